@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import { checkInfo } from '#core/knowledge/checks'
+import type { Joint } from '#core/knowledge/vocabulary'
+
+/** The visit's frame: the drop line and the reading line never move; the middle and the right change with the work. */
+const { joint } = defineProps<{ joint: Joint }>()
+const { visit, state, diagnosis } = useVisitContext()
+const line = ref('')
+const correcting = ref<string>()
+const part = ref<string>()
+const photoOf = ref<string>()
+const readingLine = useTemplateRef<{ focus: () => void }>('readingLine')
+const picker = useTemplateRef<{ open: () => void }>('picker')
+
+const stage = computed(() => (joint === 'prove' || joint === 'hand-over' ? 'prove' as const : 'test' as const))
+const lit = computed(() => (joint === 'test' ? (diagnosis.value?.next ?? null) : null))
+const litPart = computed(() => (lit.value ? (lit.value.part ?? (lit.value.leads?.includes('start') ? 'start-winding' : checkInfo(lit.value.check)?.part ?? checkInfo(lit.value.check)?.parts?.[0])) : undefined))
+
+function ask(text: string): void {
+  part.value = undefined
+  line.value = text
+  nextTick(() => readingLine.value?.focus())
+}
+function measure(): void {
+  const next = lit.value
+  if (!next) return
+  const word = next.part === 'start-capacitor' ? 'start cap' : next.part === 'run-capacitor' ? 'run cap' : next.leads ? (next.leads.includes('start') ? 'start winding' : 'run winding') : (checkInfo(next.check)?.words[0] ?? '')
+  ask(`${word} `)
+}
+function correct(entryId: string, text: string): void {
+  correcting.value = entryId
+  ask(text)
+}
+function photo(of?: string): void {
+  photoOf.value = of
+  picker.value?.open()
+}
+function undoByKey(event: KeyboardEvent): void {
+  const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement || event.target instanceof HTMLSelectElement
+  if ((event.ctrlKey || event.metaKey) && event.key === 'z' && !(typing && (event.target as HTMLInputElement).value !== '')) {
+    event.preventDefault()
+    visit.undo()
+  } else if (event.key === '/' && !typing) {
+    event.preventDefault()
+    readingLine.value?.focus()
+  }
+}
+onMounted(() => window.addEventListener('keydown', undoByKey))
+onBeforeUnmount(() => window.removeEventListener('keydown', undoByKey))
+useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.customer.name} · Pike Lamp`) })
+</script>
+
+<template>
+  <div class="frame">
+    <VisitHeader class="header" />
+    <DropLine :viewed="joint" class="drop" />
+    <main class="middle" :aria-label="joint">
+      <CallJoint v-if="joint === 'call'" />
+      <PrepareJoint v-else-if="joint === 'prepare'" />
+      <SafeJoint v-else-if="joint === 'safe'" />
+      <TestJoint v-else-if="joint === 'test'" :lit="litPart" @part="part = $event" @correct="correct" @photo="photo" />
+      <DecideJoint v-else-if="joint === 'decide'" />
+      <RepairJoint v-else-if="joint === 'repair'" @part="part = $event" />
+      <ProveJoint v-else-if="joint === 'prove'" @ask="ask" />
+      <HandOverJoint v-else />
+    </main>
+    <aside class="right no-print" aria-label="the lamp and the suspects">
+      <CallLamp v-if="joint === 'call'" />
+      <PrepareLamp v-else-if="joint === 'prepare'" />
+      <SafeLamp v-else-if="joint === 'safe'" />
+      <TestLamp v-else-if="joint === 'test'" @measure="measure" />
+      <DecideLamp v-else-if="joint === 'decide'" />
+      <RepairLamp v-else-if="joint === 'repair'" />
+      <ProveLamp v-else-if="joint === 'prove'" @ask="ask" />
+      <HandOverLamp v-else />
+      <SuspectList v-if="joint !== 'repair' && joint !== 'hand-over'" />
+    </aside>
+    <ReadingLine ref="readingLine" v-model="line" v-model:correcting="correcting" class="reading" :stage="stage" :lit="lit" @photo="photo()" />
+    <PartPanel :part="part" @close="part = undefined" @ask="ask" />
+    <PhotoPicker ref="picker" :of="photoOf" />
+  </div>
+</template>
+
+<style scoped>
+.frame { display: grid; height: 100dvh; grid-template: 'header header header' auto 'drop middle right' minmax(0, 1fr) 'reading reading reading' auto / 124px minmax(0, 1fr) 408px; }
+.header { grid-area: header; }
+.drop { grid-area: drop; overflow-y: auto; }
+.middle { grid-area: middle; overflow-y: auto; }
+.right { grid-area: right; overflow-y: auto; border-left: 1px solid var(--rule); }
+.reading { grid-area: reading; }
+@media (max-width: 1100px) { .frame { grid-template-columns: 116px minmax(0, 1fr) 340px; } }
+@media (max-width: 900px) {
+  .frame { display: block; height: auto; min-height: 100dvh; padding-bottom: 9rem; }
+  .frame { display: flex; flex-direction: column; }
+  .drop { position: sticky; top: 0; z-index: 5; background: var(--paper); border-bottom: 1px solid var(--rule); }
+  .right { order: 1; border-left: 0; overflow: visible; }
+  .middle { order: 2; overflow: visible; }
+  .reading { position: fixed; inset-inline: 0; bottom: 0; z-index: 10; max-height: 60dvh; overflow-y: auto; }
+}
+@media print { .frame { display: block; height: auto; } .middle { overflow: visible; } }
+</style>

@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import { COMPLAINTS, PARTS, type Part } from '#core/knowledge/vocabulary'
+
+const { visit, state } = useVisitContext()
+const says = ref(state.value.call.callerSays)
+const since = ref(state.value.call.since ?? '')
+
+/** Parts that somebody may already have replaced before the call, the usual ones first. */
+const USUAL: readonly Part[] = ['run-capacitor', 'start-capacitor', 'shaft-seal', 'bearings', 'impeller', 'motor', 'lid-o-ring', 'housing-o-ring', 'pressure-switch', 'float-switch', 'control-box', 'check-valve']
+const call = computed(() => state.value.call)
+function write(change: Partial<typeof call.value>): void {
+  visit.append('call', { ...call.value, callerSays: says.value, ...(since.value ? { since: since.value } : {}), ...change })
+}
+function toggled(list: readonly string[], id: string): string[] {
+  return list.includes(id) ? list.filter((each) => each !== id) : [...list, id]
+}
+</script>
+
+<template>
+  <div class="space-y-5 p-5">
+    <section aria-labelledby="caller">
+      <h2 id="caller" class="mb-2 text-xl">What does the caller say?</h2>
+      <div class="flex flex-wrap gap-2" data-testid="complaints">
+        <button v-for="(label, id) in COMPLAINTS" :key="id" type="button" class="toggle" :aria-pressed="call.complaints.includes(id)" @click="write({ complaints: toggled(call.complaints, id) })">{{ label }}</button>
+      </div>
+    </section>
+    <div class="grid gap-4 md:grid-cols-2">
+      <label><span class="label">In the caller’s words</span><input v-model="says" class="field" maxlength="500" @change="write({})"></label>
+      <label><span class="label">Since when</span><input v-model="since" class="field" maxlength="120" placeholder="yesterday morning" @change="write({})"></label>
+    </div>
+    <section aria-labelledby="replaced">
+      <h3 id="replaced" class="mb-2">Already replaced</h3>
+      <div class="flex flex-wrap gap-2">
+        <button v-for="part in USUAL" :key="part" type="button" class="toggle" :aria-pressed="call.alreadyReplaced.includes(part)" @click="write({ alreadyReplaced: toggled(call.alreadyReplaced, part) })">{{ PARTS[part] }}</button>
+        <button type="button" class="toggle" :aria-pressed="call.withoutWater === true" @click="write({ withoutWater: !call.withoutWater })">somebody is without water</button>
+      </div>
+    </section>
+    <MachineForm />
+  </div>
+</template>

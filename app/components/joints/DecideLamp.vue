@@ -1,0 +1,26 @@
+<script setup lang="ts">
+import { formatPercent } from '#core/quantity/format'
+
+const { visit, state, options, diagnosis } = useVisitContext()
+const end = useJointEnd()
+const money = useMoney()
+const best = computed(() => options.value[0])
+const chosen = computed(() => options.value.find(({ id }) => id === state.value.decision))
+const shown = computed(() => chosen.value ?? best.value)
+function choose(): void {
+  if (best.value && !chosen.value) visit.append('decision', { option: best.value.id })
+  void end('decide')
+}
+</script>
+
+<template>
+  <LampCard v-if="shown" :title="shown.label" :because="shown.because" data-testid="decide-lamp">
+    <p><strong class="number">{{ money(shown.price) }}</strong>, expected <strong class="number">{{ money(shown.expectedCost) }}</strong>. {{ diagnosis?.next ? `The lamp would still measure first: ${diagnosis.next.title.toLowerCase()}.` : `${formatPercent(shown.chanceRight)} likely to be the whole cure.` }}</p>
+    <p v-if="chosen && best && chosen.id !== best.id">The least expected cost is {{ best.label.toLowerCase() }}, {{ money(best.expectedCost) }}. The choice is yours.</p>
+    <p>Tell the customer what, why and how much before going on.</p>
+    <template #buttons><button type="button" class="button button-lit" data-testid="joint-end" @click="choose">{{ chosen ? 'Agreed: repair' : 'Choose this, repair' }}</button></template>
+  </LampCard>
+  <LampCard v-else title="Decide" :because="diagnosis?.ranked === false ? 'Causes are not ranked yet for this kind: write the decision as a note.' : 'Thinking.'">
+    <template #buttons><button type="button" class="button button-lit" data-testid="joint-end" @click="end('decide')">Decided: repair</button></template>
+  </LampCard>
+</template>

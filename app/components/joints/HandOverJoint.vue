@@ -1,0 +1,10 @@
+<script setup lang="ts">
+import { writeSheet } from '#core/visit/sheet'
+
+const { visit, state } = useVisitContext()
+const sheet = computed(() => writeSheet(state.value, visit.shop))
+</script>
+
+<template>
+  <SheetPaper :sheet="sheet" />
+</template>

@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import { addMonths, format } from 'date-fns'
+
+const { visit, state, options } = useVisitContext()
+const end = useJointEnd()
+const watchText = ref(state.value.handedOver?.watch ?? '')
+const nextDate = ref(state.value.handedOver?.nextDate ?? '')
+const chosen = computed(() => options.value.find(({ id }) => id === state.value.decision))
+const price = ref(state.value.handedOver?.price?.toString() ?? '')
+const problem = ref('')
+const path = computed(() => `/api/visits/${state.value.id}`)
+const soon = (months: number) => format(addMonths(new Date(), months), 'yyyy-MM-dd')
+
+function handOver(): void {
+  const typed = price.value.trim() === '' ? undefined : Number(price.value.replace(',', '.'))
+  problem.value = typed !== undefined && (!Number.isFinite(typed) || typed < 0) ? 'The price is a number, such as 74.50, or empty for the option’s own.' : ''
+  if (problem.value) return
+  const amount = typed ?? chosen.value?.price
+  visit.append('handed-over', { watch: watchText.value.trim(), ...(nextDate.value ? { nextDate: nextDate.value } : {}), ...(amount === undefined ? {} : { price: Math.round(amount * 100) / 100 }) })
+  void end('hand-over')
+}
+function printSheet(): void {
+  window.print()
+}
+</script>
+
+<template>
+  <LampCard :title="state.handedOver ? 'Handed over' : 'Hand over'" :because="state.handedOver ? 'The sheet is filed. Next year’s readings will be compared with these.' : 'The sheet beside this is what the owner keeps. Say what to watch, and when to come again.'">
+    <label><span class="label">What to watch</span><textarea v-model="watchText" class="field" rows="2" maxlength="2000" /></label>
+    <div class="flex flex-wrap items-end gap-2"><label class="grow"><span class="label">Next date</span><input v-model="nextDate" type="date" class="field"></label><button type="button" class="button" @click="nextDate = soon(12)">in a year</button></div>
+    <label><span class="label">Price agreed</span><input v-model="price" class="field number" inputmode="decimal" :placeholder="chosen ? chosen.price.toFixed(2) : 'none'"></label>
+    <p v-if="problem" role="alert" class="font-bold">{{ problem }}</p>
+    <template #buttons>
+      <button type="button" class="button button-lit flex-1" data-testid="hand-over" @click="handOver">{{ state.handedOver ? 'Write it again' : 'Hand over' }}</button>
+      <button type="button" class="button" @click="printSheet">Print</button>
+      <a class="button" :href="`${path}/sheet.pdf`" target="_blank" rel="noopener" data-testid="pdf">PDF</a>
+      <a class="button" :href="`${path}/visit.json`" download data-testid="export">Visit file</a>
+      <a class="button" :href="`${path}/readings.csv`" download data-testid="csv">Readings CSV</a>
+    </template>
+  </LampCard>
+</template>

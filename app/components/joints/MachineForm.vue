@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { CONSTRUCTIONS, KIND_CONSTRUCTIONS, KINDS, MOTOR_TYPES } from '#core/knowledge/vocabulary'
+import type { Machine } from '#core/visit/entry'
+import type { Nameplate } from '#core/motor/nameplate'
+import { emptyToUndefined, PLATE_FIELDS, readPlate, plateText } from '~/utils/plate-form'
+
+const { visit, state } = useVisitContext()
+const machine = computed(() => state.value.machine)
+const text = reactive<Record<string, string>>(plateText(machine.value.nameplate))
+const details = reactive({ installedOn: machine.value.installedOn ?? '', warrantyUntil: machine.value.warrantyUntil ?? '' })
+const problems = ref<Record<string, string>>({})
+
+function write(change: Partial<Machine> = {}): void {
+  const read = readPlate(text)
+  problems.value = read.problems
+  if (Object.keys(read.problems).length > 0) return
+  const nameplate: Nameplate = { ...machine.value.nameplate, ...read.plate }
+  for (const { key } of PLATE_FIELDS) if (!(key in read.plate)) delete (nameplate as unknown as Record<string, unknown>)[key]
+  const next = emptyToUndefined({ ...machine.value, ...details, nameplate, ...change })
+  if (JSON.stringify(next) !== JSON.stringify(machine.value)) visit.append('machine-set', { machine: next })
+}
+function setMotorType(event: Event): void {
+  const motorType = (event.target as HTMLSelectElement).value as Nameplate['motorType'] | ''
+  const { motorType: _old, ...rest } = machine.value.nameplate
+  write({ nameplate: motorType ? { ...rest, motorType } : rest })
+}
+</script>
+
+<template>
+  <section aria-labelledby="plate" class="border-t border-rule pt-4">
+    <h2 id="plate" class="mb-1 text-xl">The machine and its plate</h2>
+    <p class="mb-3 text-slate">{{ machine.name }} · {{ KINDS[machine.kind] }}</p>
+    <div class="grid grid-cols-2 gap-3 lg:grid-cols-4">
+      <label class="col-span-2"><span class="label">Construction</span>
+        <select class="field" :value="machine.construction" @change="write({ construction: ($event.target as HTMLSelectElement).value as Machine['construction'] })">
+          <option v-for="id in KIND_CONSTRUCTIONS[machine.kind]" :key="id" :value="id">{{ CONSTRUCTIONS[id] }}</option>
+        </select>
+      </label>
+      <label class="col-span-2"><span class="label">Motor type</span>
+        <select class="field" :value="machine.nameplate.motorType ?? ''" @change="setMotorType">
+          <option value="">cannot be read</option><option v-for="(label, id) in MOTOR_TYPES" :key="id" :value="id">{{ label }}</option>
+        </select>
+      </label>
+      <label v-for="field in PLATE_FIELDS" :key="field.key">
+        <span class="label">{{ field.label }}</span>
+        <input v-model="text[field.key]" class="field number" :inputmode="field.range ? 'text' : 'decimal'" :aria-invalid="problems[field.key] ? true : undefined" :placeholder="field.key === 'volts' ? '230' : 'not read'" @change="write()">
+        <span v-if="problems[field.key]" class="text-[0.9rem] text-rust" role="alert">{{ problems[field.key] }}</span>
+      </label>
+      <label><span class="label">Installed on</span><input v-model="details.installedOn" type="date" class="field" @change="write()"></label>
+      <label><span class="label">Warranty until</span><input v-model="details.warrantyUntil" type="date" class="field" @change="write()"></label>
+    </div>
+    <button type="button" class="toggle mt-3" :aria-pressed="machine.plateUnreadable === true" @click="write({ plateUnreadable: !machine.plateUnreadable })">the plate cannot be read</button>
+    <details class="mt-3" :open="state.plate.assumed.length > 0">
+      <summary class="min-h-12 py-2 font-bold">Assumed, where the plate does not say ({{ state.plate.assumed.length }})</summary>
+      <ul class="ml-5 list-disc text-[0.95rem]" data-testid="assumed"><li v-for="sentence in state.plate.assumed" :key="sentence">{{ sentence }}</li></ul>
+    </details>
+  </section>
+</template>

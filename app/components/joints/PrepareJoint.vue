@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import type { LoadItem } from '#core/planning/preparation'
+import { formatPercent } from '#core/quantity/format'
+
+const { visit, state, preparation } = useVisitContext()
+const groups = computed(() => [
+  { title: 'Parts', items: preparation.value?.parts ?? [] },
+  { title: 'Tools', items: preparation.value?.tools ?? [] },
+])
+function toggle(item: LoadItem): void {
+  visit.append('loaded', { item: item.id, loaded: !state.value.loaded.has(item.id) })
+}
+</script>
+
+<template>
+  <div class="p-5">
+    <h2 class="mb-1 text-xl">Load the van</h2>
+    <p class="mb-3 text-slate">{{ preparation?.ranked === false ? 'Causes are not ranked yet for this kind of pump, so only the tools of every visit are listed.' : 'From the complaint alone. Each thing is there for its suspect.' }}</p>
+    <div class="grid gap-x-8 gap-y-5 md:grid-cols-2">
+      <section v-for="group in groups" :key="group.title" :aria-label="group.title">
+        <h3 class="border-b border-rule pb-1">{{ group.title }}</h3>
+        <p v-if="group.items.length === 0" class="py-2 text-slate">Nothing to load for this.</p>
+        <ul class="ruled">
+          <li v-for="item in group.items" :key="item.id">
+            <button type="button" role="checkbox" :aria-checked="state.loaded.has(item.id)" class="flex min-h-14 w-full items-center gap-3 py-1 text-left" :data-testid="`load-${item.id}`" @click="toggle(item)">
+              <span class="box" :class="{ 'is-in': state.loaded.has(item.id) }" aria-hidden="true" />
+              <span class="min-w-0">{{ item.label }}<span class="block text-[0.88rem] text-slate">{{ item.because.toLowerCase() }}<template v-if="item.fault">, {{ formatPercent(item.probability) }}</template></span></span>
+            </button>
+          </li>
+        </ul>
+      </section>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.box { flex: none; width: 24px; height: 24px; border: 2px solid var(--ink); border-radius: 5px; }
+.is-in { background: var(--ink); }
+</style>

@@ -1,0 +1,98 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { v7 as uuidv7 } from 'uuid'
+import { compareEntries, type Entry, type EntryBodies, type EntryKind } from '#core/visit/entry'
+import { foldVisit, type VisitState } from '#core/visit/fold'
+import { UNNAMED_SHOP, type Shop } from '#core/visit/sheet'
+import type { Thought } from '~/workers/inference.worker'
+import { useThinker } from '~/composables/useThinker'
+import { read, write } from '~/composables/useLocalStorageRef'
+import { useOutbox } from './outbox'
+
+/** A reading of this machine in an earlier visit. */
+export interface HistoryReading { visitId: string; at: string; check: string; part?: string; leads?: string; setup?: string; value: number | null; outcome?: string; unit?: string; verdict: string; text: string; subject: string }
+
+const AUTHOR = 'pike-lamp.author'
+
+/** The open visit: its journal here and on the way, the state folded from it, and what the worker thinks of it. */
+export const useVisit = defineStore('visit', () => {
+  const outbox = useOutbox()
+  const visitId = ref<string>()
+  const acknowledged = shallowRef<Entry[]>([])
+  const history = shallowRef<HistoryReading[]>([])
+  const shop = shallowRef<Shop>(UNNAMED_SHOP)
+  const thought = shallowRef<Thought>()
+  const thinking = ref(false)
+  const problem = ref<string>()
+  const author = ref(read(AUTHOR, 'technician'))
+  watch(author, (name) => write(AUTHOR, name))
+
+  const entries = computed(() => [...acknowledged.value, ...outbox.pending.filter((entry) => entry.visitId === visitId.value)])
+  const earlier = computed(() => Object.fromEntries(history.value.flatMap(({ check, setup, value }) => (check === 'insulation-resistance' && value !== null ? [[`${check}:${setup ?? 'surface-motor'}`, value]] : []))))
+  const state = computed<VisitState | undefined>(() => foldVisit(entries.value, { earlier: earlier.value }))
+
+  async function open(id: string): Promise<void> {
+    problem.value = undefined
+    if (visitId.value !== id) {
+      acknowledged.value = []
+      thought.value = undefined
+    }
+    visitId.value = id
+    try {
+      const response = await fetch(`/api/visits/${id}`)
+      const view = (await response.json()) as { entries: Entry[]; history: HistoryReading[]; shop: Shop; title?: string }
+      if (!response.ok) throw new Error(view.title ?? response.statusText)
+      merge(view.entries)
+      history.value = view.history
+      shop.value = view.shop
+    } catch (error) {
+      // With something of this visit in hand the work goes on; the banner says that the server is away.
+      if (!state.value) problem.value = error instanceof TypeError ? 'The server does not answer. Start it, then open this page again.' : (error as Error).message
+    }
+  }
+
+  function merge(more: readonly Entry[]): void {
+    acknowledged.value = [...new Map([...acknowledged.value, ...more].map((entry) => [entry.id, entry])).values()].sort(compareEntries)
+  }
+
+  /** Writes one line in the journal. It counts at once; the outbox carries it to the server. */
+  function append<K extends EntryKind>(kind: K, body: EntryBodies[K], supersedes?: string): Entry {
+    const entry = { id: uuidv7(), visitId: visitId.value ?? null, kind, at: new Date().toISOString(), author: author.value || 'technician', ...(supersedes ? { supersedes } : {}), body } as unknown as Entry
+    merge([entry])
+    void outbox.add([entry])
+    return entry
+  }
+
+  /** Takes back the newest line that counts. */
+  const undoable = computed(() => state.value?.entries.findLast(({ kind }) => kind !== 'visit-opened'))
+  function undo(): Entry | undefined {
+    const last = undoable.value
+    if (last) append('retracted', {}, last.id)
+    return last
+  }
+
+  let latest = 0
+  watch(() => (state.value ? JSON.stringify([state.value.case, shop.value.rates]) : undefined), async (key) => {
+    if (!key || !state.value) return
+    const turn = ++latest
+    thinking.value = true
+    const result = await useThinker().think(JSON.parse(JSON.stringify(state.value.case)), JSON.parse(JSON.stringify(shop.value.rates)), { ...earlier.value })
+    // A newer case overtakes an older answer.
+    if (turn !== latest) return
+    thought.value = result
+    thinking.value = false
+  }, { immediate: true })
+
+  /** Another tab wrote: its entries are in the shared outbox or on the server. */
+  const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('pike-lamp')
+  if (channel) {
+    channel.onmessage = (message: MessageEvent<{ visitId: string; entries: Entry[] }>) => { if (message.data.visitId === visitId.value) merge(message.data.entries) }
+    watch(acknowledged, (all, before) => {
+      const known = new Set((before ?? []).map(({ id }) => id))
+      const fresh = all.filter(({ id }) => !known.has(id))
+      if (fresh.length > 0 && fresh.length < 5 && visitId.value) channel.postMessage({ visitId: visitId.value, entries: JSON.parse(JSON.stringify(fresh)) })
+    })
+  }
+
+  return { visitId, entries, history, earlier, shop, state, thought, thinking, problem, author, undoable, open, append, undo }
+})

@@ -1,0 +1,78 @@
+import { PARTS } from '../knowledge/vocabulary'
+import type { ActionRow } from '../knowledge/model-types'
+import type { Part } from '../knowledge/vocabulary'
+import type { Rates } from '../knowledge/rates'
+import { faultLabel } from '../diagnosis/diagnose'
+import { infer } from '../diagnosis/inference'
+import { actionCost, expectedLosses, lossTable, partsPrice } from '../diagnosis/loss'
+import { buildModel } from '../diagnosis/model'
+import type { DiagnosisCase } from '../diagnosis/finding'
+import { formatPercent } from '../quantity/format'
+import type { CompletePlate } from '../motor/nameplate'
+
+export interface OptionPart { part: Part; label: string; price: number }
+export interface Option {
+  id: string
+  label: string
+  parts: OptionPart[]
+  minutes: number
+  partsPrice: number
+  labourPrice: number
+  price: number
+  /** Price plus what being wrong is expected to cost. */
+  expectedCost: number
+  /** Probability that this repair cures everything that is wrong. */
+  chanceRight: number
+  because: string
+  plan?: ActionRow['plan']
+  tools: readonly string[]
+}
+
+/** Options less likely to be right than this are not put beside the others, unless they are the cheapest. */
+const WORTH_SHOWING = 0.08
+const MOST_OPTIONS = 5
+
+/**
+ * The repairs worth considering, side by side, least expected cost first.
+ *
+ * Expected cost is the price plus, over every explanation the repair would not cure, what finding and mending that then costs.
+ *
+ * @returns an empty list where the causes of this kind are not ranked
+ */
+export function optionsFor(input: DiagnosisCase, rates: Rates): Option[] {
+  const model = buildModel(input.pump, input.alreadyReplaced)
+  if (!model) return []
+  const { probabilities } = infer(model, input)
+  const expected = expectedLosses(lossTable(model, rates), probabilities)
+  const options = model.actions.map((action, index): Option => {
+    const chanceRight = model.hypotheses.reduce((sum, { faults }, h) => sum + (faults.every((fault) => (action.cures as readonly string[]).includes(fault)) ? (probabilities[h] as number) : 0), 0)
+    const materials = partsPrice(action.parts, rates)
+    return {
+      id: action.id, label: action.label, plan: action.plan, tools: action.tools, minutes: action.minutes, partsPrice: materials,
+      parts: action.parts.map((part) => ({ part, label: partLabel(part, model.plate), price: partsPrice([part], rates) })),
+      labourPrice: actionCost(action, rates) - materials, price: actionCost(action, rates), expectedCost: expected[index] as number, chanceRight,
+      because: reason(action, chanceRight),
+    }
+  })
+  const sorted = options.sort((a, b) => a.expectedCost - b.expectedCost)
+  return sorted.filter(({ chanceRight }, index) => index === 0 || chanceRight >= WORTH_SHOWING).slice(0, MOST_OPTIONS)
+}
+
+function reason(action: ActionRow, chanceRight: number): string {
+  const cured = action.cures.length <= 2 ? action.cures.map((fault) => faultLabel(fault).toLowerCase()).join(' and ') : ''
+  return `${action.reason} ${formatPercent(chanceRight)} likely to be the whole cure${cured ? ` (${cured})` : ''}.`
+}
+
+/** A part with its rating, as it goes on the loading list and the sheet. */
+export function partLabel(part: Part, plate: Pick<CompletePlate, 'runCapacitorMicrofarads' | 'runCapacitorVolts' | 'startCapacitorMicrofarads' | 'horsepower' | 'volts'>): string {
+  const name = PARTS[part]
+  if (part === 'run-capacitor' && plate.runCapacitorMicrofarads !== undefined) return `${name} ${plate.runCapacitorMicrofarads} μF, ${plate.runCapacitorVolts ?? 370} V or more`
+  if (part === 'start-capacitor' && plate.startCapacitorMicrofarads !== undefined) {
+    const rated = plate.startCapacitorMicrofarads
+    return `${name} ${typeof rated === 'number' ? rated : `${rated[0]} to ${rated[1]}`} μF`
+  }
+  if (part === 'motor') return `${name}, ${Number(plate.horsepower.toFixed(2))} hp, ${plate.volts} V, same flange and shaft`
+  if (part === 'shaft-seal') return `${name} set of this pump`
+  if (part === 'bearings') return 'bearings, both ends (read the rings)'
+  return name
+}

@@ -1,0 +1,130 @@
+import { Type } from 'class-transformer'
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsOptional, IsString, MaxLength, ValidateIf, ValidateNested } from 'class-validator'
+import { CHECKS, checkInfo } from '../knowledge/checks'
+import { COMPLAINTS, CONSTRUCTIONS, FAULTS, GATES, KIND_CONSTRUCTIONS, KINDS, MOTOR_TYPES, PARTS, type Kind } from '../knowledge/vocabulary'
+import { InputError, type FieldProblem } from '../validation/input-error'
+import { readUnit } from '../quantity/units'
+import type { DiagnosisCase, Finding } from './finding'
+import type { Installation, Nameplate, Pump } from '../motor/nameplate'
+import { IdOf, OptionalQuantity, Quantity, QuantityOrRange, QuantityRange } from '../validation/rules'
+
+export class NameplateInput implements Nameplate {
+  @Quantity({ above: 0, max: 700 }) volts!: number
+  @IsOptional() @IsIn([50, 60]) hertz?: number
+  @IsOptional() @IdOf(MOTOR_TYPES) motorType?: Nameplate['motorType']
+  @OptionalQuantity({ above: 0, max: 100 }) horsepower?: number
+  @OptionalQuantity({ min: 0.5, max: 3 }) serviceFactor?: number
+  @OptionalQuantity({ above: 0, max: 500 }) fullLoadAmps?: number
+  @OptionalQuantity({ above: 0, max: 500 }) serviceFactorAmps?: number
+  @OptionalQuantity({ above: 0, max: 3000 }) lockedRotorAmps?: number
+  @IsOptional() @IsString() @MaxLength(2) codeLetter?: string
+  @OptionalQuantity({ min: 2, max: 12 }) poles?: number
+  @OptionalQuantity({ above: 0, max: 20000 }) rpm?: number
+  @IsOptional() @IsString() @MaxLength(40) frame?: string
+  @IsOptional() @IsString() @MaxLength(40) flange?: string
+  @OptionalQuantity({ above: 0, max: 2000 }) runCapacitorMicrofarads?: number
+  @OptionalQuantity({ above: 0, max: 2000 }) runCapacitorVolts?: number
+  @IsOptional() @QuantityOrRange() startCapacitorMicrofarads?: number | [number, number]
+  @OptionalQuantity({ above: 0, max: 2000 }) startCapacitorVolts?: number
+  @OptionalQuantity({ above: 0, max: 50 }) capacitorTolerancePercent?: number
+  @IsOptional() @QuantityRange() runWindingOhms?: [number, number]
+  @IsOptional() @QuantityRange() startWindingOhms?: [number, number]
+  @IsOptional() @IsIn(['A', 'B', 'F', 'H']) thermalClass?: string
+}
+
+class CurvePoint {
+  @Quantity({ min: 0 }) flowLitresPerSecond!: number
+  @Quantity({ min: 0 }) headMetres!: number
+}
+
+export class InstallationInput implements Installation {
+  @IsOptional() @IsString() @MaxLength(8) cableAwg?: string
+  @OptionalQuantity({ above: 0 }) cableMetres?: number
+  @IsOptional() @IsArray() @ArrayMaxSize(100) @ValidateNested({ each: true }) @Type(() => CurvePoint) pumpCurve?: CurvePoint[]
+  @OptionalQuantity({ min: 0, max: 300 }) cutInPsi?: number
+  @OptionalQuantity({ min: 0, max: 300 }) cutOutPsi?: number
+  @OptionalQuantity({ above: 0 }) tankLitres?: number
+  @OptionalQuantity({ min: 0 }) liftMetres?: number
+  @OptionalQuantity({ above: 0 }) pitDiameterMetres?: number
+  @OptionalQuantity({ above: 0 }) wellDepthMetres?: number
+  @OptionalQuantity({ min: 0, max: 24 }) dutyHoursPerDay?: number
+  @IsOptional() @IsBoolean() onlySupply?: boolean
+  @IsOptional() @IsBoolean() livestock?: boolean
+}
+
+export class PumpInput implements Pump {
+  @IdOf(KINDS) kind!: Kind
+  @IsOptional() @IdOf(CONSTRUCTIONS) construction?: Pump['construction']
+  @OptionalQuantity({ min: 0, max: 100 }) ageYears?: number
+  @IsOptional() @IsBoolean() underWarranty?: boolean
+  @ValidateNested() @Type(() => NameplateInput) @ValidateIf(() => true) nameplate!: NameplateInput
+  @IsOptional() @ValidateNested() @Type(() => InstallationInput) installation?: InstallationInput
+}
+
+export class FindingInput implements Finding {
+  @IdOf(CHECKS) check!: string
+  @ValidateIf((finding: FindingInput) => finding.value !== null && finding.value !== undefined) @Quantity() value?: number | null
+  @IsOptional() @IsString() @MaxLength(20) unit?: string
+  @IsOptional() @IsString() @MaxLength(40) outcome?: string
+  @IsOptional() @IdOf(PARTS) part?: string
+  @IsOptional() @IsString() @MaxLength(30) lead?: string
+  @IsOptional() @IsString() @MaxLength(40) leads?: string
+  @IsOptional() @IsIn(['off-circuit', 'under-load']) method?: Finding['method']
+  @IsOptional() @IsIn(['motor-alone', 'motor-and-cable', 'cable-alone', 'surface-motor']) setup?: Finding['setup']
+  @OptionalQuantity({ min: -60, max: 250 }) celsius?: number
+  @OptionalQuantity({ above: 0, max: 15000 }) testVolts?: number
+  @IsOptional() @IsIn(['new', 'used']) ageState?: Finding['ageState']
+  @IsOptional() @IsBoolean() throughCable?: boolean
+  @IsOptional() @IsIn(['whole', 'motor', 'pump-end']) half?: Finding['half']
+  @IsOptional() @IsString() @MaxLength(40) at?: string
+  @OptionalQuantity({ min: 0, max: 10 }) clearanceMillimetres?: number
+  @IsOptional() @IsString() @MaxLength(40) code?: string
+}
+
+export class DiagnoseInput implements DiagnosisCase {
+  @ValidateNested() @Type(() => PumpInput) pump!: PumpInput
+  @IsOptional() @IsArray() @ArrayMaxSize(30) @IdOf(COMPLAINTS, { each: true }) complaints?: string[]
+  @IsOptional() @IsArray() @ArrayMaxSize(90) @IdOf(PARTS, { each: true }) alreadyReplaced?: string[]
+  @IsOptional() @IsArray() @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => FindingInput) findings?: FindingInput[]
+  @IsOptional() @IsArray() @ArrayMaxSize(100) @IdOf(FAULTS, { each: true }) excluded?: string[]
+  @IsOptional() @IsArray() @ArrayMaxSize(30) @IdOf(GATES, { each: true }) gates?: string[]
+  @IsOptional() @IsArray() @ArrayMaxSize(100) @IsString({ each: true }) skipped?: string[]
+}
+
+/**
+ * The rules between fields that a field alone cannot hold, and the units brought to the canonical ones.
+ *
+ * @returns the finding in canonical units, with only the fields it had
+ * @throws InputError when value and outcome do not fit the check, or the unit is another quantity's
+ */
+export function canonicalFinding(finding: Finding, path = ''): Finding {
+  const info = checkInfo(finding.check)
+  const field = (name: string) => (path ? `${path}.${name}` : name)
+  const problems: FieldProblem[] = []
+  if (info?.outcomes) {
+    if (finding.outcome === undefined || !Object.hasOwn(info.outcomes, finding.outcome)) problems.push({ field: field('outcome'), value: finding.outcome, expected: `${finding.check} is seen as one of ${Object.keys(info.outcomes).join(', ')}` })
+    if (finding.value !== undefined) problems.push({ field: field('value'), value: finding.value, expected: `${finding.check} is seen, not measured: give an outcome` })
+    if (problems.length > 0) throw new InputError(problems)
+    return finding
+  }
+  if (finding.outcome !== undefined) problems.push({ field: field('outcome'), value: finding.outcome, expected: `${finding.check} is measured: give a value${info?.unit ? ` in ${info.unit}` : ''}` })
+  if (finding.value === undefined) problems.push({ field: field('value'), value: undefined, expected: `${finding.check} needs a number${info?.unit ? ` in ${info.unit}` : ''}` })
+  const unit = finding.unit === undefined ? undefined : readUnit(finding.unit, info?.unit)
+  if (finding.unit !== undefined && unit?.unit !== info?.unit) problems.push({ field: field('unit'), value: finding.unit, expected: `${finding.check} is measured in ${info?.unit}` })
+  const value = finding.value === null || finding.value === undefined || !unit ? finding.value : unit.toCanonical(finding.value)
+  if (typeof value === 'number' && value < (info?.plausible?.[0] ?? 0)) problems.push({ field: field('value'), value: finding.value, expected: `${finding.check} cannot be below ${info?.plausible?.[0] ?? 0} ${info?.unit ?? ''}`.trim() })
+  if (problems.length > 0) throw new InputError(problems)
+  return { ...finding, ...(value === undefined ? {} : { value }), ...(info?.unit ? { unit: info.unit } : {}) }
+}
+
+/** Does this construction belong to the kind? */
+export function constructionFits(pump: Pick<Pump, 'kind' | 'construction'>): boolean {
+  return pump.construction === undefined || KIND_CONSTRUCTIONS[pump.kind].includes(pump.construction)
+}
+
+/** The case with the rules between fields checked. */
+export function canonicalCase(input: DiagnoseInput): DiagnosisCase {
+  if (!input.pump?.nameplate) throw new InputError([{ field: input.pump ? 'pump.nameplate' : 'pump', value: undefined, expected: 'a nameplate with at least its volts is needed' }])
+  if (!constructionFits(input.pump)) throw new InputError([{ field: 'pump.construction', value: input.pump.construction, expected: `a ${input.pump.kind} pump is one of ${KIND_CONSTRUCTIONS[input.pump.kind].join(', ')}` }])
+  return { ...input, findings: input.findings?.map((finding, index) => canonicalFinding(finding, `findings.${index}`)) }
+}

@@ -1,0 +1,86 @@
+import { checkInfo, outcomeLabel } from '../knowledge/checks'
+import { COMPLAINTS, isIdOf, PARTS } from '../knowledge/vocabulary'
+import { formatQuantity } from '../quantity/format'
+import { complaintLikelihood, type DiagnosisModel } from './model'
+import type { Finding } from './finding'
+import type { Posterior, Weighed } from './inference'
+
+/** A log-likelihood ratio nearer to zero than this says nothing worth a sentence (about 1.35 : 1). */
+const WORTH_SAYING = 0.3
+const MOST_SENTENCES = 3
+
+/** A finding in a few words: "run capacitor 27 μF", "shaft, by hand: free". */
+export function describeFinding(finding: Finding): string {
+  const info = checkInfo(finding.check)
+  const about = finding.part && isIdOf(PARTS, finding.part) ? PARTS[finding.part] : finding.leads && finding.check === 'winding-resistance' ? `${finding.leads} winding` : (info?.label ?? finding.check)
+  if (finding.outcome !== undefined) return `${about}: ${outcomeLabel(finding.outcome)}`
+  return `${about} ${formatQuantity(finding.value ?? null, info?.unit)}`
+}
+
+/** Log-likelihood ratio of one piece of evidence for a fault against everything else, weighed by the complaint's posterior. */
+export function logRatio(model: DiagnosisModel, weights: Float64Array, likelihood: Float64Array, fault: string): number {
+  let withFault = 0, withMass = 0, without = 0, withoutMass = 0
+  model.hypotheses.forEach(({ faults }, h) => {
+    const weight = weights[h] as number
+    if (faults.includes(fault)) {
+      withFault += weight * (likelihood[h] as number)
+      withMass += weight
+    } else {
+      without += weight * (likelihood[h] as number)
+      withoutMass += weight
+    }
+  })
+  if (withMass === 0 || withoutMass === 0) return 0
+  return Math.log(withFault / withMass) - Math.log(without / withoutMass)
+}
+
+/**
+ * Why a fault stands where it stands: the three pieces of evidence that moved it most, for or against, as sentences.
+ */
+export function explainFault(model: DiagnosisModel, posterior: Posterior, fault: string, complaints: readonly string[]): string[] {
+  const fromFindings = posterior.weighed.map(({ finding, likelihood }) => ({ text: describeFinding(finding), ratio: logRatio(model, posterior.fromComplaint, likelihood, fault) }))
+  const prior = Float64Array.from(model.hypotheses, ({ prior: value }) => value)
+  const fromComplaints = complaints.map((complaint) => ({
+    text: isIdOf(COMPLAINTS, complaint) ? `the caller says: ${COMPLAINTS[complaint]}` : complaint,
+    ratio: logRatio(model, prior, complaintLikelihood(model.knowledge, model.hypotheses, complaint), fault),
+  }))
+  return [...fromFindings, ...fromComplaints]
+    .filter(({ ratio }) => Math.abs(ratio) > WORTH_SAYING)
+    .sort((a, b) => Math.abs(b.ratio) - Math.abs(a.ratio))
+    .slice(0, MOST_SENTENCES)
+    .map(({ text, ratio }) => `${text} ${ratio > 0 ? 'speaks for it' : 'speaks against it'}, ${odds(ratio)}`)
+}
+
+function odds(ratio: number): string {
+  const times = Math.exp(Math.abs(ratio))
+  return times > 100 ? 'more than 100 to 1' : times >= 10 ? `${Math.round(times / 5) * 5} to 1` : `${times < 3 ? times.toFixed(1) : Math.round(times)} to 1`
+}
+
+export interface Disagreement { findings: [Finding, Finding]; because: string }
+
+/** How unlikely, against each finding's own best explanation, two findings must be together before they are called out. */
+const DISAGREE_LOG = -4.2
+
+/**
+ * The two findings that no hypothesis explains together, when there are such: one of them wants repeating, or its instrument proving.
+ */
+export function findDisagreement(model: DiagnosisModel, weighed: readonly Weighed[]): Disagreement | undefined {
+  const best = weighed.map(({ likelihood }) => Math.log(Math.max(...likelihood)))
+  let worst: { log: number; pair: [Weighed, Weighed] } | undefined
+  weighed.forEach((first, i) => {
+    weighed.slice(i + 1).forEach((second, offset) => {
+      const j = i + 1 + offset
+      let together = -Infinity
+      for (let h = 0; h < model.hypotheses.length; h++) {
+        // Two unrelated faults drawn by chance must not excuse a contradiction.
+        if ((model.hypotheses[h]?.faults.length ?? 1) > 1 && !model.hypotheses[h]?.linked) continue
+        together = Math.max(together, Math.log(first.likelihood[h] as number) + Math.log(second.likelihood[h] as number))
+      }
+      const log = together - (best[i] as number) - (best[j] as number)
+      if (log < DISAGREE_LOG && (!worst || log < worst.log)) worst = { log, pair: [first, second] }
+    })
+  })
+  if (!worst) return undefined
+  const [first, second] = worst.pair.map(({ finding }) => finding) as [Finding, Finding]
+  return { findings: [first, second], because: `These two readings disagree: ${describeFinding(first)}, and ${describeFinding(second)}. Prove the instrument, then repeat the cheaper one.` }
+}

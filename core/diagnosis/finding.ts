@@ -1,0 +1,54 @@
+import type { Pump } from '../motor/nameplate'
+
+/** One thing measured or seen, as the journal and the case format carry it. `value` in canonical units; null is over range ("open"). */
+export interface Finding {
+  check: string
+  value?: number | null
+  unit?: string
+  outcome?: string
+  part?: string
+  lead?: string
+  leads?: string
+  method?: 'off-circuit' | 'under-load'
+  setup?: 'motor-alone' | 'motor-and-cable' | 'cable-alone' | 'surface-motor'
+  celsius?: number
+  testVolts?: number
+  ageState?: 'new' | 'used'
+  throughCable?: boolean
+  half?: 'whole' | 'motor' | 'pump-end'
+  at?: string
+  clearanceMillimetres?: number
+  code?: string
+}
+
+/** The one case format: what a diagnosis starts from. */
+export interface DiagnosisCase {
+  pump: Pump
+  complaints?: string[]
+  alreadyReplaced?: string[]
+  findings?: Finding[]
+  /** "not this" and "it was this", said by the technician. */
+  excluded?: string[]
+  /** Gates that are shut or open now; without it the power is taken to be on. */
+  gates?: string[]
+  /** Checks the technician cannot or will not do here; ids as `check` or `check:part`. */
+  skipped?: string[]
+}
+
+/** What a finding is a reading *of*: repeated readings of one thing do not multiply, the newest speaks. */
+export function mechanismOf(finding: Finding): string {
+  const { check, part, leads, lead, half, at } = finding
+  return [check, part ?? '', leads ? sortedLeads(leads) : '', lead ?? '', half && half !== 'whole' ? half : '', check === 'joint-look' || check === 'air-leak-test' ? (at ?? '') : '', finding.setup ?? ''].join('|')
+}
+
+/** Lead pairs in one order, so that `common-run` and `run-common` are one reading. */
+export function sortedLeads(leads: string): string {
+  return leads.split('-').sort().join('-')
+}
+
+/** The newest finding of each mechanism, in the order they were first made. */
+export function newestFindings<T extends Finding>(findings: readonly T[]): T[] {
+  const newest = new Map<string, T>()
+  for (const finding of findings) newest.set(mechanismOf(finding), finding)
+  return [...newest.values()]
+}

@@ -1,0 +1,57 @@
+import { newestFindings, type Finding } from './finding'
+import { complaintLikelihood, modelCheckOf, type DiagnosisModel } from './model'
+
+/** One piece of evidence that moves the posterior: its likelihood per hypothesis. */
+export interface Weighed { finding: Finding; likelihood: Float64Array }
+
+export interface Posterior {
+  /** Probability per hypothesis, in the model's order. Sums to 1. */
+  probabilities: Float64Array
+  /** What the complaint alone says, before any finding. */
+  fromComplaint: Float64Array
+  weighed: Weighed[]
+}
+
+export interface Evidence {
+  complaints?: readonly string[]
+  findings?: readonly Finding[]
+  excluded?: readonly string[]
+}
+
+/**
+ * Exact posterior by enumeration: prior × complaints × findings, each mechanism counted once (the newest finding speaks).
+ *
+ * The order of the findings does not matter; a finding that cannot tell moves nothing.
+ */
+export function infer(model: DiagnosisModel, { complaints = [], findings = [], excluded = [] }: Evidence): Posterior {
+  const log = Float64Array.from(model.hypotheses, ({ faults, prior }) => (faults.some((fault) => excluded.includes(fault)) ? -Infinity : Math.log(prior)))
+  for (const complaint of new Set(complaints)) addLog(log, complaintLikelihood(model.knowledge, model.hypotheses, complaint))
+  const fromComplaint = normalise(log)
+  const weighed = weigh(model, findings)
+  for (const { likelihood } of weighed) addLog(log, likelihood)
+  return { probabilities: normalise(log), fromComplaint, weighed }
+}
+
+/** The findings that can tell, with their likelihoods, in an order that does not depend on the order of entry. */
+function weigh(model: DiagnosisModel, findings: readonly Finding[]): Weighed[] {
+  return newestFindings(findings)
+    .flatMap((finding) => {
+      const check = modelCheckOf(model, finding)
+      const likelihood = check?.weigh(finding)
+      return check && likelihood ? [{ key: check.key, finding, likelihood }] : []
+    })
+    .sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : 0))
+}
+
+function addLog(log: Float64Array, likelihood: Float64Array): void {
+  for (let index = 0; index < log.length; index++) log[index]! += Math.log(likelihood[index] as number)
+}
+
+/** From logarithms to probabilities that sum to one. All excluded leaves an even spread over nothing: zeros. */
+export function normalise(log: Float64Array): Float64Array {
+  const largest = log.reduce((max, value) => (value > max ? value : max), -Infinity)
+  if (largest === -Infinity) return new Float64Array(log.length)
+  const raw = log.map((value) => Math.exp(value - largest))
+  const sum = raw.reduce((total, value) => total + value, 0)
+  return raw.map((value) => value / sum)
+}

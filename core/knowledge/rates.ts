@@ -1,0 +1,34 @@
+import type { Basis } from '../judgement/judgement'
+import type { Part } from './vocabulary'
+
+/** What the shop charges and pays. Every figure is a default that the shop enters for itself. */
+export interface Rates {
+  currency: string
+  hourly: number
+  /** One journey to the place and back. */
+  trip: number
+  /** What the shop adds to the price of a part, as a share. */
+  partsMarkup: number
+  /** The customer's trouble when a pump stays down until another visit. */
+  downtime: number
+  partPrices: Partial<Record<Part, number>>
+}
+
+export const RATES_BASIS: Basis = { kind: 'shop', name: 'default rates; the shop enters its own' }
+export const DEFAULT_RATES: Rates = {
+  currency: 'USD', hourly: 96, trip: 65, partsMarkup: 0.25, downtime: 60,
+  partPrices: {
+    'run-capacitor': 19, 'start-capacitor': 17, 'start-switch': 28, 'shaft-seal': 32, 'housing-o-ring': 11, 'diffuser-o-ring': 5, 'shaft-o-ring': 4, 'lid-o-ring': 8, bearings: 24,
+    motor: 310, pump: 640, impeller: 58, 'seal-plate': 66, union: 12, breaker: 38, timer: 72, 'terminal-board': 9, 'conduit-fitting': 60, fan: 14, 'drive-electronics': 420, 'lock-screw-gasket': 2,
+  },
+}
+
+/**
+ * A wrong repair: how often it shows in Prove while the van is still there, and what finding the right one then takes.
+ * `carryOnMinutes`: what it usually takes to find the cause by testing on, the yardstick that any repair made now must beat.
+ */
+export const BEING_WRONG = { noticedOnSite: 0.85, onSiteMinutes: 35, laterMinutes: 50, carryOnMinutes: 25, basis: { kind: 'shop', name: 'shop estimate' } as Basis }
+/** What a live check costs beyond its minutes: the risk, as minutes. */
+export const LIVE_RISK_MINUTES = 3
+/** Reaching for the instrument, reading it and writing it down, beside the check's own minutes. Shop estimate. */
+export const CHECK_OVERHEAD_MINUTES = 2

@@ -1,0 +1,172 @@
+import { WINDING } from '../knowledge/limits'
+import {
+  CAPACITOR_MODEL_BASIS, CAPACITOR_WORKING_RATIO, FULL_LOAD_AMPS_230, FULL_LOAD_BASIS, RUN_CAPACITOR_230, START_CAPACITOR_230, USUAL_MOTOR, WINDING_MODEL,
+} from '../knowledge/motors'
+import { MOTOR_TYPES, type Construction, type Kind, type MotorType } from '../knowledge/vocabulary'
+import type { Basis } from '../judgement/judgement'
+import { formatNumber } from '../quantity/format'
+
+/** What is printed on the motor; all but `volts` may be unreadable. */
+export interface Nameplate {
+  volts: number
+  hertz?: number
+  motorType?: MotorType
+  horsepower?: number
+  serviceFactor?: number
+  fullLoadAmps?: number
+  serviceFactorAmps?: number
+  lockedRotorAmps?: number
+  codeLetter?: string
+  poles?: number
+  rpm?: number
+  frame?: string
+  flange?: string
+  runCapacitorMicrofarads?: number
+  runCapacitorVolts?: number
+  startCapacitorMicrofarads?: number | [number, number]
+  startCapacitorVolts?: number
+  capacitorTolerancePercent?: number
+  runWindingOhms?: [number, number]
+  startWindingOhms?: [number, number]
+  thermalClass?: string
+}
+
+export interface Installation {
+  cableAwg?: string
+  cableMetres?: number
+  pumpCurve?: { flowLitresPerSecond: number; headMetres: number }[]
+  cutInPsi?: number
+  cutOutPsi?: number
+  tankLitres?: number
+  liftMetres?: number
+  pitDiameterMetres?: number
+  wellDepthMetres?: number
+  dutyHoursPerDay?: number
+  onlySupply?: boolean
+  livestock?: boolean
+}
+
+/** A machine as the computation sees it. */
+export interface Pump {
+  kind: Kind
+  construction?: Construction
+  ageYears?: number
+  underWarranty?: boolean
+  nameplate: Nameplate
+  installation?: Installation
+}
+
+/** The plate with every gap filled, and the fillings said aloud. */
+export interface CompletePlate {
+  volts: number
+  hertz: number
+  motorType: MotorType
+  horsepower: number
+  serviceFactor: number
+  fullLoadAmps: number
+  serviceFactorAmps: number
+  lockedRotorAmps?: number
+  runCapacitorMicrofarads?: number
+  runCapacitorVolts?: number
+  startCapacitorMicrofarads?: number | [number, number]
+  capacitorTolerancePercent?: number
+  runWinding: { low: number; high: number; basis: Basis }
+  startWinding: { low: number; high: number; basis: Basis }
+  ageYears: number
+  dutyHoursPerDay: number
+  assumed: string[]
+}
+
+const USUAL_AGE_YEARS = 6
+
+/** Has this motor type a run capacitor, a start capacitor, a start switch? */
+export const MOTOR_HAS = {
+  runCapacitor: (type: MotorType) => type === 'permanent-split' || type === 'capacitor-start-run',
+  startCapacitor: (type: MotorType) => type === 'capacitor-start' || type === 'capacitor-start-run',
+  startSwitch: (type: MotorType) => type === 'split-phase' || type === 'capacitor-start' || type === 'capacitor-start-run',
+  startWinding: (type: MotorType) => type !== 'electronic',
+} as const
+
+/**
+ * Fills what the plate does not say from kind, horsepower and voltage, and lists each filling in `assumed`.
+ *
+ * @source the rows of `knowledge/motors`, each with its basis
+ */
+export function completePlate(pump: Pump): CompletePlate {
+  const { kind, nameplate: plate, installation } = pump
+  const usual = USUAL_MOTOR[kind]
+  const assumed: string[] = []
+  const assume = <T>(value: T | undefined, fallback: T, sentence: string): T => {
+    if (value !== undefined && value !== null) return value
+    assumed.push(sentence)
+    return fallback
+  }
+  const volts = plate.volts
+  const hertz = assume(plate.hertz, 60, 'mains 60 Hz')
+  const motorType = assume(plate.motorType, inferMotorType(plate) ?? usual.motorType, `motor ${MOTOR_TYPES[inferMotorType(plate) ?? usual.motorType]}`)
+  const horsepower = assume(plate.horsepower, usual.horsepower, `${formatNumber(usual.horsepower)} hp, usual for this kind`)
+  const ratio = 230 / volts
+  const serviceFactor = plate.serviceFactor ?? usual.serviceFactor
+  const modelAmps = interpolate(FULL_LOAD_AMPS_230, horsepower) * ratio
+  const fullLoadAmps = assume(plate.fullLoadAmps, modelAmps, `full load ${formatNumber(modelAmps)} A (${FULL_LOAD_BASIS.name})`)
+  const serviceFactorAmps = assume(plate.serviceFactorAmps, fullLoadAmps * 1.15, `service-factor amps ${formatNumber(fullLoadAmps * 1.15)} A, 15 % over full load`)
+
+  let runCapacitorMicrofarads = plate.runCapacitorMicrofarads
+  let runCapacitorVolts = plate.runCapacitorVolts
+  if (MOTOR_HAS.runCapacitor(motorType)) {
+    const model = Math.round(interpolate(RUN_CAPACITOR_230, horsepower) * ratio ** 2 * (60 / hertz))
+    runCapacitorMicrofarads = assume(runCapacitorMicrofarads, model, `run capacitor ${model} μF (${CAPACITOR_MODEL_BASIS.name}); read the can`)
+    runCapacitorVolts ??= volts > 150 ? 370 : 250
+  }
+  let startCapacitorMicrofarads = plate.startCapacitorMicrofarads
+  if (MOTOR_HAS.startCapacitor(motorType)) {
+    const scale = ratio ** 2 * (60 / hertz)
+    const low = Math.round(interpolate(START_CAPACITOR_230.map(([hp, value]) => [hp, value] as const), horsepower) * scale)
+    startCapacitorMicrofarads = assume<number | [number, number]>(startCapacitorMicrofarads, [low, Math.round(low * 1.2)], `start capacitor ${low} to ${Math.round(low * 1.2)} μF (${CAPACITOR_MODEL_BASIS.name}); read the can`)
+  }
+  const modelRun = (WINDING_MODEL.runOhmsOneHorsepower230 / ratio ** 2) / horsepower
+  const modelStart = modelRun * WINDING_MODEL.startMultiple[motorType]
+  const range = (given: [number, number] | undefined, model: number, name: string) => {
+    if (given) return { low: given[0], high: given[1], basis: WINDING.basis }
+    assumed.push(`${name} about ${formatNumber(model)} Ω (${WINDING_MODEL.basis.name})`)
+    return { low: model * (1 - WINDING.modelBandFraction), high: model * (1 + WINDING.modelBandFraction), basis: WINDING.modelBasis }
+  }
+  const runWinding = range(plate.runWindingOhms, modelRun, 'run winding')
+  const startWinding = MOTOR_HAS.startWinding(motorType) ? range(plate.startWindingOhms, modelStart, 'start winding') : runWinding
+  return {
+    volts, hertz, motorType, horsepower, serviceFactor, fullLoadAmps, serviceFactorAmps, lockedRotorAmps: plate.lockedRotorAmps,
+    runCapacitorMicrofarads, runCapacitorVolts, startCapacitorMicrofarads, capacitorTolerancePercent: plate.capacitorTolerancePercent, runWinding, startWinding,
+    ageYears: assume(pump.ageYears, USUAL_AGE_YEARS, `age about ${USUAL_AGE_YEARS} years`),
+    dutyHoursPerDay: assume(installation?.dutyHoursPerDay, usual.dutyHoursPerDay, `${formatNumber(usual.dutyHoursPerDay)} h a day`),
+    assumed,
+  }
+}
+
+/** Capacitor figures on the plate betray the type when the type itself cannot be read. */
+function inferMotorType(plate: Nameplate): MotorType | undefined {
+  const run = plate.runCapacitorMicrofarads !== undefined
+  const start = plate.startCapacitorMicrofarads !== undefined
+  return run && start ? 'capacitor-start-run' : run ? 'permanent-split' : start ? 'capacitor-start' : undefined
+}
+
+/** Straight line between rows, ends held. */
+function interpolate(rows: readonly (readonly [number, number])[], at: number): number {
+  const first = rows[0] as readonly [number, number]
+  const last = rows[rows.length - 1] as readonly [number, number]
+  if (at <= first[0]) return first[1] * (at / first[0])
+  if (at >= last[0]) return last[1] * (at / last[0])
+  const upper = rows.findIndex(([x]) => x >= at)
+  const [x1, y1] = rows[upper - 1] as readonly [number, number]
+  const [x2, y2] = rows[upper] as readonly [number, number]
+  return y1 + ((y2 - y1) * (at - x1)) / (x2 - x1)
+}
+
+/**
+ * The DC voltage a capacitor of this motor may hold when the power goes: √2 × the largest working voltage across the can.
+ *
+ * @returns volts DC
+ */
+export function worstCapacitorVolts(plate: Pick<CompletePlate, 'volts' | 'runCapacitorVolts' | 'motorType'>): number {
+  const working = MOTOR_HAS.runCapacitor(plate.motorType) ? Math.max(plate.runCapacitorVolts ?? 0, plate.volts * CAPACITOR_WORKING_RATIO) : plate.volts
+  return Math.SQRT2 * working
+}

@@ -1,0 +1,35 @@
+import type { Complaint } from '../knowledge/vocabulary'
+import { COMPLAINTS, isIdOf } from '../knowledge/vocabulary'
+
+/** One visit as the Day shows it: work to be done. */
+export interface DayVisit {
+  id: string
+  scheduledAt: string
+  plannedMinutes: number
+  customer: { name: string; place: string }
+  machine: { id: string; name: string; kind: string; construction: string }
+  complaints: string[]
+  callerSays: string
+  /** The joint it stands at, and whether it is handed over. */
+  joint: string
+  done: boolean
+  lastReadings: { at: string; text: string; verdict: string }[]
+}
+
+/**
+ * The order of a day: by time; what was left over from earlier days comes first, and what is done stays in its place.
+ */
+export function orderDay(visits: readonly DayVisit[]): DayVisit[] {
+  return [...visits].sort((a, b) => (a.scheduledAt < b.scheduledAt ? -1 : a.scheduledAt > b.scheduledAt ? 1 : a.id < b.id ? -1 : 1))
+}
+
+/** The visit to go to next: the first that has been begun and not ended, else the first not begun. */
+export function nextVisit(visits: readonly DayVisit[]): DayVisit | undefined {
+  const open = orderDay(visits).filter(({ done }) => !done)
+  return open.find(({ joint }) => joint !== 'call' && joint !== 'prepare') ?? open[0]
+}
+
+/** What the caller says, in labels. */
+export function complaintWords(complaints: readonly string[]): string {
+  return complaints.map((complaint) => (isIdOf(COMPLAINTS, complaint) ? COMPLAINTS[complaint as Complaint] : complaint)).join(' · ')
+}

@@ -1,0 +1,48 @@
+import { partLabel } from '../decision/options'
+import { faultLabel, marginals } from '../diagnosis/diagnose'
+import type { DiagnosisCase } from '../diagnosis/finding'
+import { infer } from '../diagnosis/inference'
+import { buildModel } from '../diagnosis/model'
+import type { Part } from '../knowledge/vocabulary'
+
+export interface LoadItem { id: string; label: string; kind: 'part' | 'tool'; fault: string; because: string; probability: number }
+export interface Preparation { suspects: { fault: string; label: string; probability: number }[]; parts: LoadItem[]; tools: LoadItem[]; ranked: boolean }
+
+/** Suspects less likely than this bring nothing into the van, unless nothing is likelier. */
+const WORTH_LOADING = 0.04
+/** Parts that are ordered or fetched when wanted, not carried on a suspicion under this. */
+const BULKY: ReadonlySet<Part> = new Set<Part>(['motor', 'pump', 'seal-plate', 'drive-electronics', 'impeller'])
+const BULKY_FROM = 0.5
+const ALWAYS = ['meter', 'megohmmeter', 'lamp']
+
+/**
+ * From the complaint alone: the suspects, and so the parts and tools worth loading, each tied to the suspect it is for.
+ *
+ * Findings are left out on purpose: this is what can be known in the shop.
+ */
+export function prepare(input: DiagnosisCase): Preparation {
+  const model = buildModel(input.pump, input.alreadyReplaced)
+  const always = ALWAYS.map((tool): LoadItem => ({ id: `tool:${tool}`, label: tool, kind: 'tool', fault: '', because: 'every visit', probability: 1 }))
+  if (!model) return { suspects: [], parts: [], tools: always, ranked: false }
+  const { probabilities } = infer(model, { complaints: input.complaints })
+  const suspects = [...marginals(model, probabilities)]
+    .map(([fault, probability]) => ({ fault, label: faultLabel(fault), probability }))
+    .filter(({ fault, probability }) => fault !== 'nothing-wrong' && probability >= WORTH_LOADING)
+    .sort((a, b) => b.probability - a.probability)
+    .slice(0, 6)
+  const parts = new Map<string, LoadItem>()
+  const tools = new Map<string, LoadItem>(always.map((item) => [item.id, item]))
+  for (const { fault, label, probability } of suspects) {
+    const repair = model.actions.filter(({ cures }) => (cures as readonly string[]).includes(fault)).sort((a, b) => a.cures.length - b.cures.length)[0]
+    for (const part of repair?.parts ?? []) {
+      if (BULKY.has(part) && probability < BULKY_FROM) continue
+      const id = `part:${part}`
+      if (!parts.has(id)) parts.set(id, { id, label: partLabel(part, model.plate), kind: 'part', fault, because: label, probability })
+    }
+    for (const tool of repair?.tools ?? []) {
+      const id = `tool:${tool}`
+      if (!tools.has(id)) tools.set(id, { id, label: tool, kind: 'tool', fault, because: label, probability })
+    }
+  }
+  return { suspects, parts: [...parts.values()], tools: [...tools.values()], ranked: true }
+}

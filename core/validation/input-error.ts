@@ -1,0 +1,28 @@
+/** One thing wrong with one field: what was given and what would be right. */
+export interface FieldProblem {
+  field: string
+  value: unknown
+  expected: string
+}
+
+/** Bad input, as data with a path. HTTP shows it as problem+json, the command line prints it and exits 2. */
+export class InputError extends Error {
+  readonly problems: FieldProblem[]
+
+  constructor(problems: FieldProblem[]) {
+    super(problems.map(({ field, value, expected }) => `${field}: ${describe(value)} given, ${expected}`).join('; '))
+    this.name = 'InputError'
+    this.problems = problems
+  }
+}
+
+/** A shorthand for the one-field case. */
+export function badField(field: string, value: unknown, expected: string): InputError {
+  return new InputError([{ field, value, expected }])
+}
+
+function describe(value: unknown): string {
+  if (value === undefined) return 'nothing'
+  const text = typeof value === 'number' ? String(value) : JSON.stringify(value) ?? String(value)
+  return text.length > 80 ? `${text.slice(0, 77)}…` : text
+}

@@ -1,0 +1,40 @@
+import { mechanismOf } from '../diagnosis/finding'
+import type { JudgedFinding, VisitState } from './fold'
+
+/** One reading before the repair beside the same reading after it. */
+export interface BeforeAfter { key: string; subject: string; before?: JudgedFinding; after?: JudgedFinding }
+
+/** Readings of one thing, side by side: the newest of Test and the newest of Prove. */
+export function beforeAfter(state: Pick<VisitState, 'findings'>): BeforeAfter[] {
+  const rows = new Map<string, BeforeAfter>()
+  for (const judged of state.findings) {
+    const key = mechanismOf(judged.finding)
+    const row = rows.get(key) ?? { key, subject: judged.judgement.subject }
+    rows.set(key, { ...row, [judged.stage === 'prove' ? 'after' : 'before']: judged })
+  }
+  return [...rows.values()]
+}
+
+/** What a repair must show before it is called proved. */
+export interface ProofItem { id: string; label: string; ask: string; check?: string; line: string; caution?: string }
+export const PROOFS: readonly ProofItem[] = [
+  { id: 'turn', label: 'turn', ask: 'Turn the shaft by hand before any power', check: 'shaft-turn', line: 'shaft free' },
+  { id: 'prime', label: 'prime', ask: 'Pot full, lid on its ring, valves open', check: 'prime-hold', line: 'prime holds' },
+  { id: 'bleed', label: 'bleed', ask: 'Air relief open; start, stand clear, close it on a steady stream', check: 'pot-look', line: 'pot full', caution: 'Stand clear of lid and filter at the restart.' },
+  { id: 'rest', label: 'volts at rest', ask: 'Supply at the terminals', check: 'supply-voltage', line: 'supply ' },
+  { id: 'loaded', label: 'volts under load', ask: 'Supply under load', check: 'supply-voltage-loaded', line: 'loaded ' },
+  { id: 'amps', label: 'amps', ask: 'Running current, against the plate', check: 'running-current', line: 'running ' },
+  { id: 'drip', label: 'drip', ask: 'Wipe dry, run some minutes, look at the weep hole again', check: 'weep-hole', line: 'weep dry' },
+  { id: 'listen', label: 'listen', ask: 'Listen at both bearings', check: 'listen', line: 'listen quiet' },
+]
+
+export interface ProofRow extends ProofItem { found?: JudgedFinding; before?: JudgedFinding }
+
+/** Each proof with its reading after the repair, and the one before. */
+export function proofRows(state: Pick<VisitState, 'findings'>): ProofRow[] {
+  return PROOFS.map((proof) => ({
+    ...proof,
+    found: state.findings.findLast(({ stage, finding }) => stage === 'prove' && finding.check === proof.check),
+    before: state.findings.findLast(({ stage, finding }) => stage === 'test' && finding.check === proof.check),
+  }))
+}

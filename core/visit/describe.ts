@@ -1,0 +1,56 @@
+import type { Verdict } from '../judgement/judgement'
+import { outcomeLabel } from '../knowledge/checks'
+import { COMPLAINTS, GATES, isIdOf, JOINT_LABELS } from '../knowledge/vocabulary'
+import { faultLabel } from '../diagnosis/diagnose'
+import { formatQuantity, formatSeconds } from '../quantity/format'
+import type { Unit } from '../quantity/units'
+import type { Entry } from './entry'
+import type { JudgedFinding, VisitState } from './fold'
+
+/** One line of the journal as people read it. */
+export interface JournalLine { id: string; at: string; text: string; detail?: string; value?: string; verdict?: Verdict; entry: Entry }
+
+/** The journal as lines, newest first. */
+export function journalLines(state: VisitState): JournalLine[] {
+  const judged = new Map(state.findings.map((finding) => [finding.entryId, finding]))
+  return state.entries
+    .filter(({ kind }) => kind !== 'visit-opened' && kind !== 'shop-set')
+    .map((entry): JournalLine => ({ id: entry.id, at: entry.at, entry, ...describeEntry(entry, judged) }))
+    .reverse()
+}
+
+/** A judgement's value as printed: number with unit, or the outcome in words. */
+export function valueText({ judgement }: Pick<JudgedFinding, 'judgement'>): string {
+  const { value, unit } = judgement
+  return typeof value === 'string' ? outcomeLabel(value) : formatQuantity(value, unit as Unit | undefined, 4)
+}
+
+function describeEntry(entry: Entry, judged: ReadonlyMap<string, JudgedFinding>): Pick<JournalLine, 'text' | 'detail' | 'value' | 'verdict'> {
+  switch (entry.kind) {
+    case 'finding': {
+      const found = judged.get(entry.id)
+      if (!found) return { text: entry.body.check }
+      return { text: found.judgement.subject, detail: found.judgement.because, value: valueText(found), verdict: found.judgement.verdict }
+    }
+    case 'call': return { text: 'the call', detail: entry.body.complaints.map((id) => (isIdOf(COMPLAINTS, id) ? COMPLAINTS[id] : id)).join(', ') || entry.body.callerSays }
+    case 'machine-set': return { text: 'machine and nameplate written down' }
+    case 'loaded': return { text: `${entry.body.loaded ? 'loaded' : 'unloaded'}: ${entry.body.item.replace(/^(part|tool):/, '').replaceAll('-', ' ')}` }
+    case 'gate': return describeGate(entry.body)
+    case 'note': return { text: entry.body.seenAndLeft ? `seen and left: ${entry.body.text}` : entry.body.text }
+    case 'photo': return { text: entry.body.caption ? `photo: ${entry.body.caption}` : `photo: ${entry.body.name}` }
+    case 'check-skipped': return { text: `passed over: ${entry.body.check.replaceAll('-', ' ')}` }
+    case 'cause-said': return { text: `${entry.body.verdict === 'not-this' ? 'not this' : 'it was this'}: ${faultLabel(entry.body.fault).toLowerCase()}` }
+    case 'decision': return { text: `decided: ${entry.body.option.replaceAll('-', ' ')}` }
+    case 'step': return { text: `${entry.body.done ? 'done' : 'undone'}: ${entry.body.step.replace(/^(down|work|back):/, '').replaceAll('-', ' ')}`, ...(entry.body.count === undefined ? {} : { value: `${entry.body.count}` }), ...(entry.body.reason ? { detail: entry.body.reason } : {}) }
+    case 'joint-done': return { text: `${JOINT_LABELS[entry.body.joint]} done` }
+    case 'handed-over': return { text: 'handed over', ...(entry.body.nextDate ? { detail: `next ${entry.body.nextDate}` } : {}) }
+    case 'visit-opened': case 'shop-set': case 'retracted': return { text: entry.kind }
+  }
+}
+
+function describeGate(body: { gate: keyof typeof GATES; shut: boolean; lines?: { line: string; volts: number }[]; seconds?: number }): Pick<JournalLine, 'text' | 'detail'> {
+  const lines = body.lines?.map(({ line, volts }) => `${line} ${volts} V`).join(', ')
+  const waited = body.seconds === undefined ? undefined : `after ${formatSeconds(body.seconds)}`
+  const detail = [lines, waited].filter(Boolean).join(' · ')
+  return { text: `${GATES[body.gate].label}${body.shut ? '' : ': no longer'}`, ...(detail ? { detail } : {}) }
+}

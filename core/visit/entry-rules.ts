@@ -1,0 +1,181 @@
+import { Type } from 'class-transformer'
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsISO8601, IsObject, IsOptional, IsString, IsUUID, Length, Matches, Max, MaxLength, Min, ValidateNested } from 'class-validator'
+import { canonicalFinding, constructionFits, FindingInput, InstallationInput, NameplateInput } from '../diagnosis/case-rules'
+import { CHECKS } from '../knowledge/checks'
+import { COMPLAINTS, CONSTRUCTIONS, FAULTS, GATES, JOINTS, KINDS, PARTS, type Construction, type Gate, type Joint, type Kind } from '../knowledge/vocabulary'
+import { InputError, type FieldProblem } from '../validation/input-error'
+import { IdOf, OptionalQuantity, Quantity, rule } from '../validation/rules'
+import { validated } from '../validation/validated'
+import type { Customer, Entry, EntryBodies, EntryKind, Machine } from './entry'
+
+const UUID_V7 = /^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/
+const isUuidV7 = (value: unknown) => typeof value === 'string' && UUID_V7.test(value)
+const isInstant = (value: unknown) => typeof value === 'string' && /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d{1,6})?)?(Z|[+-]\d{2}:\d{2})$/.test(value) && !Number.isNaN(Date.parse(value))
+const Instant = () => rule('isInstant', isInstant, 'must be an ISO instant with its zone, such as 2026-05-12T10:20:00Z')
+const DATE = /^\d{4}-\d{2}-\d{2}$/
+
+class CustomerInput implements Customer {
+  @IsUUID() id!: string
+  @IsString() @Length(1, 120) name!: string
+  @IsString() @MaxLength(200) place!: string
+  @IsOptional() @IsString() @MaxLength(40) phone?: string
+}
+
+class MachineInput implements Machine {
+  @IsUUID() id!: string
+  @IsUUID() customerId!: string
+  @IsString() @Length(1, 120) name!: string
+  @IdOf(KINDS) kind!: Kind
+  @IdOf(CONSTRUCTIONS) construction!: Construction
+  @IsOptional() @Matches(DATE) @IsISO8601({ strict: true }) installedOn?: string
+  @IsOptional() @Matches(DATE) @IsISO8601({ strict: true }) warrantyUntil?: string
+  @ValidateNested() @Type(() => NameplateInput) @IsObject() nameplate!: NameplateInput
+  @IsOptional() @IsBoolean() plateUnreadable?: boolean
+  @IsOptional() @ValidateNested() @Type(() => InstallationInput) installation?: InstallationInput
+}
+
+class VisitOpenedBody {
+  @ValidateNested() @Type(() => CustomerInput) @IsObject() customer!: CustomerInput
+  @ValidateNested() @Type(() => MachineInput) @IsObject() machine!: MachineInput
+  @Instant() scheduledAt!: string
+  @IsInt() @Min(5) @Max(1440) plannedMinutes!: number
+  @IsString() @MaxLength(500) callerSays!: string
+}
+class CallBody {
+  @IsArray() @ArrayMaxSize(30) @IdOf(COMPLAINTS, { each: true }) complaints!: string[]
+  @IsArray() @ArrayMaxSize(90) @IdOf(PARTS, { each: true }) alreadyReplaced!: string[]
+  @IsString() @MaxLength(500) callerSays!: string
+  @IsOptional() @IsString() @MaxLength(120) since?: string
+  @IsOptional() @IsBoolean() withoutWater?: boolean
+}
+class MachineSetBody {
+  @ValidateNested() @Type(() => MachineInput) @IsObject() machine!: MachineInput
+}
+class LoadedBody {
+  @IsString() @Length(1, 120) item!: string
+  @IsBoolean() loaded!: boolean
+}
+class LineInput {
+  @IsString() @Length(1, 40) line!: string
+  @Quantity({ min: 0, max: 1000 }) volts!: number
+}
+class GateBody {
+  @IdOf(GATES) gate!: Gate
+  @IsBoolean() shut!: boolean
+  @IsOptional() @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => LineInput) lines?: LineInput[]
+  @OptionalQuantity({ min: 0, max: 86400 }) seconds?: number
+}
+class FindingBody extends FindingInput {
+  @IsIn(['test', 'prove']) stage!: 'test' | 'prove'
+}
+class NoteBody {
+  @IsString() @Length(1, 2000) text!: string
+  @IsBoolean() seenAndLeft!: boolean
+}
+class PhotoBody {
+  @Matches(/^[0-9a-f]{64}$/) hash!: string
+  @IsIn(['image/jpeg', 'image/png', 'image/webp']) type!: string
+  @IsInt() @Min(1) bytes!: number
+  @IsString() @MaxLength(200) name!: string
+  @IsOptional() @rule('isUuidV7', isUuidV7, 'must be a UUIDv7') of?: string
+  @IsOptional() @IsString() @MaxLength(300) caption?: string
+}
+class CheckSkippedBody {
+  @IdOf(CHECKS) check!: string
+  @IsOptional() @IdOf(PARTS) part?: string
+  @IsOptional() @IsString() @MaxLength(40) leads?: string
+}
+class CauseSaidBody {
+  @IdOf(FAULTS) fault!: string
+  @IsIn(['not-this', 'it-was-this']) verdict!: 'not-this' | 'it-was-this'
+}
+class DecisionBody {
+  @IsString() @Length(1, 60) option!: string
+}
+class StepBody {
+  @IsString() @Length(1, 80) step!: string
+  @IsBoolean() done!: boolean
+  @IsOptional() @IsInt() @Min(0) @Max(200) count?: number
+  @IsOptional() @IsString() @MaxLength(300) reason?: string
+}
+class JointDoneBody {
+  @rule('isJoint', (value) => (JOINTS as readonly unknown[]).includes(value), `must be one of ${JOINTS.join(', ')}`) joint!: Joint
+}
+class HandedOverBody {
+  @IsString() @MaxLength(2000) watch!: string
+  @IsOptional() @Matches(DATE) nextDate?: string
+  @OptionalQuantity({ min: 0, max: 1e7 }) price?: number
+}
+class RetractedBody {}
+class RatesInput {
+  @IsString() @Matches(/^[A-Z]{3}$/) currency!: string
+  @Quantity({ min: 0, max: 100000 }) hourly!: number
+  @Quantity({ min: 0, max: 100000 }) trip!: number
+  @Quantity({ min: 0, max: 10 }) partsMarkup!: number
+  @Quantity({ min: 0, max: 1000000 }) downtime!: number
+  @IsObject() partPrices!: Record<string, number>
+}
+class ShopSetBody {
+  @IsString() @Length(1, 120) name!: string
+  @IsString() @MaxLength(200) place!: string
+  @IsIn(['us', 'metric']) units!: 'us' | 'metric'
+  @ValidateNested() @Type(() => RatesInput) @IsObject() rates!: RatesInput
+}
+
+const BODIES: Record<EntryKind, new () => object> = {
+  'visit-opened': VisitOpenedBody, call: CallBody, 'machine-set': MachineSetBody, loaded: LoadedBody, gate: GateBody, finding: FindingBody, note: NoteBody, photo: PhotoBody,
+  'check-skipped': CheckSkippedBody, 'cause-said': CauseSaidBody, decision: DecisionBody, step: StepBody, 'joint-done': JointDoneBody, 'handed-over': HandedOverBody,
+  retracted: RetractedBody, 'shop-set': ShopSetBody,
+}
+
+class EntryInput {
+  @rule('isUuidV7', isUuidV7, 'must be a UUIDv7 in lower case, made where the entry was made') id!: string
+  @IsOptional() @IsUUID() visitId!: string | null
+  @rule('isEntryKind', (value) => typeof value === 'string' && Object.hasOwn(BODIES, value), `must be one of ${Object.keys(BODIES).join(', ')}`) kind!: EntryKind
+  @Instant() at!: string
+  @IsString() @Length(1, 80) author!: string
+  @IsOptional() @rule('isUuidV7', isUuidV7, 'must be a UUIDv7') supersedes?: string
+  @IsObject() body!: object
+}
+
+/**
+ * Validates one entry from outside.
+ *
+ * @param path prefix for the fields named in errors, such as `entries.3`
+ * @returns the entry in canonical units, with absent optional fields left out
+ * @throws InputError naming each field, its value and what would be right
+ */
+export function validEntry(plain: unknown, path = ''): Entry {
+  const entry = atPath(path, () => validated(EntryInput, plain))
+  const body = atPath(path ? `${path}.body` : 'body', () => validBody(entry.kind, entry.body))
+  if (entry.kind !== 'shop-set' && entry.visitId === null) throw atField(path, 'visitId', null, 'only the shop’s own entries have none')
+  if (entry.kind === 'retracted' && !entry.supersedes) throw atField(path, 'supersedes', undefined, 'a retraction names the entry it takes back')
+  if (entry.supersedes === entry.id) throw atField(path, 'supersedes', entry.supersedes, 'an entry cannot replace itself')
+  return { id: entry.id, visitId: entry.visitId ?? null, kind: entry.kind, at: entry.at, author: entry.author, ...(entry.supersedes ? { supersedes: entry.supersedes } : {}), body } as Entry
+}
+
+function validBody(kind: EntryKind, plain: object): object {
+  const body = toPlain(validated(BODIES[kind], plain)) as object
+  if (kind === 'finding') return canonicalFinding(body as EntryBodies['finding'])
+  const machine = (body as { machine?: Machine }).machine
+  if (machine && !constructionFits(machine)) throw new InputError([{ field: 'machine.construction', value: machine.construction, expected: `a construction of kind ${machine.kind} is needed` }])
+  return body
+}
+
+/** Class instances back to plain data, undefined fields left out: what is stored is what was sent. */
+function toPlain(value: unknown): unknown {
+  return JSON.parse(JSON.stringify(value))
+}
+
+function atPath<T>(path: string, make: () => T): T {
+  try {
+    return make()
+  } catch (error) {
+    if (!(error instanceof InputError) || !path) throw error
+    throw new InputError(error.problems.map((problem): FieldProblem => ({ ...problem, field: problem.field ? `${path}.${problem.field}` : path })))
+  }
+}
+
+function atField(path: string, field: string, value: unknown, expected: string): InputError {
+  return new InputError([{ field: path ? `${path}.${field}` : field, value, expected }])
+}

@@ -1,0 +1,64 @@
+import type { Finding } from '../diagnosis/finding'
+import type { Installation, Nameplate } from '../motor/nameplate'
+import type { Rates } from '../knowledge/rates'
+import type { Construction, Gate, Joint, Kind } from '../knowledge/vocabulary'
+
+export interface Customer { id: string; name: string; place: string; phone?: string }
+
+export interface Machine {
+  id: string
+  customerId: string
+  name: string
+  kind: Kind
+  construction: Construction
+  /** ISO date. */
+  installedOn?: string
+  /** ISO date, the last day of warranty. */
+  warrantyUntil?: string
+  nameplate: Nameplate
+  /** The plate could not be read: what is on it was taken from duty and looks. */
+  plateUnreadable?: boolean
+  installation?: Installation
+}
+
+/** Everything that can be written in a visit's journal, by kind. */
+export interface EntryBodies {
+  'visit-opened': { customer: Customer; machine: Machine; scheduledAt: string; plannedMinutes: number; callerSays: string }
+  call: { complaints: string[]; alreadyReplaced: string[]; callerSays: string; since?: string; withoutWater?: boolean }
+  'machine-set': { machine: Machine }
+  loaded: { item: string; loaded: boolean }
+  gate: { gate: Gate; shut: boolean; lines?: { line: string; volts: number }[]; seconds?: number }
+  finding: Finding & { stage: 'test' | 'prove' }
+  note: { text: string; seenAndLeft: boolean }
+  photo: { hash: string; type: string; bytes: number; name: string; of?: string; caption?: string }
+  'check-skipped': { check: string; part?: string; leads?: string }
+  'cause-said': { fault: string; verdict: 'not-this' | 'it-was-this' }
+  decision: { option: string }
+  step: { step: string; done: boolean; count?: number; reason?: string }
+  'joint-done': { joint: Joint }
+  'handed-over': { watch: string; nextDate?: string; price?: number }
+  retracted: Record<string, never>
+  'shop-set': { name: string; place: string; units: 'us' | 'metric'; rates: Rates }
+}
+export type EntryKind = keyof EntryBodies
+
+/** One dated line of a journal. Appended, never changed; corrected by a later one that supersedes it. */
+export interface EntryOf<K extends EntryKind> {
+  /** Client-made UUIDv7. */
+  id: string
+  /** The visit, or null for the shop's own journal. */
+  visitId: string | null
+  kind: K
+  /** ISO instant at which it happened. */
+  at: string
+  author: string
+  /** The entry this one replaces. */
+  supersedes?: string
+  body: EntryBodies[K]
+}
+export type Entry = { [K in EntryKind]: EntryOf<K> }[EntryKind]
+
+/** Journals read in one order on every machine: by time, then by id. */
+export function compareEntries(a: Entry, b: Entry): number {
+  return a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0
+}

@@ -1,0 +1,136 @@
+import { diagnose, type Diagnosis } from '../diagnosis/diagnose'
+import { newestFindings, type DiagnosisCase, type Finding } from '../diagnosis/finding'
+import { judgeFinding } from '../diagnosis/judge-finding'
+import { worstVerdict, type Judgement, type Verdict } from '../judgement/judgement'
+import { partOfFinding } from '../knowledge/checks'
+import type { Rates } from '../knowledge/rates'
+import { GATES, JOINTS, type Gate, type Joint } from '../knowledge/vocabulary'
+import { completePlate, type CompletePlate, type Pump } from '../motor/nameplate'
+import type { Customer, Entry, EntryBodies, EntryOf, Machine } from './entry'
+import { liveEntries, newestOf, ofKind } from './live-entries'
+
+/** A finding with its place in the journal and its judgement. */
+export interface JudgedFinding { entryId: string; at: string; stage: 'test' | 'prove'; finding: Finding; judgement: Judgement }
+
+export interface GateState { gate: Gate; at: string; lines?: { line: string; volts: number }[]; seconds?: number }
+
+/** Everything a visit is, worked out from its journal alone. */
+export interface VisitState {
+  id: string
+  opened: boolean
+  scheduledAt: string
+  plannedMinutes: number
+  customer: Customer
+  machine: Machine
+  pump: Pump
+  plate: CompletePlate
+  call: EntryBodies['call']
+  callTaken: boolean
+  loaded: ReadonlySet<string>
+  /** Gates that hold now, by id. */
+  gates: ReadonlyMap<Gate, GateState>
+  /** All live findings in order; the newest of each mechanism speaks. */
+  findings: JudgedFinding[]
+  notes: (EntryBodies['note'] & { entryId: string; at: string })[]
+  photos: (EntryBodies['photo'] & { entryId: string; at: string })[]
+  skipped: string[]
+  excluded: string[]
+  confirmed?: string
+  decision?: string
+  steps: ReadonlyMap<string, EntryBodies['step'] & { at: string }>
+  jointsDone: ReadonlyMap<Joint, string>
+  /** The first joint that is not done yet. */
+  joint: Joint
+  handedOver?: EntryBodies['handed-over'] & { at: string }
+  startedAt?: string
+  /** What the diagnosis starts from. */
+  case: DiagnosisCase
+  entries: Entry[]
+}
+
+const MILLISECONDS_PER_YEAR = 365.25 * 24 * 3600 * 1000
+
+/**
+ * Folds a journal into the state of its visit. Same journal, same state, on every machine.
+ *
+ * @param entries of one visit, in any order; repeated ids count once
+ * @returns undefined where no entry opens the visit
+ */
+export function foldVisit(entries: readonly Entry[], context: { earlier?: Readonly<Record<string, number>> } = {}): VisitState | undefined {
+  const live = liveEntries(entries)
+  const opened = newestOf(live, 'visit-opened')
+  if (!opened) return undefined
+  const { customer, scheduledAt, plannedMinutes, callerSays } = opened.body
+  const machine = newestOf(live, 'machine-set')?.body.machine ?? opened.body.machine
+  const pump = pumpOf(machine, scheduledAt)
+  const plate = completePlate(pump)
+  const callEntry = newestOf(live, 'call')
+  const call = callEntry?.body ?? { complaints: [], alreadyReplaced: [], callerSays }
+  const findingEntries = ofKind(live, 'finding')
+  const plain = findingEntries.map(({ body }) => body)
+  const findings = findingEntries.map((entry): JudgedFinding => ({
+    entryId: entry.id, at: entry.at, stage: entry.body.stage, finding: entry.body,
+    judgement: judgeFinding(entry.body, { pump, plate, findings: plain, earlier: context.earlier }),
+  }))
+  const gates = foldGates(ofKind(live, 'gate'))
+  const jointsDone = new Map(ofKind(live, 'joint-done').map(({ body, at }) => [body.joint, at]))
+  const causes = new Map(ofKind(live, 'cause-said').map(({ body }) => [body.fault, body.verdict]))
+  const handedOver = newestOf(live, 'handed-over')
+  const excluded = [...causes].filter(([, verdict]) => verdict === 'not-this').map(([fault]) => fault)
+  const skipped = ofKind(live, 'check-skipped').map(({ body }) => [body.check, body.part ?? (body.leads ? body.leads.split('-').sort().join('-') : undefined)].filter(Boolean).join(':'))
+  return {
+    id: opened.visitId as string, opened: true, scheduledAt, plannedMinutes, customer, machine, pump, plate, call, callTaken: callEntry !== undefined, gates, findings,
+    loaded: new Set([...new Map(ofKind(live, 'loaded').map(({ body }) => [body.item, body.loaded]))].filter(([, isLoaded]) => isLoaded).map(([item]) => item)),
+    notes: ofKind(live, 'note').map(({ id, at, body }) => ({ ...body, entryId: id, at })),
+    photos: ofKind(live, 'photo').map(({ id, at, body }) => ({ ...body, entryId: id, at })),
+    skipped, excluded, confirmed: [...causes].findLast(([, verdict]) => verdict === 'it-was-this')?.[0],
+    decision: newestOf(live, 'decision')?.body.option,
+    steps: new Map(ofKind(live, 'step').map(({ body, at }) => [body.step, { ...body, at }])),
+    jointsDone, joint: JOINTS.find((joint) => !jointsDone.has(joint)) ?? 'hand-over',
+    ...(handedOver ? { handedOver: { ...handedOver.body, at: handedOver.at } } : {}),
+    startedAt: live.find(({ kind }) => kind !== 'visit-opened' && kind !== 'call' && kind !== 'loaded' && kind !== 'machine-set')?.at,
+    case: {
+      pump, complaints: call.complaints, alreadyReplaced: call.alreadyReplaced, findings: plain.filter(({ stage }) => stage === 'test'), excluded, gates: [...gates.keys()], skipped,
+    },
+    entries: live,
+  }
+}
+
+/** The machine as the computation sees it on the day of the visit. */
+export function pumpOf(machine: Machine, onDay: string): Pump {
+  const age = machine.installedOn ? Math.max(0, (Date.parse(onDay) - Date.parse(machine.installedOn)) / MILLISECONDS_PER_YEAR) : undefined
+  return {
+    kind: machine.kind, construction: machine.construction, nameplate: machine.nameplate, installation: machine.installation,
+    ...(age === undefined ? {} : { ageYears: age }), underWarranty: machine.warrantyUntil !== undefined && machine.warrantyUntil >= onDay.slice(0, 10),
+  }
+}
+
+function foldGates(entries: readonly EntryOf<'gate'>[]): Map<Gate, GateState> {
+  const gates = new Map<Gate, GateState>()
+  for (const { body, at } of entries) {
+    gates.delete(body.gate)
+    if (!body.shut) continue
+    for (const undone of GATES[body.gate].undoes ?? []) gates.delete(undone)
+    gates.set(body.gate, { gate: body.gate, at, lines: body.lines, seconds: body.seconds })
+  }
+  return gates
+}
+
+/** The diagnosis of a visit's state; heavy enough to be asked for apart from the fold. */
+export function diagnoseVisit(state: VisitState, rates?: Rates): Diagnosis {
+  return diagnose(state.case, { rates })
+}
+
+/** The mark of each part: the worst of its newest findings. A part that was not looked at is not in the map. */
+export function partVerdicts(state: Pick<VisitState, 'findings'>): Map<string, { verdict: Verdict; latest: JudgedFinding }> {
+  const newest = newestFindings(state.findings.map((judged) => ({ ...judged.finding, judged })))
+  const byPart = new Map<string, JudgedFinding[]>()
+  for (const { judged } of newest) {
+    const part = partOfFinding(judged.finding)
+    if (part) byPart.set(part, [...(byPart.get(part) ?? []), judged])
+  }
+  return new Map([...byPart].map(([part, list]) => {
+    const verdict = worstVerdict(list.map(({ judgement }) => judgement.verdict)) as Verdict
+    return [part, { verdict, latest: list.findLast(({ judgement }) => judgement.verdict === verdict) as JudgedFinding }]
+  }))
+}

@@ -1,0 +1,116 @@
+import { optionsFor, type Option } from '../decision/options'
+import { diagnose, faultLabel } from '../diagnosis/diagnose'
+import { VERDICT_WORDS, type Verdict } from '../judgement/judgement'
+import { DEFAULT_RATES, type Rates } from '../knowledge/rates'
+import { KINDS, PARTS, isIdOf } from '../knowledge/vocabulary'
+import { complaintWords } from '../planning/day'
+import { formatNumber, formatPercent } from '../quantity/format'
+import { UNIT_LABELS, type Unit } from '../quantity/units'
+import { stepPlan } from '../takedown/step-plan'
+import { beforeAfter } from './before-after'
+import { valueText } from './describe'
+import type { JudgedFinding, VisitState } from './fold'
+
+export interface Shop { name: string; place: string; units: 'us' | 'metric'; rates: Rates }
+export const UNNAMED_SHOP: Shop = { name: 'This shop', place: '', units: 'us', rates: DEFAULT_RATES }
+
+export interface SheetReading { subject: string; before?: string; beforeVerdict?: Verdict; after?: string; afterVerdict?: Verdict; limits: string; basis: string }
+
+/** The paper that is left with the owner, as data: the page and the PDF show the same. */
+export interface Sheet {
+  shop: Shop
+  visitId: string
+  date: string
+  customer: { name: string; place: string }
+  machine: { name: string; description: string; assumed: string[] }
+  complaint: string
+  summary: string
+  findings: { text: string; verdict: Verdict }[]
+  readings: SheetReading[]
+  seenAndLeft: string[]
+  work: { text: string; count?: number; at: string }[]
+  option?: Option
+  price?: number
+  watch: string[]
+  nextDate?: string
+  cautions: string[]
+  photos: { hash: string; caption: string; at: string }[]
+}
+
+/** Writes the sheet of a visit from its state. */
+export function writeSheet(state: VisitState, shop: Shop = UNNAMED_SHOP): Sheet {
+  const option = state.decision ? optionsFor(state.case, shop.rates).find(({ id }) => id === state.decision) ?? chosenAnyway(state, shop.rates) : undefined
+  const last = new Map(state.findings.map((judged) => [`${judged.judgement.subject}|${judged.stage}`, judged]))
+  return {
+    shop, visitId: state.id, date: (state.handedOver?.at ?? state.startedAt ?? state.scheduledAt).slice(0, 10),
+    customer: { name: state.customer.name, place: state.customer.place },
+    machine: { name: state.machine.name, description: describeMachine(state), assumed: state.machine.plateUnreadable ? ['The plate could not be read.', ...state.plate.assumed] : state.plate.assumed },
+    complaint: [complaintWords(state.call.complaints), state.call.callerSays].filter(Boolean).join(': '),
+    summary: summary(state, shop.rates, option),
+    findings: [...last.values()].filter(({ stage }) => stage === 'test').map(({ judgement }) => ({ text: `${judgement.subject}: ${judgement.because}`, verdict: judgement.verdict })),
+    readings: beforeAfter(state).map(({ subject, before, after }) => ({
+      subject, limits: limitsText(after ?? before), basis: (after ?? before)?.judgement.basis.name ?? '',
+      ...(before ? { before: valueText(before), beforeVerdict: before.judgement.verdict } : {}), ...(after ? { after: valueText(after), afterVerdict: after.judgement.verdict } : {}),
+    })),
+    seenAndLeft: state.notes.filter(({ seenAndLeft }) => seenAndLeft).map(({ text }) => text),
+    work: workDone(state), option, price: state.handedOver?.price ?? option?.price,
+    watch: [...watchList(state), ...(state.handedOver?.watch ? [state.handedOver.watch] : [])],
+    nextDate: state.handedOver?.nextDate, cautions: CAUTIONS,
+    photos: state.photos.map(({ hash, caption, name, at }) => ({ hash, at, caption: caption ?? name })),
+  }
+}
+
+const CAUTIONS = [
+  'Electrical and potable-water work is licensed in many places: local codes and licensed practice decide.',
+  'Do not run the pump dry, and do not open lid, filter or clamp under pressure.',
+  'A pool or spa does not run with a drain cover missing or broken.',
+]
+
+function describeMachine({ machine, plate, pump }: VisitState): string {
+  const age = pump.ageYears === undefined ? undefined : pump.ageYears < 1 ? 'under a year old' : `${Math.round(pump.ageYears)} years old`
+  return [KINDS[machine.kind], `${formatNumber(plate.horsepower)} hp`, `${plate.volts} V ${plate.hertz} Hz`, age, pump.underWarranty ? 'under warranty' : 'out of warranty'].filter(Boolean).join(' · ')
+}
+
+function summary(state: VisitState, rates: Rates, option: Option | undefined): string {
+  const cause = state.confirmed ? `${faultLabel(state.confirmed)}, confirmed.` : leading(state, rates)
+  const done = option ? `${option.label}${state.handedOver ? ': done.' : '.'}` : 'No repair was chosen.'
+  return `${cause} ${done}`
+}
+
+function leading(state: VisitState, rates: Rates): string {
+  const diagnosis = diagnose(state.case, { rates })
+  const [top] = diagnosis.suspects
+  if (!diagnosis.ranked) return 'Causes are not ranked for this kind of pump: the readings below speak for themselves.'
+  return top ? `Most likely: ${top.label.toLowerCase()} (${formatPercent(top.probability)}).` : 'No cause was found.'
+}
+
+/** An option that has since dropped out of the list is still the one that was chosen. */
+function chosenAnyway(state: VisitState, rates: Rates): Option | undefined {
+  return optionsFor({ ...state.case, findings: [], excluded: [] }, rates).find(({ id }) => id === state.decision)
+}
+
+function limitsText(judged: JudgedFinding | undefined): string {
+  const { low, high, unit } = judged?.judgement ?? {}
+  const label = unit ? (unit === '%' ? '%' : UNIT_LABELS[unit as Unit]) : ''
+  if (low !== undefined && high !== undefined) return `${formatNumber(low)} to ${formatNumber(high)} ${label}`
+  if (low !== undefined) return `at least ${formatNumber(low)} ${label}`
+  return high === undefined ? '' : `at most ${formatNumber(high)} ${label}`
+}
+
+function workDone(state: VisitState): Sheet['work'] {
+  const plan = state.decision ? stepPlan(state.machine.kind, state.machine.construction, state.decision) : undefined
+  return (plan?.steps ?? []).flatMap(({ id, text }) => {
+    const step = state.steps.get(id)
+    return step?.done ? [{ text, at: step.at, ...(step.count === undefined ? {} : { count: step.count }) }] : []
+  })
+}
+
+/** What is tired after the visit, said with its margin: what to watch. */
+export function watchList(state: Pick<VisitState, 'findings'>): string[] {
+  return beforeAfter(state).flatMap(({ subject, before, after }) => {
+    const judged = after ?? before
+    if (judged?.judgement.verdict !== 'tired') return []
+    const part = judged.judgement.part && isIdOf(PARTS, judged.judgement.part) ? PARTS[judged.judgement.part] : subject
+    return [`${part === subject ? subject : `${part}, ${subject}`} is ${VERDICT_WORDS.tired}: ${judged.judgement.because}`]
+  })
+}

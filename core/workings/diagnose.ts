@@ -1,0 +1,12 @@
+import { diagnose } from '../diagnosis/diagnose'
+import { canonicalCase, DiagnoseInput } from '../diagnosis/case-rules'
+import { defineWorking } from './define-working'
+
+export const diagnoseWorking = defineWorking({
+  name: 'diagnose', title: 'What is wrong, and what is worth doing next?', input: DiagnoseInput,
+  basis: { kind: 'shop', name: 'exact inference over the fault tables of knowledge/, most of them shop estimates' },
+  run: (input) => {
+    const result = diagnose(canonicalCase(input))
+    return { ...result, steps: result.next ? [result.next.because] : [], basis: diagnoseWorking.basis }
+  },
+}) as ReturnType<typeof defineWorking<DiagnoseInput, object>>

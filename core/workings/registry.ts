@@ -1,0 +1,39 @@
+import { InputError } from '../validation/input-error'
+import { runWorking, type Working } from './define-working'
+import { diagnoseWorking } from './diagnose'
+import * as electrical from './electrical'
+
+const ALL = [diagnoseWorking, ...Object.values(electrical)] as unknown as Working[]
+
+/** Every working by its name. */
+export const WORKINGS: ReadonlyMap<string, Working> = new Map(ALL.map((working) => [working.name, working]))
+
+/**
+ * Runs a working by name on plain data.
+ *
+ * @throws InputError for an unknown name or bad input
+ */
+export function runByName(name: string, input: unknown): object {
+  const working = WORKINGS.get(name)
+  if (!working) throw new InputError([{ field: 'working', value: name, expected: `one of ${[...WORKINGS.keys()].join(', ')}` }])
+  return runWorking(working, input)
+}
+
+/** One line of a batch: a working and its input in, output or error out; a bad line spoils only itself. */
+export function runLine(line: string): { output: object } | { error: { title: string; problems: InputError['problems'] } } {
+  try {
+    const request: unknown = JSON.parse(line)
+    if (request === null || typeof request !== 'object') throw new InputError([{ field: '', value: request, expected: 'an object {"working": NAME, "input": {…}} is needed' }])
+    const { working, input } = request as { working?: unknown; input?: unknown }
+    return { output: runByName(String(working ?? ''), input) }
+  } catch (error) {
+    return { error: describeError(error) }
+  }
+}
+
+/** An error as data for people: the command line and HTTP show the same. */
+export function describeError(error: unknown): { title: string; problems: InputError['problems'] } {
+  if (error instanceof InputError) return { title: error.message, problems: error.problems }
+  if (error instanceof SyntaxError) return { title: `not valid JSON: ${error.message}`, problems: [{ field: '', value: undefined, expected: 'valid JSON is needed' }] }
+  throw error
+}

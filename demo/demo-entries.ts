@@ -1,0 +1,143 @@
+import { checkInfo } from '../core/knowledge/checks'
+import { DEFAULT_RATES } from '../core/knowledge/rates'
+import type { Construction, Gate, Joint, Kind } from '../core/knowledge/vocabulary'
+import { completePlate, type Installation, type Nameplate } from '../core/motor/nameplate'
+import { stepPlan } from '../core/takedown/step-plan'
+import { compareEntries, type Customer, type Entry, type EntryBodies, type EntryKind, type Machine } from '../core/visit/entry'
+import { pumpOf } from '../core/visit/fold'
+import { understandLine } from '../core/visit/reading-line'
+import customersData from './data/customers.json'
+import historyData from './data/history.json'
+import machinesData from './data/machines.json'
+import shopData from './data/shop.json'
+import todayData from './data/today.json'
+
+interface MachineRow { key: string; customer: string; name: string; kind: Kind; construction: Construction; ageYears: number; warrantyDays?: number; plateUnreadable?: boolean; nameplate: Nameplate; installation: Installation }
+interface Story { machine: string; says: string; complaints: string[]; replaced?: string[]; lines: string[]; prove?: string[]; option?: string; confirmed?: string; watch?: string; price?: number }
+interface PastVisit extends Story { daysAgo: number }
+interface TodayVisit extends Story { time: string; minutes: number; joints: Joint[]; gates: Gate[]; skips?: string[]; stepsDone?: boolean }
+
+const DAY = 24 * 3600 * 1000
+const MINUTE = 60_000
+const AUTHOR = 'Lantern'
+
+/**
+ * The made-up shop's whole journal, its dates hung on the day of seeding.
+ *
+ * Histories are written in the reading line's own shorthand and understood by it, so the demo can hold nothing that a technician could not type.
+ *
+ * @param today any instant of the day that is to be "today"; local midnight is taken from it
+ */
+export function demoEntries(today: Date): Entry[] {
+  const writer = new Writer(today)
+  writer.write(null, 'shop-set', writer.midnight - 6 * 365 * DAY, { ...(shopData as Omit<EntryBodies['shop-set'], 'rates'>), rates: { ...DEFAULT_RATES, ...shopData.rates } })
+  for (const visit of historyData as PastVisit[]) writer.past(visit)
+  for (const visit of todayData as unknown as TodayVisit[]) writer.today(visit)
+  return writer.entries.sort(compareEntries)
+}
+
+class Writer {
+  readonly entries: Entry[] = []
+  readonly midnight: number
+  private readonly now: number
+  private count = 0
+  private readonly machines: Map<string, { machine: Machine; customer: Customer }>
+
+  constructor(today: Date) {
+    this.now = today.getTime()
+    this.midnight = new Date(today.getFullYear(), today.getMonth(), today.getDate()).getTime()
+    const customers = new Map((customersData as { key: string; name: string; place: string; phone: string }[]).map(({ key, name, place, phone }, index): [string, Customer] => [key, { id: fixedId(1, index), name, place, phone }]))
+    this.machines = new Map((machinesData as unknown as MachineRow[]).map((row, index) => {
+      const customer = customers.get(row.customer) as Customer
+      const { kind, construction, name, nameplate, installation, plateUnreadable } = row
+      const machine: Machine = {
+        id: fixedId(2, index), customerId: customer.id, name, kind, construction, nameplate, installation, installedOn: this.date(this.midnight - row.ageYears * 365 * DAY),
+        ...(row.warrantyDays ? { warrantyUntil: this.date(this.midnight + row.warrantyDays * DAY) } : {}), ...(plateUnreadable ? { plateUnreadable } : {}),
+      }
+      return [row.key, { machine, customer }]
+    }))
+  }
+
+  private date(instant: number): string {
+    return new Date(instant + 12 * 3600 * 1000).toISOString().slice(0, 10)
+  }
+
+  write<K extends EntryKind>(visitId: string | null, kind: K, at: number, body: EntryBodies[K]): void {
+    this.entries.push({ id: timedId(at, this.count++), visitId, kind, at: new Date(at).toISOString(), author: AUTHOR, body } as unknown as Entry)
+  }
+
+  /** A visit of earlier years: looked at, perhaps repaired, handed over. */
+  past(visit: PastVisit): void {
+    let at = this.midnight - visit.daysAgo * DAY + 9 * 60 * MINUTE
+    const next = () => (at += 4 * MINUTE)
+    const { visitId, machine } = this.open(visit, at, 60, at - 2 * DAY)
+    for (const line of visit.lines) this.line(visitId, machine, line, 'test', next())
+    if (visit.confirmed) this.write(visitId, 'cause-said', next(), { fault: visit.confirmed, verdict: 'it-was-this' })
+    if (visit.option) this.decide(visitId, machine, visit.option, next, true)
+    for (const line of visit.prove ?? []) this.line(visitId, machine, line, 'prove', next())
+    for (const joint of ['call', 'prepare', 'safe', 'test', 'decide', 'repair', 'prove', 'hand-over'] as const) this.write(visitId, 'joint-done', joint === 'call' ? at - 2 * DAY : next(), { joint })
+    this.write(visitId, 'handed-over', next(), { watch: visit.watch ?? '', nextDate: this.date(at + 365 * DAY), price: visit.option ? 210 : 96 })
+  }
+
+  /** A visit of today, at the joint where its work stands. */
+  today(visit: TodayVisit): void {
+    const [hours, minutes] = visit.time.split(':').map(Number) as [number, number]
+    const scheduled = this.midnight + (hours * 60 + minutes) * MINUTE
+    const called = this.midnight - 8 * 60 * MINUTE
+    const { visitId, machine } = this.open(visit, scheduled, visit.minutes, called)
+    // What is already written was written before now, whenever the demo is opened.
+    const steps = 60
+    const start = Math.min(scheduled, this.now - steps * 2 * MINUTE)
+    let turn = 0
+    const next = () => start + Math.min(turn++, steps) * 2 * MINUTE
+    const done = (joint: Joint) => { if (visit.joints.includes(joint)) this.write(visitId, 'joint-done', joint === 'call' ? called + 5 * MINUTE : next(), { joint }) }
+    done('call')
+    done('prepare')
+    for (const gate of visit.gates) this.write(visitId, 'gate', next(), { gate, shut: true, ...(gate === 'proved-dead' ? { lines: [{ line: 'line 1 to ground', volts: 0 }, { line: 'line 2 to ground', volts: 0 }, { line: 'line to line', volts: 0.2 }] } : {}) })
+    done('safe')
+    for (const line of visit.lines) this.line(visitId, machine, line, 'test', next())
+    for (const check of visit.skips ?? []) this.write(visitId, 'check-skipped', next(), { check })
+    done('test')
+    if (visit.option) this.decide(visitId, machine, visit.option, next, visit.stepsDone === true)
+    done('decide')
+    done('repair')
+    for (const line of visit.prove ?? []) this.line(visitId, machine, line, 'prove', next())
+    done('prove')
+    done('hand-over')
+    if (visit.joints.includes('hand-over')) this.write(visitId, 'handed-over', next(), { watch: visit.watch ?? '', nextDate: this.date(this.midnight + 180 * DAY), price: visit.price ?? 96 })
+  }
+
+  private open(visit: Story, scheduled: number, plannedMinutes: number, called: number): { visitId: string; machine: Machine } {
+    const known = this.machines.get(visit.machine)
+    if (!known) throw new Error(`no machine of the demo is called ${visit.machine}`)
+    const visitId = timedId(called, this.count++)
+    this.write(visitId, 'visit-opened', called, { ...known, scheduledAt: new Date(scheduled).toISOString(), plannedMinutes, callerSays: visit.says })
+    if (visit.complaints.length > 0) this.write(visitId, 'call', called + MINUTE, { complaints: visit.complaints, alreadyReplaced: visit.replaced ?? [], callerSays: visit.says })
+    return { visitId, machine: known.machine }
+  }
+
+  private decide(visitId: string, machine: Machine, option: string, next: () => number, stepsDone: boolean): void {
+    this.write(visitId, 'decision', next(), { option })
+    const plan = stepPlan(machine.kind, machine.construction, option)
+    if (stepsDone) for (const step of plan?.steps ?? []) this.write(visitId, 'step', next(), { step: step.id, done: true, ...(step.count === undefined ? {} : { count: step.count }) })
+  }
+
+  private line(visitId: string, machine: Machine, line: string, stage: 'test' | 'prove', at: number): void {
+    const plate = completePlate(pumpOf(machine, new Date(at).toISOString()))
+    const understood = understandLine(line, { kind: machine.kind, plate })
+    if (understood.kind === 'note' && !understood.unknown) this.write(visitId, 'note', at, { text: understood.text, seenAndLeft: understood.seenAndLeft })
+    else if (understood.kind === 'findings') for (const finding of understood.findings) this.write(visitId, 'finding', at, { ...finding, ...(checkInfo(finding.check)?.unit ? { unit: checkInfo(finding.check)?.unit } : {}), stage })
+    else throw new Error(`the demo line “${line}” is not understood: ${JSON.stringify(understood)}`)
+  }
+}
+
+/** An id that is the same at every seeding. */
+function fixedId(group: number, index: number): string {
+  return `0197a000-000${group}-7000-8000-${index.toString(16).padStart(12, '0')}`
+}
+
+/** A UUIDv7 of an instant with a counter for its random part: the same day seeds the same ids. */
+function timedId(at: number, index: number): string {
+  const time = Math.floor(at).toString(16).padStart(12, '0')
+  return `${time.slice(0, 8)}-${time.slice(8)}-7${(index % 4096).toString(16).padStart(3, '0')}-8000-${index.toString(16).padStart(12, '0')}`
+}

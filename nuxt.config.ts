@@ -1,0 +1,64 @@
+import { cp } from 'node:fs/promises'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import tailwindcss from '@tailwindcss/vite'
+
+const core = fileURLToPath(new URL('./core', import.meta.url))
+/** Decorators of class-validator: esbuild must see this in every place that compiles core. */
+const decorators = { compilerOptions: { experimentalDecorators: true } }
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-01-01',
+  ssr: false,
+  telemetry: false,
+  devtools: { enabled: false },
+  modules: ['@pinia/nuxt'],
+  alias: { '#core': core },
+  css: ['~/assets/main.css'],
+  components: [{ path: '~/components', pathPrefix: false }],
+  app: {
+    head: {
+      title: 'Pike Lamp',
+      htmlAttrs: { lang: 'en' },
+      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1, viewport-fit=cover' }, { name: 'description', content: 'One visit, one journal, one lit next thing.' }],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/lamp.svg' }],
+    },
+  },
+  spaLoadingTemplate: 'spa-loading.html',
+  typescript: {
+    strict: true,
+    tsConfig: { ...decorators, compilerOptions: { ...decorators.compilerOptions, noUncheckedIndexedAccess: true } },
+    nodeTsConfig: decorators,
+    sharedTsConfig: decorators,
+  },
+  vite: {
+    plugins: [tailwindcss()],
+    worker: { format: 'es' },
+    esbuild: { tsconfigRaw: decorators },
+    optimizeDeps: { include: ['apexcharts', 'vue3-apexcharts', 'comlink', '@headlessui/vue', '@lucide/vue', 'uuid', 'convert', 'date-fns'] },
+  },
+  nitro: {
+    preset: 'node-server',
+    alias: { '#core': core },
+    moduleSideEffects: ['reflect-metadata'],
+    esbuild: { options: { tsconfigRaw: decorators } },
+    typescript: { tsConfig: decorators },
+    externals: { traceInclude: ['node_modules/pdfmake/src/printer.js'] },
+  },
+  hooks: {
+    // The migrations and the sheet's fonts are read at run time, so they travel with the build.
+    'nitro:build:before': (nitro) => {
+      nitro.hooks.hook('compiled', async () => {
+        const { serverDir } = nitro.options.output
+        await cp('server/database/migrations', join(serverDir, 'migrations'), { recursive: true })
+        for (const file of SHEET_FONTS) await cp(`node_modules/@fontsource/${file}`, join(serverDir, 'fonts', file.split('/').at(-1) as string))
+      })
+    },
+  },
+})
+
+const SHEET_FONTS = [
+  'atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff',
+  'atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff',
+  'noto-sans/files/noto-sans-greek-400-normal.woff',
+]

@@ -1,0 +1,40 @@
+import { createReadStream, readFileSync } from 'node:fs'
+import { createInterface } from 'node:readline'
+import { describeError, runByName, runLine, WORKINGS } from '../../core/workings/registry'
+
+const USAGE = `npm run -s lamp -- NAME FILE|-     one working: JSON in, JSON out
+npm run -s lamp -- batch FILE|-    one JSON object a line, {"working": NAME, "input": {…}}
+NAME: ${[...WORKINGS.keys()].join(', ')}`
+
+/** The command line: prints a result as JSON, or the same problem as HTTP and exits 2. */
+export async function main([name, source]: readonly (string | undefined)[]): Promise<number> {
+  if (!name || name === '--help' || name === 'help') {
+    console.log(USAGE)
+    return name ? 0 : 2
+  }
+  if (!source) return complain({ title: `${name} needs a file, or - for standard input`, problems: [{ field: 'FILE', value: undefined, expected: 'a file’s path, or -' }] })
+  try {
+    if (name === 'batch') return await batch(source)
+    console.log(JSON.stringify(runByName(name, JSON.parse(readFileSync(source === '-' ? 0 : source, 'utf8'))), null, 2))
+    return 0
+  } catch (error) {
+    if ((error as NodeJS.ErrnoException).code === 'ENOENT' || (error as NodeJS.ErrnoException).code === 'EISDIR') return complain({ title: `${source} cannot be read`, problems: [{ field: 'FILE', value: source, expected: 'the path of a file, or -' }] })
+    return complain(describeError(error))
+  }
+}
+
+async function batch(source: string): Promise<number> {
+  const input = source === '-' ? process.stdin : createReadStream(source)
+  const opened = new Promise<void>((resolve, reject) => {
+    if (source === '-') return resolve()
+    input.once('open', () => resolve()).once('error', reject)
+  })
+  await opened
+  for await (const line of createInterface({ input, crlfDelay: Infinity })) if (line.trim()) process.stdout.write(`${JSON.stringify(runLine(line))}\n`)
+  return 0
+}
+
+function complain(problem: object): number {
+  console.error(JSON.stringify(problem, null, 2))
+  return 2
+}

@@ -1,0 +1,16 @@
+/** The folders of core from top to bottom. Folders of one line may import each other without circles; each imports from the lines below. */
+export const CORE_LAYERS = [
+  ['workings'], ['visit'], ['planning'], ['decision'], ['takedown'], ['diagnosis'], ['electrical'], ['motor'], ['knowledge'], ['judgement'], ['validation'], ['quantity'],
+]
+
+/**
+ * A pattern of the imports that a folder of core may not make: folders above it, other top-level folders, frameworks, Node.
+ *
+ * @param {string} folder
+ */
+export function forbiddenFor(folder) {
+  const line = CORE_LAYERS.findIndex((names) => names.includes(folder))
+  const above = CORE_LAYERS.slice(0, line).flat()
+  const upward = above.length > 0 ? `^\\.\\./(${above.join('|')})/|^#core/(${above.join('|')})/|` : ''
+  return `${upward}(^|/)(app|server|scripts|demo)/|^(vue|nuxt|pinia|h3|drizzle-orm|pg|node:|fs$|path$|@electric-sql|~|#app|#imports)`
+}

@@ -1,0 +1,31 @@
+import { getQuery } from 'h3'
+import { orderDay, type DayVisit } from '../../core/planning/day'
+import { InputError } from '../../core/validation/input-error'
+import { foldVisit } from '../../core/visit/fold'
+import { serverNow, useShopApp } from '../utils/app'
+import { api } from '../utils/problem'
+import { historyOf, shopOf } from '../utils/views'
+
+const MOST_LAST_READINGS = 3
+
+/** The visits of one day, given as the instants of its two midnights, with what was left over from before. */
+export default api(async (event) => {
+  const { from, to } = getQuery(event)
+  for (const [field, value] of Object.entries({ from, to })) {
+    if (typeof value !== 'string' || Number.isNaN(Date.parse(value))) throw new InputError([{ field, value, expected: 'an ISO instant, such as 2026-05-12T00:00:00Z' }])
+  }
+  const app = await useShopApp()
+  const rows = await app.repository.visitsBetween(new Date(from as string).toISOString(), new Date(to as string).toISOString())
+  const last = await app.repository.lastVisitOf([...new Set(rows.map(({ machineId }) => machineId))], from as string)
+  const journals = await app.repository.entriesOfVisits([...last.values()])
+  const visits = rows.map((row): DayVisit => {
+    const lastVisit = last.get(row.machineId)
+    const findings = lastVisit ? (foldVisit(journals.get(lastVisit) ?? [])?.findings ?? []) : []
+    return {
+      id: row.id, scheduledAt: row.scheduledAt, plannedMinutes: row.plannedMinutes, customer: row.customer, complaints: row.complaints, callerSays: row.callerSays, joint: row.joint, done: row.handedOver,
+      machine: { id: row.machineId, name: row.machine.name, kind: row.machine.kind, construction: row.machine.construction },
+      lastReadings: findings.slice(-MOST_LAST_READINGS).map((judged) => historyOf(lastVisit as string, judged)).map(({ at, text, verdict }) => ({ at, text, verdict })),
+    }
+  })
+  return { visits: orderDay(visits), shop: await shopOf(app), now: serverNow(), empty: rows.length === 0 && (await app.repository.count()) === 0 }
+})

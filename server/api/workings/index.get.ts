@@ -1,0 +1,5 @@
+import { WORKINGS } from '../../../core/workings/registry'
+import { api } from '../../utils/problem'
+
+/** The calculations there are. */
+export default api(() => ({ workings: [...WORKINGS.values()].map(({ name, title, basis }) => ({ name, title, basis })) }))

@@ -1,0 +1,50 @@
+import { existsSync } from 'node:fs'
+import { cp, mkdir, rename, rm } from 'node:fs/promises'
+import { join } from 'node:path'
+import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core'
+import * as schema from './schema'
+
+export type Db = PgDatabase<PgQueryResultHKT, typeof schema>
+export interface Connection { db: Db; kind: 'embedded' | 'server'; close: () => Promise<void> }
+
+export interface ConnectOptions {
+  /** Where the embedded database lives; also what the server mode ignores. */
+  dataDir: string
+  migrationsDir: string
+  /** A PostgreSQL server, for a shop with several vans. Absent: the embedded engine. */
+  databaseUrl?: string
+  /** A prepared, migrated folder that is copied when there is no database yet: much faster than making one. */
+  templateDir?: string
+}
+
+/** The one place that chooses the driver: embedded by default, a PostgreSQL server with a URL. Migrations are applied on opening. */
+export async function connect(options: ConnectOptions): Promise<Connection> {
+  return options.databaseUrl ? connectServer(options.databaseUrl, options.migrationsDir) : connectEmbedded(options)
+}
+
+async function connectServer(url: string, migrationsFolder: string): Promise<Connection> {
+  const [{ default: pg }, { drizzle }, { migrate }] = await Promise.all([import('pg'), import('drizzle-orm/node-postgres'), import('drizzle-orm/node-postgres/migrator')])
+  const pool = new pg.Pool({ connectionString: url, max: 8 })
+  const db = drizzle(pool, { schema })
+  await migrate(db, { migrationsFolder })
+  return { db: db as unknown as Db, kind: 'server', close: () => pool.end() }
+}
+
+async function connectEmbedded({ dataDir, migrationsDir, templateDir }: ConnectOptions): Promise<Connection> {
+  const [{ PGlite }, { drizzle }, { migrate }] = await Promise.all([import('@electric-sql/pglite'), import('drizzle-orm/pglite'), import('drizzle-orm/pglite/migrator')])
+  const folder = join(dataDir, 'database')
+  await mkdir(dataDir, { recursive: true })
+  if (!existsSync(folder) && templateDir && existsSync(templateDir)) await copyTemplate(templateDir, folder)
+  const client = await PGlite.create(folder)
+  const db = drizzle(client, { schema })
+  await migrate(db, { migrationsFolder: migrationsDir })
+  return { db: db as unknown as Db, kind: 'embedded', close: () => client.close() }
+}
+
+/** Copied aside first and renamed, so that an interrupted copy is never taken for a database. */
+async function copyTemplate(templateDir: string, folder: string): Promise<void> {
+  const aside = `${folder}.copying`
+  await rm(aside, { recursive: true, force: true })
+  await cp(templateDir, aside, { recursive: true })
+  await rename(aside, folder)
+}

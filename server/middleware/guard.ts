@@ -1,0 +1,33 @@
+import { defineEventHandler, getRequestHeader, setResponseHeader, setResponseHeaders, setResponseStatus } from 'h3'
+
+const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]']
+const SAFE_METHODS = new Set(['GET', 'HEAD', 'OPTIONS'])
+
+/** The names this server answers to: loopback, and what PIKE_LAMP_HOST lists. */
+function ownNames(): Set<string> {
+  const told = (process.env.PIKE_LAMP_HOST ?? '').split(',').map((name) => name.trim().toLowerCase()).filter(Boolean)
+  return new Set([...LOOPBACK, ...told])
+}
+
+const hostName = (host: string) => host.toLowerCase().replace(/:\d+$/, '')
+
+/**
+ * Answers only to its own host names (a rebinding name is refused), refuses writes from another origin, and says what a browser may do with a page.
+ */
+export default defineEventHandler((event) => {
+  setResponseHeaders(event, {
+    'x-content-type-options': 'nosniff', 'referrer-policy': 'no-referrer', 'x-frame-options': 'DENY', 'cross-origin-opener-policy': 'same-origin', 'permissions-policy': 'camera=(self), microphone=(), geolocation=()',
+    'content-security-policy': "default-src 'self'; script-src 'self' 'unsafe-inline'; style-src 'self' 'unsafe-inline'; img-src 'self' blob: data:; worker-src 'self' blob:; connect-src 'self'; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'",
+  })
+  const refuse = (status: number, title: string, field: string, value: string | undefined, expected: string) => {
+    setResponseStatus(event, status)
+    setResponseHeader(event, 'content-type', 'application/problem+json')
+    return JSON.stringify({ type: 'about:blank', title, status, problems: [{ field, value, expected }] })
+  }
+  const host = getRequestHeader(event, 'host') ?? ''
+  if (!ownNames().has(hostName(host))) return refuse(421, 'This server does not answer to that name.', 'host', host, 'one of its own names; tell it others with PIKE_LAMP_HOST')
+  if (SAFE_METHODS.has(event.method)) return
+  const origin = getRequestHeader(event, 'origin')
+  const foreign = origin !== undefined && origin !== `http://${host}` && origin !== `https://${host}`
+  if (foreign || getRequestHeader(event, 'sec-fetch-site') === 'cross-site') return refuse(403, 'Writes from another origin are refused.', 'origin', origin, `http://${host}`)
+})

@@ -1,0 +1,16 @@
+import { fileURLToPath } from 'node:url'
+import { defineConfig } from 'vitest/config'
+
+const root = (path: string) => fileURLToPath(new URL(path, import.meta.url))
+
+export default defineConfig({
+  resolve: { alias: { '#core': root('./core'), '#server': root('./server') } },
+  esbuild: { tsconfigRaw: { compilerOptions: { experimentalDecorators: true, useDefineForClassFields: true } } },
+  test: {
+    include: ['core/**/*.test.ts', 'tests/reference/**/*.test.ts', 'tests/server/**/*.test.ts', 'demo/**/*.test.ts'],
+    testTimeout: 30_000,
+    hookTimeout: 60_000,
+    benchmark: { include: ['bench/**/*.bench.ts'] },
+    coverage: { provider: 'v8', include: ['core/**/*.ts'], exclude: ['core/**/*.test.ts', 'core/knowledge/model-types.ts'], reporter: ['text-summary', 'json-summary'], thresholds: { lines: 90, statements: 90, branches: 80 } },
+  },
+})

@@ -4,6 +4,7 @@ import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
 
 const core = fileURLToPath(new URL('./core', import.meta.url))
+const spaEntry = fileURLToPath(new URL('./node_modules/nuxt/dist/app/entry-spa.js', import.meta.url))
 /** Decorators of class-validator: esbuild must see this in every place that compiles core. */
 const decorators = { compilerOptions: { experimentalDecorators: true } }
 
@@ -45,6 +46,8 @@ export default defineNuxtConfig({
     typescript: { tsConfig: decorators },
     externals: { traceInclude: ['node_modules/pdfmake/src/printer.js'] },
   },
+  // Nuxt 4.4.5 looks for a server entry even where nothing is rendered on the server, and `nuxt dev` dies without one.
+  $development: { vite: { environments: { ssr: { build: { rollupOptions: { input: { server: spaEntry } } } } } } },
   hooks: {
     // The migrations and the sheet's fonts are read at run time, so they travel with the build.
     'nitro:build:before': (nitro) => {

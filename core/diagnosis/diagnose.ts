@@ -2,7 +2,7 @@ import type { Judgement } from '../judgement/judgement'
 import { checkInfo } from '../knowledge/checks'
 import { DEFAULT_RATES, type Rates } from '../knowledge/rates'
 import { FAULTS, isIdOf, type Gate } from '../knowledge/vocabulary'
-import { completePlate, type CompletePlate } from '../motor/nameplate'
+import { completePlate } from '../motor/nameplate'
 import { formatPercent } from '../quantity/format'
 import { explainFault, findDisagreement, type Disagreement } from './explain'
 import { newestFindings, type DiagnosisCase } from './finding'
@@ -73,7 +73,7 @@ export function diagnose(input: DiagnosisCase, options: DiagnoseOptions = {}): D
   const chosen = undecided ? mostTelling(ranking, posterior.probabilities) : best && best.worth > best.cost ? best : undefined
   return {
     judgements, ranked: true, assumed: plate.assumed, settled: !chosen, disagreement,
-    suspects: singles(model, posterior.probabilities).slice(0, 12).map(({ fault, probability }) => ({ fault, label: faultLabel(fault), probability, because: explainFault(model, posterior, fault, complaints) })),
+    suspects: singles(model, posterior.probabilities).slice(0, 12).map(({ fault, probability }) => ({ fault, label: faultLabel(fault), probability, because: explainFault(model, posterior, fault) })),
     pairs: pairs(model.hypotheses, posterior.probabilities),
     next: chosen ? describeNext(chosen, model, losses, posterior.probabilities) : null,
     bestAction: bestAction(model, losses, posterior.probabilities),
@@ -138,11 +138,11 @@ function bestRow(losses: LossTable, probabilities: Float64Array): number {
 
 /** Probability of each fault, alone or in a pair. */
 export function marginals(model: DiagnosisModel, probabilities: Float64Array): Map<string, number> {
-  const sums = new Map<string, number>()
-  model.hypotheses.forEach(({ faults }, h) => {
-    for (const fault of faults) sums.set(fault, (sums.get(fault) ?? 0) + (probabilities[h] as number))
-  })
-  return sums
+  return new Map([...model.holding].map(([fault, list]) => {
+    let sum = 0
+    for (const h of list) sum += probabilities[h] as number
+    return [fault, sum]
+  }))
 }
 
 /** Outcomes rarer than this are not put on the card. */
@@ -153,12 +153,15 @@ const SETTLES = 0.85
 function describeNext(candidate: Candidate, model: DiagnosisModel, losses: LossTable, probabilities: Float64Array): NextCheck {
   const { check, gates, missingGates, minutes } = candidate
   const info = checkInfo(check.check)
-  const outcomes = outcomesOf(check, probabilities).filter(({ probability }) => probability > RARE).sort((a, b) => b.probability - a.probability).slice(0, 4)
+  const all = outcomesOf(check, probabilities)
+  const outcomes = all.filter(({ probability }) => probability > RARE).sort((a, b) => b.probability - a.probability)
+  const told = (info?.unit ? mergeRanges(all.map((outcome) => ({ ...outcome, then: whatItSays(model, losses, outcome.posterior) }))) : all.map((outcome) => ({ ...outcome, then: whatItSays(model, losses, outcome.posterior) })))
+    .filter(({ probability }) => probability > RARE).sort((a, b) => b.probability - a.probability).slice(0, 3)
   return {
     check: check.check, ...(check.part ? { part: check.part } : {}), ...(check.leads ? { leads: check.leads } : {}),
     title: titleOf(check), tool: info?.tool ?? '', caution: info?.caution, minutes, gates, missingGates,
     because: whyThisCheck(model, probabilities, outcomes, minutes),
-    outcomes: outcomes.map(({ label, probability, posterior }) => ({ if: label, probability, then: whatItSays(model, losses, posterior) })),
+    outcomes: told.map(({ label, probability, then }) => ({ if: label, probability, then })),
   }
 }
 
@@ -186,6 +189,21 @@ function whyThisCheck(model: DiagnosisModel, probabilities: Float64Array, outcom
   return `It parts ${names[0]} from ${names.slice(1).join(' and ')} for ${work} of work.`
 }
 
+/** Ranges side by side that say the same are one range to the reader. The percentage may differ by a little. */
+function mergeRanges<T extends { label: string; probability: number; then: string }>(ranges: readonly T[]): T[] {
+  const plain = (then: string) => then.replace(/(?:over |under )?\d+ %/g, '%')
+  return ranges.reduce<T[]>((merged, range) => {
+    const last = merged.at(-1)
+    if (!last || plain(last.then) !== plain(range.then) || range.label.startsWith('reads')) return [...merged, range]
+    const upper = / to (.+)$/.exec(range.label)?.[1]
+    const lower = /^(?:under )?([\d.]+)/.exec(last.label)?.[1]
+    const fromBelow = last.label.startsWith('under')
+    const label = upper ? (fromBelow ? `under ${upper}` : `${lower} to ${upper}`) : fromBelow ? 'any reading' : range.label.replace(/over [\d.]+/, `over ${lower}`)
+    const likelier = last.probability >= range.probability ? last : range
+    return [...merged.slice(0, -1), { ...likelier, label, probability: last.probability + range.probability }]
+  }, [])
+}
+
 function whatItSays(model: DiagnosisModel, losses: LossTable, posterior: Float64Array): string {
   const [top, second] = [...marginals(model, posterior)].sort((a, b) => b[1] - a[1])
   if (!top) return ''
@@ -194,5 +212,5 @@ function whatItSays(model: DiagnosisModel, losses: LossTable, posterior: Float64
     const action = model.actions[bestRow(losses, posterior)]
     return action ? `${name}: ${action.label.charAt(0).toLowerCase()}${action.label.slice(1)}` : name
   }
-  return second ? `${name}, then ${faultLabel(second[0]).toLowerCase()}, ${formatPercent(second[1])}` : name
+  return second ? `${name}; ${faultLabel(second[0]).toLowerCase()}, ${formatPercent(second[1])}` : name
 }

@@ -1,7 +1,7 @@
 import { checkInfo, outcomeLabel } from '../knowledge/checks'
 import { COMPLAINTS, isIdOf, PARTS } from '../knowledge/vocabulary'
 import { formatQuantity } from '../quantity/format'
-import { complaintLikelihood, type DiagnosisModel } from './model'
+import type { DiagnosisModel } from './model'
 import type { Finding } from './finding'
 import type { Posterior, Weighed } from './inference'
 
@@ -18,31 +18,29 @@ export function describeFinding(finding: Finding): string {
 }
 
 /** Log-likelihood ratio of one piece of evidence for a fault against everything else, weighed by the complaint's posterior. */
-export function logRatio(model: DiagnosisModel, weights: Float64Array, likelihood: Float64Array, fault: string): number {
-  let withFault = 0, withMass = 0, without = 0, withoutMass = 0
-  model.hypotheses.forEach(({ faults }, h) => {
-    const weight = weights[h] as number
-    if (faults.includes(fault)) {
-      withFault += weight * (likelihood[h] as number)
-      withMass += weight
-    } else {
-      without += weight * (likelihood[h] as number)
-      withoutMass += weight
-    }
-  })
-  if (withMass === 0 || withoutMass === 0) return 0
-  return Math.log(withFault / withMass) - Math.log(without / withoutMass)
+export function logRatio({ holding }: Pick<DiagnosisModel, 'holding'>, weights: Float64Array, likelihood: Float64Array, fault: string): number {
+  let all = 0, mass = 0
+  for (let h = 0; h < weights.length; h++) {
+    all += (weights[h] as number) * (likelihood[h] as number)
+    mass += weights[h] as number
+  }
+  let withFault = 0, withMass = 0
+  for (const h of holding.get(fault) ?? []) {
+    withFault += (weights[h] as number) * (likelihood[h] as number)
+    withMass += weights[h] as number
+  }
+  if (withMass <= 0 || mass - withMass <= 0) return 0
+  return Math.log(withFault / withMass) - Math.log((all - withFault) / (mass - withMass))
 }
 
 /**
  * Why a fault stands where it stands: the three pieces of evidence that moved it most, for or against, as sentences.
  */
-export function explainFault(model: DiagnosisModel, posterior: Posterior, fault: string, complaints: readonly string[]): string[] {
+export function explainFault(model: DiagnosisModel, posterior: Posterior, fault: string): string[] {
   const fromFindings = posterior.weighed.map(({ finding, likelihood }) => ({ text: describeFinding(finding), ratio: logRatio(model, posterior.fromComplaint, likelihood, fault) }))
-  const prior = Float64Array.from(model.hypotheses, ({ prior: value }) => value)
-  const fromComplaints = complaints.map((complaint) => ({
+  const fromComplaints = posterior.complaints.map(({ complaint, likelihood }) => ({
     text: isIdOf(COMPLAINTS, complaint) ? `the caller says: ${COMPLAINTS[complaint]}` : complaint,
-    ratio: logRatio(model, prior, complaintLikelihood(model.knowledge, model.hypotheses, complaint), fault),
+    ratio: logRatio(model, model.priors, likelihood, fault),
   }))
   return [...fromFindings, ...fromComplaints]
     .filter(({ ratio }) => Math.abs(ratio) > WORTH_SAYING)
@@ -59,7 +57,7 @@ function odds(ratio: number): string {
 export interface Disagreement { findings: [Finding, Finding]; because: string }
 
 /** How unlikely, against each finding's own best explanation, two findings must be together before they are called out. */
-const DISAGREE_LOG = -4.2
+const DISAGREE_LOG = -2.2
 
 /**
  * The two findings that no hypothesis explains together, when there are such: one of them wants repeating, or its instrument proving.
@@ -72,8 +70,6 @@ export function findDisagreement(model: DiagnosisModel, weighed: readonly Weighe
       const j = i + 1 + offset
       let together = -Infinity
       for (let h = 0; h < model.hypotheses.length; h++) {
-        // Two unrelated faults drawn by chance must not excuse a contradiction.
-        if ((model.hypotheses[h]?.faults.length ?? 1) > 1 && !model.hypotheses[h]?.linked) continue
         together = Math.max(together, Math.log(first.likelihood[h] as number) + Math.log(second.likelihood[h] as number))
       }
       const log = together - (best[i] as number) - (best[j] as number)

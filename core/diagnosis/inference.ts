@@ -10,6 +10,8 @@ export interface Posterior {
   /** What the complaint alone says, before any finding. */
   fromComplaint: Float64Array
   weighed: Weighed[]
+  /** The complaints as evidence, for the explanations. */
+  complaints: { complaint: string; likelihood: Float64Array }[]
 }
 
 export interface Evidence {
@@ -25,11 +27,12 @@ export interface Evidence {
  */
 export function infer(model: DiagnosisModel, { complaints = [], findings = [], excluded = [] }: Evidence): Posterior {
   const log = Float64Array.from(model.hypotheses, ({ faults, prior }) => (faults.some((fault) => excluded.includes(fault)) ? -Infinity : Math.log(prior)))
-  for (const complaint of new Set(complaints)) addLog(log, complaintLikelihood(model.knowledge, model.hypotheses, complaint))
+  const said = [...new Set(complaints)].map((complaint) => ({ complaint, likelihood: complaintLikelihood(model.knowledge, model.hypotheses, complaint) }))
+  for (const { likelihood } of said) addLog(log, likelihood)
   const fromComplaint = normalise(log)
   const weighed = weigh(model, findings)
   for (const { likelihood } of weighed) addLog(log, likelihood)
-  return { probabilities: normalise(log), fromComplaint, weighed }
+  return { probabilities: normalise(log), fromComplaint, weighed, complaints: said }
 }
 
 /** The findings that can tell, with their likelihoods, in an order that does not depend on the order of entry. */

@@ -35,6 +35,10 @@ export interface DiagnosisModel {
   plate: CompletePlate
   knowledge: KindKnowledge
   hypotheses: Hypothesis[]
+  /** The hypotheses' prior probabilities, in their order. */
+  priors: Float64Array
+  /** For each fault the hypotheses that hold it. */
+  holding: ReadonlyMap<string, Int32Array>
   checks: ModelCheck[]
   actions: ActionRow[]
 }
@@ -66,7 +70,15 @@ export function buildModel(pump: Pump, alreadyReplaced: readonly string[] = []):
   const seen = knowledge.seen.filter(({ needs }) => motorHas(plate.motorType, needs)).map((row) => seenCheck(row, hypotheses, knowledge))
   const measured = knowledge.measured.filter(({ needs }) => motorHas(plate.motorType, needs)).flatMap((row) => measuredCheck(row, plate, hypotheses, knowledge) ?? [])
   const actions = knowledge.actions.filter(({ needs, onlyUnderWarranty }) => motorHas(plate.motorType, needs) && (!onlyUnderWarranty || pump.underWarranty === true))
-  return { plate, knowledge, hypotheses, checks: [...seen, ...measured], actions }
+  return { plate, knowledge, hypotheses, priors: Float64Array.from(hypotheses, ({ prior }) => prior), holding: indexByFault(hypotheses), checks: [...seen, ...measured], actions }
+}
+
+function indexByFault(hypotheses: readonly Hypothesis[]): Map<string, Int32Array> {
+  const lists = new Map<string, number[]>()
+  hypotheses.forEach(({ faults }, h) => {
+    for (const fault of faults) lists.set(fault, [...(lists.get(fault) ?? []), h])
+  })
+  return new Map([...lists].map(([fault, list]) => [fault, Int32Array.from(list)]))
 }
 
 /** Weibull hazard at an age, as a multiple of the hazard at the row's own age; held within a factor of five. */
@@ -139,6 +151,8 @@ function measuredCheck(row: MeasuredRow, plate: CompletePlate, hypotheses: reado
   const effects = new Map<string, Mixture>(Object.entries(row.effects).map(([fault, components]) => [fault, resolve(components)]))
   const mixtures = hypotheses.map(({ faults }) => {
     const speaking = speakingFaults(row.check, faults, knowledge).flatMap((fault) => effects.get(fault) ?? [])
+    const dominant = faults.find((fault) => (row.dominant as readonly string[] | undefined)?.includes(fault))
+    if (dominant && effects.has(dominant)) return effects.get(dominant) as Mixture
     return speaking.length === 2 ? mixHalves(speaking[0] as Mixture, speaking[1] as Mixture) : (speaking[0] ?? normal)
   })
   const cuts = row.cuts.map((cut) => (cut === 'low' ? scale.low : cut === 'high' ? scale.high : cut)).sort((a, b) => a - b)

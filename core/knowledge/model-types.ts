@@ -55,6 +55,8 @@ export interface MeasuredRow {
   /** Bounds between the ranges that the lamp speaks about; those named are taken from the judgement's limits. */
   cuts: readonly (number | 'low' | 'high')[]
   normal: readonly Component[]
+  /** Faults that decide the reading alone, whatever else is wrong: a rotor that stands draws what a standing rotor draws. */
+  dominant?: readonly Fault[]
   effects: Partial<Record<Fault, readonly Component[]>>
   basis: Basis
 }

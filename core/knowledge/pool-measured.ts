@@ -1,5 +1,6 @@
 import type { Basis } from '../judgement/judgement'
 import type { Component, MeasuredRow } from './model-types'
+import type { Fault } from './vocabulary'
 
 const shop: Basis = { kind: 'shop', name: 'shop estimate' }
 const cp: Basis = { kind: 'common-practice', name: 'what the trade expects to read' }
@@ -7,6 +8,9 @@ const one = (mean: number, sd: number): readonly Component[] => [{ weight: 1, me
 const NO_SUPPLY = one(0, 0.02)
 const STALLED = one(5, 1)
 const stalledOr = (weight: number, mean: number, sd: number): readonly Component[] => [{ weight, mean: 5, sd: 1 }, { weight: 1 - weight, mean, sd }]
+
+/** With one of these nothing turns, whatever else is wrong. */
+const STANDSTILL: readonly Fault[] = ['motor-seized', 'run-winding-open', 'start-winding-open', 'thermal-protector-open', 'start-capacitor-failed']
 
 /** A weak capacitor: open, faded, or just under its limit. Ratio to the rating. */
 const WEAK_CAPACITOR: readonly Component[] = [{ weight: 0.3, mean: 0.015, sd: 0.012 }, { weight: 0.55, mean: 0.72, sd: 0.12 }, { weight: 0.13, mean: 0.9, sd: 0.025 }, { weight: 0.02, mean: 4, sd: 1.5 }]
@@ -34,7 +38,7 @@ export const POOL_MEASURED: readonly MeasuredRow[] = [
     },
   },
   {
-    check: 'running-current', statistic: 'load-ratio', meterSd: 0.03, cuts: [0.08, 'low', 'high', 3], basis: shop,
+    check: 'running-current', dominant: STANDSTILL, statistic: 'load-ratio', meterSd: 0.03, cuts: [0.08, 'low', 'high', 3], basis: shop,
     normal: one(0.93, 0.1),
     effects: {
       'no-supply': one(0, 0.02), 'timer-failed': one(0, 0.02), 'thermal-protector-open': one(0, 0.02), 'run-winding-open': one(0, 0.05), 'drive-electronics-failed': one(0, 0.05),
@@ -55,12 +59,12 @@ export const POOL_MEASURED: readonly MeasuredRow[] = [
     effects: { 'start-capacitor-failed': WEAK_CAPACITOR },
   },
   {
-    check: 'winding-resistance', leads: 'run-common', statistic: 'run-winding-ratio', meterSd: 0.03, cuts: ['low', 'high'], basis: cp,
+    check: 'winding-resistance', leads: 'run-common', dominant: ['run-winding-open'], statistic: 'run-winding-ratio', meterSd: 0.03, cuts: ['low', 'high'], basis: cp,
     normal: HEALTHY_WINDING,
     effects: { 'run-winding-open': OPEN, 'thermal-protector-open': [{ weight: 0.85, open: true }, { weight: 0.15, mean: 1, sd: 'band' }], 'winding-shorted': SHORTED_TURNS, 'loose-connection': [{ weight: 0.1, open: true }, { weight: 0.2, mean: 1.5, sd: 0.3 }, { weight: 0.7, mean: 1, sd: 'band' }] },
   },
   {
-    check: 'winding-resistance', leads: 'start-common', needs: 'start-winding', statistic: 'start-winding-ratio', meterSd: 0.03, cuts: ['low', 'high'], basis: cp,
+    check: 'winding-resistance', leads: 'start-common', dominant: ['start-winding-open'], needs: 'start-winding', statistic: 'start-winding-ratio', meterSd: 0.03, cuts: ['low', 'high'], basis: cp,
     normal: HEALTHY_WINDING,
     effects: { 'start-winding-open': OPEN, 'thermal-protector-open': [{ weight: 0.85, open: true }, { weight: 0.15, mean: 1, sd: 'band' }], 'winding-shorted': [{ weight: 0.25, mean: 0.6, sd: 0.14 }, { weight: 0.75, mean: 1, sd: 'band' }], 'start-switch-failed': [{ weight: 0.35, open: true }, { weight: 0.65, mean: 1, sd: 'band' }] },
   },
@@ -75,7 +79,7 @@ export const POOL_MEASURED: readonly MeasuredRow[] = [
     effects: { 'suction-blocked': one(17, 4), 'lost-prime': one(0.5, 0.5), 'suction-air-leak': one(2, 1.2), 'impeller-clogged': one(2.2, 1), 'impeller-broken': one(0.8, 0.7), 'discharge-blocked': one(1.8, 0.9), 'impeller-worn': one(3.2, 1.3), cavitation: one(14, 4) },
   },
   {
-    check: 'filter-pressure', statistic: 'plain', meterSd: 1, cuts: [7, 'high'], basis: shop,
+    check: 'filter-pressure', dominant: STANDSTILL, statistic: 'plain', meterSd: 1, cuts: [7, 'high'], basis: shop,
     normal: one(14, 4),
     effects: { 'discharge-blocked': one(28, 6), 'suction-blocked': one(4, 2.5), 'lost-prime': one(0.5, 1), 'suction-air-leak': one(6, 3), 'impeller-clogged': one(5, 2.5), 'impeller-broken': one(1, 1.5), 'impeller-worn': one(9, 3), cavitation: one(8, 3), 'no-supply': one(0, 0.5), 'timer-failed': one(0, 0.5), 'loose-connection': [{ weight: 0.6, mean: 0, sd: 0.5 }, { weight: 0.4, mean: 14, sd: 4 }], 'motor-seized': one(0, 0.5), 'run-capacitor-failed': [{ weight: 0.7, mean: 0, sd: 0.5 }, { weight: 0.3, mean: 13, sd: 4 }], 'start-capacitor-failed': one(0, 0.5), 'start-switch-failed': [{ weight: 0.75, mean: 0, sd: 0.5 }, { weight: 0.25, mean: 14, sd: 4 }], 'start-winding-open': one(0, 0.5), 'run-winding-open': one(0, 0.5), 'thermal-protector-open': one(0, 0.5) },
   },

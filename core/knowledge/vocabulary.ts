@@ -33,6 +33,18 @@ export const COMPLAINTS = {
 } as const
 export type Complaint = keyof typeof COMPLAINTS
 
+const WATER_SUPPLY: readonly Kind[] = ['well-two-wire', 'well-three-wire', 'jet']
+/** Complaints that only some kinds can raise; the others fit every pump. */
+export const COMPLAINT_KINDS: Partial<Record<Complaint, readonly Kind[]>> = {
+  'alarm-sounding': ['sump', 'circulation'], 'pit-flooded': ['sump'], 'air-at-taps': WATER_SUPPLY, 'short-cycles': [...WATER_SUPPLY, 'sump', 'utility'], 'low-pressure': [...WATER_SUPPLY, 'pool', 'booster', 'utility'],
+  'dirty-water': [...WATER_SUPPLY, 'sump', 'circulation'], 'one-speed-only': ['spa', 'pool'], 'loses-prime': ['pool', 'booster', 'spa', 'jet', 'circulation', 'utility'], 'leak-under-motor': ['pool', 'booster', 'spa', 'jet', 'circulation', 'utility'],
+}
+
+/** Does this complaint make sense for the kind? */
+export function complaintFits(complaint: Complaint, kind: Kind): boolean {
+  return COMPLAINT_KINDS[complaint]?.includes(kind) ?? true
+}
+
 /** What was already tried by someone else; ids are parts. */
 export const PARTS = {
   'run-capacitor': 'run capacitor', 'start-capacitor': 'start capacitor', 'start-switch': 'start switch', 'switch-springs': 'switch springs', 'start-relay': 'start relay',

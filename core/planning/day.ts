@@ -23,10 +23,9 @@ export function orderDay(visits: readonly DayVisit[]): DayVisit[] {
   return [...visits].sort((a, b) => (a.scheduledAt < b.scheduledAt ? -1 : a.scheduledAt > b.scheduledAt ? 1 : a.id < b.id ? -1 : 1))
 }
 
-/** The visit to go to next: the first that has been begun and not ended, else the first not begun. */
+/** The visit to go to next: the first in the day's order that is not handed over. */
 export function nextVisit(visits: readonly DayVisit[]): DayVisit | undefined {
-  const open = orderDay(visits).filter(({ done }) => !done)
-  return open.find(({ joint }) => joint !== 'call' && joint !== 'prepare') ?? open[0]
+  return orderDay(visits).find(({ done }) => !done)
 }
 
 /** What the caller says, in labels. */

@@ -15,6 +15,19 @@ export function beforeAfter(state: Pick<VisitState, 'findings'>): BeforeAfter[] 
   return [...rows.values()]
 }
 
+const WORST_FIRST = { failed: 0, tired: 1, unclear: 3, sound: 2 } as const
+
+/**
+ * The few readings of a visit that are worth remembering before the next: what was not sound, then what was measured.
+ *
+ * @param most how many
+ */
+export function tellingReadings(findings: readonly JudgedFinding[], most: number): JudgedFinding[] {
+  const newest = [...new Map(findings.map((judged) => [mechanismOf(judged.finding), judged])).values()]
+  const measured = ({ finding }: JudgedFinding) => (finding.outcome === undefined ? 0 : 1)
+  return newest.sort((a, b) => WORST_FIRST[a.judgement.verdict] - WORST_FIRST[b.judgement.verdict] || measured(a) - measured(b)).slice(0, most)
+}
+
 /** What a repair must show before it is called proved. */
 export interface ProofItem { id: string; label: string; ask: string; check?: string; line: string; caution?: string }
 export const PROOFS: readonly ProofItem[] = [

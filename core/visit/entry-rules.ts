@@ -106,7 +106,10 @@ class HandedOverBody {
   @IsOptional() @Matches(DATE) nextDate?: string
   @OptionalQuantity({ min: 0, max: 1e7 }) price?: number
 }
-class RetractedBody {}
+/** A retraction says all it has to say by what it supersedes. */
+class RetractedBody {
+  [field: string]: never
+}
 class RatesInput {
   @IsString() @Matches(/^[A-Z]{3}$/) currency!: string
   @Quantity({ min: 0, max: 100000 }) hourly!: number

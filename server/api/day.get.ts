@@ -1,6 +1,7 @@
 import { getQuery } from 'h3'
 import { orderDay, type DayVisit } from '../../core/planning/day'
 import { InputError } from '../../core/validation/input-error'
+import { tellingReadings } from '../../core/visit/before-after'
 import { foldVisit } from '../../core/visit/fold'
 import { serverNow, useShopApp } from '../utils/app'
 import { api } from '../utils/problem'
@@ -24,7 +25,7 @@ export default api(async (event) => {
     return {
       id: row.id, scheduledAt: row.scheduledAt, plannedMinutes: row.plannedMinutes, customer: row.customer, complaints: row.complaints, callerSays: row.callerSays, joint: row.joint, done: row.handedOver,
       machine: { id: row.machineId, name: row.machine.name, kind: row.machine.kind, construction: row.machine.construction },
-      lastReadings: findings.slice(-MOST_LAST_READINGS).map((judged) => historyOf(lastVisit as string, judged)).map(({ at, text, verdict }) => ({ at, text, verdict })),
+      lastReadings: tellingReadings(findings, MOST_LAST_READINGS).map((judged) => historyOf(lastVisit as string, judged)).map(({ at, text, verdict }) => ({ at, text, verdict })),
     }
   })
   return { visits: orderDay(visits), shop: await shopOf(app), now: serverNow(), empty: rows.length === 0 && (await app.repository.count()) === 0 }

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, gte, inArray, lt, or, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, gte, inArray, lt, or, sql, type SQL } from 'drizzle-orm'
 import { compareEntries, type Entry, type Machine } from '../../core/visit/entry'
 import { foldVisit } from '../../core/visit/fold'
 import { newestOf } from '../../core/visit/live-entries'
@@ -94,7 +94,7 @@ export class Repository {
     return this.visitRows(eq(visits.machineId, machineId))
   }
 
-  private async visitRows(where: Parameters<typeof and>[0]): Promise<VisitRow[]> {
+  private async visitRows(where: SQL | undefined): Promise<VisitRow[]> {
     const rows = await this.db.select({ visit: visits, customer: customers, machine: machines.machine }).from(visits)
       .innerJoin(customers, eq(customers.id, visits.customerId)).innerJoin(machines, eq(machines.id, visits.machineId)).where(where).orderBy(asc(visits.scheduledAt), asc(visits.id))
     return rows.map(({ visit, customer, machine }) => ({

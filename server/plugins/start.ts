@@ -1,8 +1,9 @@
+import { defineNitroPlugin } from 'nitropack/runtime'
 import { useShopApp } from '../utils/app'
 
 /** Opens the shop's data as the server starts, and closes it as the server stops. A failure is one clear sentence, not a stack. */
 export default defineNitroPlugin((nitro) => {
-  if (import.meta.prerender) return
+  if ((import.meta as { prerender?: boolean }).prerender) return
   const opened = useShopApp()
   opened.catch((error: Error) => {
     console.error(error.message)

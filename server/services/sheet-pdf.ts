@@ -97,10 +97,10 @@ function line(): Content {
 }
 
 function readingsTable(readings: readonly SheetReading[]): Content {
-  const marked = (value: string | undefined, verdict: Verdict | undefined): TableCell => (value === undefined ? { text: '' } : text(verdict ? `${value}, ${VERDICT_WORDS[verdict]}` : value, verdict ? { color: COLOURS[verdict] } : {}) as TableCell)
+  const marked = (value: string | undefined, verdict: Verdict | undefined): TableCell => (value === undefined ? { text: '' } : text(verdict ? `${value}, ${VERDICT_WORDS[verdict]}` : value, { noWrap: true, ...(verdict ? { color: COLOURS[verdict] } : {}) }) as TableCell)
   const head = ['reading', 'before', 'after', 'limits', 'where the limit comes from'].map((title): TableCell => ({ text: title, bold: true }))
   return {
-    table: { headerRows: 1, widths: ['auto', 'auto', 'auto', 'auto', '*'], body: [head, ...readings.map((reading): TableCell[] => [text(reading.subject) as TableCell, marked(reading.before, reading.beforeVerdict), marked(reading.after, reading.afterVerdict), text(reading.limits) as TableCell, text(reading.basis, { fontSize: 8.5 }) as TableCell])] },
+    table: { headerRows: 1, widths: ['auto', 'auto', 'auto', 'auto', '*'], body: [head, ...readings.map((reading): TableCell[] => [text(reading.subject) as TableCell, marked(reading.before, reading.beforeVerdict), marked(reading.after, reading.afterVerdict), text(reading.limits, { noWrap: true }) as TableCell, text(reading.basis, { fontSize: 8.5 }) as TableCell])] },
     layout: { hLineWidth: () => 0.5, vLineWidth: () => 0, hLineColor: () => RULE },
   }
 }

@@ -26,8 +26,10 @@ const { bolted } = defineProps<{ bolted: boolean }>()
     <path data-part="housing-o-ring" d="M331 114v10M331 316v10" stroke-width="5" />
     <g v-if="bolted" data-part="cover-bolts"><path d="M316 104h52v9h-52ZM308 100h8v17h-8ZM368 102h7v13h-7ZM316 338h70v9h-70ZM308 334h8v17h-8ZM386 336h7v13h-7Z" fill="var(--metal)" /></g>
     <g v-else data-part="clamp-band"><path d="M326 96h36v13h-36ZM326 343h36v13h-36Z" fill="var(--metal)" /><circle cx="344" cy="365" r="9" fill="var(--sheet)" /></g>
+    <path data-part="shaft" d="M262 217h114v22H262" fill="var(--metal)" />
     <g data-part="shaft-seal">
-      <path d="M298 206h10v44h-10Z" fill="var(--sheet)" /><path d="m308 210 6 5-6 5 6 5-6 5 6 5-6 5" stroke-width="1.500" /><path d="M316 202h8v52h-8Z" fill="var(--metal)" /><path d="M326 198h10v60h-10Z" fill="var(--sheet)" />
+      <path d="M296 203h8v14h-8ZM296 239h8v14h-8ZM312 200h9v17h-9ZM312 239h9v17h-9Z" fill="var(--metal)" /><path d="M324 194h12v23h-12ZM324 239h12v23h-12Z" fill="var(--sheet)" />
+      <path d="m304 206 4 3.500-4 3.500 4 3.500M304 242l4 3.500-4 3.500 4 3.500M321 208h3M321 248h3" stroke-width="1.500" />
     </g>
   </g>
 </template>

@@ -2,10 +2,10 @@
 import type { Part } from '#core/knowledge/vocabulary'
 import { partVerdicts } from '#core/visit/fold'
 import { valueText } from '#core/visit/describe'
-import { poolPlaces, VIEW } from './cutaway-layout'
+import { poolPlaces, UNNAMED_PLACES, VIEW } from './cutaway-layout'
 
 /** The section of this machine: parts carry their mark, the lit part glows, a tap opens what is known of it. */
-const { lit = undefined } = defineProps<{ lit?: string }>()
+const { lit = undefined, compact = false } = defineProps<{ lit?: string; compact?: boolean }>()
 const emit = defineEmits<{ part: [part: string] }>()
 const { state } = useVisitContext()
 
@@ -13,13 +13,13 @@ const construction = computed(() => state.value.machine.construction)
 const motorType = computed(() => state.value.plate.motorType)
 const drawn = computed(() => construction.value === 'band-clamp' || construction.value === 'bolted-seal-plate')
 const verdicts = computed(() => partVerdicts(state.value))
-const SAME_PART: Record<string, Part> = { 'start-winding': 'run-winding', motor: 'run-winding', 'thermal-protector': 'run-winding', fan: 'bearings', shaft: 'bearings', breaker: 'terminal-board', timer: 'terminal-board', selector: 'terminal-board', 'suction-pipe': 'strainer', 'intake-screen': 'strainer' }
+const SAME_PART: Record<string, Part> = { 'start-winding': 'run-winding', motor: 'run-winding', 'thermal-protector': 'run-winding' }
 const litPlace = computed(() => (lit ? (SAME_PART[lit] ?? lit) : undefined))
 const places = computed(() => poolPlaces(construction.value, motorType.value).map((place) => {
   const known = verdicts.value.get(place.part) ?? (place.part === 'run-winding' ? verdicts.value.get('start-winding') : undefined)
   return { ...place, verdict: known?.verdict, value: known ? shorten(valueText(known.latest)) : rating(place.part) }
 }))
-const glow = computed(() => places.value.find(({ part }) => part === litPlace.value)?.anchor)
+const glow = computed(() => places.value.find(({ part }) => part === litPlace.value)?.anchor ?? (litPlace.value ? UNNAMED_PLACES[litPlace.value as Part] : undefined))
 
 function shorten(text: string): string {
   return text.length > 14 ? `${text.slice(0, 13)}…` : text
@@ -40,17 +40,17 @@ function tapped(event: MouseEvent): void {
 </script>
 
 <template>
-  <figure class="cutaway" data-testid="cutaway">
+  <figure class="cutaway" :class="{ 'is-compact': compact }" data-testid="cutaway">
     <svg v-if="drawn" :viewBox="`0 0 ${VIEW.width} ${VIEW.height}`" fill="none" stroke="var(--ink)" stroke-width="2" stroke-linejoin="round" :aria-label="`section of the pump, ${construction}`" role="group" @click="tapped">
       <defs>
         <pattern id="hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="7" height="7" fill="var(--sheet)" stroke="none" /><path d="M0 0v7" stroke="var(--slate)" stroke-width="1" /></pattern>
         <radialGradient id="lamp-glow"><stop offset="0" stop-color="var(--lamp)" stop-opacity="0.95" /><stop offset="0.55" stop-color="var(--lamp)" stop-opacity="0.45" /><stop offset="1" stop-color="var(--lamp)" stop-opacity="0" /></radialGradient>
       </defs>
-      <PoolWetEnd :bolted="construction === 'bolted-seal-plate'" />
       <MotorSection :motor-type="motorType" />
+      <PoolWetEnd :bolted="construction === 'bolted-seal-plate'" />
       <circle v-if="glow" :cx="glow[0]" :cy="glow[1]" r="66" fill="url(#lamp-glow)" stroke="none" class="glow" pointer-events="none" />
       <g v-for="place in places" :key="place.part" class="place" role="button" tabindex="0" :aria-label="`${place.name}: ${place.verdict ?? 'not checked'}, ${place.value}`" :data-testid="`part-${place.part}`" @click.stop="emit('part', place.part)" @keydown.enter.prevent="emit('part', place.part)" @keydown.space.prevent="emit('part', place.part)">
-        <rect :x="place.at[0] - 16" :y="place.at[1] - 20" :width="place.side === 'right' ? 98 : 144" height="48" fill="transparent" stroke="none" />
+        <rect :x="place.at[0] - 16" :y="place.at[1] - 20" :width="place.side === 'right' ? 128 : 144" height="48" fill="transparent" stroke="none" />
         <path class="leader" :d="`M${place.anchor[0]} ${place.anchor[1]}L${place.at[0]} ${place.at[1] + (place.side === 'bottom' ? -13 : place.side === 'top' ? 13 : 0)}`" :transform="place.side === 'right' ? `translate(0 0)` : undefined" />
         <circle :cx="place.anchor[0]" :cy="place.anchor[1]" r="2.500" fill="var(--ink)" stroke="none" />
         <foreignObject :x="place.at[0] - 11" :y="place.at[1] - 11" width="22" height="22" class="mark"><StateMark :verdict="place.verdict" /></foreignObject>
@@ -70,6 +70,7 @@ svg { display: block; width: 100%; height: auto; }
 [data-part], .place { cursor: pointer; }
 .leader { stroke: var(--slate); stroke-width: 1.2; }
 .mark { overflow: visible; }
+.is-compact svg { max-height: 19rem; }
 .words text { paint-order: stroke; stroke: var(--paper); stroke-width: 4px; }
 .name { fill: var(--ink); font-size: 15px; font-weight: 700; }
 .value { fill: var(--slate); font: 13px var(--font-mono); }

@@ -4,7 +4,13 @@ import { MOTOR_HAS } from '#core/motor/nameplate'
 /** Where a part sits in the drawing and where its name stands, in the drawing's own units. */
 export interface PartPlace { part: Part; name: string; anchor: readonly [number, number]; at: readonly [number, number]; side: 'top' | 'bottom' | 'right' }
 
-export const VIEW = { width: 760, height: 440 } as const
+export const VIEW = { width: 796, height: 440 } as const
+
+/** Where the lamp falls on parts that carry no name of their own. */
+export const UNNAMED_PLACES: Partial<Record<Part, readonly [number, number]>> = {
+  'rear-cap': [656, 228], 'bonding-lug': [434, 345], selector: [628, 163], 'clamp-band': [344, 104], volute: [300, 170], 'seal-plate': [346, 170], diffuser: [238, 200], 'lock-screw': [228, 228],
+  motor: [514, 228], 'discharge-pipe': [295, 80], shaft: [345, 228], 'suction-pipe': [20, 250], 'intake-screen': [20, 250], union: [20, 250], breaker: [628, 163], timer: [628, 163], fan: [643, 228], rotor: [486, 210],
+}
 
 /** The parts of a pool pump's section with their names, placed so that no leader crosses a name. */
 export function poolPlaces(construction: Construction, motorType: MotorType): PartPlace[] {

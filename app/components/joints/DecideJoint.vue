@@ -13,7 +13,7 @@ const choose = (option: Option) => visit.append('decision', { option: option.id 
     <p class="mb-3 text-slate">{{ diagnosis?.ranked === false ? 'Causes are not ranked yet for this kind of pump, so its repairs are not priced side by side. Write the work as notes.' : 'Price from the shop’s rates. Expected cost adds what it costs if this is not the whole cure.' }}</p>
     <div class="options" role="radiogroup" aria-label="options">
       <article v-for="option in options" :key="option.id" class="option" :class="{ 'is-chosen': option.id === state.decision }" :data-testid="`option-${option.id}`">
-        <h3>{{ option.label }}</h3>
+        <h3 class="min-h-[2.4em]">{{ option.label }}</h3>
         <p class="number text-2xl font-bold">{{ money(option.price) }}</p>
         <dl>
           <div><dt>expected</dt><dd class="number">{{ money(option.expectedCost) }}</dd></div>

@@ -39,7 +39,7 @@ function forgetTimer(): void {
 </script>
 
 <template>
-  <li class="grid gap-x-4 gap-y-2 py-3 md:grid-cols-[11rem_minmax(0,1fr)_auto] md:items-center" :data-testid="`gate-${gate}`">
+  <li class="grid gap-x-4 gap-y-2 py-3 md:grid-cols-[9.500rem_minmax(0,1fr)_auto] md:items-center" :data-testid="`gate-${gate}`">
     <strong><GateHandle :shut="gate === 'power-on' ? !holds : !!holds" :label="info.label" /></strong>
     <div class="min-w-0">
       <p v-if="holds" class="number text-slate">since {{ format(new Date(holds.at), 'HH:mm') }}<template v-if="holds.lines"> · {{ holds.lines.map(({ line, volts }) => `${line} ${volts} V`).join(', ') }}</template><template v-if="holds.seconds"> · {{ formatSeconds(holds.seconds) }}</template></p>
@@ -47,8 +47,8 @@ function forgetTimer(): void {
         <p>{{ info.action }}</p>
         <p v-if="gate === 'discharged' && bleed" class="number text-[0.95rem]" data-testid="bleed-time">{{ formatSeconds(bleed.seconds) }} through {{ bleedOhms / 1000 }} kΩ: {{ formatNumber(bleed.microfarads) }} μF from {{ formatNumber(bleed.volts) }} V to 5 V</p>
         <p v-if="info.caution" class="text-[0.92rem] text-rust">{{ info.caution }}</p>
-        <div v-if="gate === 'proved-dead'" class="mt-2 flex flex-wrap gap-2">
-          <label v-for="each in lines" :key="each.line" class="text-[0.9rem]">{{ each.line }}<input v-model="each.volts" class="field number max-w-28" inputmode="decimal" placeholder="V" :aria-label="`${each.line}, volts`"></label>
+        <div v-if="gate === 'proved-dead'" class="mt-2 grid max-w-md grid-cols-3 gap-2">
+          <label v-for="each in lines" :key="each.line" class="flex flex-col justify-end text-[0.88rem] leading-tight">{{ each.line }}<input v-model="each.volts" class="field number mt-1" inputmode="decimal" placeholder="V" :aria-label="`${each.line}, volts`"></label>
         </div>
         <p v-if="problem" class="font-bold text-rust" role="alert">{{ problem }}</p>
       </template>

@@ -31,7 +31,7 @@ function printSheet(): void {
     <label><span class="label">Price agreed</span><input v-model="price" class="field number" inputmode="decimal" :placeholder="chosen ? chosen.price.toFixed(2) : 'none'"></label>
     <p v-if="problem" role="alert" class="font-bold">{{ problem }}</p>
     <template #buttons>
-      <button type="button" class="button button-lit flex-1" data-testid="hand-over" @click="handOver">{{ state.handedOver ? 'Write it again' : 'Hand over' }}</button>
+      <button type="button" class="button button-lit basis-full" data-testid="hand-over" @click="handOver">{{ state.handedOver ? 'Write it again' : 'Hand over' }}</button>
       <button type="button" class="button" @click="printSheet">Print</button>
       <a class="button" :href="`${path}/sheet.pdf`" target="_blank" rel="noopener" data-testid="pdf">PDF</a>
       <a class="button" :href="`${path}/visit.json`" download data-testid="export">Visit file</a>

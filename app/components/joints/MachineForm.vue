@@ -14,8 +14,9 @@ function write(change: Partial<Machine> = {}): void {
   const read = readPlate(text)
   problems.value = read.problems
   if (Object.keys(read.problems).length > 0) return
-  const nameplate: Nameplate = { ...machine.value.nameplate, ...read.plate }
-  for (const { key } of PLATE_FIELDS) if (!(key in read.plate)) delete (nameplate as unknown as Record<string, unknown>)[key]
+  const shown = new Set<string>(PLATE_FIELDS.map(({ key }) => key))
+  const unshown = Object.fromEntries(Object.entries(machine.value.nameplate).filter(([key]) => !shown.has(key)))
+  const nameplate = { ...unshown, ...read.plate } as Nameplate
   const next = emptyToUndefined({ ...machine.value, ...details, nameplate, ...change })
   if (JSON.stringify(next) !== JSON.stringify(machine.value)) visit.append('machine-set', { machine: next })
 }

@@ -24,18 +24,18 @@ const limits = (judged: JudgedFinding | undefined) => {
         <tbody>
           <tr v-for="row in rows" :key="row.id" class="border-b border-rule" :data-testid="`proof-${row.id}`">
             <th scope="row" class="py-1 pr-3 text-left font-normal"><strong>{{ row.label }}</strong><span class="block text-[0.88rem] text-slate">{{ row.ask }}</span></th>
-            <td class="pr-3"><span v-if="row.before" class="inline-flex items-center gap-2"><StateMark :verdict="row.before.judgement.verdict" /><span class="number">{{ valueText(row.before) }}</span></span></td>
+            <td class="pr-3"><span v-if="row.before" class="inline-flex items-center gap-2"><StateMark :verdict="row.before.judgement.verdict" /><span class="number whitespace-nowrap">{{ valueText(row.before) }}</span></span></td>
             <td class="pr-3">
-              <span v-if="row.found" class="inline-flex items-center gap-2"><StateMark :verdict="row.found.judgement.verdict" /><span class="number font-bold">{{ valueText(row.found) }}</span></span>
+              <span v-if="row.found" class="inline-flex items-center gap-2"><StateMark :verdict="row.found.judgement.verdict" /><span class="number whitespace-nowrap font-bold">{{ valueText(row.found) }}</span></span>
               <button v-else type="button" class="button" @click="emit('ask', row.line)">write</button>
             </td>
-            <td class="number text-[0.9rem] text-slate">{{ limits(row.found ?? row.before) }}</td>
+            <td class="number text-[0.9rem] whitespace-nowrap text-slate">{{ limits(row.found ?? row.before) }}</td>
           </tr>
           <tr v-for="row in others" :key="row.key" class="border-b border-rule">
             <th scope="row" class="py-2 pr-3 text-left font-normal">{{ row.subject }}</th>
-            <td class="pr-3"><span v-if="row.before" class="inline-flex items-center gap-2"><StateMark :verdict="row.before.judgement.verdict" /><span class="number">{{ valueText(row.before) }}</span></span></td>
-            <td class="pr-3"><span v-if="row.after" class="inline-flex items-center gap-2"><StateMark :verdict="row.after.judgement.verdict" /><span class="number">{{ valueText(row.after) }}</span></span></td>
-            <td class="number text-[0.9rem] text-slate">{{ limits(row.after ?? row.before) }}</td>
+            <td class="pr-3"><span v-if="row.before" class="inline-flex items-center gap-2"><StateMark :verdict="row.before.judgement.verdict" /><span class="number whitespace-nowrap">{{ valueText(row.before) }}</span></span></td>
+            <td class="pr-3"><span v-if="row.after" class="inline-flex items-center gap-2"><StateMark :verdict="row.after.judgement.verdict" /><span class="number whitespace-nowrap">{{ valueText(row.after) }}</span></span></td>
+            <td class="number text-[0.9rem] whitespace-nowrap text-slate">{{ limits(row.after ?? row.before) }}</td>
           </tr>
         </tbody>
       </table>

@@ -14,7 +14,7 @@ watch(() => current.value?.id, async () => {
 
 <template>
   <div class="px-5 pt-3 pb-4">
-    <PumpCutaway :lit="current?.part" @part="(part) => emit('part', part)" />
+    <PumpCutaway compact :lit="current?.part" @part="(part) => emit('part', part)" />
     <p v-if="!plan" class="py-4">No repair is chosen yet. <NuxtLink class="underline" :to="{ params: { joint: 'decide' } }">Decide first.</NuxtLink></p>
     <div ref="list">
       <section v-for="group in phases" :key="group.phase" :aria-label="PHASES[group.phase]">

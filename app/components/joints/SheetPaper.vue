@@ -24,14 +24,14 @@ const lists = computed(() => [
     </section>
     <section v-if="sheet.readings.length > 0" class="overflow-x-auto">
       <h3>Readings, before and after</h3>
-      <table class="w-full border-collapse text-[0.95rem]">
+      <table class="w-full border-collapse text-[0.9rem]">
         <thead><tr class="border-b border-ink text-left"><th scope="col" class="pr-3">reading</th><th scope="col" class="pr-3">before</th><th scope="col" class="pr-3">after</th><th scope="col" class="pr-3">limits</th><th scope="col">where the limit comes from</th></tr></thead>
         <tbody>
           <tr v-for="reading in sheet.readings" :key="reading.subject + reading.before" class="border-b border-rule align-baseline">
             <th scope="row" class="py-1 pr-3 text-left font-normal">{{ reading.subject }}</th>
-            <td class="number pr-3">{{ reading.before }}<template v-if="reading.beforeVerdict">, {{ VERDICT_WORDS[reading.beforeVerdict] }}</template></td>
-            <td class="number pr-3">{{ reading.after }}<template v-if="reading.afterVerdict">, {{ VERDICT_WORDS[reading.afterVerdict] }}</template></td>
-            <td class="number pr-3">{{ reading.limits }}</td><td class="text-[0.88rem] text-slate">{{ reading.basis }}</td>
+            <td class="number pr-3 whitespace-nowrap">{{ reading.before }}<template v-if="reading.beforeVerdict">, {{ VERDICT_WORDS[reading.beforeVerdict] }}</template></td>
+            <td class="number pr-3 whitespace-nowrap">{{ reading.after }}<template v-if="reading.afterVerdict">, {{ VERDICT_WORDS[reading.afterVerdict] }}</template></td>
+            <td class="number pr-3 whitespace-nowrap">{{ reading.limits }}</td><td class="text-[0.88rem] text-slate">{{ reading.basis }}</td>
           </tr>
         </tbody>
       </table>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The turn as an arrow and in words: a left-handed thread is where hands go wrong. */
-const { turn, hand } = defineProps<{ turn: 'clockwise' | 'counter-clockwise'; hand?: 'right' | 'left' }>()
+const { turn, hand = 'right' } = defineProps<{ turn: 'clockwise' | 'counter-clockwise'; hand?: 'right' | 'left' }>()
 </script>
 
 <template>

@@ -2,7 +2,7 @@
 import { VERDICT_WORDS, type Verdict } from '#core/judgement/judgement'
 
 /** A part is a little tank: full, half, broken open, dotted. Never colour alone. */
-const { verdict, size = 22, worded = false } = defineProps<{ verdict?: Verdict; size?: number; worded?: boolean }>()
+const { verdict = undefined, size = 22, worded = false } = defineProps<{ verdict?: Verdict; size?: number; worded?: boolean }>()
 const word = computed(() => (verdict ? VERDICT_WORDS[verdict] : 'not checked'))
 const colour = computed(() => ({ sound: 'var(--moss)', tired: 'var(--ochre)', failed: 'var(--rust)', unclear: 'var(--slate)', none: 'var(--slate)' })[verdict ?? 'none'])
 </script>

@@ -61,11 +61,11 @@ defineExpose({ focus: () => input.value?.focus() })
 <template>
   <section aria-label="reading line" class="no-print border-t-[1.500px] border-ink bg-sheet" data-testid="reading-line">
     <QuickKeys v-if="line === '' || lit" :lit="lit" class="quick" @pick="(text) => { line = text; input?.focus() }" />
-    <div class="flex items-stretch gap-2 px-4 py-2">
-      <form class="flex min-w-0 flex-1 flex-wrap items-center gap-x-4" @submit.prevent="enter">
+    <div class="line">
+      <form class="contents" @submit.prevent="enter">
         <label for="reading" class="sr-only">a reading, a note</label>
-        <input id="reading" ref="input" v-model="line" class="number min-h-14 min-w-0 flex-[1_1_14rem] border-0 bg-transparent text-[1.65rem] outline-offset-0" autocomplete="off" autocapitalize="off" spellcheck="false" enterkeyhint="done" placeholder="run cap 41.2" aria-describedby="understood" @keydown.esc="cancel">
-        <div id="understood" class="min-h-12 min-w-0 flex-[2_1_18rem] self-center text-[0.98rem] leading-snug" aria-live="polite" data-testid="understood">
+        <input id="reading" ref="input" v-model="line" class="number min-h-14 w-full min-w-0 border-0 px-2 bg-transparent text-[1.65rem] outline-offset-0" autocomplete="off" autocapitalize="off" spellcheck="false" enterkeyhint="done" placeholder="run cap 41.2" aria-describedby="understood" @keydown.esc="cancel">
+        <div id="understood" class="understood min-w-0 self-center text-[0.98rem] leading-snug" :class="{ 'is-quiet': understood.kind === 'empty' && !correcting }" aria-live="polite" data-testid="understood">
           <p v-if="understood.kind === 'empty'" class="flex min-h-12 items-center text-slate">{{ correcting ? 'Write the line as it should be.' : 'A reading, a note: type it, press Enter.' }}</p>
           <p v-else-if="understood.kind === 'note'" class="flex min-h-12 items-center">{{ understood.unknown ? 'Not a reading I know: Enter keeps it as a note.' : understood.seenAndLeft ? 'Seen and left: goes on the sheet.' : 'A note.' }}</p>
           <div v-else-if="understood.kind === 'question'" :class="{ 'font-bold': insisted }" role="group">
@@ -88,6 +88,13 @@ defineExpose({ focus: () => input.value?.focus() })
 </template>
 
 <style scoped>
+.line { display: grid; grid-template-columns: minmax(12rem, 1fr) minmax(0, 2fr) auto auto auto; align-items: center; gap: 0 10px; min-height: 76px; padding: 6px 16px; }
+.understood { min-height: 48px; }
+@media (max-width: 900px) {
+  .line { grid-template-columns: minmax(0, 1fr) auto auto auto; min-height: 64px; padding: 4px 12px; gap: 0 6px; }
+  .understood { grid-column: 1 / -1; grid-row: 2; }
+  .understood.is-quiet { display: none; }
+}
 .verdict-sound { color: var(--moss); }
 .verdict-tired { color: var(--ochre); }
 .verdict-failed { color: var(--rust); }

@@ -3,7 +3,7 @@ import { Combobox, ComboboxButton, ComboboxInput, ComboboxOption, ComboboxOption
 import { ChevronDown } from '@lucide/vue'
 import { format } from 'date-fns'
 import { v7 as uuidv7 } from 'uuid'
-import { COMPLAINTS, CONSTRUCTIONS, KIND_CONSTRUCTIONS, KINDS, type Construction, type Kind } from '#core/knowledge/vocabulary'
+import { COMPLAINTS, complaintFits, CONSTRUCTIONS, KIND_CONSTRUCTIONS, KINDS, type Complaint, type Construction, type Kind } from '#core/knowledge/vocabulary'
 import type { Customer, Entry, Machine } from '#core/visit/entry'
 import { useOutbox } from '~/stores/outbox'
 import { useVisit } from '~/stores/visit'
@@ -25,6 +25,8 @@ onMounted(async () => {
   if (known.value.length === 0) fresh.value = true
 })
 watch(() => form.kind, (kind) => { form.construction = KIND_CONSTRUCTIONS[kind][0] as Construction })
+const kind = computed(() => (fresh.value ? form.kind : chosen.value?.machine.kind))
+const fitting = computed(() => (Object.keys(COMPLAINTS) as Complaint[]).filter((id) => !kind.value || complaintFits(id, kind.value)))
 const label = (item: Known | null) => (item ? `${item.customer.name}, ${item.machine.name}` : '')
 const matches = computed(() => known.value.filter((item) => `${label(item)} ${item.customer.place} ${KINDS[item.machine.kind]}`.toLowerCase().includes(query.value.toLowerCase())).slice(0, 30))
 
@@ -90,7 +92,7 @@ useHead({ title: 'New visit · Pike Lamp' })
         <label><span class="label">Minutes planned</span><select v-model.number="form.minutes" class="field"><option v-for="minutes in [15, 30, 45, 60, 90, 120, 180, 240]" :key="minutes" :value="minutes">{{ minutes }}</option></select></label>
         <label class="sm:col-span-3"><span class="label">In the caller’s words</span><input v-model="form.says" class="field" maxlength="500"></label>
       </section>
-      <section><h2 class="mb-2 text-base">What does it do?</h2><div class="flex flex-wrap gap-2"><button v-for="(text, id) in COMPLAINTS" :key="id" type="button" class="toggle" :aria-pressed="complaints.includes(id)" @click="complaints = complaints.includes(id) ? complaints.filter((each) => each !== id) : [...complaints, id]">{{ text }}</button></div></section>
+      <section><h2 class="mb-2 text-base">What does it do?</h2><div class="flex flex-wrap gap-2"><button v-for="id in fitting" :key="id" type="button" class="toggle" :aria-pressed="complaints.includes(id)" @click="complaints = complaints.includes(id) ? complaints.filter((each) => each !== id) : [...complaints, id]">{{ COMPLAINTS[id] }}</button></div></section>
       <button type="submit" class="button button-lit justify-self-start" data-testid="open-visit">Open the visit</button>
     </form>
   </div>

@@ -1,3 +1,5 @@
+// Decorators of class-transformer read metadata as the classes are defined, so it must be there before them.
+import 'reflect-metadata'
 import { IsNumber, IsOptional, Max, Min, registerDecorator, type ValidationOptions } from 'class-validator'
 
 /** A finite number within bounds. `above` is exclusive. */

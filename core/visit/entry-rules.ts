@@ -106,10 +106,6 @@ class HandedOverBody {
   @IsOptional() @Matches(DATE) nextDate?: string
   @OptionalQuantity({ min: 0, max: 1e7 }) price?: number
 }
-/** A retraction says all it has to say by what it supersedes. */
-class RetractedBody {
-  [field: string]: never
-}
 class RatesInput {
   @IsString() @Matches(/^[A-Z]{3}$/) currency!: string
   @Quantity({ min: 0, max: 100000 }) hourly!: number
@@ -125,16 +121,17 @@ class ShopSetBody {
   @ValidateNested() @Type(() => RatesInput) @IsObject() rates!: RatesInput
 }
 
-const BODIES: Record<EntryKind, new () => object> = {
+/** A retraction says all it has to say by what it supersedes: its body is empty and needs no class. */
+const BODIES: Record<Exclude<EntryKind, 'retracted'>, new () => object> = {
   'visit-opened': VisitOpenedBody, call: CallBody, 'machine-set': MachineSetBody, loaded: LoadedBody, gate: GateBody, finding: FindingBody, note: NoteBody, photo: PhotoBody,
   'check-skipped': CheckSkippedBody, 'cause-said': CauseSaidBody, decision: DecisionBody, step: StepBody, 'joint-done': JointDoneBody, 'handed-over': HandedOverBody,
-  retracted: RetractedBody, 'shop-set': ShopSetBody,
+  'shop-set': ShopSetBody,
 }
 
 class EntryInput {
   @rule('isUuidV7', isUuidV7, 'must be a UUIDv7 in lower case, made where the entry was made') id!: string
   @IsOptional() @IsUUID() visitId!: string | null
-  @rule('isEntryKind', (value) => typeof value === 'string' && Object.hasOwn(BODIES, value), `must be one of ${Object.keys(BODIES).join(', ')}`) kind!: EntryKind
+  @rule('isEntryKind', (value) => value === 'retracted' || (typeof value === 'string' && Object.hasOwn(BODIES, value)), `must be one of ${Object.keys(BODIES).join(', ')}, retracted`) kind!: EntryKind
   @Instant() at!: string
   @IsString() @Length(1, 80) author!: string
   @IsOptional() @rule('isUuidV7', isUuidV7, 'must be a UUIDv7') supersedes?: string
@@ -158,6 +155,10 @@ export function validEntry(plain: unknown, path = ''): Entry {
 }
 
 function validBody(kind: EntryKind, plain: object): object {
+  if (kind === 'retracted') {
+    if (Object.keys(plain).length > 0) throw new InputError([{ field: Object.keys(plain)[0] as string, value: Object.values(plain)[0], expected: 'a retraction has an empty body' }])
+    return {}
+  }
   const body = toPlain(validated(BODIES[kind], plain)) as object
   if (kind === 'finding') return canonicalFinding(body as EntryBodies['finding'])
   const machine = (body as { machine?: Machine }).machine

@@ -1,0 +1,73 @@
+import { describe, expect, it } from 'vitest'
+import { InputError } from '../validation/input-error'
+import { validEntry } from './entry-rules'
+import { readVisitFile, toVisitFile } from './visit-file'
+import type { Entry } from './entry'
+
+const ID = '0197a000-00aa-7000-8000-000000000001'
+const VISIT = '0197a000-0009-7000-8000-000000000001'
+const good = { id: ID, visitId: VISIT, kind: 'finding', at: '2026-05-12T10:20:00.000Z', author: 'test', body: { check: 'capacitance', part: 'run-capacitor', value: 27, unit: 'uF', stage: 'test' } }
+const opened = {
+  id: '0197a000-00aa-7000-8000-000000000002', visitId: VISIT, kind: 'visit-opened', at: '2026-05-12T08:00:00Z', author: 'test',
+  body: { customer: { id: VISIT, name: 'Lido', place: 'Weir Street' }, machine: { id: VISIT, customerId: VISIT, name: 'pump', kind: 'pool', construction: 'band-clamp', nameplate: { volts: 230 } }, scheduledAt: '2026-05-12T10:00:00Z', plannedMinutes: 45, callerSays: '' },
+}
+function problems(change: object): { field: string; value: unknown; expected: string }[] {
+  try {
+    validEntry({ ...good, ...change })
+  } catch (error) {
+    if (error instanceof InputError) return error.problems
+    throw error
+  }
+  return []
+}
+
+describe('an entry from outside', () => {
+  it('comes through as it was sent, in canonical units', () => {
+    expect(validEntry(good)).toEqual(good)
+    expect(validEntry({ ...good, body: { check: 'insulation-resistance', value: 200, unit: 'k', stage: 'test' } }).body).toMatchObject({ value: 0.2, unit: 'Mohm' })
+    expect(validEntry(opened)).toEqual(opened)
+    const retraction = { ...good, kind: 'retracted', supersedes: opened.id, body: {} }
+    expect(validEntry(retraction)).toEqual(retraction)
+  })
+
+  it.each([
+    ['id', { id: '0197a000-00aa-4000-8000-000000000001' }], ['id', { id: 7 }], ['visitId', { visitId: 'x' }], ['visitId', { visitId: null }], ['kind', { kind: 'poem' }], ['kind', { kind: '__proto__' }], ['at', { at: 'yesterday' }], ['at', { at: '2026-05-12' }], ['author', { author: '' }],
+    ['supersedes', { supersedes: 'no' }], ['supersedes', { supersedes: ID }], ['extra', { extra: 1 }], ['body', { body: 'text' }], ['body.check', { body: { check: 'phase-of-moon', value: 1, stage: 'test' } }], ['body.value', { body: { ...good.body, value: '27' } }],
+    ['body.value', { body: { ...good.body, value: -3 } }], ['body.value', { body: { ...good.body, value: undefined } }], ['body.unit', { body: { ...good.body, unit: 'V' } }], ['body.part', { body: { ...good.body, part: 'heart' } }], ['body.stage', { body: { ...good.body, stage: 'later' } }],
+    ['body.outcome', { body: { check: 'shaft-turn', outcome: 'wobbly', stage: 'test' } }], ['body.outcome', { body: { check: 'supply-voltage', outcome: 'free', stage: 'test' } }], ['body.surprise', { body: { ...good.body, surprise: true } }],
+    ['supersedes', { kind: 'retracted', body: {} }], ['body.why', { kind: 'retracted', supersedes: '0197a000-00aa-7000-8000-000000000002', body: { why: 'x' } }], ['body.text', { kind: 'note', body: { text: '', seenAndLeft: false } }], ['body.hash', { kind: 'photo', body: { hash: '../../etc/passwd', type: 'image/png', bytes: 3, name: 'x' } }],
+    ['body.count', { kind: 'step', body: { step: 'down:clamp', done: true, count: 1.5 } }], ['body.lines.0.volts', { kind: 'gate', body: { gate: 'proved-dead', shut: true, lines: [{ line: 'L1', volts: 'none' }] } }],
+    ['body.complaints', { kind: 'call', body: { complaints: ['it is sad'], alreadyReplaced: [], callerSays: '' } }],
+  ])('is refused with the field %s', (field, change) => {
+    const found = problems(change)
+    expect(found.map((problem) => problem.field)).toContain(field)
+    for (const problem of found) expect(problem.expected.length).toBeGreaterThan(3)
+  })
+
+  it('is refused when the construction is another kind’s, or the plate has no volts', () => {
+    const body = (machine: object) => ({ ...opened, body: { ...opened.body, machine: { ...opened.body.machine, ...machine } } })
+    expect(() => validEntry(body({ construction: 'jet-end' }))).toThrow(/construction/)
+    expect(() => validEntry(body({ nameplate: {} }))).toThrow(/nameplate.volts/)
+    expect(() => validEntry(body({ nameplate: { volts: 230, runWindingOhms: [3, 2] } }))).toThrow(/runWindingOhms/)
+  })
+
+  it('names its place in a list', () => {
+    expect(() => validEntry({ ...good, id: 'x' }, 'entries.3')).toThrow(/entries\.3\.id/)
+  })
+})
+
+describe('a visit file', () => {
+  const entries = [opened, good] as unknown as Entry[]
+  it('reads back what was written', () => {
+    const file = toVisitFile(VISIT, entries, [])
+    expect(readVisitFile(JSON.parse(JSON.stringify(file)))).toEqual(file)
+  })
+
+  it.each([
+    ['format', { format: 'other' }], ['version', { version: 2 }], ['entries', { entries: 'none' }], ['entries', { entries: [good] }], ['entries.1.visitId', { entries: [opened, { ...good, visitId: '0197a000-0009-7000-8000-000000000002' }] }], ['photos.0.hash', { photos: [{ hash: 'x', base64: '' }] }],
+  ])('is refused with the field %s', (field, change) => {
+    expect(() => readVisitFile({ ...toVisitFile(VISIT, entries, []), ...change })).toThrow(new RegExp(field.replaceAll('.', '\\.')))
+  })
+
+  it('is refused when it is no object at all', () => expect(() => readVisitFile(null)).toThrow(/format/))
+})

@@ -1,0 +1,135 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { Entry, EntryBodies, EntryKind } from './entry'
+import { beforeAfter, proofRows, tellingReadings } from './before-after'
+import { journalLines } from './describe'
+import { diagnoseVisit, foldVisit, partVerdicts, type VisitState } from './fold'
+import { readingRows } from './readings-table'
+import { watchList, writeSheet } from './sheet'
+
+const VISIT = '0197a000-0009-7000-8000-000000000001'
+let count = 0
+function entry<K extends EntryKind>(kind: K, body: EntryBodies[K], supersedes?: string): Entry {
+  count++
+  return { id: `0197a000-00aa-7000-8000-${count.toString(16).padStart(12, '0')}`, visitId: VISIT, kind, at: new Date(Date.UTC(2026, 4, 12, 10, count)).toISOString(), author: 'test', ...(supersedes ? { supersedes } : {}), body } as unknown as Entry
+}
+const opened = (): Entry => entry('visit-opened', {
+  customer: { id: '0197a000-0001-7000-8000-000000000001', name: 'Millrace Lido', place: 'Weir Street 1' }, scheduledAt: '2026-05-12T10:20:00.000Z', plannedMinutes: 45, callerSays: 'hums',
+  machine: { id: '0197a000-0002-7000-8000-000000000001', customerId: '0197a000-0001-7000-8000-000000000001', name: 'filter pump 2', kind: 'pool', construction: 'band-clamp', installedOn: '2017-05-12', nameplate: { volts: 230, motorType: 'permanent-split', horsepower: 1, fullLoadAmps: 7, serviceFactorAmps: 8.2, runCapacitorMicrofarads: 30 } },
+})
+const reading = (check: string, value: number, more: object = {}, stage: 'test' | 'prove' = 'test') => entry('finding', { check, value, stage, ...more })
+const seen = (check: string, outcome: string, stage: 'test' | 'prove' = 'test') => entry('finding', { check, outcome, stage })
+const fold = (entries: Entry[]) => foldVisit(entries) as VisitState
+
+describe('folding a journal', () => {
+  it('is nothing until a visit is opened', () => expect(foldVisit([seen('weep-hole', 'dry')])).toBeUndefined())
+
+  it('reckons the age on the day of the visit and the warranty by its date', () => {
+    expect(fold([opened()]).pump).toMatchObject({ ageYears: expect.closeTo(9, 1) as number, underWarranty: false })
+  })
+
+  it('counts each entry once and reads in one order, whatever order and how often it arrives', () => {
+    const journal = [opened(), entry('call', { complaints: ['hums-no-start'], alreadyReplaced: [], callerSays: 'hums' }), reading('supply-voltage', 236), seen('shaft-turn', 'free'), reading('capacitance', 27, { part: 'run-capacitor' }), entry('gate', { gate: 'power-off', shut: true })]
+    const whole = JSON.stringify(fold(journal).case)
+    fc.assert(fc.property(fc.shuffledSubarray(journal, { minLength: journal.length }), fc.subarray(journal), (shuffled, again) => {
+      expect(JSON.stringify(fold([...shuffled, ...again]).case)).toBe(whole)
+    }))
+  })
+
+  it('lets a correction speak, and a retraction bring the old reading back', () => {
+    const first = reading('supply-voltage', 23.6)
+    const corrected = entry('finding', { check: 'supply-voltage', value: 236, stage: 'test' }, first.id)
+    const undone = entry('retracted', {}, corrected.id)
+    const values = (entries: Entry[]) => fold([opened(), ...entries]).findings.map(({ finding }) => finding.value)
+    expect(values([first])).toEqual([23.6])
+    expect(values([first, corrected])).toEqual([236])
+    expect(values([first, corrected, undone])).toEqual([23.6])
+    expect(values([first, corrected, undone, entry('retracted', {}, undone.id)])).toEqual([236])
+  })
+
+  it('leaves no trace of a superseded reading in the posterior', () => {
+    const wrong = seen('shaft-turn', 'seized')
+    const base = [opened(), entry('call', { complaints: ['hums-no-start'], alreadyReplaced: [], callerSays: '' })]
+    const never = diagnoseVisit(fold(base)).suspects
+    expect(diagnoseVisit(fold([...base, wrong])).suspects).not.toEqual(never)
+    expect(diagnoseVisit(fold([...base, wrong, entry('retracted', {}, wrong.id)])).suspects).toEqual(never)
+  })
+
+  it('opens the dead gates when the power goes on, and the other way round', () => {
+    const shut = (gate: EntryBodies['gate']['gate']) => entry('gate', { gate, shut: true })
+    const gates = (entries: Entry[]) => [...fold([opened(), ...entries]).gates.keys()]
+    const dead = [shut('power-off'), shut('proved-dead'), shut('discharged'), shut('valves-shut')]
+    expect(gates(dead)).toEqual(['power-off', 'proved-dead', 'discharged', 'valves-shut'])
+    expect(gates([...dead, shut('power-on')])).toEqual(['valves-shut', 'power-on'])
+    expect(gates([...dead, shut('power-on'), shut('power-off')])).toEqual(['valves-shut', 'power-off'])
+    expect(gates([...dead, entry('gate', { gate: 'discharged', shut: false })])).not.toContain('discharged')
+  })
+
+  it('marks a part by the worst of its newest findings', () => {
+    const marks = partVerdicts(fold([opened(), seen('shaft-turn', 'seized'), seen('shaft-turn', 'free'), seen('shaft-rock', 'rocks'), reading('capacitance', 30, { part: 'run-capacitor' })]))
+    expect(marks.get('bearings')?.verdict).toBe('failed')
+    expect(marks.get('run-capacitor')?.verdict).toBe('sound')
+    expect(marks.has('shaft-seal')).toBe(false)
+  })
+
+  it('keeps what the technician says: not this, it was this, passed over', () => {
+    const state = fold([opened(), entry('cause-said', { fault: 'motor-seized', verdict: 'not-this' }), entry('cause-said', { fault: 'run-capacitor-failed', verdict: 'it-was-this' }), entry('check-skipped', { check: 'winding-resistance', leads: 'run-common' })])
+    expect(state).toMatchObject({ excluded: ['motor-seized'], confirmed: 'run-capacitor-failed', skipped: ['winding-resistance:common-run'] })
+  })
+
+  it('stands at the first joint that is not done', () => {
+    expect(fold([opened()]).joint).toBe('call')
+    expect(fold([opened(), entry('joint-done', { joint: 'call' }), entry('joint-done', { joint: 'safe' })]).joint).toBe('prepare')
+  })
+
+  it('compares insulation with the machine’s last reading', () => {
+    const state = foldVisit([opened(), reading('insulation-resistance', 150, { celsius: 40 })], { earlier: { 'insulation-resistance:surface-motor': 2400 } })
+    expect(state?.findings[0]?.judgement).toMatchObject({ verdict: 'tired', because: expect.stringContaining('16 times lower') as string })
+  })
+
+  it('reads as lines, newest first, with value and reason', () => {
+    const lines = journalLines(fold([opened(), reading('supply-voltage', 236), entry('gate', { gate: 'proved-dead', shut: true, lines: [{ line: 'line 1 to ground', volts: 0 }] }), entry('note', { text: 'foot cracked', seenAndLeft: true })]))
+    expect(lines.map(({ text }) => text)).toEqual(['seen and left: foot cracked', 'proved dead', 'supply at rest'])
+    expect(lines[2]).toMatchObject({ value: '236 V', verdict: 'sound' })
+    expect(lines[1]?.detail).toContain('line 1 to ground 0 V')
+  })
+})
+
+describe('proving and handing over', () => {
+  const repaired = () => fold([
+    opened(), entry('call', { complaints: ['hums-no-start'], alreadyReplaced: [], callerSays: 'hums since this morning' }), reading('supply-voltage', 236), seen('shaft-turn', 'free'), reading('capacitance', 27, { part: 'run-capacitor' }),
+    entry('note', { text: 'foot is cracked', seenAndLeft: true }), entry('decision', { option: 'replace-run-capacitor' }), entry('step', { step: 'work:fit-capacitor', done: true }), entry('step', { step: 'down:capacitor-cover', done: true, count: 2 }),
+    reading('running-current', 7.4, {}, 'prove'), reading('capacitance', 30.2, { part: 'run-capacitor' }, 'prove'), entry('handed-over', { watch: 'listen in spring', nextDate: '2027-05-12', price: 52 }),
+  ])
+
+  it('puts the same reading before and after on one line', () => {
+    const row = beforeAfter(repaired()).find(({ subject }) => subject === 'run capacitor')
+    expect([row?.before?.finding.value, row?.after?.finding.value]).toEqual([27, 30.2])
+    expect(proofRows(repaired()).filter(({ found }) => found).map(({ id }) => id)).toEqual(['amps'])
+  })
+
+  it('does not let a proof of the repair weigh in the diagnosis', () => {
+    expect(repaired().case.findings?.map(({ value }) => value)).toEqual([236, undefined, 27])
+  })
+
+  it('writes a sheet with findings, readings, work, price, what to watch and cautions', () => {
+    const sheet = writeSheet(repaired())
+    expect(sheet.summary).toMatch(/run capacitor weak.*Replace the run capacitor: done/)
+    expect(sheet.seenAndLeft).toEqual(['foot is cracked'])
+    expect(sheet.work).toMatchObject([{ text: expect.stringContaining('cover off') as string, count: 2 }, { text: expect.stringContaining('Fit it') as string }])
+    expect(sheet.price).toBe(52)
+    expect(sheet.watch.join(' ')).toMatch(/running current is tired.*listen in spring/)
+    expect(sheet.readings.find(({ subject }) => subject === 'run capacitor')).toMatchObject({ before: '27 μF', beforeVerdict: 'failed', after: '30.2 μF', afterVerdict: 'sound', limits: '28.2 to 31.8 μF' })
+    expect(sheet.cautions.length).toBeGreaterThan(0)
+  })
+
+  it('watches only what is tired after the repair', () => expect(watchList(repaired())).toHaveLength(1))
+
+  it('exports every live reading as a row', () => {
+    expect(readingRows(repaired()).map(({ check, value, outcome, verdict }) => [check, value || outcome, verdict])).toContainEqual(['capacitance', '27', 'failed'])
+  })
+
+  it('remembers before the next visit what was not sound, then what was measured', () => {
+    expect(tellingReadings(repaired().findings, 2).map(({ judgement }) => judgement.verdict)).toEqual(['tired', 'sound'])
+  })
+})

@@ -1,0 +1,64 @@
+import { describe, expect, it } from 'vitest'
+import { describeError, runByName, runLine, WORKINGS } from './registry'
+import { InputError } from '../validation/input-error'
+
+const problem = (name: string, input: unknown) => {
+  try {
+    runByName(name, input)
+  } catch (error) {
+    return error instanceof InputError ? error.problems[0] : undefined
+  }
+  return undefined
+}
+
+describe('the registry', () => {
+  it('has the workings of first light', () => {
+    expect([...WORKINGS.keys()].sort()).toEqual(['capacitance-from-current', 'capacitor-bleed', 'capacitor-judgement', 'current-judgement', 'diagnose', 'insulation-corrected', 'insulation-judgement', 'insulation-split', 'resistance-corrected', 'supply-judgement', 'three-leads'])
+  })
+
+  it('shows its steps and its basis with every answer', () => {
+    const inputs: Record<string, object> = {
+      'capacitance-from-current': { volts: 376, amps: 4.24, hertz: 60 }, 'capacitor-bleed': { microfarads: 30, volts: 523, ohms: 20000 }, 'capacitor-judgement': { role: 'run', ratedMicrofarads: 30, measuredMicrofarads: 27 }, 'current-judgement': { amps: 9, fullLoadAmps: 7 },
+      'insulation-corrected': { megohms: 100, celsius: 20 }, 'insulation-judgement': { megohms: 16, setup: 'surface-motor', celsius: 20 }, 'insulation-split': { totalMegohms: 1.2, cableMegohms: 20 }, 'resistance-corrected': { ohms: 2, celsius: 20, toCelsius: 75 },
+      'supply-judgement': { nameplateVolts: 230, restVolts: 240, loadedVolts: 222 }, 'three-leads': { ohms: { '1-2': 1.8, '2-3': 6.4, '1-3': 4.6 } }, diagnose: { pump: { kind: 'pool', nameplate: { volts: 230 } }, complaints: ['hums-no-start'] },
+    }
+    for (const name of WORKINGS.keys()) {
+      const output = runByName(name, inputs[name]) as { steps: string[]; basis: { name: string } }
+      expect(output.steps.length, name).toBeGreaterThan(0)
+      expect(output.basis.name.length, name).toBeGreaterThan(3)
+    }
+  })
+
+  it('leaves numbers unrounded and verdicts plain', () => {
+    expect(runByName('capacitor-judgement', { role: 'run', ratedMicrofarads: 30, measuredMicrofarads: 27 })).toMatchObject({ verdict: 'failed', lowMicrofarads: 28.2, deviationPercent: -10 })
+    expect(runByName('current-judgement', { amps: 9, fullLoadAmps: 7, serviceFactorAmps: 8.2 })).toMatchObject({ verdict: 'failed', loadPercent: (100 * 9) / 7 })
+    expect(runByName('supply-judgement', { nameplateVolts: 230, restVolts: 240, loadedVolts: 222 })).toMatchObject({ verdict: 'failed', dropPercent: 7.5 })
+    expect(runByName('insulation-judgement', { megohms: 1.2, setup: 'motor-and-cable' })).toMatchObject({ verdict: 'tired', lowMegohms: 0.5 })
+    expect(runByName('three-leads', { ohms: { '1-2': null, '2-3': null, '1-3': 1.9 } })).toMatchObject({ openLead: '2', remainingOhms: 1.9, verdict: 'failed' })
+  })
+
+  it('warns where a method leaves its validity', () => {
+    expect(runByName('insulation-corrected', { megohms: 100, celsius: 120 })).toMatchObject({ cautions: [expect.stringContaining('outside') as string] })
+    expect(runByName('insulation-judgement', { megohms: 100, setup: 'surface-motor' })).toMatchObject({ cautions: [expect.stringContaining('No temperature') as string] })
+    expect(runByName('capacitor-bleed', { microfarads: 30, volts: 523, ohms: 100 })).toMatchObject({ cautions: expect.arrayContaining([expect.stringContaining('larger resistance') as string]) as string[] })
+  })
+
+  it.each([
+    ['capacitor-bleed', { microfarads: -1, volts: 500, ohms: 20000 }, 'microfarads'], ['capacitor-bleed', { microfarads: 30, volts: 500 }, 'ohms'], ['capacitor-judgement', { role: 'middle', measuredMicrofarads: 1 }, 'role'], ['capacitor-judgement', { role: 'run', measuredMicrofarads: 1 }, 'ratedMicrofarads'],
+    ['capacitance-from-current', { volts: 0, amps: 1, hertz: 60 }, 'volts'], ['supply-judgement', { nameplateVolts: '230', restVolts: 230 }, 'nameplateVolts'], ['three-leads', { ohms: { '1-2': 'x', '2-3': 1, '1-3': 1 } }, 'ohms.1-2'], ['three-leads', { ohms: [] }, 'ohms'],
+    ['insulation-judgement', { megohms: 5, setup: 'on-the-table' }, 'setup'], ['insulation-split', { totalMegohms: 4, cableMegohms: 3.6 }, 'cableMegohms'], ['resistance-corrected', { ohms: 2, celsius: null, toCelsius: 20 }, 'celsius'], ['diagnose', { pump: { kind: 'pool' } }, 'pump.nameplate'], ['diagnose', {}, 'pump'],
+    ['diagnose', { pump: { kind: 'submarine', nameplate: { volts: 230 } } }, 'pump.kind'], ['diagnose', { pump: { kind: 'pool', nameplate: { volts: 230 } }, findings: [{ check: 'shaft-turn', value: 3 }] }, 'findings.0.outcome'], ['diagnose', { pump: { kind: 'pool', nameplate: { volts: 230 } }, complaints: ['grumpy'] }, 'complaints'],
+    ['diagnose', { pump: { kind: 'pool', construction: 'jet-end', nameplate: { volts: 230 } } }, 'pump.construction'], ['astrology', {}, 'working'], ['supply-judgement', 7, ''], ['supply-judgement', null, ''], ['supply-judgement', { nameplateVolts: 230, restVolts: 230, moon: 1 }, 'moon'],
+  ])('%s %j names the field %s', (name, input, field) => {
+    const found = problem(name, input)
+    expect(found?.field).toBe(field)
+    expect(found?.expected.length).toBeGreaterThan(3)
+  })
+
+  it('lets a bad line of a batch spoil only itself', () => {
+    expect(runLine('{"working":"insulation-split","input":{"totalMegohms":1.2,"cableMegohms":20}}')).toMatchObject({ output: { motorMegohms: expect.closeTo(1.2766, 3) as number } })
+    for (const line of ['{', 'null', '7', '{"working":"nope"}', '{"working":"capacitor-bleed","input":{}}']) expect(runLine(line)).toHaveProperty('error')
+  })
+
+  it('does not hide a mistake of ours behind the word input', () => expect(() => describeError(new TypeError('ours'))).toThrow('ours'))
+})

@@ -1,0 +1,47 @@
+import { describe, expect, it } from 'vitest'
+import { KINDS } from '../core/knowledge/vocabulary'
+import type { Entry } from '../core/visit/entry'
+import { validEntry } from '../core/visit/entry-rules'
+import { foldVisit } from '../core/visit/fold'
+import { demoEntries } from './demo-entries'
+import customers from './data/customers.json'
+import machines from './data/machines.json'
+
+const today = new Date(2026, 4, 12, 9, 0)
+const entries = demoEntries(today)
+const visits = [...new Set(entries.flatMap(({ visitId }) => visitId ?? []))].map((id) => foldVisit(entries.filter(({ visitId }) => visitId === id)))
+
+describe('the made-up shop', () => {
+  it('keeps the rules of every entry', () => {
+    for (const entry of entries) expect(validEntry(JSON.parse(JSON.stringify(entry)))).toEqual(entry)
+    expect(new Set(entries.map(({ id }) => id)).size).toBe(entries.length)
+  })
+
+  it('has about 25 customers and 40 machines of all nine kinds, on 50 and 60 Hz', () => {
+    expect(customers.length).toBe(25)
+    expect(machines.length).toBe(40)
+    expect(new Set(machines.map(({ kind }) => kind))).toEqual(new Set(Object.keys(KINDS)))
+    expect(new Set(machines.map(({ nameplate }) => nameplate.hertz))).toEqual(new Set([50, 60]))
+    expect(new Set(machines.map(({ customer }) => customer)).size).toBe(25)
+  })
+
+  it('has a history of years for every machine, all handed over before today', () => {
+    const past = visits.filter((visit) => visit && visit.scheduledAt < '2026-05-12')
+    expect(new Set(past.map((visit) => visit?.machine.id)).size).toBe(40)
+    expect(past.every((visit) => visit?.handedOver)).toBe(true)
+  })
+
+  it('has seven visits today at different joints, the humming pump at its beginning', () => {
+    const now = visits.filter((visit) => visit && new Date(visit.scheduledAt).toDateString() === today.toDateString())
+    expect(now.length).toBe(7)
+    expect(new Set(now.map((visit) => visit?.joint)).size).toBe(7)
+    expect(now.find((visit) => visit?.machine.name === 'filter pump 2')).toMatchObject({ joint: 'call', findings: [], call: { complaints: [] } })
+  })
+
+  it('hangs on the day of seeding, and is the same for the same day', () => {
+    expect(demoEntries(today)).toEqual(entries)
+    const later = demoEntries(new Date(2027, 0, 3, 14, 0))
+    expect(later.filter(({ kind }: Entry) => kind === 'visit-opened').some((entry) => (entry.body as { scheduledAt: string }).scheduledAt.startsWith('2027-01-03'))).toBe(true)
+    expect(later.every(({ at }) => Date.parse(at) <= new Date(2027, 0, 3, 14, 0).getTime())).toBe(true)
+  })
+})

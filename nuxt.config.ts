@@ -1,3 +1,4 @@
+import { existsSync } from 'node:fs'
 import { cp } from 'node:fs/promises'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -7,6 +8,14 @@ const core = fileURLToPath(new URL('./core', import.meta.url))
 const spaEntry = fileURLToPath(new URL('./node_modules/nuxt/dist/app/entry-spa.js', import.meta.url))
 /** Decorators of class-validator: esbuild must see this in every place that compiles core. */
 const decorators = { compilerOptions: { experimentalDecorators: true } }
+
+const REQUIRED_BY_CONDITION = ['async-function', 'async-generator-function', 'generator-function'].map((name) => `node_modules/${name}/require.mjs`).filter((file) => existsSync(file))
+
+const SHEET_FONTS = [
+  'atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff',
+  'atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff',
+  'noto-sans/files/noto-sans-greek-400-normal.woff',
+]
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
@@ -44,7 +53,8 @@ export default defineNuxtConfig({
     moduleSideEffects: ['reflect-metadata'],
     esbuild: { options: { tsconfigRaw: decorators } },
     typescript: { tsConfig: decorators },
-    externals: { traceInclude: ['node_modules/pdfmake/src/printer.js'] },
+    // The tracer does not see what these reach only by the export condition of the running Node.
+    externals: { traceInclude: ['node_modules/pdfmake/src/printer.js', ...REQUIRED_BY_CONDITION] },
   },
   // Nuxt 4.4.5 looks for a server entry even where nothing is rendered on the server, and `nuxt dev` dies without one.
   $development: { vite: { environments: { ssr: { build: { rollupOptions: { input: { server: spaEntry } } } } } } },
@@ -59,9 +69,3 @@ export default defineNuxtConfig({
     },
   },
 })
-
-const SHEET_FONTS = [
-  'atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff',
-  'atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff',
-  'noto-sans/files/noto-sans-greek-400-normal.woff',
-]

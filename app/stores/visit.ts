@@ -18,7 +18,8 @@ const AUTHOR = 'pike-lamp.author'
 export const useVisit = defineStore('visit', () => {
   const outbox = useOutbox()
   const visitId = ref<string>()
-  const acknowledged = shallowRef<Entry[]>([])
+  /** The journal as it is known here: what the server has, what is on its way, what another tab wrote. */
+  const here = shallowRef<Entry[]>([])
   const history = shallowRef<HistoryReading[]>([])
   const shop = shallowRef<Shop>(UNNAMED_SHOP)
   const thought = shallowRef<Thought>()
@@ -27,14 +28,19 @@ export const useVisit = defineStore('visit', () => {
   const author = ref(read(AUTHOR, 'technician'))
   watch(author, (name) => write(AUTHOR, name))
 
-  const entries = computed(() => [...acknowledged.value, ...outbox.pending.filter((entry) => entry.visitId === visitId.value)])
+  const entries = computed(() => {
+    const refused = new Set(outbox.refused.map(({ entry }) => entry.id))
+    return refused.size === 0 ? here.value : here.value.filter(({ id }) => !refused.has(id))
+  })
+  // What waits in the outbox belongs to the journal here, and stays in it when it has been sent.
+  watch(() => [outbox.pending, visitId.value] as const, ([pending]) => merge(pending.filter((entry) => entry.visitId === visitId.value)), { immediate: true })
   const earlier = computed(() => Object.fromEntries(history.value.flatMap(({ check, setup, value }) => (check === 'insulation-resistance' && value !== null ? [[`${check}:${setup ?? 'surface-motor'}`, value]] : []))))
   const state = computed<VisitState | undefined>(() => foldVisit(entries.value, { earlier: earlier.value }))
 
   async function open(id: string): Promise<void> {
     problem.value = undefined
     if (visitId.value !== id) {
-      acknowledged.value = []
+      here.value = []
       thought.value = undefined
     }
     visitId.value = id
@@ -52,7 +58,9 @@ export const useVisit = defineStore('visit', () => {
   }
 
   function merge(more: readonly Entry[]): void {
-    acknowledged.value = [...new Map([...acknowledged.value, ...more].map((entry) => [entry.id, entry])).values()].sort(compareEntries)
+    const known = new Set(here.value.map(({ id }) => id))
+    const fresh = more.filter(({ id }) => !known.has(id))
+    if (fresh.length > 0) here.value = [...here.value, ...fresh].sort(compareEntries)
   }
 
   /** Writes one line in the journal. It counts at once; the outbox carries it to the server. */
@@ -87,7 +95,7 @@ export const useVisit = defineStore('visit', () => {
   const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('pike-lamp')
   if (channel) {
     channel.onmessage = (message: MessageEvent<{ visitId: string; entries: Entry[] }>) => { if (message.data.visitId === visitId.value) merge(message.data.entries) }
-    watch(acknowledged, (all, before) => {
+    watch(here, (all, before) => {
       const known = new Set((before ?? []).map(({ id }) => id))
       const fresh = all.filter(({ id }) => !known.has(id))
       if (fresh.length > 0 && fresh.length < 5 && visitId.value) channel.postMessage({ visitId: visitId.value, entries: JSON.parse(JSON.stringify(fresh)) })

@@ -1,6 +1,8 @@
+import { execFile } from 'node:child_process'
 import { existsSync } from 'node:fs'
 import { cp, mkdir, rename, rm } from 'node:fs/promises'
 import { join } from 'node:path'
+import { promisify } from 'node:util'
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core'
 import * as schema from './schema'
 
@@ -45,6 +47,7 @@ async function connectEmbedded({ dataDir, migrationsDir, templateDir }: ConnectO
 async function copyTemplate(templateDir: string, folder: string): Promise<void> {
   const aside = `${folder}.copying`
   await rm(aside, { recursive: true, force: true })
-  await cp(templateDir, aside, { recursive: true })
+  // Node's own recursive copy takes seconds for a thousand small files; the system's takes a tenth of one.
+  await promisify(execFile)('cp', ['-R', templateDir, aside]).catch(() => cp(templateDir, aside, { recursive: true }))
   await rename(aside, folder)
 }

@@ -19,7 +19,7 @@ const off = computed(() => since(state.value.gates.get('power-off')?.at))
     <OutboxBanner />
     <div class="flex min-h-[52px] items-center gap-x-5 px-5 max-sm:gap-x-3 max-sm:px-3">
       <NuxtLink to="/" aria-label="to the Day" class="inline-flex min-h-12 items-center"><LampLogo /></NuxtLink>
-      <h1 class="min-w-0 shrink-0 truncate text-[1.1rem] max-sm:shrink">{{ state.machine.name }}, {{ state.customer.name }}</h1>
+      <h1 class="max-w-[65%] min-w-0 truncate text-[1.1rem]" :title="`${state.machine.name}, ${state.customer.name}`">{{ state.machine.name }}, {{ state.customer.name }}</h1>
       <p class="min-w-0 flex-1 truncate text-slate max-sm:hidden" :title="words">{{ words }}</p>
       <p class="number flex shrink-0 gap-5 max-lg:hidden"><span v-if="here">here {{ here }}</span><span v-if="off">power off {{ off }}</span></p>
       <SchemeSwitch class="ml-auto shrink-0" />

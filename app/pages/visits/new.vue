@@ -66,7 +66,7 @@ useHead({ title: 'New visit · Pike Lamp' })
   <div>
     <OutboxBanner />
     <header class="flex min-h-16 items-center gap-5 border-b border-rule px-5"><NuxtLink to="/" aria-label="to the Day" class="inline-flex min-h-12 items-center"><LampLogo /></NuxtLink><h1 class="text-[1.25rem]">New visit</h1><SchemeSwitch class="ml-auto" /></header>
-    <form class="mx-auto grid max-w-4xl gap-6 p-5" novalidate @submit.prevent="open">
+    <main><form class="mx-auto grid max-w-4xl gap-6 p-5" novalidate @submit.prevent="open">
       <section class="grid gap-3">
         <div class="flex flex-wrap gap-2" role="group" aria-label="which machine"><button type="button" class="toggle" :aria-pressed="!fresh" :disabled="known.length === 0" @click="fresh = false">a machine we know</button><button type="button" class="toggle" :aria-pressed="fresh" data-testid="new-machine" @click="fresh = true">a new machine</button></div>
         <Combobox v-if="!fresh" v-model="chosen" nullable as="div" class="relative">
@@ -94,6 +94,6 @@ useHead({ title: 'New visit · Pike Lamp' })
       </section>
       <section><h2 class="mb-2 text-base">What does it do?</h2><div class="flex flex-wrap gap-2"><button v-for="id in fitting" :key="id" type="button" class="toggle" :aria-pressed="complaints.includes(id)" @click="complaints = complaints.includes(id) ? complaints.filter((each) => each !== id) : [...complaints, id]">{{ COMPLAINTS[id] }}</button></div></section>
       <button type="submit" class="button button-lit justify-self-start" data-testid="open-visit">Open the visit</button>
-    </form>
+    </form></main>
   </div>
 </template>

@@ -1,0 +1,109 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, fixClock, say, test, visitOf } from './shop'
+
+const JOINTS = ['call', 'prepare', 'safe', 'test', 'decide', 'repair', 'prove', 'hand-over'] as const
+
+for (const scheme of ['light', 'dark'] as const) {
+  test(`axe finds nothing serious on any screen, ${scheme}`, async ({ page, shop, problems }) => {
+    test.setTimeout(180_000)
+    await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' })
+    await fixClock(page)
+    const upper = await visitOf(shop.url, 'garden pool pump')
+    const paths = ['/', '/?day=2026-06-01', '/visits/new', ...JOINTS.map((joint) => `/visits/${upper}/${joint}`), `/visits/${shop.lido}/test`]
+    for (const path of paths) {
+      await page.goto(shop.url + path)
+      await page.waitForLoadState('networkidle')
+      await expect(page.locator('main')).toBeVisible()
+      await page.waitForTimeout(400)
+      const { violations } = await new AxeBuilder({ page }).exclude('.apexcharts-canvas').analyze()
+      const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
+      expect(serious.map(({ id, nodes }) => `${path}: ${id}: ${nodes.slice(0, 3).map(({ html, failureSummary }) => `${html.slice(0, 160)} ${failureSummary?.slice(0, 160)}`).join(' | ')}`)).toEqual([])
+      // Nothing is wider than the screen.
+      expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), path).toBeLessThanOrEqual(0)
+    }
+    expect(problems).toEqual([])
+  })
+}
+
+test('the lamp moves without anything else moving', async ({ page, shop }) => {
+  await fixClock(page)
+  await page.goto(`${shop.url}/visits/${shop.lido}/call`)
+  await page.getByRole('button', { name: 'hums, will not turn' }).click()
+  await page.goto(`${shop.url}/visits/${shop.lido}/test`)
+  await expect(page.getByTestId('lamp-do')).toBeVisible()
+  // The frame itself: drop line, drawing, lamp and reading line keep their places whatever the lamp says.
+  const place = async () => Promise.all(['[aria-label="the joints of the visit"]', '[data-testid=cutaway]', '[data-testid=lamp]', '[data-testid=reading-line]'].map((selector) => page.locator(selector).evaluate((element) => {
+    const { x, width } = element.getBoundingClientRect()
+    return [Math.round(x), Math.round(width), window.innerWidth > 900 ? Math.round(element.getBoundingClientRect().y) : 0]
+  })))
+  const before = await place()
+  await page.evaluate(() => {
+    const shifts: number[] = []
+    ;(window as unknown as { shifts: number[] }).shifts = shifts
+    new PerformanceObserver((list) => { for (const entry of list.getEntries()) if (!(entry as unknown as { hadRecentInput: boolean }).hadRecentInput) shifts.push((entry as unknown as { value: number }).value) }).observe({ type: 'layout-shift', buffered: false })
+  })
+  await say(page, 'supply 236')
+  await say(page, 'shaft free')
+  await say(page, 'run cap 27')
+  await expect(page.getByTestId('lamp-title')).toHaveText('Replace the run capacitor')
+  if (page.viewportSize()?.width === 1280) expect(await place()).toEqual(before)
+  expect((await page.evaluate(() => (window as unknown as { shifts: number[] }).shifts)).reduce((sum, value) => sum + value, 0)).toBeLessThan(0.1)
+})
+
+test('everything can be reached and done by keyboard', async ({ page, shop }) => {
+  await fixClock(page)
+  await page.goto(shop.url)
+  await expect(page.getByTestId('day-row-lit')).toBeVisible()
+  for (let tab = 0; tab < 30; tab++) {
+    await page.keyboard.press('Tab')
+    if (await page.evaluate(() => document.activeElement?.closest('[data-testid=day-row-lit]') !== null && document.activeElement !== document.body)) break
+  }
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(/\/call$/)
+  await expect(page.getByTestId('complaints')).toBeVisible()
+  await page.keyboard.press('/')
+  await expect(page.getByLabel('a reading, a note')).toBeFocused()
+  await page.keyboard.type('shaft free')
+  await page.keyboard.press('Enter')
+  await page.getByTestId('complaints').getByRole('button').first().focus()
+  await page.keyboard.press('Space')
+  await expect(page.getByTestId('suspect-run-capacitor-failed')).toBeVisible()
+  await page.keyboard.press('Control+z')
+  await expect(page.getByTestId('suspect-run-capacitor-failed')).not.toContainText('hums, will not turn')
+})
+
+test('touch targets are 48 pixels or more', async ({ page, shop }) => {
+  await fixClock(page)
+  for (const joint of ['call', 'safe', 'test', 'decide']) {
+    await page.goto(`${shop.url}/visits/${shop.lido}/${joint}`)
+    await expect(page.getByTestId('lamp')).toBeVisible()
+    const small = await page.evaluate(() => [...document.querySelectorAll('button, a[href], summary, select, input:not([type=file])')].flatMap((element) => {
+      const { width, height } = element.getBoundingClientRect()
+      return width > 0 && height > 0 && height < 47.5 ? [`${element.tagName} ${(element.textContent ?? '').trim().slice(0, 30)} ${Math.round(height)}`] : []
+    }))
+    expect(small, joint).toEqual([])
+  }
+})
+
+test('the scheme is switched by hand, kept, and amber is only the lamp’s', async ({ page, shop }) => {
+  await fixClock(page)
+  await page.goto(`${shop.url}/visits/${shop.lido}/test`)
+  await page.getByRole('button', { name: 'switch to cellar' }).click()
+  await expect(page.locator('html')).toHaveAttribute('data-scheme', 'cellar')
+  await page.reload()
+  await expect(page.locator('html')).toHaveAttribute('data-scheme', 'cellar')
+  await expect(page.getByTestId('lamp')).toBeVisible()
+  const amber = await page.evaluate(() => [...document.querySelectorAll('body *')].filter((element) => getComputedStyle(element).backgroundColor === 'rgb(255, 181, 58)').map((element) => element.className.toString()))
+  expect(amber.length).toBeGreaterThan(0)
+  for (const name of amber) expect(name).toMatch(/is-lit|button-lit|is-amber/)
+})
+
+test('a kind that is not ranked yet takes, judges and keeps its readings, and says so', async ({ page, shop }) => {
+  await fixClock(page)
+  const sump = await visitOf(shop.url, 'cellar sump')
+  await page.goto(`${shop.url}/visits/${sump}/test`)
+  await expect(page.getByTestId('suspects')).toContainText('not ranked yet')
+  await say(page, 'float stuck')
+  await say(page, 'supply 97 v')
+  await expect(page.getByTestId('journal')).toContainText('outside 104 to 127 V')
+})

@@ -1,11 +1,11 @@
 import { computed } from 'vue'
-import { stepPlan } from '#core/takedown/step-plan'
+import { splitStep, stepPlan } from '#core/takedown/step-plan'
 
 /** The plan of the chosen repair and where in it the work stands. */
 export function useRepair() {
   const { visit, state } = useVisitContext()
   const plan = computed(() => (state.value.decision ? stepPlan(state.value.machine.kind, state.value.machine.construction, state.value.decision) : undefined))
-  const steps = computed(() => (plan.value?.steps ?? []).map((step, index) => ({ ...step, number: index + 1, record: state.value.steps.get(step.id) })))
+  const steps = computed(() => (plan.value?.steps ?? []).map((step, index) => ({ ...step, ...splitStep(step.text), number: index + 1, record: state.value.steps.get(step.id) })))
   const current = computed(() => steps.value.find(({ record }) => !record?.done))
   /** What came out at this opening on the way down, for the way back. */
   const cameOut = (id: string) => state.value.steps.get(id.replace(/^back:/, 'down:'))?.count

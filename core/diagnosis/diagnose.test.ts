@@ -35,7 +35,7 @@ describe('the humming pool pump', () => {
   it('lights the capacitor when the supply is good and the shaft turns freely', () => {
     const { next, settled } = diagnose({ ...HUMMING, findings: [supply, free] })
     expect(next).toMatchObject({ check: 'capacitance', part: 'run-capacitor', gates: ['power-off', 'proved-dead', 'discharged'] })
-    expect(next?.outcomes[0]).toMatchObject({ if: 'under 28.2 μF', then: expect.stringContaining('run capacitor weak, 98 %') as string })
+    expect(next?.outcomes[0]).toMatchObject({ if: 'under 28.2 μF', then: expect.stringContaining('run capacitor weak, 98\u00a0%') as string })
     expect(settled).toBe(false)
   })
 

@@ -191,7 +191,7 @@ function whyThisCheck(model: DiagnosisModel, probabilities: Float64Array, outcom
 
 /** Ranges side by side that say the same are one range to the reader. The percentage may differ by a little. */
 function mergeRanges<T extends { label: string; probability: number; then: string }>(ranges: readonly T[]): T[] {
-  const plain = (then: string) => then.replace(/(?:over |under )?\d+ %/g, '%')
+  const plain = (then: string) => then.replace(/(?:over |under )?\d+\u00a0%/g, '%')
   return ranges.reduce<T[]>((merged, range) => {
     const last = merged.at(-1)
     if (!last || plain(last.then) !== plain(range.then) || range.label.startsWith('reads')) return [...merged, range]

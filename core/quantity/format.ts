@@ -20,13 +20,13 @@ export function formatQuantity(value: number | null, unit: Unit | undefined, sig
   return unit ? `${formatNumber(value, significant)} ${UNIT_LABELS[unit]}` : formatNumber(value, significant)
 }
 
-/** A probability as whole percent, with the ends kept honest: never "0 %" or "100 %" for what is not certain. */
+/** A probability as whole percent, with the ends kept honest: never "0 %" or "100 %" for what is not certain. The space does not break. */
 export function formatPercent(probability: number): string {
-  if (probability <= 0) return '0 %'
-  if (probability >= 1) return '100 %'
-  if (probability < 0.01) return 'under 1 %'
-  if (probability > 0.99) return 'over 99 %'
-  return `${Math.round(probability * 100)} %`
+  if (probability <= 0) return '0\u00a0%'
+  if (probability >= 1) return '100\u00a0%'
+  if (probability < 0.01) return 'under 1\u00a0%'
+  if (probability > 0.99) return 'over 99\u00a0%'
+  return `${Math.round(probability * 100)}\u00a0%`
 }
 
 /** Minutes as hours and minutes, `0:45`. */

@@ -52,7 +52,7 @@ describe('numbers as people read them', () => {
   })
 
   it('keeps the ends of a probability honest', () => {
-    expect([0, 0.004, 0.62, 0.995, 1].map(formatPercent)).toEqual(['0 %', 'under 1 %', '62 %', 'over 99 %', '100 %'])
+    expect([0, 0.004, 0.62, 0.995, 1].map(formatPercent)).toEqual(['0', 'under 1', '62', 'over 99', '100'].map((text) => `${text}\u00a0%`))
   })
 
   it('writes waits as a person would', () => {

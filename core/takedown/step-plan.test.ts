@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { KIND_KNOWLEDGE } from '../knowledge/kinds'
-import { stepPlan, type PlanStep } from './step-plan'
+import { splitStep, stepPlan, type PlanStep } from './step-plan'
 
 const steps = (construction: 'band-clamp' | 'bolted-seal-plate', action: string): PlanStep[] => stepPlan('pool', construction, action)?.steps ?? []
 const ids = (list: PlanStep[], phase: PlanStep['phase']) => list.filter((step) => step.phase === phase).map(({ id }) => id.split(':')[1])
@@ -59,6 +59,14 @@ describe('the steps of a repair', () => {
 
   it('speaks of the start capacitor where that is the one being replaced', () => {
     expect(steps('band-clamp', 'replace-start-capacitor').find(({ id }) => id === 'work:fit-capacitor')?.part).toBe('start-capacitor')
+  })
+
+  it('splits into what is done and how, losing no word', () => {
+    expect(splitStep('Lock screw out of the impeller eye: it is left-handed, turn it clockwise')).toEqual({ title: 'Lock screw out of the impeller eye', how: 'It is left-handed, turn it clockwise.' })
+    for (const { text } of steps('bolted-seal-plate', 'swap-motor')) {
+      const { title, how } = splitStep(text)
+      expect(`${title} ${how}`.toLowerCase().match(/[a-z0-9]+/g)).toEqual(text.toLowerCase().match(/[a-z0-9]+/g))
+    }
   })
 
   it('is undefined for a repair nobody knows', () => expect(stepPlan('pool', 'band-clamp', 'polish-it')).toBeUndefined())

@@ -32,7 +32,7 @@ test('a shop that starts empty is invited to its first machine and visit', async
 
 test('a visit for a machine that is known, found by typing', async ({ page, shop }) => {
   await page.goto(`${shop.url}/visits/new`)
-  await page.getByLabel('Machine', { exact: true }).fill('school')
+  await page.getByRole('combobox', { name: 'Machine' }).fill('school')
   await page.getByRole('option', { name: /swimming hall pump/ }).click()
   await page.getByLabel('In the caller’s words').fill('whines')
   await page.getByTestId('open-visit').click()

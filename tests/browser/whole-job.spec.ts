@@ -143,7 +143,7 @@ test('the lamp passes over a check that cannot be made here', async ({ page, sho
 test('tapping a part shows its readings, its history as a chart, and its checks', async ({ page, shop }) => {
   await fixClock(page)
   await page.goto(`${shop.url}/visits/${shop.lido}/test`)
-  const part = page.viewportSize()?.width === 390 ? page.getByRole('button', { name: /run capacitor$/ }) : page.getByTestId('part-run-capacitor')
+  const part = page.viewportSize()?.width === 390 ? page.getByRole('button', { name: /run capacitor$/ }) : page.getByTestId('part-run-capacitor').locator('text').first()
   await part.first().click()
   const panel = page.getByTestId('part-panel')
   await expect(panel).toContainText('28.9 μF')

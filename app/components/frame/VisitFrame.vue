@@ -54,7 +54,7 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
   <div class="frame">
     <VisitHeader class="header" />
     <DropLine :viewed="joint" class="drop" />
-    <main class="middle" :aria-label="joint">
+    <main class="middle" :aria-label="joint" tabindex="0">
       <CallJoint v-if="joint === 'call'" />
       <PrepareJoint v-else-if="joint === 'prepare'" />
       <SafeJoint v-else-if="joint === 'safe'" />
@@ -64,7 +64,7 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
       <ProveJoint v-else-if="joint === 'prove'" @ask="ask" />
       <HandOverJoint v-else />
     </main>
-    <aside class="right no-print" aria-label="the lamp and the suspects">
+    <aside class="right no-print" aria-label="the lamp and the suspects" tabindex="0">
       <CallLamp v-if="joint === 'call'" />
       <PrepareLamp v-else-if="joint === 'prepare'" />
       <SafeLamp v-else-if="joint === 'safe'" />

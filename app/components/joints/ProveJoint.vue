@@ -18,7 +18,7 @@ const limits = (judged: JudgedFinding | undefined) => {
   <div class="p-5">
     <h2 class="mb-1 text-xl">Prove it</h2>
     <p class="mb-3 text-slate">Before and after, side by side. Water spilt while reconnecting looks like a leak: wipe dry, run some minutes, feel again.</p>
-    <div class="overflow-x-auto">
+    <div class="overflow-x-auto" tabindex="0" role="group" aria-label="proofs">
       <table class="w-full min-w-[36rem] border-collapse" data-testid="proof-table">
         <thead><tr class="border-b border-ink text-left"><th scope="col" class="py-1 pr-3">proof</th><th scope="col" class="pr-3">before</th><th scope="col" class="pr-3">after</th><th scope="col">limits</th></tr></thead>
         <tbody>

@@ -13,16 +13,16 @@ watch(() => current.value?.id, async () => {
 </script>
 
 <template>
-  <div class="px-5 pt-3 pb-4">
+  <div class="repair px-5 pt-3 pb-4">
     <PumpCutaway compact :lit="current?.part" @part="(part) => emit('part', part)" />
     <p v-if="!plan" class="py-4">No repair is chosen yet. <NuxtLink class="underline" :to="{ params: { joint: 'decide' } }">Decide first.</NuxtLink></p>
-    <div ref="list">
+    <div ref="list" class="steps">
       <section v-for="group in phases" :key="group.phase" :aria-label="PHASES[group.phase]">
         <h2 class="mt-3 border-b border-rule text-base">{{ PHASES[group.phase] }}</h2>
         <ol class="ruled">
           <li v-for="step in group.steps" :key="step.id" class="grid grid-cols-[2rem_minmax(0,1fr)_auto] items-center gap-x-3 py-1" :aria-current="step.id === current?.id ? 'step' : undefined" :class="{ 'font-bold': step.id === current?.id, 'text-slate': step.record?.done }" :data-testid="`step-${step.id}`">
             <span class="number text-right">{{ step.number }}</span>
-            <span>{{ step.text }}<span v-if="step.record?.count !== undefined" class="number"> · {{ step.record.count }}</span><span v-if="step.record?.reason" class="block text-[0.9rem]">{{ step.record.reason }}</span></span>
+            <span>{{ step.title }}<span v-if="step.id === current?.id && step.how" class="block font-normal">{{ step.how }}</span><span v-if="step.record?.count !== undefined" class="number"> · {{ step.record.count }}</span><span v-if="step.record?.reason" class="block text-[0.9rem]">{{ step.record.reason }}</span></span>
             <span class="flex items-center gap-2"><span class="number text-[0.9rem]">{{ step.record?.done ? format(new Date(step.record.at), 'HH:mm') : `${step.minutes} min` }}</span>
               <button v-if="step.record?.done" type="button" class="button button-quiet" :aria-label="`undo step ${step.number}`" @click="tick(step.id, false)">undo</button>
             </span>
@@ -32,3 +32,11 @@ watch(() => current.value?.id, async () => {
     </div>
   </div>
 </template>
+
+<style scoped>
+/* The drawing stays; the steps run under it. */
+@media (min-width: 901px) {
+  .repair { display: flex; flex-direction: column; height: 100%; }
+  .steps { flex: 1; min-height: 0; overflow-y: auto; }
+}
+</style>

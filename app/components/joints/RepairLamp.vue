@@ -31,7 +31,7 @@ function done(): void {
 </script>
 
 <template>
-  <LampCard v-if="current" :title="current.text" :tool="current.tool" :caution="current.caution">
+  <LampCard v-if="current" :title="current.title" :because="current.how" :tool="current.tool" :caution="current.caution">
     <p class="number text-[0.95rem]">step {{ current.number }} · {{ current.minutes }} min · {{ formatMinutes(minutesLeft) }} left</p>
     <ThreadTurn v-if="current.turn" :turn="current.turn" :hand="current.hand" />
     <p v-if="current.orientation"><strong>How it lies:</strong> {{ current.orientation }}</p>

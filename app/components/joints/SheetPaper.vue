@@ -22,7 +22,7 @@ const lists = computed(() => [
       <h3>What was found</h3>
       <ul><li v-for="finding in sheet.findings" :key="finding.text" class="flex gap-3 py-0.5"><StateMark :verdict="finding.verdict" worded class="w-28 shrink-0" /><span>{{ finding.text }}</span></li></ul>
     </section>
-    <section v-if="sheet.readings.length > 0" class="overflow-x-auto">
+    <section v-if="sheet.readings.length > 0" class="overflow-x-auto" tabindex="0" aria-label="readings, before and after">
       <h3>Readings, before and after</h3>
       <table class="w-full border-collapse text-[0.9rem]">
         <thead><tr class="border-b border-ink text-left"><th scope="col" class="pr-3">reading</th><th scope="col" class="pr-3">before</th><th scope="col" class="pr-3">after</th><th scope="col" class="pr-3">limits</th><th scope="col">where the limit comes from</th></tr></thead>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Combobox, ComboboxButton, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
+import { Combobox, ComboboxButton, ComboboxInput, ComboboxLabel, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
 import { ChevronDown } from '@lucide/vue'
 import { format } from 'date-fns'
 import { v7 as uuidv7 } from 'uuid'
@@ -70,8 +70,8 @@ useHead({ title: 'New visit · Pike Lamp' })
       <section class="grid gap-3">
         <div class="flex flex-wrap gap-2" role="group" aria-label="which machine"><button type="button" class="toggle" :aria-pressed="!fresh" :disabled="known.length === 0" @click="fresh = false">a machine we know</button><button type="button" class="toggle" :aria-pressed="fresh" data-testid="new-machine" @click="fresh = true">a new machine</button></div>
         <Combobox v-if="!fresh" v-model="chosen" nullable as="div" class="relative">
-          <label class="label" for="machine">Machine</label>
-          <div class="relative"><ComboboxInput id="machine" class="field pr-12" autocomplete="off" placeholder="a name, a place, a kind" :display-value="(item) => label(item as Known | null)" @change="query = $event.target.value" /><ComboboxButton class="absolute inset-y-0 right-0 inline-flex min-w-12 items-center justify-center" aria-label="all machines"><ChevronDown :size="20" aria-hidden="true" /></ComboboxButton></div>
+          <ComboboxLabel class="label">Machine</ComboboxLabel>
+          <div class="relative"><ComboboxInput class="field pr-12" autocomplete="off" placeholder="a name, a place, a kind" :display-value="(item) => label(item as Known | null)" @change="query = $event.target.value" /><ComboboxButton class="absolute inset-y-0 right-0 inline-flex min-w-12 items-center justify-center" aria-label="all machines"><ChevronDown :size="20" aria-hidden="true" /></ComboboxButton></div>
           <ComboboxOptions class="absolute z-10 max-h-80 w-full overflow-auto border border-ink bg-sheet"><ComboboxOption v-for="item in matches" :key="item.machine.id" v-slot="{ active }" :value="item" as="template"><li class="flex min-h-12 items-center justify-between gap-3 px-3 py-1" :class="{ 'bg-ink text-on-ink': active }"><span>{{ label(item) }}</span><span class="text-[0.9rem]">{{ KINDS[item.machine.kind] }}, {{ item.customer.place }}</span></li></ComboboxOption><li v-if="matches.length === 0" class="px-3 py-3">No machine of that name. Write down a new one.</li></ComboboxOptions>
           <p v-if="problems.machine" role="alert" class="text-rust">{{ problems.machine }}</p>
         </Combobox>

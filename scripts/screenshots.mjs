@@ -1,0 +1,80 @@
+// One current picture of each main view, from the demo data with the clock fixed. `npm run screenshots`, then look at them.
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { buildIfNeeded, installPackages, needNode, root, startServer } from './lib/setup.mjs'
+import { seedDemo } from './lib/seed.mjs'
+import { CHROMIUM, installSystemPackages } from './lib/system.mjs'
+
+needNode()
+await installPackages()
+await installSystemPackages()
+await buildIfNeeded()
+const NOW = new Date(2026, 4, 12, 10, 41)
+const out = join(root, 'docs/screenshots')
+const folder = mkdtempSync(join(tmpdir(), 'pike-lamp-pictures-'))
+const data = join(folder, 'demo')
+mkdirSync(data)
+mkdirSync(out, { recursive: true })
+const entries = await seedDemo(NOW)
+writeFileSync(join(data, 'journal.jsonl'), entries.map((entry) => `${JSON.stringify(entry)}\n`).join(''))
+const visit = (machine) => entries.filter((entry) => entry.kind === 'visit-opened' && entry.body.machine.name === machine).at(-1).visitId
+const lido = visit('filter pump 2')
+const { child, address } = await startServer({ port: 4392, dataDir: data, stdio: 'ignore', env: { PIKE_LAMP_NOW: NOW.toISOString() } })
+const { chromium } = await import('@playwright/test')
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+const wanted = process.argv.slice(2)
+
+async function picture(name, path, { scheme = 'light', size = [1280, 800], before } = {}) {
+  const context = await browser.newContext({ viewport: { width: size[0], height: size[1] }, colorScheme: scheme, hasTouch: size[0] < 600, reducedMotion: 'reduce' })
+  const page = await context.newPage()
+  await page.clock.setFixedTime(NOW)
+  await page.goto((path.startsWith('http') ? '' : address) + path)
+  await page.waitForLoadState('networkidle')
+  await before?.(page)
+  await page.waitForTimeout(700)
+  if (wanted.length === 0 || wanted.includes(name)) await page.screenshot({ path: join(out, `${name}.png`) })
+  await context.close()
+}
+const say = async (page, ...lines) => {
+  for (const line of lines) {
+    await page.getByLabel('a reading, a note').fill(line)
+    await page.keyboard.press('Enter')
+    await page.waitForTimeout(120)
+  }
+}
+
+await picture('day-daylight', '/')
+await picture('day-phone', '/', { size: [390, 844], scheme: 'dark' })
+await picture('call-daylight', `/visits/${lido}/call`, { before: async (page) => { await page.getByRole('button', { name: 'hums, will not turn' }).click(); await page.getByTestId('joint-end').click(); await page.goBack() } })
+await picture('prepare-daylight', `/visits/${lido}/prepare`, { before: async (page) => { await page.getByTestId('load-part:run-capacitor').click(); await page.getByTestId('joint-end').click(); await page.goBack() } })
+await picture('safe-cellar', `/visits/${lido}/safe`, {
+  scheme: 'dark', before: async (page) => {
+    await page.getByTestId('gate-power-off').getByRole('button').click()
+    for (const line of ['line 1 to ground', 'line 2 to ground', 'line to line']) await page.getByLabel(`${line}, volts`).fill('0')
+    await page.getByRole('button', { name: 'Proved dead' }).click()
+  },
+})
+await picture('part-daylight', `/visits/${lido}/test`, { before: async (page) => { await page.getByTestId('part-run-capacitor').locator('text').first().click(); await page.getByTestId('history-chart').locator('svg').first().waitFor() } })
+await picture('test-daylight', `/visits/${lido}/test`, { before: async (page) => { await say(page, 'weep dry', 'supply 236', 'shaft free'); await page.getByLabel('a reading, a note').fill('run cap 27') } })
+await picture('test-cellar', `/visits/${lido}/test`, { scheme: 'dark' })
+await picture('test-phone', `/visits/${lido}/test`, { size: [390, 844] })
+await picture('decide-daylight', `/visits/${lido}/decide`, { before: async (page) => { await say(page, 'run cap 27'); await page.getByTestId('option-replace-run-capacitor').getByRole('radio').click(); await page.getByTestId('decision-chart').locator('svg').first().waitFor() } })
+await picture('repair-daylight', `/visits/${visit('garden pool pump')}/decide`, {
+  before: async (page) => {
+    await page.getByTestId('option-swap-motor').getByRole('radio').click()
+    await page.goto(`${address}/visits/${visit('garden pool pump')}/repair`)
+    for (let turn = 0; turn < 40 && !(await page.getByTestId('lamp-title').innerText()).startsWith('Lock screw'); turn++) {
+      await page.getByTestId('step-done').click()
+      await page.waitForTimeout(60)
+    }
+  },
+})
+await picture('prove-daylight', `/visits/${lido}/prove`, { before: async (page) => { await say(page, 'shaft free', 'prime holds', 'pot full', 'supply 237', 'loaded 234', 'run cap 30.2') } })
+await picture('hand-over-daylight', `/visits/${lido}/hand-over`, { before: async (page) => { await page.getByLabel('What to watch').fill('listen to it when the season opens'); await page.getByLabel('Next date').fill('2027-05-12') } })
+await new Promise((done) => { child.once('exit', done); child.kill() })
+const empty = await startServer({ port: 4393, dataDir: join(folder, 'empty'), stdio: 'ignore' })
+await picture('first-day', `${empty.address}/`)
+await browser.close()
+empty.child.kill()
+rmSync(folder, { recursive: true, force: true })

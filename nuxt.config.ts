@@ -54,7 +54,8 @@ export default defineNuxtConfig({
     esbuild: { options: { tsconfigRaw: decorators } },
     typescript: { tsConfig: decorators },
     // The tracer does not see what these reach only by the export condition of the running Node.
-    externals: { traceInclude: ['node_modules/pdfmake/src/printer.js', ...REQUIRED_BY_CONDITION] },
+    // Many small CommonJS files load slowly; bundled, the server starts half a second sooner.
+    externals: { inline: ['class-validator', 'class-transformer', 'validator', 'drizzle-orm', 'reflect-metadata', 'convert'], traceInclude: ['node_modules/pdfmake/src/printer.js', ...REQUIRED_BY_CONDITION] },
   },
   // Nuxt 4.4.5 looks for a server entry even where nothing is rendered on the server, and `nuxt dev` dies without one.
   $development: { vite: { environments: { ssr: { build: { rollupOptions: { input: { server: spaEntry } } } } } } },

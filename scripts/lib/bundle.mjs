@@ -19,7 +19,7 @@ export async function bundle(entry, name, { minify = false, packages = 'external
 
 /** The command line with everything in it. */
 export function bundleLamp() {
-  return bundle('scripts/lib/lamp-main.ts', 'lamp', { packages: undefined })
+  return bundle('scripts/lib/lamp-main.ts', 'lamp', { packages: 'bundle', minify: true })
 }
 
 /** Rebuilds the command line only when core has changed since. */

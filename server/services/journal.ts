@@ -24,21 +24,27 @@ export class Journal {
   /** Puts the entries that the file has and the database lacks into the database: after a power loss, or an older copy put back. */
   async replay(): Promise<number> {
     if (!this.file) return 0
-    let batch: Entry[] = []
+    let batch: unknown[] = []
+    let read = 0
     let replayed = 0
-    for await (const line of this.file.read()) {
-      batch.push(validEntry(line, `journal.${replayed + batch.length}`))
-      if (batch.length >= REPLAY_BATCH) {
-        replayed += await this.insertMissing(batch)
-        batch = []
-      }
+    const take = async () => {
+      replayed += await this.insertMissing(batch, read - batch.length)
+      batch = []
     }
-    return replayed + (await this.insertMissing(batch))
+    for await (const line of this.file.read()) {
+      batch.push(line)
+      read++
+      if (batch.length >= REPLAY_BATCH) await take()
+    }
+    await take()
+    return replayed
   }
 
-  private async insertMissing(batch: readonly Entry[]): Promise<number> {
-    const known = await this.repository.knownIds(batch.map(({ id }) => id))
-    const missing = batch.filter(({ id }) => !known.has(id))
+  /** Only what the database lacks is validated: the rest was, when it was accepted. */
+  private async insertMissing(batch: readonly unknown[], offset: number): Promise<number> {
+    const idOf = (line: unknown) => (line as { id?: unknown } | null)?.id
+    const known = await this.repository.knownIds(batch.map(idOf).filter((id): id is string => typeof id === 'string' && /^[0-9a-f-]{36}$/.test(id)))
+    const missing = batch.flatMap((line, index) => (known.has(String(idOf(line))) ? [] : [validEntry(line, `journal.${offset + index}`)]))
     await this.repository.insert(missing)
     return missing.length
   }

@@ -65,7 +65,8 @@ export function diagnose(input: DiagnosisCase, options: DiagnoseOptions = {}): D
   const posterior = infer(model, { complaints, findings, excluded: input.excluded })
   const losses = cachedLosses(model, rates)
   const held = heldGates(input, model)
-  const done = new Set(posterior.weighed.map(({ finding }) => modelCheckOf(model, finding)?.key ?? finding.check))
+  // A finding that cannot tell was made all the same: asking for it again would tell no more.
+  const done = new Set(findings.map((finding) => modelCheckOf(model, finding)?.key ?? finding.check))
   const ranking = rankChecks(model, losses, posterior.probabilities, { held, done, skipped: new Set(input.skipped ?? []), standstill: standsStill(model, complaints), rates })
   const disagreement = findDisagreement(model, posterior.weighed)
   const best = ranking[0]

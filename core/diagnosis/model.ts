@@ -125,7 +125,9 @@ function speakingFaults(check: string, faults: readonly string[], { blocking }: 
 }
 
 function seenCheck(row: SeenRow, hypotheses: readonly Hypothesis[], knowledge: KindKnowledge): ModelCheck {
-  const states = row.order ?? Object.keys(checkInfo(row.check)?.outcomes ?? {})
+  const outcomes = Object.keys(checkInfo(row.check)?.outcomes ?? {})
+  // What the table does not speak of stands last, as unlikely under every cause.
+  const states = [...(row.order ?? outcomes), ...outcomes.filter((outcome) => row.order?.includes(outcome) === false)]
   const rows = new Float64Array(hypotheses.length * states.length)
   hypotheses.forEach(({ faults }, index) => {
     const table: Partial<Record<string, Distribution>> = row.effects

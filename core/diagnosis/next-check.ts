@@ -7,6 +7,8 @@ import type { DiagnosisModel, ModelCheck } from './model'
 
 /** Hypotheses that together hold less than this are left out of the look-ahead (never out of the posterior). */
 const NEGLIGIBLE = 2e-4
+/** Below this a check tells next to nothing, and testing on is at its end. */
+const WORTH_ASKING_BITS = 0.04
 /** A check this quick, with no gate to turn, counts as free: for it the look-ahead goes one step further. */
 const FREE_MINUTES = 1.5
 
@@ -128,8 +130,12 @@ function lossAfterTwo(first: Candidate, candidates: readonly Candidate[], { indi
  */
 export function mostTelling(candidates: readonly Candidate[], posterior: Float64Array): Candidate | undefined {
   const active = activeHypotheses(posterior)
-  const scored = candidates.map((candidate) => ({ candidate, score: informationBits(candidate.check, active) / candidate.cost }))
-  return scored.sort((a, b) => b.score - a.score)[0]?.candidate
+  const scored = candidates.map((candidate) => {
+    const bits = informationBits(candidate.check, active)
+    return { candidate, bits, score: bits / candidate.cost }
+  })
+  const best = scored.sort((a, b) => b.score - a.score)[0]
+  return best && best.bits > WORTH_ASKING_BITS ? best.candidate : undefined
 }
 
 /** Expected information of a check about the hypotheses: mutual information, bits. */

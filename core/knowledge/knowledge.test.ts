@@ -1,0 +1,107 @@
+import { describe, expect, it } from 'vitest'
+import { CHECKS, checkInfo, outcomeVerdict, partOfFinding } from './checks'
+import { KIND_KNOWLEDGE } from './kinds'
+import type { Component, Distribution, KindKnowledge } from './model-types'
+import { JOBS, OPENINGS } from './openings'
+import { DEFAULT_RATES } from './rates'
+import { COMPLAINTS, COMPLAINT_KINDS, complaintFits, CONSTRUCTIONS, FAULTS, GATES, isIdOf, KIND_CONSTRUCTIONS, KINDS, PARTS } from './vocabulary'
+
+const pool = KIND_KNOWLEDGE.pool as KindKnowledge
+const known = new Set<string>(pool.faults.map(({ fault }) => fault))
+
+describe('the vocabulary', () => {
+  it('gives every kind its constructions, and every construction a kind', () => {
+    expect(new Set(Object.values(KIND_CONSTRUCTIONS).flat())).toEqual(new Set(Object.keys(CONSTRUCTIONS)))
+  })
+
+  it('keeps ids lower-case and hyphenated, and labels written', () => {
+    for (const table of [KINDS, CONSTRUCTIONS, COMPLAINTS, PARTS, FAULTS, GATES, CHECKS]) {
+      for (const id of Object.keys(table)) expect(id).toMatch(/^[a-z][a-z0-9]*(-[a-z0-9]+)*$/)
+    }
+  })
+
+  it('offers a complaint only to the kinds that can raise it', () => {
+    expect(complaintFits('pit-flooded', 'pool')).toBe(false)
+    expect(complaintFits('hums-no-start', 'sump')).toBe(true)
+    for (const kinds of Object.values(COMPLAINT_KINDS)) expect(kinds.length).toBeGreaterThan(0)
+  })
+
+  it('takes no inherited key for an id', () => expect(isIdOf(PARTS, 'constructor')).toBe(false))
+})
+
+describe('the checks', () => {
+  it.each(Object.keys(CHECKS))('%s is measured or seen, with gates that exist and words to name it', (id) => {
+    const info = checkInfo(id)
+    expect((info?.unit === undefined) !== (info?.outcomes === undefined)).toBe(true)
+    for (const gate of info?.gates ?? []) expect(Object.keys(GATES)).toContain(gate)
+    expect(info?.words.length).toBeGreaterThan(0)
+    expect(info?.words.every((word) => word === word.toLowerCase())).toBe(true)
+    if (info?.unit) expect(info.plausible).toBeDefined()
+    if (info?.gates.includes('power-on') && info.unit === 'V') expect(info.caution).toBeDefined()
+  })
+
+  it('never offers a live hand at a shaft: spinning it is history only', () => {
+    expect(checkInfo('spin-start')?.historyOnly).toBe(true)
+    expect(checkInfo('shaft-turn')?.gates).toEqual(['power-off', 'proved-dead'])
+  })
+
+  it('never measures a capacitor that is not discharged, nor insulation with electronics on', () => {
+    expect(checkInfo('capacitance')?.gates).toContain('discharged')
+    expect(checkInfo('insulation-resistance')?.gates).toEqual(expect.arrayContaining(['discharged', 'electronics-disconnected', 'hands-clear']))
+  })
+
+  it('knows nothing of an unknown one', () => {
+    expect(checkInfo('toString')).toBeUndefined()
+    expect(outcomeVerdict('shaft-turn', 'wobbly')).toBeUndefined()
+    expect(partOfFinding({ check: 'winding-resistance', leads: 'start-common' })).toBe('start-winding')
+  })
+})
+
+describe('what is known of pool pumps', () => {
+  it('has a basis on every row', () => {
+    for (const row of [...pool.faults, ...pool.pairs, ...pool.seen, ...pool.measured, ...pool.actions, pool.nothingWrong, pool.replacement, pool.standstill]) expect(row.basis.name.length).toBeGreaterThan(5)
+  })
+
+  it('has a repair for every fault, and every repair cures something', () => {
+    const cured = new Set<string>(pool.actions.flatMap(({ cures }) => cures))
+    expect([...known].filter((fault) => !cured.has(fault))).toEqual([])
+    for (const action of pool.actions) expect(action.cures.length).toBeGreaterThan(0)
+  })
+
+  it('prices every part that a repair takes', () => {
+    const priced = Object.keys(DEFAULT_RATES.partPrices)
+    expect(pool.actions.flatMap(({ parts }) => parts).filter((part) => !priced.includes(part))).toEqual([])
+  })
+
+  it('speaks only of faults that a pool pump can have', () => {
+    const spoken = [...pool.seen.flatMap(({ effects }) => Object.keys(effects)), ...pool.measured.flatMap(({ effects }) => Object.keys(effects)), ...pool.pairs.flatMap(({ faults }) => faults), ...pool.blocking, ...Object.values(pool.replacement.masks).flat()]
+    expect(spoken.filter((fault) => !known.has(fault as string))).toEqual([])
+  })
+
+  it('has a check that speaks about every fault', () => {
+    const spoken = new Set([...pool.seen.flatMap(({ effects }) => Object.keys(effects)), ...pool.measured.flatMap(({ effects }) => Object.keys(effects))])
+    expect([...known].filter((fault) => !spoken.has(fault))).toEqual([])
+  })
+
+  it('gives probabilities that are probabilities, over outcomes that exist', () => {
+    const sum = (distribution: Distribution) => Object.values(distribution).reduce((total, value) => total + value, 0)
+    for (const { check, order, leak, effects } of pool.seen) {
+      const outcomes = order ?? Object.keys(checkInfo(check)?.outcomes ?? {})
+      expect(outcomes.filter((outcome) => checkInfo(check)?.outcomes?.[outcome] === undefined), check).toEqual([])
+      for (const distribution of [leak, ...Object.values(effects)]) {
+        expect(Object.keys(distribution).filter((outcome) => !outcomes.includes(outcome)), check).toEqual([])
+        expect(sum(distribution), check).toBeLessThanOrEqual(1)
+      }
+    }
+    const weight = (components: readonly Component[]) => components.reduce((total, component) => total + component.weight, 0)
+    for (const { check, normal, effects } of pool.measured) for (const components of [normal, ...Object.values(effects)]) expect(weight(components), check).toBeCloseTo(1, 9)
+    for (const { complaints } of pool.faults) expect(Object.values(complaints).every((chance) => chance > 0 && chance <= 1)).toBe(true)
+  })
+
+  it('has a step plan for each job on each construction, made of openings that exist', () => {
+    for (const { plan, openings } of JOBS) for (const id of openings) expect(OPENINGS.some((opening) => opening.id === id), `${plan}: ${id}`).toBe(true)
+    for (const plan of ['capacitor', 'shaft-seal', 'motor-swap'] as const) {
+      for (const construction of KIND_CONSTRUCTIONS.pool) expect(JOBS.filter((job) => job.plan === plan && job.constructions.includes(construction)).length).toBe(1)
+    }
+  })
+})

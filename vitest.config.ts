@@ -7,7 +7,7 @@ export default defineConfig({
   resolve: { alias: { '#core': root('./core'), '#server': root('./server') } },
   esbuild: { tsconfigRaw: { compilerOptions: { experimentalDecorators: true, useDefineForClassFields: true } } },
   test: {
-    include: ['core/**/*.test.ts', 'tests/reference/**/*.test.ts', 'tests/server/**/*.test.ts', 'demo/**/*.test.ts'],
+    include: ['core/**/*.test.ts', 'tests/reference/**/*.test.ts', 'tests/server/**/*.test.ts', 'demo/**/*.test.ts', 'app/utils/**/*.test.ts'],
     testTimeout: 30_000,
     hookTimeout: 60_000,
     benchmark: { include: ['bench/**/*.bench.ts'] },

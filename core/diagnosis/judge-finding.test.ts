@@ -67,6 +67,11 @@ describe('every reading is judged at once, with limit, reason and basis', () => 
     expect(usualSetup(well)).toBe('motor-and-cable')
   })
 
+  it('weighs a loose bearing against what retaining compound can take', () => {
+    expect(judge({ check: 'bearing-fit', outcome: 'loose', clearanceMillimetres: 0.05 }).because).toContain('retaining compound can take it')
+    expect(judge({ check: 'bearing-fit', outcome: 'loose', clearanceMillimetres: 0.2 }).because).toContain('new shaft or motor')
+  })
+
   it('keeps what the owner told as history, never as a verdict', () => {
     expect(judge({ check: 'spin-start', outcome: 'starts' })).toMatchObject({ verdict: 'unclear', because: expect.stringContaining('as told') as string })
   })

@@ -5,7 +5,7 @@ import { judgeLoadedSupply, judgeSupply } from '../electrical/supply'
 import { correctResistance, judgeWinding } from '../electrical/winding'
 import { judgeRange, type Basis, type Judgement } from '../judgement/judgement'
 import { checkInfo, outcomeLabel, outcomeVerdict, partOfFinding } from '../knowledge/checks'
-import { BATTERY_VOLTS, CAPACITOR, PRESSURES, RUNOUT_INCHES, SUBMERSIBLE_SHAFT, type InsulationSetup } from '../knowledge/limits'
+import { BATTERY_VOLTS, CAPACITOR, PRESSURES, RETAINING_MILLIMETRES, RUNOUT_INCHES, SUBMERSIBLE_SHAFT, type InsulationSetup } from '../knowledge/limits'
 import { PARTS, isIdOf } from '../knowledge/vocabulary'
 import type { CompletePlate, Installation, Pump } from '../motor/nameplate'
 import { formatNumber } from '../quantity/format'
@@ -51,6 +51,11 @@ function judgeSeen(finding: Finding): Judgement {
     return { ...base, because: 'an ordinary ohmmeter can only condemn, never clear: a winding that reads open on it can be 0.2 MΩ at 500 V. Use the megohmmeter' }
   }
   if (finding.check === 'capacitor-look' && verdict === 'failed') return { ...base, because: `${outcomeLabel(outcome)}: failed whatever it reads`, basis: CAPACITOR.lookBasis }
+  if (finding.check === 'bearing-fit' && outcome === 'loose' && finding.clearanceMillimetres !== undefined) {
+    const { high, basis } = RETAINING_MILLIMETRES
+    const within = finding.clearanceMillimetres <= high
+    return { ...base, high, basis, because: `${formatNumber(finding.clearanceMillimetres)} mm on the diameter: ${within ? `within ${high} mm, retaining compound can take it` : `over ${high} mm, a new shaft or motor`}` }
+  }
   if (finding.check === 'spin-start') return { ...base, because: outcome === 'starts' ? 'as told: the winding has power, its starting torque is missing' : 'as told: spinning it made no difference' }
   return { ...base, because: outcomeLabel(outcome) }
 }

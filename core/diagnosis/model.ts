@@ -10,12 +10,7 @@ import { mixHalves, mixtureDensity, mixtureStates, noisyMax, resolveMixture, typ
 import { statisticScale } from './statistic'
 
 /** One explanation: no fault, one, or two together. */
-export interface Hypothesis {
-  faults: readonly string[]
-  prior: number
-  /** A pair that goes together more often than chance. */
-  linked?: boolean
-}
+export interface Hypothesis { faults: readonly string[]; prior: number }
 
 /** A check as the engine sees it: states with their probabilities per hypothesis, and how a finding weighs. */
 export interface ModelCheck {
@@ -103,7 +98,7 @@ function enumerate(knowledge: KindKnowledge, faults: readonly FaultRow[], plate:
       const linked = knowledge.pairs.find((row) => row.faults.includes(first.fault) && row.faults.includes(second.fault))
       // A linked pair follows from its first fault with the stated chance.
       const follow = linked ? (yearly.get(linked.faults[0]) as number) * linked.given : 0
-      pairs.push({ faults: [first.fault, second.fault], prior: independent * knowledge.unnoticed + follow, linked: linked !== undefined })
+      pairs.push({ faults: [first.fault, second.fault], prior: independent * knowledge.unnoticed + follow })
     }
   })
   const all: Hypothesis[] = [{ faults: ['nothing-wrong'], prior: knowledge.nothingWrong.per1000 / 1000 }, ...singles, ...pairs]

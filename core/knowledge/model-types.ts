@@ -1,5 +1,5 @@
 import type { Basis } from '../judgement/judgement'
-import type { Complaint, Fault, Gate, Part } from './vocabulary'
+import type { Complaint, Fault, Part } from './vocabulary'
 import type { Check } from './checks'
 
 /** What a motor must have for a fault to exist in it. */
@@ -99,5 +99,3 @@ export interface KindKnowledge {
   measured: readonly MeasuredRow[]
   actions: readonly ActionRow[]
 }
-
-export type GateList = readonly Gate[]

@@ -1,6 +1,6 @@
 import { WINDING } from '../knowledge/limits'
 import {
-  CAPACITOR_MODEL_BASIS, CAPACITOR_WORKING_RATIO, FULL_LOAD_AMPS_230, FULL_LOAD_BASIS, RUN_CAPACITOR_230, START_CAPACITOR_230, USUAL_MOTOR, WINDING_MODEL,
+  CAPACITOR_MODEL_BASIS, CAPACITOR_WORKING_RATIO, FULL_LOAD_AMPS_230, FULL_LOAD_BASIS, RUN_CAPACITOR_230, START_CAPACITOR_230, USUAL_BASIS, USUAL_MOTOR, WINDING_MODEL,
 } from '../knowledge/motors'
 import { MOTOR_TYPES, type Construction, type Kind, type MotorType } from '../knowledge/vocabulary'
 import type { Basis } from '../judgement/judgement'
@@ -104,7 +104,7 @@ export function completePlate(pump: Pump): CompletePlate {
   const volts = plate.volts
   const hertz = assume(plate.hertz, 60, 'mains 60 Hz')
   const motorType = assume(plate.motorType, inferMotorType(plate) ?? usual.motorType, `motor ${MOTOR_TYPES[inferMotorType(plate) ?? usual.motorType]}`)
-  const horsepower = assume(plate.horsepower, usual.horsepower, `${formatNumber(usual.horsepower)} hp, usual for this kind`)
+  const horsepower = assume(plate.horsepower, usual.horsepower, `${formatNumber(usual.horsepower)} hp (${USUAL_BASIS.name})`)
   const ratio = 230 / volts
   const serviceFactor = plate.serviceFactor ?? usual.serviceFactor
   const modelAmps = interpolate(FULL_LOAD_AMPS_230, horsepower) * ratio

@@ -40,9 +40,6 @@ const SPELLINGS: Record<string, Conversion> = {
   '°c': { to: 'celsius', temperature: 'C' }, c: { to: 'celsius', temperature: 'C' }, '°f': { to: 'celsius', temperature: 'F' },
 }
 
-/** The units that people write, for error messages and for the input's suggestions. */
-export const WRITTEN_UNITS = 'V mV kV A mA µF uF mfd Ω ohm k M meg Mohm Gohm psi kPa bar inHg in mm ft m gpm L/min L/s m3/h s °C °F'
-
 /**
  * Reads a unit as trades write it.
  *

@@ -11,9 +11,6 @@ export interface Working<Input extends object = object, Output extends object = 
   basis: Basis
 }
 
-/** What every working adds to its own output. */
-export interface Shown { steps: string[]; basis: Basis; cautions?: string[] }
-
 /** Declares a working. The identity function, for its types. */
 export function defineWorking<Input extends object, Output extends object>(working: Working<Input, Output>): Working<Input, Output> {
   return working

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, gte, inArray, lt, or, sql, type SQL } from 'drizzle-orm'
+import { and, asc, desc, eq, gte, inArray, lt, or, sql, type SQL } from 'drizzle-orm'
 import { compareEntries, type Entry, type Machine } from '../../core/visit/entry'
 import { foldVisit } from '../../core/visit/fold'
 import { newestOf } from '../../core/visit/live-entries'
@@ -140,12 +140,6 @@ export class Repository {
   async count(): Promise<number> {
     const [row] = await this.db.select({ count: sql<number>`count(*)::int` }).from(entries)
     return row?.count ?? 0
-  }
-
-  /** Entries that arrived after a mark, for another tab or another van. */
-  async arrivedAfter(visitId: string, mark: number): Promise<{ entries: Entry[]; mark: number }> {
-    const rows = await this.db.select({ entry: entries.entry, arrival: entries.arrival }).from(entries).where(and(eq(entries.visitId, visitId), gt(entries.arrival, mark))).orderBy(asc(entries.arrival))
-    return { entries: rows.map(({ entry }) => entry), mark: rows.at(-1)?.arrival ?? mark }
   }
 }
 

@@ -7,8 +7,8 @@ const chromium = {
 export default defineConfig({
   testDir: 'tests/browser',
   outputDir: 'test-results',
-  timeout: 60_000,
-  expect: { timeout: 8_000 },
+  timeout: 150_000,
+  expect: { timeout: 12_000 },
   workers: 2,
   fullyParallel: false,
   forbidOnly: true,

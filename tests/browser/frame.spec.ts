@@ -5,7 +5,7 @@ const JOINTS = ['call', 'prepare', 'safe', 'test', 'decide', 'repair', 'prove', 
 
 for (const scheme of ['light', 'dark'] as const) {
   test(`axe finds nothing serious on any screen, ${scheme}`, async ({ page, shop, problems }) => {
-    test.setTimeout(180_000)
+    test.setTimeout(420_000)
     await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' })
     await fixClock(page)
     const upper = await visitOf(shop.url, 'garden pool pump')
@@ -14,7 +14,7 @@ for (const scheme of ['light', 'dark'] as const) {
       await page.goto(shop.url + path)
       await page.waitForLoadState('networkidle')
       await expect(page.locator('main')).toBeVisible()
-      await page.waitForTimeout(400)
+      await page.waitForTimeout(200)
       const { violations } = await new AxeBuilder({ page }).exclude('.apexcharts-canvas').analyze()
       const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
       expect(serious.map(({ id, nodes }) => `${path}: ${id}: ${nodes.slice(0, 3).map(({ html, failureSummary }) => `${html.slice(0, 160)} ${failureSummary?.slice(0, 160)}`).join(' | ')}`)).toEqual([])

@@ -41,7 +41,7 @@ const charted = computed(() => {
         <header class="flex items-center justify-between gap-3"><DialogTitle class="text-2xl">{{ name.charAt(0).toUpperCase() + name.slice(1) }}</DialogTitle><button type="button" class="button" aria-label="close" @click="emit('close')"><X :size="20" aria-hidden="true" /></button></header>
         <section class="mt-4"><h3 class="border-b border-rule">This visit</h3>
           <p v-if="now.length === 0" class="py-2 text-slate">Not checked yet.</p>
-          <ul class="ruled"><li v-for="judged in now" :key="judged.entryId" class="py-2"><span class="flex items-center gap-2"><StateMark :verdict="judged.judgement.verdict" worded /><span class="number ml-auto font-bold">{{ valueText(judged) }}</span></span><span class="block text-[0.95rem]">{{ judged.judgement.subject }}: {{ judged.judgement.because }}</span><span class="block text-[0.85rem] text-slate">{{ judged.judgement.basis.name }}</span></li></ul>
+          <ul class="ruled"><li v-for="judged in now" :key="judged.entryId" class="py-2"><span class="flex items-center gap-2"><StateMark :verdict="judged.judgement.verdict" worded /><span class="number ml-auto font-bold">{{ valueText(judged) }}</span></span><span class="block text-[0.95rem]">{{ judged.judgement.subject }}: {{ judged.judgement.because }}</span><span class="block text-[0.85rem] text-slate"><template v-if="judged.judgement.margin !== undefined">margin to the limit {{ Math.round(judged.judgement.margin * 100) }}&nbsp;% · </template>{{ judged.judgement.basis.name }}</span></li></ul>
         </section>
         <HistoryChart v-if="charted" :check="charted" :before="before" :now="now" class="mt-4" />
         <section v-if="before.length > 0" class="mt-4"><h3 class="border-b border-rule">Earlier</h3>

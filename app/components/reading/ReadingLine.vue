@@ -75,7 +75,7 @@ defineExpose({ focus: () => input.value?.focus() })
           <template v-else>
             <p v-for="judgement in judged" :key="`${judgement.subject}${judgement.value}`" class="flex min-h-12 flex-wrap items-center gap-x-2">
               <StateMark :verdict="judgement.verdict" :size="20" />
-              <span><strong>{{ judgement.subject }} {{ valueOf(judgement) }}</strong>: {{ judgement.because }}. <strong :class="`verdict-${judgement.verdict}`">{{ VERDICT_WORDS[judgement.verdict] }}</strong></span>
+              <span><strong>{{ judgement.subject }} {{ valueOf(judgement) }}</strong>: {{ judgement.because }}. <strong :class="`verdict-${judgement.verdict}`">{{ VERDICT_WORDS[judgement.verdict] }}</strong><span class="block text-[0.82rem] text-slate">{{ judgement.basis.name }}</span></span>
             </p>
           </template>
         </div>

@@ -111,6 +111,6 @@ export function watchList(state: Pick<VisitState, 'findings'>): string[] {
     const judged = after ?? before
     if (judged?.judgement.verdict !== 'tired') return []
     const part = judged.judgement.part && isIdOf(PARTS, judged.judgement.part) ? PARTS[judged.judgement.part] : subject
-    return [`${part === subject ? subject : `${part}, ${subject}`} is ${VERDICT_WORDS.tired}: ${judged.judgement.because}`]
+    return [`${subject.includes(part) ? subject : `${part}, ${subject}`} is ${VERDICT_WORDS.tired}: ${judged.judgement.because}`]
   })
 }

@@ -8,8 +8,8 @@ export default defineConfig({
   esbuild: { tsconfigRaw: { compilerOptions: { experimentalDecorators: true, useDefineForClassFields: true } } },
   test: {
     include: ['core/**/*.test.ts', 'tests/reference/**/*.test.ts', 'tests/server/**/*.test.ts', 'demo/**/*.test.ts', 'app/utils/**/*.test.ts'],
-    testTimeout: 30_000,
-    hookTimeout: 60_000,
+    testTimeout: 120_000,
+    hookTimeout: 120_000,
     benchmark: { include: ['bench/**/*.bench.ts'] },
     coverage: { provider: 'v8', include: ['core/**/*.ts'], exclude: ['core/**/*.test.ts', 'core/knowledge/model-types.ts'], reporter: ['text-summary', 'json-summary'], thresholds: { lines: 90, statements: 90, branches: 80 } },
   },

@@ -1,8 +1,5 @@
 import { defineConfig } from '@playwright/test'
-
-const chromium = {
-  launchOptions: { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] },
-}
+import { CHROMIUM_LAUNCH } from './scripts/lib/system.mjs'
 
 export default defineConfig({
   testDir: 'tests/browser',
@@ -13,7 +10,7 @@ export default defineConfig({
   fullyParallel: false,
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? '.cache/results/playwright.json' }]],
-  use: { browserName: 'chromium', ...chromium, trace: 'off' },
+  use: { browserName: 'chromium', launchOptions: CHROMIUM_LAUNCH, trace: 'off' },
   projects: [
     { name: 'desk', use: { viewport: { width: 1280, height: 800 } } },
     { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },

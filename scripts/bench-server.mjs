@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
 import { buildIfNeeded, installPackages, needNode, root, startServer } from './lib/setup.mjs'
-import { CHROMIUM } from './lib/system.mjs'
+import { CHROMIUM_LAUNCH } from './lib/system.mjs'
 import { seedDemo } from './lib/seed.mjs'
 
 needNode()
@@ -41,7 +41,7 @@ say('start with existing data, median of 5', median(starts), 'ms', 'under 2000')
 
 const { child, address } = await startServer({ port, dataDir: data, stdio: 'ignore' })
 const { chromium } = await import('@playwright/test')
-const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+const browser = await chromium.launch(CHROMIUM_LAUNCH)
 const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
 const scripts = new Map()
 page.on('response', async (response) => {

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { buildIfNeeded, installPackages, needNode, root, startServer } from './lib/setup.mjs'
 import { seedDemo } from './lib/seed.mjs'
-import { CHROMIUM, installSystemPackages } from './lib/system.mjs'
+import { CHROMIUM_LAUNCH, installSystemPackages } from './lib/system.mjs'
 
 needNode()
 await installPackages()
@@ -22,7 +22,7 @@ const visit = (machine) => entries.filter((entry) => entry.kind === 'visit-opene
 const lido = visit('filter pump 2')
 const { child, address } = await startServer({ port: 4392, dataDir: data, stdio: 'ignore', env: { PIKE_LAMP_NOW: NOW.toISOString() } })
 const { chromium } = await import('@playwright/test')
-const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+const browser = await chromium.launch(CHROMIUM_LAUNCH)
 const wanted = process.argv.slice(2)
 
 async function picture(name, path, { scheme = 'light', size = [1280, 800], before } = {}) {

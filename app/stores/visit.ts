@@ -3,14 +3,12 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { v7 as uuidv7 } from 'uuid'
 import { compareEntries, type Entry, type EntryBodies, type EntryKind } from '#core/visit/entry'
 import { foldVisit, type VisitState } from '#core/visit/fold'
+import { earlierReadings, type HistoryReading } from '#core/visit/history'
 import { UNNAMED_SHOP, type Shop } from '#core/visit/sheet'
 import type { Thought } from '~/workers/inference.worker'
 import { useThinker } from '~/composables/useThinker'
 import { read, write } from '~/composables/useLocalStorageRef'
 import { useOutbox } from './outbox'
-
-/** A reading of this machine in an earlier visit. */
-export interface HistoryReading { visitId: string; at: string; check: string; part?: string; leads?: string; setup?: string; value: number | null; outcome?: string; unit?: string; verdict: string; text: string; subject: string }
 
 const AUTHOR = 'pike-lamp.author'
 
@@ -34,7 +32,7 @@ export const useVisit = defineStore('visit', () => {
   })
   // What waits in the outbox belongs to the journal here, and stays in it when it has been sent.
   watch(() => [outbox.pending, visitId.value] as const, ([pending]) => merge(pending.filter((entry) => entry.visitId === visitId.value)), { immediate: true })
-  const earlier = computed(() => Object.fromEntries(history.value.flatMap(({ check, setup, value }) => (check === 'insulation-resistance' && value !== null ? [[`${check}:${setup ?? 'surface-motor'}`, value]] : []))))
+  const earlier = computed(() => earlierReadings(history.value))
   const state = computed<VisitState | undefined>(() => foldVisit(entries.value, { earlier: earlier.value }))
 
   async function open(id: string): Promise<void> {

@@ -154,14 +154,13 @@ const SETTLES = 0.85
 function describeNext(candidate: Candidate, model: DiagnosisModel, losses: LossTable, probabilities: Float64Array): NextCheck {
   const { check, gates, missingGates, minutes } = candidate
   const info = checkInfo(check.check)
-  const all = outcomesOf(check, probabilities)
-  const outcomes = all.filter(({ probability }) => probability > RARE).sort((a, b) => b.probability - a.probability)
-  const told = (info?.unit ? mergeRanges(all.map((outcome) => ({ ...outcome, then: whatItSays(model, losses, outcome.posterior) }))) : all.map((outcome) => ({ ...outcome, then: whatItSays(model, losses, outcome.posterior) })))
-    .filter(({ probability }) => probability > RARE).sort((a, b) => b.probability - a.probability).slice(0, 3)
+  const all = outcomesOf(check, probabilities).map((outcome) => ({ ...outcome, then: whatItSays(model, losses, outcome.posterior) }))
+  const likely = <T extends { probability: number }>(outcomes: readonly T[]) => outcomes.filter(({ probability }) => probability > RARE).sort((a, b) => b.probability - a.probability)
+  const told = likely(info?.unit ? mergeRanges(all) : all).slice(0, 3)
   return {
     check: check.check, ...(check.part ? { part: check.part } : {}), ...(check.leads ? { leads: check.leads } : {}),
     title: titleOf(check), tool: info?.tool ?? '', caution: info?.caution, minutes, gates, missingGates,
-    because: whyThisCheck(model, probabilities, outcomes, minutes),
+    because: whyThisCheck(model, probabilities, likely(all), minutes),
     outcomes: told.map(({ label, probability, then }) => ({ if: label, probability, then })),
   }
 }

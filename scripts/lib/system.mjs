@@ -4,6 +4,8 @@ import { fail } from './setup.mjs'
 import { postgresBin } from './postgres.mjs'
 
 export const CHROMIUM = '/usr/bin/chromium'
+/** How Debian's Chromium is started here: also as root, without a GPU, and without a word to the network. */
+export const CHROMIUM_LAUNCH = { executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] }
 
 /** Installs from Debian's packages what the tests need and the machine lacks: a browser, a PostgreSQL server, a PDF reader. */
 export async function installSystemPackages() {

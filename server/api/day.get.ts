@@ -3,9 +3,10 @@ import { orderDay, type DayVisit } from '../../core/planning/day'
 import { InputError } from '../../core/validation/input-error'
 import { tellingReadings } from '../../core/visit/before-after'
 import { foldVisit } from '../../core/visit/fold'
+import { historyOf } from '../../core/visit/history'
 import { serverNow, useShopApp } from '../utils/app'
 import { api } from '../utils/problem'
-import { historyOf, shopOf } from '../utils/views'
+import { shopOf } from '../utils/views'
 
 const MOST_LAST_READINGS = 3
 

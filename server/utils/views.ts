@@ -1,7 +1,7 @@
 import type { Entry } from '../../core/visit/entry'
-import { foldVisit, type JudgedFinding, type VisitState } from '../../core/visit/fold'
+import { foldVisit, type VisitState } from '../../core/visit/fold'
+import { earlierReadings, historyOf, type HistoryReading } from '../../core/visit/history'
 import { UNNAMED_SHOP, type Shop } from '../../core/visit/sheet'
-import { valueText } from '../../core/visit/describe'
 import { newestOf } from '../../core/visit/live-entries'
 import type { ShopApp } from '../services/shop-app'
 import { Problem } from './problem'
@@ -12,16 +12,6 @@ const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/
 export function pathId(value: string | undefined, what: string): string {
   if (!value || !UUID.test(value)) throw new Problem(404, `There is no ${what} with the id ${String(value).slice(0, 60)}.`)
   return value
-}
-
-/** A reading of a machine in an earlier visit, as the history and the trend need it. */
-export interface HistoryReading { visitId: string; at: string; check: string; part?: string; leads?: string; setup?: string; value: number | null; outcome?: string; unit?: string; verdict: string; text: string; subject: string }
-
-export function historyOf(visitId: string, { at, finding, judgement }: JudgedFinding): HistoryReading {
-  return {
-    visitId, at, check: finding.check, part: finding.part ?? judgement.part, leads: finding.leads, setup: finding.setup, value: finding.value ?? null, outcome: finding.outcome, unit: finding.unit,
-    verdict: judgement.verdict, subject: judgement.subject, text: `${judgement.subject} ${valueText({ judgement })}`,
-  }
 }
 
 /** The journal of a visit, its machine's earlier readings, and the shop: what a screen needs to show everything. */
@@ -44,10 +34,6 @@ export async function machineHistory(app: ShopApp, machineId: string, before: st
 /** A visit's state with its machine's earlier insulation readings, for the trend. */
 export function stateOf(view: VisitView): VisitState {
   return foldVisit(view.entries, { earlier: earlierReadings(view.history) }) as VisitState
-}
-
-export function earlierReadings(history: readonly HistoryReading[]): Record<string, number> {
-  return Object.fromEntries(history.flatMap(({ check, setup, value }) => (check === 'insulation-resistance' && value !== null ? [[`${check}:${setup ?? 'surface-motor'}`, value]] : [])))
 }
 
 export async function shopOf(app: ShopApp): Promise<Shop> {

@@ -3,7 +3,7 @@ import { checkInfo } from '#core/knowledge/checks'
 import { formatNumber } from '#core/quantity/format'
 import { UNIT_LABELS } from '#core/quantity/units'
 import type { JudgedFinding } from '#core/visit/fold'
-import type { HistoryReading } from '~/stores/visit'
+import type { HistoryReading } from '#core/visit/history'
 
 /** A machine's readings of one check over the years, with the limit. */
 const { check, before, now } = defineProps<{ check: string; before: readonly HistoryReading[]; now: readonly JudgedFinding[] }>()

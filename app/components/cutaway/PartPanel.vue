@@ -19,12 +19,7 @@ const checks = computed(() => Object.keys(CHECKS).filter((id) => {
   const info = checkInfo(id)
   if (!info || info.historyOnly || (info.kinds && !info.kinds.includes(state.value.machine.kind))) return false
   return parts.value.some((each) => info.part === each || (info.parts as readonly string[] | undefined)?.includes(each))
-}).map((id) => ({ id, info: checkInfo(id)!, line: `${lineFor(id)} ` })))
-function lineFor(check: string): string {
-  if (check === 'capacitance' || check === 'capacitor-look') return part === 'start-capacitor' ? 'start cap' : 'run cap'
-  if (check === 'winding-resistance') return 'run winding'
-  return checkInfo(check)?.words[0] ?? ''
-}
+}).map((id) => ({ id, info: checkInfo(id)!, line: `${lineSubject({ check: id, part, leads: id === 'winding-resistance' ? 'run-common' : undefined })} ` })))
 /** The measured check with the longest story, for the chart. */
 const charted = computed(() => {
   const counts = new Map<string, number>()

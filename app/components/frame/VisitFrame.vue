@@ -22,10 +22,7 @@ function ask(text: string): void {
   nextTick(() => readingLine.value?.focus())
 }
 function measure(): void {
-  const next = lit.value
-  if (!next) return
-  const word = next.part === 'start-capacitor' ? 'start cap' : next.part === 'run-capacitor' ? 'run cap' : next.leads ? (next.leads.includes('start') ? 'start winding' : 'run winding') : (checkInfo(next.check)?.words[0] ?? '')
-  ask(`${word} `)
+  if (lit.value) ask(`${lineSubject(lit.value)} `)
 }
 function correct(entryId: string, text: string): void {
   correcting.value = entryId

@@ -8,7 +8,7 @@ const emit = defineEmits<{ pick: [line: string] }>()
 const keys = computed(() => {
   const info = lit ? checkInfo(lit.check) : undefined
   if (!info || !lit) return []
-  const subject = lit.part === 'start-capacitor' ? 'start cap' : lit.part === 'run-capacitor' ? 'run cap' : lit.leads?.includes('start') ? 'start winding' : lit.leads ? 'run winding' : info.words[0]
+  const subject = lineSubject(lit)
   if (info.outcomes) return Object.keys(info.outcomes).map((outcome) => ({ label: outcomeLabel(outcome), line: `${subject} ${outcomeLabel(outcome)}` }))
   return [{ label: `${subject} …`, line: `${subject} ` }]
 })

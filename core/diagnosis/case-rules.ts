@@ -1,35 +1,35 @@
 import { Type } from 'class-transformer'
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsOptional, IsString, MaxLength, ValidateIf, ValidateNested } from 'class-validator'
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsString, MaxLength, ValidateIf, ValidateNested } from 'class-validator'
 import { CHECKS, checkInfo } from '../knowledge/checks'
 import { COMPLAINTS, CONSTRUCTIONS, FAULTS, GATES, KIND_CONSTRUCTIONS, KINDS, MOTOR_TYPES, PARTS, type Kind } from '../knowledge/vocabulary'
 import { InputError, type FieldProblem } from '../validation/input-error'
 import { readUnit } from '../quantity/units'
 import type { DiagnosisCase, Finding } from './finding'
 import type { Installation, Nameplate, Pump } from '../motor/nameplate'
-import { IdOf, OptionalQuantity, Quantity, QuantityOrRange, QuantityRange } from '../validation/rules'
+import { IdOf, MayBeAbsent, OptionalQuantity, Quantity, QuantityOrRange, QuantityRange } from '../validation/rules'
 
 export class NameplateInput implements Nameplate {
   @Quantity({ above: 0, max: 700 }) volts!: number
-  @IsOptional() @IsIn([50, 60]) hertz?: number
-  @IsOptional() @IdOf(MOTOR_TYPES) motorType?: Nameplate['motorType']
+  @MayBeAbsent() @IsIn([50, 60]) hertz?: number
+  @MayBeAbsent() @IdOf(MOTOR_TYPES) motorType?: Nameplate['motorType']
   @OptionalQuantity({ above: 0, max: 100 }) horsepower?: number
   @OptionalQuantity({ min: 0.5, max: 3 }) serviceFactor?: number
   @OptionalQuantity({ above: 0, max: 500 }) fullLoadAmps?: number
   @OptionalQuantity({ above: 0, max: 500 }) serviceFactorAmps?: number
   @OptionalQuantity({ above: 0, max: 3000 }) lockedRotorAmps?: number
-  @IsOptional() @IsString() @MaxLength(2) codeLetter?: string
+  @MayBeAbsent() @IsString() @MaxLength(2) codeLetter?: string
   @OptionalQuantity({ min: 2, max: 12 }) poles?: number
   @OptionalQuantity({ above: 0, max: 20000 }) rpm?: number
-  @IsOptional() @IsString() @MaxLength(40) frame?: string
-  @IsOptional() @IsString() @MaxLength(40) flange?: string
+  @MayBeAbsent() @IsString() @MaxLength(40) frame?: string
+  @MayBeAbsent() @IsString() @MaxLength(40) flange?: string
   @OptionalQuantity({ above: 0, max: 2000 }) runCapacitorMicrofarads?: number
   @OptionalQuantity({ above: 0, max: 2000 }) runCapacitorVolts?: number
-  @IsOptional() @QuantityOrRange() startCapacitorMicrofarads?: number | [number, number]
+  @MayBeAbsent() @QuantityOrRange() startCapacitorMicrofarads?: number | [number, number]
   @OptionalQuantity({ above: 0, max: 2000 }) startCapacitorVolts?: number
   @OptionalQuantity({ above: 0, max: 50 }) capacitorTolerancePercent?: number
-  @IsOptional() @QuantityRange() runWindingOhms?: [number, number]
-  @IsOptional() @QuantityRange() startWindingOhms?: [number, number]
-  @IsOptional() @IsIn(['A', 'B', 'F', 'H']) thermalClass?: string
+  @MayBeAbsent() @QuantityRange() runWindingOhms?: [number, number]
+  @MayBeAbsent() @QuantityRange() startWindingOhms?: [number, number]
+  @MayBeAbsent() @IsIn(['A', 'B', 'F', 'H']) thermalClass?: string
 }
 
 class CurvePoint {
@@ -38,9 +38,9 @@ class CurvePoint {
 }
 
 export class InstallationInput implements Installation {
-  @IsOptional() @IsString() @MaxLength(8) cableAwg?: string
+  @MayBeAbsent() @IsString() @MaxLength(8) cableAwg?: string
   @OptionalQuantity({ above: 0 }) cableMetres?: number
-  @IsOptional() @IsArray() @ArrayMaxSize(100) @ValidateNested({ each: true }) @Type(() => CurvePoint) pumpCurve?: CurvePoint[]
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(100) @ValidateNested({ each: true }) @Type(() => CurvePoint) pumpCurve?: CurvePoint[]
   @OptionalQuantity({ min: 0, max: 300 }) cutInPsi?: number
   @OptionalQuantity({ min: 0, max: 300 }) cutOutPsi?: number
   @OptionalQuantity({ above: 0 }) tankLitres?: number
@@ -48,47 +48,47 @@ export class InstallationInput implements Installation {
   @OptionalQuantity({ above: 0 }) pitDiameterMetres?: number
   @OptionalQuantity({ above: 0 }) wellDepthMetres?: number
   @OptionalQuantity({ min: 0, max: 24 }) dutyHoursPerDay?: number
-  @IsOptional() @IsBoolean() onlySupply?: boolean
-  @IsOptional() @IsBoolean() livestock?: boolean
+  @MayBeAbsent() @IsBoolean() onlySupply?: boolean
+  @MayBeAbsent() @IsBoolean() livestock?: boolean
 }
 
 export class PumpInput implements Pump {
   @IdOf(KINDS) kind!: Kind
-  @IsOptional() @IdOf(CONSTRUCTIONS) construction?: Pump['construction']
+  @MayBeAbsent() @IdOf(CONSTRUCTIONS) construction?: Pump['construction']
   @OptionalQuantity({ min: 0, max: 100 }) ageYears?: number
-  @IsOptional() @IsBoolean() underWarranty?: boolean
+  @MayBeAbsent() @IsBoolean() underWarranty?: boolean
   @ValidateNested() @Type(() => NameplateInput) @ValidateIf(() => true) nameplate!: NameplateInput
-  @IsOptional() @ValidateNested() @Type(() => InstallationInput) installation?: InstallationInput
+  @MayBeAbsent() @ValidateNested() @Type(() => InstallationInput) installation?: InstallationInput
 }
 
 export class FindingInput implements Finding {
   @IdOf(CHECKS) check!: string
   @ValidateIf((finding: FindingInput) => finding.value !== null && finding.value !== undefined) @Quantity() value?: number | null
-  @IsOptional() @IsString() @MaxLength(20) unit?: string
-  @IsOptional() @IsString() @MaxLength(40) outcome?: string
-  @IsOptional() @IdOf(PARTS) part?: string
-  @IsOptional() @IsString() @MaxLength(30) lead?: string
-  @IsOptional() @IsString() @MaxLength(40) leads?: string
-  @IsOptional() @IsIn(['off-circuit', 'under-load']) method?: Finding['method']
-  @IsOptional() @IsIn(['motor-alone', 'motor-and-cable', 'cable-alone', 'surface-motor']) setup?: Finding['setup']
+  @MayBeAbsent() @IsString() @MaxLength(20) unit?: string
+  @MayBeAbsent() @IsString() @MaxLength(40) outcome?: string
+  @MayBeAbsent() @IdOf(PARTS) part?: string
+  @MayBeAbsent() @IsString() @MaxLength(30) lead?: string
+  @MayBeAbsent() @IsString() @MaxLength(40) leads?: string
+  @MayBeAbsent() @IsIn(['off-circuit', 'under-load']) method?: Finding['method']
+  @MayBeAbsent() @IsIn(['motor-alone', 'motor-and-cable', 'cable-alone', 'surface-motor']) setup?: Finding['setup']
   @OptionalQuantity({ min: -60, max: 250 }) celsius?: number
   @OptionalQuantity({ above: 0, max: 15000 }) testVolts?: number
-  @IsOptional() @IsIn(['new', 'used']) ageState?: Finding['ageState']
-  @IsOptional() @IsBoolean() throughCable?: boolean
-  @IsOptional() @IsIn(['whole', 'motor', 'pump-end']) half?: Finding['half']
-  @IsOptional() @IsString() @MaxLength(40) at?: string
+  @MayBeAbsent() @IsIn(['new', 'used']) ageState?: Finding['ageState']
+  @MayBeAbsent() @IsBoolean() throughCable?: boolean
+  @MayBeAbsent() @IsIn(['whole', 'motor', 'pump-end']) half?: Finding['half']
+  @MayBeAbsent() @IsString() @MaxLength(40) at?: string
   @OptionalQuantity({ min: 0, max: 10 }) clearanceMillimetres?: number
-  @IsOptional() @IsString() @MaxLength(40) code?: string
+  @MayBeAbsent() @IsString() @MaxLength(40) code?: string
 }
 
 export class DiagnoseInput implements DiagnosisCase {
   @ValidateNested() @Type(() => PumpInput) pump!: PumpInput
-  @IsOptional() @IsArray() @ArrayMaxSize(30) @IdOf(COMPLAINTS, { each: true }) complaints?: string[]
-  @IsOptional() @IsArray() @ArrayMaxSize(90) @IdOf(PARTS, { each: true }) alreadyReplaced?: string[]
-  @IsOptional() @IsArray() @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => FindingInput) findings?: FindingInput[]
-  @IsOptional() @IsArray() @ArrayMaxSize(100) @IdOf(FAULTS, { each: true }) excluded?: string[]
-  @IsOptional() @IsArray() @ArrayMaxSize(30) @IdOf(GATES, { each: true }) gates?: string[]
-  @IsOptional() @IsArray() @ArrayMaxSize(100) @IsString({ each: true }) skipped?: string[]
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(30) @IdOf(COMPLAINTS, { each: true }) complaints?: string[]
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(90) @IdOf(PARTS, { each: true }) alreadyReplaced?: string[]
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => FindingInput) findings?: FindingInput[]
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(100) @IdOf(FAULTS, { each: true }) excluded?: string[]
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(30) @IdOf(GATES, { each: true }) gates?: string[]
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(100) @IsString({ each: true }) skipped?: string[]
 }
 
 /**

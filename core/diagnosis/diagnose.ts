@@ -1,29 +1,32 @@
 import type { Judgement } from '../judgement/judgement'
 import { checkInfo } from '../knowledge/checks'
 import { DEFAULT_RATES, type Rates } from '../knowledge/rates'
-import { FAULTS, isIdOf, type Gate } from '../knowledge/vocabulary'
+import type { ActionRow } from '../knowledge/model-types'
+import { FAULTS, isIdOf, type Gate, type Kind } from '../knowledge/vocabulary'
 import { completePlate } from '../motor/nameplate'
 import { formatPercent } from '../quantity/format'
 import { explainFault, findDisagreement, type Disagreement } from './explain'
-import { newestFindings, type DiagnosisCase } from './finding'
+import { checkKey, newestFindings, pickAsked, type Asked, type DiagnosisCase } from './finding'
+import { accessGateOf, gatesFor, type AccessGate } from './gates'
 import { infer } from './inference'
 import { judgeFinding } from './judge-finding'
-import { expectedLosses, lossTable, type LossTable } from './loss'
+import { cureChance, expectedLosses, lossTable, type LossTable } from './loss'
+import { checkTitle } from './check-title'
+import { readTogether, type Together } from './together'
 import { buildModel, modelCheckOf, type DiagnosisModel, type Hypothesis } from './model'
-import { gatesFor, mostTelling, outcomesOf, rankChecks, type Candidate } from './next-check'
+import { mostTelling, outcomesOf, rankChecks, type Candidate, type LossTables } from './next-check'
 
 export interface Suspect { fault: string; label: string; probability: number; because: string[] }
 export interface NextOutcome { if: string; then: string; probability: number }
-export interface NextCheck {
-  check: string
-  part?: string
-  leads?: string
+export interface NextCheck extends Asked {
   title: string
   tool: string
   caution?: string
   minutes: number
   gates: Gate[]
   missingGates: Gate[]
+  /** What stands open or hangs out of the water and must go back before this check. */
+  closeFirst?: AccessGate
   because: string
   outcomes: NextOutcome[]
 }
@@ -34,19 +37,21 @@ export interface Diagnosis {
   next: NextCheck | null
   settled: boolean
   assumed: string[]
-  /** False where the causes of this kind are not ranked yet. */
-  ranked: boolean
   /** What to do now if no more is measured. */
-  bestAction?: string
+  bestAction: string
+  /** The repair beside it, where a second fault shows as plainly. */
+  alsoDo?: string
   disagreement?: Disagreement
+  /** What several readings mean together through the motor's circuit. */
+  together: Together[]
 }
-
-export const NOT_RANKED = 'causes are not ranked yet for this kind of pump: readings are judged and kept'
 
 export interface DiagnoseOptions {
   rates?: Rates
   /** Newest earlier readings of this machine, for trends. */
   earlier?: Readonly<Record<string, number>>
+  /** What the shop's own visits make of each fault's rate, as a multiple. */
+  experience?: Readonly<Record<string, number>>
 }
 
 /**
@@ -58,26 +63,28 @@ export function diagnose(input: DiagnosisCase, options: DiagnoseOptions = {}): D
   const findings = newestFindings(input.findings ?? [])
   const plate = completePlate(input.pump)
   const judgements = findings.map((finding) => judgeFinding(finding, { pump: input.pump, plate, findings, earlier: options.earlier }))
-  const model = cachedModel(input)
-  if (!model) return { judgements, suspects: [], pairs: [], next: null, settled: false, ranked: false, assumed: [...plate.assumed, NOT_RANKED] }
+  const model = cachedModel(input, options.experience)
   const rates = options.rates ?? DEFAULT_RATES
   const complaints = input.complaints ?? []
   const posterior = infer(model, { complaints, findings, excluded: input.excluded })
-  const losses = cachedLosses(model, rates)
+  const tables = cachedLosses(model, rates)
   const held = heldGates(input, model)
+  const losses = held.has(accessGateOf(input.pump.kind)) ? tables.opened : tables.now
   // A finding that cannot tell was made all the same: asking for it again would tell no more.
-  const done = new Set(findings.map((finding) => modelCheckOf(model, finding)?.key ?? finding.check))
-  const ranking = rankChecks(model, losses, posterior.probabilities, { held, done, skipped: new Set(input.skipped ?? []), standstill: standsStill(model, complaints), rates })
+  const done = new Set(findings.map((finding) => modelCheckOf(model, finding)?.key ?? checkKey(finding)))
+  const ranking = rankChecks(model, { now: losses, opened: tables.opened }, posterior.probabilities, { held, done, skipped: new Set(input.skipped ?? []), notAsked: notAsked(model, complaints), rates })
   const disagreement = findDisagreement(model, posterior.weighed)
-  const best = ranking[0]
-  const undecided = bestRow(losses, posterior.probabilities) === losses.carryOn
-  const chosen = undecided ? mostTelling(ranking, posterior.probabilities) : best && best.worth > best.cost ? best : undefined
+  const worthwhile = ranking[0] && ranking[0].worth > ranking[0].cost ? ranking[0] : undefined
+  const repair = bestRepair(model, losses, posterior.probabilities)
+  // On the caller's word alone nothing is replaced: one reading at least is taken.
+  const unread = posterior.weighed.length === 0
+  const chosen = repair.undecided || (unread && !worthwhile) ? mostTelling(ranking, posterior.probabilities) : worthwhile
   return {
-    judgements, ranked: true, assumed: plate.assumed, settled: !chosen, disagreement,
+    judgements, together: readTogether(findings, complaints, input.pump, plate), assumed: plate.assumed, settled: !chosen, disagreement,
     suspects: singles(model, posterior.probabilities).slice(0, 12).map(({ fault, probability }) => ({ fault, label: faultLabel(fault), probability, because: explainFault(model, posterior, fault) })),
     pairs: pairs(model.hypotheses, posterior.probabilities),
-    next: chosen ? describeNext(chosen, model, losses, posterior.probabilities) : null,
-    bestAction: bestAction(model, losses, posterior.probabilities),
+    next: chosen ? { ...describeNext(chosen, model, losses, posterior.probabilities), ...closeFirst(chosen, input.pump.kind, held) } : null,
+    bestAction: repair.action.id, ...besideIt(model, losses, posterior.probabilities, repair.action),
   }
 }
 
@@ -86,31 +93,33 @@ export function faultLabel(fault: string): string {
   return isIdOf(FAULTS, fault) ? FAULTS[fault] : fault
 }
 
-let lastModel: { key: string; model: DiagnosisModel | undefined } | undefined
-let lastLosses: { model: DiagnosisModel; rates: string; losses: LossTable } | undefined
+let lastModel: { key: string; model: DiagnosisModel } | undefined
+let lastLosses: { model: DiagnosisModel; rates: string; losses: LossTables } | undefined
 
 /** The model depends on the machine and what was replaced, not on the findings: it is kept between two calls for one machine. */
-function cachedModel({ pump, alreadyReplaced = [] }: DiagnosisCase): DiagnosisModel | undefined {
-  const key = JSON.stringify([pump, alreadyReplaced])
-  if (lastModel?.key !== key) lastModel = { key, model: buildModel(pump, alreadyReplaced) }
+function cachedModel({ pump, alreadyReplaced = [] }: DiagnosisCase, experience: DiagnoseOptions['experience']): DiagnosisModel {
+  const key = JSON.stringify([pump, alreadyReplaced, experience])
+  if (lastModel?.key !== key) lastModel = { key, model: buildModel(pump, alreadyReplaced, experience) }
   return lastModel.model
 }
 
-function cachedLosses(model: DiagnosisModel, rates: Rates): LossTable {
+function cachedLosses(model: DiagnosisModel, rates: Rates): LossTables {
   const key = JSON.stringify(rates)
-  if (lastLosses?.model !== model || lastLosses.rates !== key) lastLosses = { model, rates: key, losses: lossTable(model, rates) }
+  if (lastLosses?.model !== model || lastLosses.rates !== key) lastLosses = { model, rates: key, losses: { now: lossTable(model, rates), opened: lossTable(model, rates, true) } }
   return lastLosses.losses
 }
 
 /** The gates held now: as said, else those under which the last finding was made. */
-function heldGates(input: DiagnosisCase, model: DiagnosisModel): Set<string> {
+function heldGates(input: DiagnosisCase, { pump, plate }: DiagnosisModel): Set<string> {
   if (input.gates) return new Set(input.gates)
   const last = input.findings?.findLast(({ check }) => (checkInfo(check)?.gates.length ?? 0) > 0)
-  return new Set(last ? gatesFor(last.check, model) : [])
+  return new Set(last ? gatesFor(last, pump.kind, plate) : [])
 }
 
-function standsStill(model: DiagnosisModel, complaints: readonly string[]): boolean {
-  return complaints.some((complaint) => (model.knowledge.standstill.complaints as readonly string[]).includes(complaint))
+/** Checks that this complaint makes pointless: what stands still shows nothing of what turns, what is dead nothing under load. */
+function notAsked({ knowledge: { standstill } }: DiagnosisModel, complaints: readonly string[]): ReadonlySet<string> {
+  const still = complaints.some((complaint) => (standstill.complaints as readonly string[]).includes(complaint))
+  return new Set<string>([...(still ? standstill.checks : []), ...(complaints.includes('dead') ? standstill.dead : [])])
 }
 
 function singles(model: DiagnosisModel, probabilities: Float64Array): { fault: string; probability: number }[] {
@@ -126,20 +135,37 @@ function pairs(hypotheses: readonly Hypothesis[], probabilities: Float64Array): 
     .slice(0, 10)
 }
 
-function bestAction(model: DiagnosisModel, losses: LossTable, probabilities: Float64Array): string | undefined {
-  const expected = expectedLosses(losses, probabilities).slice(0, model.actions.length)
-  return model.actions[expected.indexOf(Math.min(...expected))]?.id
+/** A repair this much less likely to be the cure than the likeliest one is no repair to make, however cheap. */
+const LIKELY_SHARE = 0.4
+/** A second repair is worth making with the first when what it cures stands this likely beside it. */
+const BESIDE = 0.5
+
+/** The repair with the least expected loss among those that are likely enough to be the cure. `undecided` where testing on costs less still. */
+function bestRepair({ actions, hypotheses }: DiagnosisModel, losses: LossTable, probabilities: Float64Array): { action: ActionRow; undecided: boolean } {
+  const chances = actions.map(({ cures }) => cureChance(hypotheses, probabilities, cures))
+  const least = LIKELY_SHARE * Math.max(...chances)
+  const expected = expectedLosses(losses, probabilities)
+  let best = -1
+  for (let row = 0; row < actions.length; row++) {
+    if ((chances[row] as number) < least) continue
+    if (best < 0 || (expected[row] as number) < (expected[best] as number)) best = row
+  }
+  return { action: actions[best] as ActionRow, undecided: (expected[losses.carryOn] as number) < (expected[best] as number) }
 }
 
-/** Row of the loss table with the least expected loss: an action, or testing on. */
-function bestRow(losses: LossTable, probabilities: Float64Array): number {
-  const expected = expectedLosses(losses, probabilities)
-  return expected.indexOf(Math.min(...expected))
+/** The cheapest repair of a second fault that shows as plainly and that the first repair leaves. */
+function besideIt({ actions, holding }: DiagnosisModel, losses: LossTable, probabilities: Float64Array, first: ActionRow): Pick<Diagnosis, 'alsoDo'> {
+  const cured = new Set<string>(first.cures)
+  const left = [...marginals({ holding }, probabilities)].filter(([fault, probability]) => fault !== 'nothing-wrong' && !cured.has(fault) && probability >= BESIDE).sort((x, y) => y[1] - x[1])[0]
+  if (!left) return {}
+  const alone = holding.get(left[0])?.[0] as number
+  const beside = actions.map((action, row) => ({ action, cost: losses.table[row * losses.hypotheses + alone] as number })).filter(({ action }) => (action.cures as readonly string[]).includes(left[0])).sort((x, y) => x.cost - y.cost)[0]
+  return beside ? { alsoDo: beside.action.id } : {}
 }
 
 /** Probability of each fault, alone or in a pair. */
-export function marginals(model: DiagnosisModel, probabilities: Float64Array): Map<string, number> {
-  return new Map([...model.holding].map(([fault, list]) => {
+export function marginals({ holding }: Pick<DiagnosisModel, 'holding'>, probabilities: Float64Array): Map<string, number> {
+  return new Map([...holding].map(([fault, list]) => {
     let sum = 0
     for (const h of list) sum += probabilities[h] as number
     return [fault, sum]
@@ -151,6 +177,12 @@ const RARE = 0.004
 /** From here on an outcome is said to settle the matter. */
 const SETTLES = 0.85
 
+/** A live check with the wet end open, or the pump on the lawn: that goes back first. */
+function closeFirst({ gates }: Candidate, kind: Kind, held: ReadonlySet<string>): Pick<NextCheck, 'closeFirst'> {
+  const access = accessGateOf(kind)
+  return gates.includes('power-on') && !gates.includes(access) && held.has(access) ? { closeFirst: access } : {}
+}
+
 function describeNext(candidate: Candidate, model: DiagnosisModel, losses: LossTable, probabilities: Float64Array): NextCheck {
   const { check, gates, missingGates, minutes } = candidate
   const info = checkInfo(check.check)
@@ -158,21 +190,11 @@ function describeNext(candidate: Candidate, model: DiagnosisModel, losses: LossT
   const likely = <T extends { probability: number }>(outcomes: readonly T[]) => outcomes.filter(({ probability }) => probability > RARE).sort((a, b) => b.probability - a.probability)
   const told = likely(info?.unit ? mergeRanges(all) : all).slice(0, 3)
   return {
-    check: check.check, ...(check.part ? { part: check.part } : {}), ...(check.leads ? { leads: check.leads } : {}),
-    title: titleOf(check), tool: info?.tool ?? '', caution: info?.caution, minutes, gates, missingGates,
+    ...pickAsked(check),
+    title: checkTitle(check), tool: info?.tool ?? '', caution: info?.caution, minutes, gates, missingGates,
     because: whyThisCheck(model, probabilities, likely(all), minutes),
     outcomes: told.map(({ label, probability, then }) => ({ if: label, probability, then })),
   }
-}
-
-const TITLES: Record<string, string> = {
-  'capacitance:run-capacitor': 'Measure the run capacitor', 'capacitance:start-capacitor': 'Measure the start capacitor',
-  'capacitor-look:run-capacitor': 'Look at the run capacitor', 'capacitor-look:start-capacitor': 'Look at the start capacitor',
-  'winding-resistance:common-run': 'Measure the run winding', 'winding-resistance:common-start': 'Measure the start winding',
-}
-
-function titleOf(check: { key: string; check: string }): string {
-  return TITLES[check.key] ?? checkInfo(check.check)?.ask ?? check.check
 }
 
 /** "Parts run capacitor weak (62 %) from start switch stuck (21 %) for four minutes' work." */
@@ -194,7 +216,7 @@ function mergeRanges<T extends { label: string; probability: number; then: strin
   const plain = (then: string) => then.replace(/(?:over |under )?\d+\u00a0%/g, '%')
   return ranges.reduce<T[]>((merged, range) => {
     const last = merged.at(-1)
-    if (!last || plain(last.then) !== plain(range.then) || range.label.startsWith('reads')) return [...merged, range]
+    if (!last || plain(last.then) !== plain(range.then) || !/\d/.test(range.label)) return [...merged, range]
     const upper = / to (.+)$/.exec(range.label)?.[1]
     const lower = /^(?:under )?([\d.]+)/.exec(last.label)?.[1]
     const fromBelow = last.label.startsWith('under')
@@ -209,8 +231,8 @@ function whatItSays(model: DiagnosisModel, losses: LossTable, posterior: Float64
   if (!top) return ''
   const name = `${faultLabel(top[0]).toLowerCase()}, ${formatPercent(top[1])}`
   if (top[1] >= SETTLES) {
-    const action = model.actions[bestRow(losses, posterior)]
-    return action ? `${name}: ${action.label.charAt(0).toLowerCase()}${action.label.slice(1)}` : name
+    const { action, undecided } = bestRepair(model, losses, posterior)
+    return undecided ? name : `${name}: ${action.label.charAt(0).toLowerCase()}${action.label.slice(1)}`
   }
   return second ? `${name}; ${faultLabel(second[0]).toLowerCase()}, ${formatPercent(second[1])}` : name
 }

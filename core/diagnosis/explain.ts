@@ -2,17 +2,23 @@ import { checkInfo, outcomeLabel } from '../knowledge/checks'
 import { COMPLAINTS, isIdOf, PARTS } from '../knowledge/vocabulary'
 import { formatQuantity } from '../quantity/format'
 import type { DiagnosisModel } from './model'
-import type { Finding } from './finding'
+import { sortedLeads, type Finding } from './finding'
 import type { Posterior, Weighed } from './inference'
 
 /** A log-likelihood ratio nearer to zero than this says nothing worth a sentence (about 1.35 : 1). */
 const WORTH_SAYING = 0.3
 const MOST_SENTENCES = 3
 
+/** Leads by what they are read as a winding, by colour as they are. */
+function windingName(leads: string): string {
+  const names: Readonly<Record<string, string>> = { 'common-run': 'run winding', 'common-start': 'start winding', 'run-start': 'run and start winding' }
+  return names[sortedLeads(leads)] ?? `winding ${leads}`
+}
+
 /** A finding in a few words: "run capacitor 27 μF", "shaft, by hand: free". */
 export function describeFinding(finding: Finding): string {
   const info = checkInfo(finding.check)
-  const about = finding.part && isIdOf(PARTS, finding.part) ? PARTS[finding.part] : finding.leads && finding.check === 'winding-resistance' ? `${finding.leads} winding` : (info?.label ?? finding.check)
+  const about = finding.part && isIdOf(PARTS, finding.part) ? PARTS[finding.part] : finding.leads && finding.check === 'winding-resistance' ? windingName(finding.leads) : (info?.label ?? finding.check)
   if (finding.outcome !== undefined) return `${about}: ${outcomeLabel(finding.outcome)}`
   return `${about} ${formatQuantity(finding.value ?? null, info?.unit)}`
 }

@@ -52,3 +52,16 @@ export function newestFindings<T extends Finding>(findings: readonly T[]): T[] {
   for (const finding of findings) newest.set(mechanismOf(finding), finding)
   return [...newest.values()]
 }
+
+/** A check told from its like: what `checkKey` is made of. */
+export type Asked = Pick<Finding, 'check' | 'part' | 'leads' | 'setup' | 'half'>
+
+/** Which check of its like, only the fields that are set. */
+export function pickAsked({ check, part, leads, setup, half }: Asked): Asked {
+  return { check, ...(part ? { part } : {}), ...(leads ? { leads } : {}), ...(setup ? { setup } : {}), ...(half ? { half } : {}) }
+}
+
+/** The name of a check that tells it from its like: id, then part, leads, setup and half. A skipped check is known by it too. */
+export function checkKey({ check, part, leads, setup, half }: Asked): string {
+  return [check, part, leads ? sortedLeads(leads) : undefined, setup, half === 'whole' ? undefined : half].filter(Boolean).join(':')
+}

@@ -27,7 +27,7 @@ export interface Evidence {
  */
 export function infer(model: DiagnosisModel, { complaints = [], findings = [], excluded = [] }: Evidence): Posterior {
   const log = Float64Array.from(model.hypotheses, ({ faults, prior }) => (faults.some((fault) => excluded.includes(fault)) ? -Infinity : Math.log(prior)))
-  const said = [...new Set(complaints)].map((complaint) => ({ complaint, likelihood: complaintLikelihood(model.knowledge, model.hypotheses, complaint) }))
+  const said = [...new Set(complaints)].map((complaint) => ({ complaint, likelihood: complaintLikelihood(model, complaint) }))
   for (const { likelihood } of said) addLog(log, likelihood)
   const fromComplaint = normalise(log)
   const weighed = weigh(model, findings)
@@ -37,12 +37,13 @@ export function infer(model: DiagnosisModel, { complaints = [], findings = [], e
 
 /** The findings that can tell, with their likelihoods, in an order that does not depend on the order of entry. */
 function weigh(model: DiagnosisModel, findings: readonly Finding[]): Weighed[] {
-  return newestFindings(findings)
-    .flatMap((finding) => {
-      const check = modelCheckOf(model, finding)
-      const likelihood = check?.weigh(finding)
-      return check && likelihood ? [{ key: check.key, finding, likelihood }] : []
-    })
+  const speaking = newestFindings(findings).flatMap((finding) => {
+    const check = modelCheckOf(model, finding)
+    const likelihood = check?.weigh(finding)
+    return check && likelihood ? [{ key: check.key, finding, likelihood }] : []
+  })
+  // Two ways of naming one reading are one reading: the last said speaks.
+  return [...new Map(speaking.map((each) => [each.key, each])).values()]
     .sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : 0))
 }
 

@@ -2,22 +2,25 @@ import { capacitorBand, judgeCapacitance } from '../electrical/capacitor'
 import { judgeLockedCurrent, judgeRunningCurrent } from '../electrical/current'
 import { judgeInsulation } from '../electrical/insulation'
 import { judgeLoadedSupply, judgeSupply } from '../electrical/supply'
-import { correctResistance, judgeWinding } from '../electrical/winding'
+import { judgeWinding } from '../electrical/winding'
 import { judgeRange, type Basis, type Judgement } from '../judgement/judgement'
 import { checkInfo, outcomeLabel, outcomeVerdict, partOfFinding } from '../knowledge/checks'
-import { BATTERY_VOLTS, CAPACITOR, PRESSURES, RETAINING_MILLIMETRES, RUNOUT_INCHES, SUBMERSIBLE_SHAFT, type InsulationSetup } from '../knowledge/limits'
-import { PARTS, isIdOf } from '../knowledge/vocabulary'
-import type { CompletePlate, Installation, Pump } from '../motor/nameplate'
+import { BATTERY_VOLTS, CAPACITOR, PRESSURES, RETAINING_MILLIMETRES, type InsulationSetup } from '../knowledge/limits'
+import { PARTS, SUBMERGED, isIdOf } from '../knowledge/vocabulary'
+import type { CompletePlate, Pump } from '../motor/nameplate'
+import { METRES_PER_FOOT } from '../quantity/conversions'
 import { formatNumber } from '../quantity/format'
-import { sortedLeads, type Finding } from './finding'
+import { UNIT_LABELS } from '../quantity/units'
+import { batteryCells, plainBand, shutoffPsi, type ReadingBand } from './expected-reading'
+import type { Finding } from './finding'
+import { isRolePair, threePairs, windingOhmsAt20, windingPair } from './winding-reading'
 
 const SEEN: Basis = { kind: 'handbook', name: 'seen on site, by the table of outcomes' }
 const NO_LIMIT: Basis = { kind: 'shop', name: 'no limit known for this reading; kept for comparison' }
-const WELL_SETUPS = new Set(['well-two-wire', 'well-three-wire', 'sump'])
 
 /** The usual setup of an insulation reading when none was said. */
-export function usualSetup(pump: Pump): InsulationSetup {
-  return WELL_SETUPS.has(pump.kind) ? 'motor-and-cable' : 'surface-motor'
+export function usualSetup({ kind }: Pick<Pump, 'kind'>): InsulationSetup {
+  return SUBMERGED.includes(kind) ? 'motor-and-cable' : 'surface-motor'
 }
 
 export interface JudgingContext {
@@ -25,7 +28,7 @@ export interface JudgingContext {
   plate: CompletePlate
   /** The other readings of the visit, for judgements that compare two. */
   findings: readonly Finding[]
-  /** The newest earlier reading of this machine by mechanism-free key `check:setup`, for trends. */
+  /** The newest earlier insulation readings of this machine by `check:setup`, for trends. */
   earlier?: Readonly<Record<string, number>>
 }
 
@@ -65,7 +68,7 @@ function judgeMeasured(finding: Finding, context: JudgingContext): Judgement {
   const value = finding.value ?? null
   const info = checkInfo(finding.check)
   const subject = info?.label ?? finding.check
-  if (finding.check === 'winding-resistance') return judgeWindingFinding(finding, plate)
+  if (finding.check === 'winding-resistance') return judgeWindingFinding(finding, context)
   if (value === null) return { subject, value: null, unit: info?.unit, verdict: 'unclear', because: 'over range: the instrument gave no figure', basis: NO_LIMIT }
   switch (finding.check) {
     case 'supply-voltage': return judgeSupply(plate.volts, value)
@@ -78,7 +81,7 @@ function judgeMeasured(finding: Finding, context: JudgingContext): Judgement {
       const setup = finding.setup ?? usualSetup(pump)
       return judgeInsulation({ megohms: value, setup, celsius: finding.celsius, testVolts: finding.testVolts, ageState: finding.ageState, earlierMegohms: context.earlier?.[`insulation-resistance:${setup}`] })
     }
-    default: return judgeByLimits(finding.check, value, pump.installation) ?? { subject, value, unit: info?.unit, verdict: 'unclear', because: 'no limit known for this machine; kept for comparison', basis: NO_LIMIT }
+    default: return judgeByLimits(finding.check, value, context) ?? { subject, value, unit: info?.unit, verdict: 'unclear', because: 'no limit known for this machine; kept for comparison', basis: NO_LIMIT }
   }
 }
 
@@ -91,20 +94,27 @@ function judgeCapacitorFinding(finding: Finding, value: number, plate: CompleteP
   return judgeCapacitance(role, capacitorBand(role, rated, role === 'run' ? plate.capacitorTolerancePercent : undefined), value)
 }
 
-function judgeWindingFinding(finding: Finding, plate: CompletePlate): Judgement {
-  const pair = finding.leads ? sortedLeads(finding.leads) : 'common-run'
-  const start = finding.part === 'start-winding' || pair === 'common-start'
-  const through = pair === 'run-start'
+function judgeWindingFinding(finding: Finding, { pump, plate, findings }: JudgingContext): Judgement {
+  const pair = windingPair(finding, pump.kind)
   const { runWinding: run, startWinding } = plate
-  const range = through ? { low: run.low + startWinding.low, high: run.high + startWinding.high, basis: run.basis } : start ? startWinding : run
-  const name = through ? 'run + start winding' : start ? 'start winding' : 'run winding'
-  const coded = finding.leads && !/run|start|common/.test(finding.leads)
+  const range = pair === 'run-start' ? { low: run.low + startWinding.low, high: run.high + startWinding.high, basis: run.basis } : pair === 'common-start' ? startWinding : run
+  const name = pair === 'run-start' ? 'run + start winding' : pair === 'common-start' ? 'start winding' : 'run winding'
   const value = finding.value ?? null
-  const cold = value === null || finding.celsius === undefined ? value : correctResistance(value, finding.celsius, 20)
-  const judged = judgeWinding(coded ? `winding ${finding.leads}` : name, cold, range)
-  if (coded && value !== null) return { ...judged, value, verdict: 'unclear', because: `${formatNumber(value)} Ω between ${finding.leads?.replace('-', ' and ')}: three pairs together name the leads` }
-  if (value === null || cold === value || cold === null) return judged
-  return { ...judged, value, because: `${judged.because} (${formatNumber(cold)} Ω at 20 °C)`, corrected: { value: cold, to: '20 °C', rule: 'copper, IEC 60028' } }
+  const { ohms, cableOhms } = windingOhmsAt20(finding, pump)
+  const own = finding.leads !== undefined && !isRolePair(finding.leads.split('-').sort().join('-'))
+  const together = own ? threePairs(findings, pump) : undefined
+  const judged = judgeWinding(own ? `winding ${finding.leads}` : name, ohms, range)
+  if (together?.swapped) return { ...judged, value, verdict: 'failed', because: together.swapped }
+  if (own && !isRolePair(pair) && value !== null) {
+    if (together) return { ...judged, value, verdict: together.verdict, because: together.because }
+    return { ...judged, value, verdict: 'unclear', because: `${formatNumber(value)} Ω between ${finding.leads?.replace('-', ' and ')}: three pairs together name the leads` }
+  }
+  if (value === null || ohms === null) return judged
+  const taken = [cableOhms === undefined ? '' : `${formatNumber(cableOhms)} Ω of cable off`, finding.celsius === undefined ? '' : `${formatNumber(ohms)} Ω at 20 °C`].filter(Boolean)
+  return {
+    ...judged, value, because: `${judged.because}${taken.length > 0 ? ` (${taken.join(', ')})` : ''}`,
+    ...(taken.length > 0 ? { corrected: { value: ohms, to: cableOhms === undefined ? '20 °C' : 'the winding alone', rule: 'copper, IEC 60028' } } : {}),
+  }
 }
 
 function newest(findings: readonly Finding[], check: string): number | undefined {
@@ -112,31 +122,32 @@ function newest(findings: readonly Finding[], check: string): number | undefined
 }
 
 /** Readings that are compared with a plain band of the installation or the table. */
-function judgeByLimits(check: string, value: number, installation: Installation | undefined): Judgement | undefined {
+function judgeByLimits(check: string, value: number, context: JudgingContext): Judgement | undefined {
   const info = checkInfo(check)
-  const limits = bandOf(check, value, installation)
+  const limits = bandOf(check, value, context)
   if (!limits) return undefined
   const { verdict, margin } = judgeRange(value, limits)
   const band = limits.low === undefined ? `at most ${formatNumber(limits.high as number)}` : limits.high === undefined ? `at least ${formatNumber(limits.low)}` : `${formatNumber(limits.low)} to ${formatNumber(limits.high)}`
-  return { subject: info?.label ?? check, value, unit: info?.unit, verdict, low: limits.low, high: limits.high, margin, because: `${verdict === 'failed' ? 'outside' : 'inside'} ${band} ${info?.unit ?? ''}`.trim(), basis: limits.basis }
+  return { subject: info?.label ?? check, value, unit: info?.unit, verdict, low: limits.low, high: limits.high, margin, because: `${verdict === 'failed' ? 'outside' : 'inside'} ${band} ${info?.unit ? UNIT_LABELS[info.unit] : ''}`.trim(), basis: limits.basis }
 }
 
-function bandOf(check: string, value: number, installation: Installation = {}): { low?: number; high?: number; basis: Basis } | undefined {
-  const { precharge, cutTolerancePsi: cut, filterHighPsi, vacuum } = PRESSURES
+function bandOf(check: string, value: number, { pump, plate }: JudgingContext): ReadingBand | undefined {
+  const { precharge, cutTolerancePsi: cut, cycleSeconds, shutoff, waterOverIntake } = PRESSURES
   const around = (centre: number | undefined, half: number, basis: Basis) => (centre === undefined ? undefined : { low: centre - half, high: centre + half, basis })
   switch (check) {
-    case 'tank-precharge': return around(installation.cutInPsi === undefined ? undefined : installation.cutInPsi - precharge.belowCutInPsi, precharge.tolerancePsi, precharge.basis)
-    case 'cut-in': return around(installation.cutInPsi, cut.value, cut.basis)
-    case 'cut-out': return around(installation.cutOutPsi, cut.value, cut.basis)
-    case 'filter-pressure': return { high: filterHighPsi.value, basis: filterHighPsi.basis }
-    case 'suction-vacuum': return { low: vacuum.lowInHg, high: vacuum.highInHg, basis: vacuum.basis }
-    case 'shaft-height': return { low: SUBMERSIBLE_SHAFT.heightInches[0], high: SUBMERSIBLE_SHAFT.heightInches[1], basis: SUBMERSIBLE_SHAFT.basis }
-    case 'end-play': return { low: SUBMERSIBLE_SHAFT.endPlayInches[0], high: SUBMERSIBLE_SHAFT.endPlayInches[1], basis: SUBMERSIBLE_SHAFT.basis }
-    case 'shaft-runout': return { high: RUNOUT_INCHES.high, basis: RUNOUT_INCHES.basis }
-    case 'battery-voltage': {
-      const cells = value > 18 ? 12 : value > 9 ? 6 : 3
-      return { low: BATTERY_VOLTS.perSix.failed * cells, basis: BATTERY_VOLTS.basis }
+    case 'tank-precharge': return around(plate.cutInPsi === undefined ? undefined : plate.cutInPsi - precharge.belowCutInPsi, precharge.tolerancePsi, precharge.basis)
+    case 'cut-in': return around(plate.cutInPsi, cut.value, cut.basis)
+    case 'cut-out': return around(plate.cutOutPsi, cut.value, cut.basis)
+    case 'cycle-time': return { low: pump.kind === 'sump' ? cycleSeconds.sumpLow : cycleSeconds.low, basis: cycleSeconds.basis }
+    case 'shutoff-pressure': {
+      const expected = shutoffPsi(pump)
+      return expected === undefined ? undefined : { low: expected * shutoff.soundFraction, basis: shutoff.basis }
     }
-    default: return undefined
+    case 'pumping-water-level': {
+      const depth = pump.installation?.wellDepthMetres
+      return depth === undefined ? undefined : { high: (depth * (1 - waterOverIntake.lowFraction)) / METRES_PER_FOOT, basis: waterOverIntake.basis }
+    }
+    case 'battery-voltage': return { low: BATTERY_VOLTS.perSix.failed * batteryCells(value), basis: BATTERY_VOLTS.basis }
+    default: return plainBand(check, pump.kind)
   }
 }

@@ -58,10 +58,15 @@ export function resolveMixture(components: readonly Component[], bandSd: number,
   return { normals, open }
 }
 
+/** One mixture with a share of another. */
+export function blend(one: Mixture, other: Mixture, share: number): Mixture {
+  const part = (mixture: Mixture, weight: number) => mixture.normals.map((component) => ({ ...component, weight: component.weight * weight }))
+  return { normals: [...part(one, share), ...part(other, 1 - share)], open: one.open * share + other.open * (1 - share) }
+}
+
 /** Two causes that both speak about one measured value: half of each. */
 export function mixHalves(one: Mixture, other: Mixture): Mixture {
-  const half = (mixture: Mixture) => mixture.normals.map((component) => ({ ...component, weight: component.weight / 2 }))
-  return { normals: [...half(one), ...half(other)], open: (one.open + other.open) / 2 }
+  return blend(one, other, 0.5)
 }
 
 /** Width of the broad background every density stands on, so that an odd value is unlikely but never impossible. */

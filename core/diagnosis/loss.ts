@@ -1,15 +1,23 @@
 import { BEING_WRONG, type Rates } from '../knowledge/rates'
 import type { ActionRow } from '../knowledge/model-types'
+import type { Kind } from '../knowledge/vocabulary'
+import type { Pump } from '../motor/nameplate'
+import { accessMinutes } from './gates'
 import type { DiagnosisModel } from './model'
 
-/** What a repair costs the customer when it goes as planned: parts with the shop's markup, and minutes. */
-export function actionCost(action: Pick<ActionRow, 'parts' | 'minutes'>, rates: Rates): number {
-  return partsPrice(action.parts, rates) + (action.minutes / 60) * rates.hourly
+/** Minutes of a repair, with reaching the place unless it stands open already. */
+export function actionMinutes(action: Pick<ActionRow, 'minutes' | 'access'>, pump: Pump, open = false): number {
+  return action.minutes + (action.access && !open ? accessMinutes(pump) : 0)
 }
 
-/** Price of parts, markup included. A part without a price counts nothing and is listed by the caller. */
-export function partsPrice(parts: ActionRow['parts'], rates: Rates): number {
-  return parts.reduce((sum, part) => sum + (rates.partPrices[part] ?? 0), 0) * (1 + rates.partsMarkup)
+/** What a repair costs the customer when it goes as planned: parts with the shop's markup, and minutes. */
+export function actionCost(action: Pick<ActionRow, 'parts' | 'minutes' | 'access'>, pump: Pump, rates: Rates, open = false): number {
+  return partsPrice(action.parts, rates, pump.kind) + (actionMinutes(action, pump, open) / 60) * rates.hourly
+}
+
+/** Price of parts, markup included; a kind's own price before the general one. A part without a price counts nothing and is listed by the caller. */
+export function partsPrice(parts: ActionRow['parts'], rates: Rates, kind: Kind): number {
+  return parts.reduce((sum, part) => sum + (rates.partPrices[`${part}:${kind}`] ?? rates.partPrices[part] ?? 0), 0) * (1 + rates.partsMarkup)
 }
 
 export interface LossTable {
@@ -26,10 +34,12 @@ export interface LossTable {
  *
  * What an action leaves uncured is found out, usually in Prove while the van is still there, else on a second trip; then it is put right
  * by the cheapest repairs that cure it.
+ *
+ * @param open the wet end stands open, or the pump is out, already: the work behind that gate costs its own minutes only
  */
-export function lossTable(model: DiagnosisModel, rates: Rates): LossTable {
-  const { actions, hypotheses } = model
-  const costs = actions.map((action) => actionCost(action, rates))
+export function lossTable(model: DiagnosisModel, rates: Rates, open = false): LossTable {
+  const { actions, hypotheses, pump } = model
+  const costs = actions.map((action) => actionCost(action, pump, rates, open))
   const cures = actions.map(({ cures: list }) => new Set<string>(list))
   const cheapestFor = new Map<string, number>()
   const cheapest = (faults: readonly string[]): number => {
@@ -51,16 +61,22 @@ export function lossTable(model: DiagnosisModel, rates: Rates): LossTable {
   const table = new Float64Array(rows * hypotheses.length)
   actions.forEach((action, a) => {
     hypotheses.forEach(({ faults }, h) => {
-      const left = faults.filter((fault) => fault !== 'nothing-wrong' && !cures[a]?.has(fault))
+      // A repair of what was never wrong leaves the complaint as it was.
+      const left = faults.filter((fault) => !cures[a]?.has(fault))
       const consequence = left.length === 0 ? 0 : (action.cures.includes('nothing-wrong') ? comeback : wrong) + cheapest(left)
       table[a * hypotheses.length + h] = (costs[a] as number) + consequence
     })
   })
   hypotheses.forEach(({ faults }, h) => {
-    const known = faults.filter((fault) => fault !== 'nothing-wrong')
-    table[actions.length * hypotheses.length + h] = BEING_WRONG.carryOnMinutes * perMinute + (known.length === 0 ? 0 : cheapest(known))
+    table[actions.length * hypotheses.length + h] = BEING_WRONG.carryOnMinutes * perMinute + cheapest(faults)
   })
   return { table, actions: rows, hypotheses: hypotheses.length, carryOn: actions.length }
+}
+
+/** Probability that curing these faults cures everything that is wrong. */
+export function cureChance(hypotheses: DiagnosisModel['hypotheses'], probabilities: Float64Array, cures: readonly string[]): number {
+  const cured = new Set(cures)
+  return hypotheses.reduce((sum, { faults }, h) => (faults.every((fault) => cured.has(fault)) ? sum + (probabilities[h] as number) : sum), 0)
 }
 
 /** Expected loss of each action, then of testing on. */

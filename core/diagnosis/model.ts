@@ -1,24 +1,24 @@
 import { checkInfo, outcomeLabel } from '../knowledge/checks'
 import { KIND_KNOWLEDGE } from '../knowledge/kinds'
-import type { ActionRow, Distribution, FaultRow, KindKnowledge, MeasuredRow, Needs, SeenRow } from '../knowledge/model-types'
+import type { ActionRow, Applies, Distribution, FaultRow, KindKnowledge, MeasuredRow, Needs, SeenRow } from '../knowledge/model-types'
 import { UNIT_LABELS } from '../quantity/units'
 import { formatNumber } from '../quantity/format'
 import { completePlate, MOTOR_HAS, type CompletePlate, type Pump } from '../motor/nameplate'
-import type { MotorType } from '../knowledge/vocabulary'
-import { sortedLeads, type Finding } from './finding'
-import { mixHalves, mixtureDensity, mixtureStates, noisyMax, resolveMixture, type Mixture } from './likelihood'
+import { standsStill } from '../knowledge/fault-traits'
+import { KIND_CONSTRUCTIONS, type Fault, type MotorType } from '../knowledge/vocabulary'
+import { checkKey, pickAsked, sortedLeads, type Asked, type Finding } from './finding'
+import { blend, mixHalves, mixtureDensity, mixtureStates, noisyMax, resolveMixture, type Mixture } from './likelihood'
+import { usualSetup } from './judge-finding'
 import { statisticScale } from './statistic'
+import { windingPair } from './winding-reading'
 
 /** One explanation: no fault, one, or two together. */
 export interface Hypothesis { faults: readonly string[]; prior: number }
 
 /** A check as the engine sees it: states with their probabilities per hypothesis, and how a finding weighs. */
-export interface ModelCheck {
-  /** `check`, or `check:part`, or `check:leads`. */
+export interface ModelCheck extends Asked {
+  /** The check's id, with part, leads, setup and half where they tell it from its like. */
   key: string
-  check: string
-  part?: string
-  leads?: string
   states: { id: string; label: string }[]
   /** Probability of each state, hypothesis by hypothesis: `rows[h * states.length + s]`. */
   rows: Float64Array
@@ -27,6 +27,7 @@ export interface ModelCheck {
 }
 
 export interface DiagnosisModel {
+  pump: Pump
   plate: CompletePlate
   knowledge: KindKnowledge
   hypotheses: Hypothesis[]
@@ -55,17 +56,20 @@ export function motorHas(type: MotorType, needs: Needs | undefined): boolean {
  *
  * @param pump with whatever its plate says; the gaps are filled and listed
  * @param alreadyReplaced part ids: lowers what was replaced, raises what such a replacement masks
+ * @param experience what the shop's own visits make of each fault's rate, as a multiple; absent means 1
  */
-export function buildModel(pump: Pump, alreadyReplaced: readonly string[] = []): DiagnosisModel | undefined {
+export function buildModel(pump: Pump, alreadyReplaced: readonly string[] = [], experience: Readonly<Record<string, number>> = {}): DiagnosisModel {
   const knowledge = KIND_KNOWLEDGE[pump.kind]
-  if (!knowledge) return undefined
   const plate = completePlate(pump)
+  const construction = pump.construction ?? KIND_CONSTRUCTIONS[pump.kind][0]
+  const holds = ({ needs, constructions }: Applies) => motorHas(plate.motorType, needs) && (constructions === undefined || (construction !== undefined && constructions.includes(construction)))
   const faults = knowledge.faults.filter(({ needs }) => motorHas(plate.motorType, needs))
-  const hypotheses = enumerate(knowledge, faults, plate, alreadyReplaced)
-  const seen = knowledge.seen.filter(({ needs }) => motorHas(plate.motorType, needs)).map((row) => seenCheck(row, hypotheses, knowledge))
-  const measured = knowledge.measured.filter(({ needs }) => motorHas(plate.motorType, needs)).flatMap((row) => measuredCheck(row, plate, hypotheses, knowledge) ?? [])
-  const actions = knowledge.actions.filter(({ needs, onlyUnderWarranty }) => motorHas(plate.motorType, needs) && (!onlyUnderWarranty || pump.underWarranty === true))
-  return { plate, knowledge, hypotheses, priors: Float64Array.from(hypotheses, ({ prior }) => prior), holding: indexByFault(hypotheses), checks: [...seen, ...measured], actions }
+  const hypotheses = enumerate(knowledge, faults, plate, alreadyReplaced, experience)
+  const typed = <T extends SeenRow | MeasuredRow>(row: T): T => ({ ...row, effects: { ...row.effects, ...row.byType?.[plate.motorType] } })
+  const seen = knowledge.seen.filter(holds).map(typed).map((row) => seenCheck(row, hypotheses, knowledge))
+  const measured = knowledge.measured.filter(holds).map(typed).flatMap((row) => measuredCheck(row, plate, pump, hypotheses, knowledge) ?? [])
+  const actions = knowledge.actions.filter((action) => holds(action) && (!action.onlyUnderWarranty || pump.underWarranty === true))
+  return { pump, plate, knowledge, hypotheses, priors: Float64Array.from(hypotheses, ({ prior }) => prior), holding: indexByFault(hypotheses), checks: [...seen, ...measured], actions }
 }
 
 function indexByFault(hypotheses: readonly Hypothesis[]): Map<string, Int32Array> {
@@ -82,41 +86,50 @@ export function ageFactor(row: Pick<FaultRow, 'shape' | 'atYears'>, ageYears: nu
   return Math.min(5, Math.max(0.2, factor))
 }
 
-function enumerate(knowledge: KindKnowledge, faults: readonly FaultRow[], plate: CompletePlate, replaced: readonly string[]): Hypothesis[] {
+function enumerate(knowledge: KindKnowledge, faults: readonly FaultRow[], plate: CompletePlate, replaced: readonly string[], experience: Readonly<Record<string, number>>): Hypothesis[] {
   const { lowered, raised, masks } = knowledge.replacement
   const masked = new Set(replaced.flatMap((part) => (masks as Record<string, readonly string[] | undefined>)[part] ?? []))
   const yearly = new Map<string, number>(faults.map((row) => {
     const duty = row.shape > 1 ? Math.sqrt(plate.dutyHoursPerDay / 8) : 1
     const renewed = row.part !== undefined && replaced.includes(row.part) ? lowered : 1
-    return [row.fault, (row.per1000 / 1000) * ageFactor(row, plate.ageYears) * duty * renewed * (masked.has(row.fault) ? raised : 1)]
+    return [row.fault, (row.per1000 / 1000) * ageFactor(row, plate.ageYears) * duty * renewed * (experience[row.fault] ?? 1) * (masked.has(row.fault) ? raised : 1)]
   }))
   const singles = faults.map(({ fault }) => ({ faults: [fault], prior: yearly.get(fault) as number }))
   const pairs: Hypothesis[] = []
+  const links = new Map(knowledge.pairs.map((row) => [row.faults.join('+'), row]))
   faults.forEach((first, index) => {
     for (const second of faults.slice(index + 1)) {
       const independent = (yearly.get(first.fault) as number) * (yearly.get(second.fault) as number)
-      const linked = knowledge.pairs.find((row) => row.faults.includes(first.fault) && row.faults.includes(second.fault))
+      const linked = links.get(`${first.fault}+${second.fault}`) ?? links.get(`${second.fault}+${first.fault}`)
       // A linked pair follows from its first fault with the stated chance.
       const follow = linked ? (yearly.get(linked.faults[0]) as number) * linked.given : 0
       pairs.push({ faults: [first.fault, second.fault], prior: independent * knowledge.unnoticed + follow })
     }
   })
-  const all: Hypothesis[] = [{ faults: ['nothing-wrong'], prior: knowledge.nothingWrong.per1000 / 1000 }, ...singles, ...pairs]
+  const all: Hypothesis[] = [{ faults: ['nothing-wrong'], prior: (knowledge.nothingWrong.per1000 / 1000) * (experience['nothing-wrong'] ?? 1) }, ...singles, ...pairs]
   const sum = all.reduce((total, { prior }) => total + prior, 0)
   return all.map((hypothesis) => ({ ...hypothesis, prior: hypothesis.prior / sum }))
 }
 
 /** Probability that this complaint is made, per hypothesis: noisy-or over the faults with a leak. */
-export function complaintLikelihood(knowledge: KindKnowledge, hypotheses: readonly Hypothesis[], complaint: string): Float64Array {
-  const byFault = new Map<string, number>(knowledge.faults.map((row) => [row.fault, (row.complaints as Record<string, number>)[complaint] ?? 0]))
+export function complaintLikelihood({ knowledge, hypotheses, plate }: Pick<DiagnosisModel, 'knowledge' | 'hypotheses' | 'plate'>, complaint: string): Float64Array {
+  const byFault = new Map<string, number>(knowledge.faults.map((row) => [row.fault, ((row.complaintsByType?.[plate.motorType] ?? row.complaints) as Record<string, number>)[complaint] ?? 0]))
   byFault.set('nothing-wrong', (knowledge.nothingWrong.complaints as Record<string, number>)[complaint] ?? 0)
   return Float64Array.from(hypotheses, ({ faults }) => 1 - faults.reduce((silent, fault) => silent * (1 - (byFault.get(fault) ?? 0)), 1 - knowledge.complaintLeak))
 }
 
-/** Without power a live check shows nothing but that. */
-function speakingFaults(check: string, faults: readonly string[], { blocking }: KindKnowledge): readonly string[] {
-  const blocker = faults.find((fault) => (blocking as readonly string[]).includes(fault))
-  return blocker && checkInfo(check)?.gates.includes('power-on') ? [blocker] : faults
+/** Which faults of a hypothesis a check can tell of. Without power a live check shows nothing but that. */
+function speaking(check: string, told: object, { blocking }: KindKnowledge): (faults: readonly string[]) => readonly string[] {
+  const live = checkInfo(check)?.gates.includes('power-on') ?? false
+  const blockers = new Set<string>(live ? blocking : [])
+  const known = new Set(Object.keys(told))
+  return (faults) => {
+    const blocker = blockers.size === 0 ? undefined : faults.find((fault) => blockers.has(fault))
+    if (blocker) return known.has(blocker) ? [blocker] : []
+    const [first, second] = faults as [string, string?]
+    if (second === undefined) return known.has(first) ? faults : []
+    return known.has(first) ? (known.has(second) ? faults : [first]) : known.has(second) ? [second] : []
+  }
 }
 
 function seenCheck(row: SeenRow, hypotheses: readonly Hypothesis[], knowledge: KindKnowledge): ModelCheck {
@@ -124,13 +137,22 @@ function seenCheck(row: SeenRow, hypotheses: readonly Hypothesis[], knowledge: K
   // What the table does not speak of stands last, as unlikely under every cause.
   const states = [...(row.order ?? outcomes), ...outcomes.filter((outcome) => row.order?.includes(outcome) === false)]
   const rows = new Float64Array(hypotheses.length * states.length)
+  const table: Partial<Record<string, Distribution>> = row.effects
+  // Most hypotheses share their speaking faults with others: each set is worked out once.
+  const known = new Map<string, number[]>()
+  const speakingOf = speaking(row.check, table, knowledge)
   hypotheses.forEach(({ faults }, index) => {
-    const table: Partial<Record<string, Distribution>> = row.effects
-    const effects = speakingFaults(row.check, faults, knowledge).map((fault) => table[fault]).filter((effect) => effect !== undefined)
-    rows.set(noisyMax(states, [row.leak, ...effects]), index * states.length)
+    const telling = speakingOf(faults)
+    const key = telling.length === 2 ? `${telling[0]}+${telling[1]}` : (telling[0] ?? '')
+    let spread = known.get(key)
+    if (!spread) {
+      spread = noisyMax(states, [row.leak, ...telling.map((fault) => table[fault] as Distribution)])
+      known.set(key, spread)
+    }
+    rows.set(spread, index * states.length)
   })
   return {
-    key: row.part ? `${row.check}:${row.part}` : row.check, check: row.check, part: row.part, rows,
+    key: checkKey(row), ...pickAsked(row), rows,
     states: states.map((id) => ({ id, label: outcomeLabel(id) })),
     weigh: ({ outcome }) => {
       const state = outcome === undefined ? -1 : states.indexOf(outcome)
@@ -140,34 +162,49 @@ function seenCheck(row: SeenRow, hypotheses: readonly Hypothesis[], knowledge: K
   }
 }
 
-function measuredCheck(row: MeasuredRow, plate: CompletePlate, hypotheses: readonly Hypothesis[], knowledge: KindKnowledge): ModelCheck | undefined {
-  const scale = statisticScale(row, plate)
+function measuredCheck(row: MeasuredRow, plate: CompletePlate, pump: Pump, hypotheses: readonly Hypothesis[], knowledge: KindKnowledge): ModelCheck | undefined {
+  const scale = statisticScale(row, plate, pump)
   if (!scale) return undefined
   const resolve = (components: MeasuredRow['normal']) => resolveMixture(components, scale.bandSd, row.meterSd)
   const normal = resolve(row.normal)
   const effects = new Map<string, Mixture>(Object.entries(row.effects).map(([fault, components]) => [fault, resolve(components)]))
+  const speakingOf = speaking(row.check, row.effects, knowledge)
+  const dominates = new Set<string>(row.dominant)
+  const still = row.still ? resolve(row.still) : undefined
   const mixtures = hypotheses.map(({ faults }) => {
-    const speaking = speakingFaults(row.check, faults, knowledge).flatMap((fault) => effects.get(fault) ?? [])
-    const dominant = faults.find((fault) => (row.dominant as readonly string[] | undefined)?.includes(fault))
-    if (dominant && effects.has(dominant)) return effects.get(dominant) as Mixture
-    return speaking.length === 2 ? mixHalves(speaking[0] as Mixture, speaking[1] as Mixture) : (speaking[0] ?? normal)
+    const telling = speakingOf(faults)
+    const dominant = telling.find((fault) => dominates.has(fault))
+    if (dominant) return effects.get(dominant) as Mixture
+    const [first, second] = telling.map((fault) => effects.get(fault) as Mixture)
+    const turning = first && second ? mixHalves(first, second) : (first ?? normal)
+    if (!still) return turning
+    const share = 1 - faults.reduce((turns, fault) => turns * (1 - standsStill(fault as Fault, plate.motorType)), 1)
+    return share === 0 ? turning : blend(still, turning, share)
   })
   const cuts = row.cuts.map((cut) => (cut === 'low' ? scale.low : cut === 'high' ? scale.high : cut)).sort((a, b) => a - b)
-  const withOpen = [normal, ...effects.values()].some(({ open }) => open > 0)
+  const withOpen = [normal, ...(still ? [still] : []), ...effects.values()].some(({ open }) => open > 0)
   const states = rangeStates(row, cuts.map(scale.back), withOpen)
   const rows = new Float64Array(hypotheses.length * states.length)
-  mixtures.forEach((mixture, index) => rows.set(mixtureStates(mixture, cuts, withOpen), index * states.length))
+  const spread = perMixture(mixtures, (mixture) => mixtureStates(mixture, cuts, withOpen))
+  mixtures.forEach((mixture, index) => rows.set(spread.get(mixture) as number[], index * states.length))
   return {
-    key: row.part ? `${row.check}:${row.part}` : row.leads ? `${row.check}:${sortedLeads(row.leads)}` : row.check,
-    check: row.check, part: row.part, leads: row.leads, states, rows,
+    key: checkKey(row), ...pickAsked(row), states, rows,
     weigh: (finding) => {
       if (finding.outcome !== undefined) return null
       if (finding.check === 'insulation-resistance' && finding.testVolts !== undefined && finding.testVolts < 250) return null
       const value = finding.value ?? null
       const statistic = value === null ? null : scale.from(value, finding)
-      return Float64Array.from(mixtures, (mixture) => mixtureDensity(mixture, statistic))
+      const densities = perMixture(mixtures, (mixture) => mixtureDensity(mixture, statistic))
+      return Float64Array.from(mixtures, (mixture) => densities.get(mixture) as number)
     },
   }
+}
+
+/** A figure for each different mixture: most hypotheses share theirs. */
+function perMixture<T>(mixtures: readonly Mixture[], figure: (mixture: Mixture) => T): Map<Mixture, T> {
+  const known = new Map<Mixture, T>()
+  for (const mixture of mixtures) if (!known.has(mixture)) known.set(mixture, figure(mixture))
+  return known
 }
 
 function rangeStates(row: MeasuredRow, bounds: readonly number[], withOpen: boolean): { id: string; label: string }[] {
@@ -179,16 +216,19 @@ function rangeStates(row: MeasuredRow, bounds: readonly number[], withOpen: bool
     ...bounds.slice(1).map((bound, index) => `${text(bounds[index] as number)} to ${text(bound)}${suffix}`),
     `over ${text(bounds[bounds.length - 1] as number)}${suffix}`,
   ]
-  return [...ranges.map((label, index) => ({ id: `range-${index}`, label })), ...(withOpen ? [{ id: 'open', label: 'reads open' }] : [])]
+  return [...ranges.map((label, index) => ({ id: `range-${index}`, label })), ...(withOpen ? [{ id: 'open', label: row.openLabel ?? 'gives no figure' }] : [])]
 }
 
 /** The model check that a finding speaks to, if the kind knows it. */
-export function modelCheckOf(model: DiagnosisModel, finding: Finding): ModelCheck | undefined {
-  const pair = finding.leads ? sortedLeads(finding.leads) : undefined
-  return model.checks.find((candidate) => {
-    if (candidate.check !== finding.check) return false
-    if (candidate.leads) return pair ? sortedLeads(candidate.leads) === pair : finding.part === 'start-winding' ? candidate.leads.includes('start') : candidate.leads.includes('run')
-    if (candidate.part) return finding.part ? candidate.part === finding.part : model.checks.filter(({ check }) => check === finding.check).length === 1 || candidate.part === 'run-capacitor'
+export function modelCheckOf({ checks, pump }: Pick<DiagnosisModel, 'checks' | 'pump'>, finding: Finding): ModelCheck | undefined {
+  // Where the cord is the supply, what is read at the terminals and at the outlet is one thing.
+  const named = checks.some(({ check }) => check === finding.check) ? finding.check : finding.check === 'supply-voltage' ? 'outlet-voltage' : finding.check
+  const alike = checks.filter(({ check }) => check === named)
+  return alike.find((candidate) => {
+    if (candidate.leads) return sortedLeads(candidate.leads) === windingPair(finding, pump.kind) && candidate.half === (finding.half === 'motor' || finding.throughCable === false ? 'motor' : undefined)
+    if (candidate.setup) return candidate.setup === (finding.setup ?? usualSetup(pump))
+    if (finding.check === 'shaft-turn') return candidate.half === (finding.half === 'whole' ? undefined : finding.half)
+    if (candidate.part) return finding.part ? candidate.part === finding.part : alike.length === 1 || candidate === alike[0]
     return true
   })
 }

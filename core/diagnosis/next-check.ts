@@ -1,7 +1,7 @@
 import { checkInfo } from '../knowledge/checks'
 import { CHECK_OVERHEAD_MINUTES, LIVE_RISK_MINUTES, type Rates } from '../knowledge/rates'
 import { GATES, LIVE_GATES, type Gate } from '../knowledge/vocabulary'
-import { MOTOR_HAS } from '../motor/nameplate'
+import { accessGateOf, accessMinutes, gateMinutes, gatesFor } from './gates'
 import type { LossTable } from './loss'
 import type { DiagnosisModel, ModelCheck } from './model'
 
@@ -33,48 +33,46 @@ export function activeHypotheses(probabilities: Float64Array): ActivePosterior {
   return { indices, probabilities: picked.map((value) => value / sum) }
 }
 
-/** The gates a check needs on this machine: electronics only where there are any, discharge only where a capacitor is. */
-export function gatesFor(check: string, model: Pick<DiagnosisModel, 'plate'>): Gate[] {
-  const type = model.plate.motorType
-  return [...(checkInfo(check)?.gates ?? [])].flatMap<Gate>((gate) => {
-    if (gate === 'electronics-disconnected') return type === 'electronic' ? [gate] : []
-    if (gate === 'discharged') return type === 'electronic' ? ['drive-discharged'] : MOTOR_HAS.runCapacitor(type) || MOTOR_HAS.startCapacitor(type) ? [gate] : []
-    return [gate]
-  })
-}
+export interface RankOptions { held: ReadonlySet<string>; done: ReadonlySet<string>; skipped: ReadonlySet<string>; notAsked: ReadonlySet<string>; rates: Rates }
+
+/** The loss tables of a machine as it stands, and with the place behind its access gate open. */
+export interface LossTables { now: LossTable; opened: LossTable }
 
 /**
  * Every check that is possible now with what it is worth and what it costs, best first.
  *
- * Worth: expected loss of the best action now, less the expected loss of the best action once the answer is known. Cost: minutes and gates at
- * the shop's rate, gates shared among the checks that need them too, and a premium for live work.
+ * Worth: expected loss of the best action now, less the expected loss of the best action once the answer is known; a check that opens the wet end or pulls the pump makes
+ * the repairs behind that gate cheaper. Cost: minutes and gates at the shop's rate, gates shared among the checks that need them too, and a premium for live work.
  */
-export function rankChecks(model: DiagnosisModel, losses: LossTable, posterior: Float64Array, options: { held: ReadonlySet<string>; done: ReadonlySet<string>; skipped: ReadonlySet<string>; standstill: boolean; rates: Rates }): Candidate[] {
-  const { held, done, skipped, standstill, rates } = options
-  const turning: readonly string[] = standstill ? model.knowledge.standstill.checks : []
+export function rankChecks(model: DiagnosisModel, losses: LossTables, posterior: Float64Array, { held, done, skipped, notAsked, rates }: RankOptions): Candidate[] {
+  const { pump, plate } = model
   const active = activeHypotheses(posterior)
-  const lossRows = pickLosses(losses, active)
+  const access = accessGateOf(pump.kind)
+  const rowsNow = pickLosses(losses.now, active)
+  const rowsOpened = held.has(access) ? rowsNow : pickLosses(losses.opened, active)
   const perMinute = rates.hourly / 60
-  const ready = (check: string) => [...done].some((key) => key === checkInfo(check)?.after) || checkInfo(check)?.after === undefined
-  const possible = model.checks.filter(({ key, check }) => ready(check) && !done.has(key) && !skipped.has(key) && !skipped.has(check) && !turning.includes(check) && !checkInfo(check)?.historyOnly)
-  const base = leastLoss(lossRows, active.probabilities)
-  const oneStep = possible.map((check) => ({ check, worth: base - lossAfter(check, active, lossRows) }))
-  const gateSets = possible.map(({ check }) => gatesFor(check, model).filter((gate) => !held.has(gate) && !(LIVE_GATES.includes(gate) && gate !== 'power-on' && !held.has('drained'))))
+  const possible = model.checks.filter(({ key, check }) => !done.has(key) && !skipped.has(key) && !skipped.has(check) && !notAsked.has(check) && !checkInfo(check)?.historyOnly)
+  const base = leastLoss(rowsNow, active.probabilities)
+  const gates = possible.map((check) => gatesFor(check, pump.kind, plate))
+  const reached = gates.map((list) => (list.includes(access) && !held.has(access) ? rowsOpened : rowsNow))
+  const oneStep = possible.map((check, index) => ({ check, worth: base - lossAfter(check, active, reached[index] as Float64Array[]) }))
+  const missing = gates.map((list) => list.filter((gate) => !held.has(gate) && !(LIVE_GATES.includes(gate) && gate !== 'power-on' && !held.has('drained'))))
   const candidates = oneStep.map(({ check, worth }, index): Candidate => {
-    const missingGates = gateSets[index] as Gate[]
-    const sharing = oneStep.filter((other, j) => other.worth > 0.5 && sameGates(gateSets[j] as Gate[], missingGates)).length
-    const gates = gatesFor(check.check, model)
-    const live = gates.includes('power-on')
-    // With the power locked off, a live check undoes the dead gates, which must then be proved again.
-    const undo = live && held.has('power-off') ? GATES['power-off'].minutes + GATES['proved-dead'].minutes : 0
-    const gateMinutes = missingGates.reduce((sum, gate) => sum + GATES[gate].minutes, 0) + undo
+    const missingGates = missing[index] as Gate[]
+    const sharing = oneStep.filter((other, j) => other.worth > 0.5 && sameGates(missing[j] as Gate[], missingGates)).length
+    const needed = gates[index] as Gate[]
+    const live = needed.includes('power-on')
+    // With the power locked off, a live check undoes the dead gates, which must then be proved again; and what stands open or hangs out of the well must go back first.
+    const undo = (live && held.has('power-off') ? GATES['power-off'].minutes + GATES['proved-dead'].minutes : 0) + (live && held.has(access) && !needed.includes(access) ? accessMinutes(pump) : 0)
+    const reaching = missingGates.includes(access) ? accessMinutes(pump) : 0
+    const turned = missingGates.reduce((sum, gate) => sum + (gate === access ? 0 : gateMinutes(gate, pump)), 0) + undo
     const own = checkInfo(check.check)?.minutes ?? 5
-    const minutes = CHECK_OVERHEAD_MINUTES + own + gateMinutes / Math.max(1, Math.min(3, sharing)) + (live ? LIVE_RISK_MINUTES : 0)
-    return { check, worth, cost: minutes * perMinute, minutes: own, gates, missingGates }
+    const minutes = CHECK_OVERHEAD_MINUTES + own + reaching + turned / Math.max(1, Math.min(3, sharing)) + (live ? LIVE_RISK_MINUTES : 0)
+    return { check, worth, cost: minutes * perMinute, minutes: own, gates: needed, missingGates }
   })
   for (const candidate of candidates) {
     if (candidate.minutes > FREE_MINUTES || candidate.missingGates.length > 0) continue
-    candidate.worth = Math.max(candidate.worth, base - lossAfterTwo(candidate, candidates, active, lossRows))
+    candidate.worth = Math.max(candidate.worth, base - lossAfterTwo(candidate, candidates, active, rowsNow))
   }
   return candidates.sort((a, b) => b.worth - b.cost - (a.worth - a.cost))
 }

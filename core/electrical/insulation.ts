@@ -89,3 +89,12 @@ export function splitInsulation(totalMegohms: number, cableMegohms: number): num
   }
   return 1 / (1 / totalMegohms - 1 / cableMegohms)
 }
+
+/**
+ * Between what the motor alone must lie when both readings may be off by a share. The upper end is absent where the two bands overlap: then the motor may be anything.
+ */
+export function splitRange(totalMegohms: number, cableMegohms: number, error: number): { lowestMegohms: number; highestMegohms?: number } {
+  const motor = (total: number, cable: number) => 1 / (1 / total - 1 / cable)
+  const [worstTotal, worstCable] = [totalMegohms * (1 + error), cableMegohms * (1 - error)]
+  return { lowestMegohms: motor(totalMegohms * (1 - error), cableMegohms * (1 + error)), ...(worstCable > worstTotal ? { highestMegohms: motor(worstTotal, worstCable) } : {}) }
+}

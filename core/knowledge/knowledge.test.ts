@@ -2,12 +2,12 @@ import { describe, expect, it } from 'vitest'
 import { CHECKS, checkInfo, outcomeVerdict, partOfFinding } from './checks'
 import { KIND_KNOWLEDGE } from './kinds'
 import type { Component, Distribution, KindKnowledge } from './model-types'
-import { JOBS, OPENINGS } from './openings'
 import { DEFAULT_RATES, RATES_BASIS } from './rates'
-import { COMPLAINTS, COMPLAINT_KINDS, complaintFits, CONSTRUCTIONS, FAULTS, GATES, isIdOf, KIND_CONSTRUCTIONS, KINDS, PARTS } from './vocabulary'
+import { COMPLAINTS, COMPLAINT_KINDS, complaintFits, CONSTRUCTIONS, FAULTS, GATES, isIdOf, KIND_CONSTRUCTIONS, KINDS, PARTS, type Kind } from './vocabulary'
+import { WIRING_VIEWS } from './wiring'
 
-const pool = KIND_KNOWLEDGE.pool as KindKnowledge
-const known = new Set<string>(pool.faults.map(({ fault }) => fault))
+const KIND_IDS = Object.keys(KINDS) as Kind[]
+const knownOf = ({ faults }: KindKnowledge) => new Set<string>(faults.map(({ fault }) => fault))
 
 describe('the vocabulary', () => {
   it('gives every kind its constructions, and every construction a kind', () => {
@@ -57,35 +57,38 @@ describe('the checks', () => {
   })
 })
 
-describe('what is known of pool pumps', () => {
+describe.each(KIND_IDS)('what is known of a %s', (kind) => {
+  const knowledge = KIND_KNOWLEDGE[kind]
+  const known = knownOf(knowledge)
+
   it('has a basis on every row', () => {
-    for (const row of [...pool.faults, ...pool.pairs, ...pool.seen, ...pool.measured, ...pool.actions, pool.nothingWrong, pool.replacement, pool.standstill, { basis: RATES_BASIS }]) expect(row.basis.name.length).toBeGreaterThan(5)
+    for (const row of [...knowledge.faults, ...knowledge.pairs, ...knowledge.seen, ...knowledge.measured, ...knowledge.actions, knowledge.nothingWrong, knowledge.replacement, knowledge.standstill, { basis: RATES_BASIS }]) expect(row.basis.name.length).toBeGreaterThan(5)
   })
 
   it('has a repair for every fault, and every repair cures something', () => {
-    const cured = new Set<string>(pool.actions.flatMap(({ cures }) => cures))
+    const cured = new Set<string>(knowledge.actions.flatMap(({ cures }) => cures))
     expect([...known].filter((fault) => !cured.has(fault))).toEqual([])
-    for (const action of pool.actions) expect(action.cures.length).toBeGreaterThan(0)
+    for (const action of knowledge.actions) expect(action.cures.length).toBeGreaterThan(0)
   })
 
   it('prices every part that a repair takes', () => {
     const priced = Object.keys(DEFAULT_RATES.partPrices)
-    expect(pool.actions.flatMap(({ parts }) => parts).filter((part) => !priced.includes(part))).toEqual([])
+    expect(knowledge.actions.flatMap(({ parts }) => parts).filter((part) => !priced.includes(part) && !priced.includes(`${part}:${kind}`))).toEqual([])
   })
 
-  it('speaks only of faults that a pool pump can have', () => {
-    const spoken = [...pool.seen.flatMap(({ effects }) => Object.keys(effects)), ...pool.measured.flatMap(({ effects }) => Object.keys(effects)), ...pool.pairs.flatMap(({ faults }) => faults), ...pool.blocking, ...Object.values(pool.replacement.masks).flat()]
+  it('speaks only of faults that this kind can have', () => {
+    const spoken = [...knowledge.seen.flatMap(({ effects }) => Object.keys(effects)), ...knowledge.measured.flatMap(({ effects }) => Object.keys(effects)), ...knowledge.pairs.flatMap(({ faults }) => faults), ...knowledge.blocking, ...Object.values(knowledge.replacement.masks).flat()]
     expect(spoken.filter((fault) => !known.has(fault as string))).toEqual([])
   })
 
   it('has a check that speaks about every fault', () => {
-    const spoken = new Set([...pool.seen.flatMap(({ effects }) => Object.keys(effects)), ...pool.measured.flatMap(({ effects }) => Object.keys(effects))])
+    const spoken = new Set([...knowledge.seen.flatMap(({ effects }) => Object.keys(effects)), ...knowledge.measured.flatMap(({ effects }) => Object.keys(effects))])
     expect([...known].filter((fault) => !spoken.has(fault))).toEqual([])
   })
 
   it('gives probabilities that are probabilities, over outcomes that exist', () => {
     const sum = (distribution: Distribution) => Object.values(distribution).reduce((total, value) => total + value, 0)
-    for (const { check, order, leak, effects } of pool.seen) {
+    for (const { check, order, leak, effects } of knowledge.seen) {
       const outcomes = order ?? Object.keys(checkInfo(check)?.outcomes ?? {})
       expect(outcomes.filter((outcome) => checkInfo(check)?.outcomes?.[outcome] === undefined), check).toEqual([])
       for (const distribution of [leak, ...Object.values(effects)]) {
@@ -94,14 +97,12 @@ describe('what is known of pool pumps', () => {
       }
     }
     const weight = (components: readonly Component[]) => components.reduce((total, component) => total + component.weight, 0)
-    for (const { check, normal, effects } of pool.measured) for (const components of [normal, ...Object.values(effects)]) expect(weight(components), check).toBeCloseTo(1, 9)
-    for (const { complaints } of pool.faults) expect(Object.values(complaints).every((chance) => chance > 0 && chance <= 1)).toBe(true)
+    for (const { check, normal, effects } of knowledge.measured) for (const components of [normal, ...Object.values(effects)]) expect(weight(components), check).toBeCloseTo(1, 9)
+    for (const { complaints } of knowledge.faults) expect(Object.values(complaints).every((chance) => chance > 0 && chance <= 1)).toBe(true)
   })
 
-  it('has a step plan for each job on each construction, made of openings that exist', () => {
-    for (const { plan, openings } of JOBS) for (const id of openings) expect(OPENINGS.some((opening) => opening.id === id), `${plan}: ${id}`).toBe(true)
-    for (const plan of ['capacitor', 'shaft-seal', 'motor-swap'] as const) {
-      for (const construction of KIND_CONSTRUCTIONS.pool) expect(JOBS.filter((job) => job.plan === plan && job.constructions.includes(construction)).length).toBe(1)
-    }
+  it('names each construction’s and each complaint’s words, and a drawing of its wiring', () => {
+    expect(WIRING_VIEWS.some(({ kinds }) => kinds.includes(kind))).toBe(true)
+    for (const { points } of WIRING_VIEWS.filter(({ kinds }) => kinds.includes(kind))) for (const { checks } of points) for (const { check } of checks) expect(checkInfo(check), check).toBeDefined()
   })
 })

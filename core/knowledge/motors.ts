@@ -3,7 +3,13 @@ import type { Kind, MotorType } from './vocabulary'
 
 /** Full-load amps of single-phase motors at 230 V by horsepower; at other voltages they go inversely. */
 export const FULL_LOAD_AMPS_230: readonly (readonly [horsepower: number, amps: number])[] = [
-  [1 / 6, 2.2], [1 / 4, 2.9], [1 / 3, 3.6], [1 / 2, 4.9], [3 / 4, 6.9], [1, 8], [1.5, 10], [2, 12], [3, 17], [5, 28],
+  [1 / 6, 2.2], [1 / 4, 2.9], [1 / 3, 3.6], [1 / 2, 4.9], [3 / 4, 6.9], [1, 8], [1.5, 10], [2, 12], [3, 17], [5, 28], [7.5, 40], [10, 50],
+]
+/** Three phases at 230 V. */
+export const FULL_LOAD_AMPS_230_THREE_PHASE: readonly (readonly [horsepower: number, amps: number])[] = [[1 / 2, 2.2], [3 / 4, 3.2], [1, 4.2], [1.5, 6], [2, 6.8], [3, 9.6], [5, 15.2], [7.5, 22], [10, 28]]
+/** The table's other columns as multiples of the 230 V one; any other voltage goes inversely. */
+export const FULL_LOAD_COLUMNS: readonly { volts: readonly [number, number]; multiple: number }[] = [
+  { volts: [110, 120], multiple: 2 }, { volts: [200, 200], multiple: 1.15 }, { volts: [208, 208], multiple: 1.1 }, { volts: [220, 240], multiple: 1 },
 ]
 export const FULL_LOAD_BASIS: Basis = { kind: 'standard', name: 'NEC table 430.248, single phase (from memory)' }
 

@@ -33,11 +33,21 @@ export const COMPLAINTS = {
 } as const
 export type Complaint = keyof typeof COMPLAINTS
 
-const WATER_SUPPLY: readonly Kind[] = ['well-two-wire', 'well-three-wire', 'jet']
+/** Kinds that share what is known of them. */
+export const WELLS: readonly Kind[] = ['well-two-wire', 'well-three-wire']
+export const HOUSE_WATER: readonly Kind[] = [...WELLS, 'jet']
+/** Under water, out of hearing and out of reach. */
+export const SUBMERGED: readonly Kind[] = [...WELLS, 'sump']
+export const SURFACE: readonly Kind[] = ['pool', 'booster', 'spa', 'jet', 'circulation', 'utility']
+/** The capacitor is outside the sealed motor: at the motor itself, or in the box at the surface. */
+export const CAN_IN_REACH: readonly Kind[] = [...SURFACE, 'well-three-wire']
+/** Plugged in with a cord, so that the outlet is part of the case. */
+export const CORDED: readonly Kind[] = ['spa', 'sump', 'circulation', 'utility']
+
 /** Complaints that only some kinds can raise; the others fit every pump. */
 export const COMPLAINT_KINDS: Partial<Record<Complaint, readonly Kind[]>> = {
-  'alarm-sounding': ['sump', 'circulation'], 'pit-flooded': ['sump'], 'air-at-taps': WATER_SUPPLY, 'short-cycles': [...WATER_SUPPLY, 'sump', 'utility'], 'low-pressure': [...WATER_SUPPLY, 'pool', 'booster', 'utility'],
-  'dirty-water': [...WATER_SUPPLY, 'sump', 'circulation'], 'one-speed-only': ['spa', 'pool'], 'loses-prime': ['pool', 'booster', 'spa', 'jet', 'circulation', 'utility'], 'leak-under-motor': ['pool', 'booster', 'spa', 'jet', 'circulation', 'utility'],
+  'alarm-sounding': ['sump', 'circulation'], 'pit-flooded': ['sump'], 'air-at-taps': HOUSE_WATER, 'short-cycles': [...HOUSE_WATER, 'sump', 'utility'], 'low-pressure': [...HOUSE_WATER, 'pool', 'booster', 'utility'],
+  'dirty-water': [...HOUSE_WATER, 'sump', 'circulation'], 'one-speed-only': ['spa', 'pool'], 'loses-prime': ['pool', 'booster', 'spa', 'jet', 'circulation', 'utility'], 'leak-under-motor': ['pool', 'booster', 'spa', 'jet', 'circulation', 'utility'],
 }
 
 /** Does this complaint make sense for the kind? */
@@ -66,7 +76,7 @@ export const FAULTS = {
   'no-supply': 'No supply', 'outlet-dead': 'Outlet dead', 'low-supply-voltage': 'Supply voltage low', 'wrong-voltage-selected': 'Wrong voltage selected', 'loose-connection': 'Loose connection',
   'timer-failed': 'Timer failed', 'run-capacitor-failed': 'Run capacitor weak', 'start-capacitor-failed': 'Start capacitor failed', 'start-switch-failed': 'Start switch stuck',
   'start-relay-failed': 'Start relay failed', 'run-winding-open': 'Run winding open', 'start-winding-open': 'Start winding open', 'winding-shorted': 'Winding shorted turns',
-  'winding-to-ground': 'Winding to ground', 'cable-to-ground': 'Cable to ground', 'cable-open': 'Cable open', 'lead-connector-leaking': 'Lead connector leaking', 'water-in-motor': 'Water in the motor',
+  'winding-to-ground': 'Winding to ground', 'cable-to-ground': 'Cable to ground', 'cable-open': 'Cable open', 'leads-swapped': 'Leads swapped at a splice', 'lead-connector-leaking': 'Lead connector leaking', 'water-in-motor': 'Water in the motor',
   'thermal-protector-open': 'Thermal protector open', 'bearings-worn': 'Bearings worn', 'bearing-loose-on-shaft': 'Bearing loose on its shaft', 'shaft-bent': 'Shaft bent', 'rotor-rubbing': 'Rotor rubbing',
   'motor-seized': 'Motor seized', 'thrust-bearing-worn': 'Thrust bearing worn', 'cooling-blocked': 'Cooling blocked', 'shaft-seal-leaking': 'Shaft seal leaking', 'shaft-o-ring-leaking': 'Shaft O-ring leaking',
   'housing-seal-leaking': 'Housing O-ring leaking', 'joint-leaking': 'Joint leaking', 'seal-plate-cracked': 'Seal plate cracked', 'impeller-clogged': 'Impeller clogged', 'impeller-worn': 'Impeller worn',
@@ -92,7 +102,7 @@ export interface GateInfo {
 
 export type Gate =
   | 'power-off' | 'proved-dead' | 'discharged' | 'drive-discharged' | 'battery-disconnected' | 'cool' | 'valves-shut' | 'depressurised' | 'drained'
-  | 'motor-supported' | 'string-secured' | 'electronics-disconnected' | 'hands-clear' | 'power-on' | 'primed' | 'guards-on'
+  | 'motor-supported' | 'string-secured' | 'wet-end-open' | 'pulled' | 'electronics-disconnected' | 'hands-clear' | 'power-on' | 'primed' | 'guards-on'
 
 export const GATES: Record<Gate, GateInfo> = {
   'power-off': { label: 'power off', action: 'Open the breaker and lock it. A timer that is off is not isolation.', minutes: 2, undoes: ['power-on'], caution: 'Lock out, or guard the panel. A timer or float can start the pump while hands are inside.' },
@@ -106,6 +116,8 @@ export const GATES: Record<Gate, GateInfo> = {
   drained: { label: 'drained', action: 'Pull the drain plugs and let the wet end empty.', minutes: 4 },
   'motor-supported': { label: 'motor held', action: 'Block up the motor before its bolts leave.', minutes: 2, caution: 'A motor that drops cracks the diffuser, or a foot.' },
   'string-secured': { label: 'string secured', action: 'Clamp the drop pipe at the well head.', minutes: 5, caution: 'A well string weighs: compute it before lifting.' },
+  'wet-end-open': { label: 'wet end open', action: 'Drain, then part the wet end from the motor.', minutes: 20, caution: 'The halves let go a rush of water. Support the motor first.' },
+  pulled: { label: 'pump out', action: 'Secure the string and bring the pump up; a sump pump comes out by its pipe.', minutes: 15, caution: 'A well string weighs: compute it, two people, never a hand below it. Into a pit only with pump and backup unplugged.' },
   'electronics-disconnected': { label: 'electronics off', action: 'Disconnect drive, control box and surge protectors from the winding.', minutes: 3, caution: 'A megohmmeter’s 500 V destroys electronics.' },
   'hands-clear': { label: 'hands clear', action: 'Hands, tools and hair clear of shaft and fan.', minutes: 0, caution: 'Hands off the leads: the megohmmeter puts out 500 V.' },
   'power-on': { label: 'power on', action: 'Guards on, stand clear, close the breaker.', minutes: 1, undoes: ['power-off', 'proved-dead', 'discharged', 'drive-discharged'], caution: 'Live tests only by qualified people with rated meter, leads and gloves.' },

@@ -1,8 +1,8 @@
-import { WINDING } from '../knowledge/limits'
+import { PRESSURES, WINDING } from '../knowledge/limits'
 import {
   CAPACITOR_MODEL_BASIS, CAPACITOR_WORKING_RATIO, FULL_LOAD_AMPS_230, FULL_LOAD_BASIS, RUN_CAPACITOR_230, START_CAPACITOR_230, USUAL_BASIS, USUAL_MOTOR, WINDING_MODEL,
 } from '../knowledge/motors'
-import { MOTOR_TYPES, type Construction, type Kind, type MotorType } from '../knowledge/vocabulary'
+import { HOUSE_WATER, MOTOR_TYPES, type Construction, type Kind, type MotorType } from '../knowledge/vocabulary'
 import type { Basis } from '../judgement/judgement'
 import { formatNumber } from '../quantity/format'
 
@@ -72,6 +72,9 @@ export interface CompletePlate {
   capacitorTolerancePercent?: number
   runWinding: { low: number; high: number; basis: Basis }
   startWinding: { low: number; high: number; basis: Basis }
+  /** Only where the water is kept under pressure by a switch and a tank. */
+  cutInPsi?: number
+  cutOutPsi?: number
   ageYears: number
   dutyHoursPerDay: number
   assumed: string[]
@@ -138,8 +141,19 @@ export function completePlate(pump: Pump): CompletePlate {
     runCapacitorMicrofarads, runCapacitorVolts, startCapacitorMicrofarads, capacitorTolerancePercent: plate.capacitorTolerancePercent, runWinding, startWinding,
     ageYears: assume(pump.ageYears, USUAL_AGE_YEARS, `age about ${USUAL_AGE_YEARS} years`),
     dutyHoursPerDay: assume(installation?.dutyHoursPerDay, usual.dutyHoursPerDay, `${formatNumber(usual.dutyHoursPerDay)} h a day`),
+    ...(HOUSE_WATER.includes(kind) ? switchSetting(installation, assumed) : {}),
     assumed,
   }
+}
+
+function switchSetting(installation: Installation = {}, assumed: string[]): { cutInPsi: number; cutOutPsi: number } {
+  const { cutInPsi, cutOutPsi } = PRESSURES.usualSwitch
+  const between = cutOutPsi - cutInPsi
+  if (installation.cutInPsi !== undefined && installation.cutOutPsi !== undefined) return { cutInPsi: installation.cutInPsi, cutOutPsi: installation.cutOutPsi }
+  const low = installation.cutInPsi ?? (installation.cutOutPsi === undefined ? cutInPsi : installation.cutOutPsi - between)
+  const high = installation.cutOutPsi ?? low + between
+  assumed.push(`pressure switch ${formatNumber(low)}/${formatNumber(high)} psi (${PRESSURES.usualSwitch.basis.name}); read the label`)
+  return { cutInPsi: low, cutOutPsi: high }
 }
 
 /** Capacitor figures on the plate betray the type when the type itself cannot be read. */

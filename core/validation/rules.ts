@@ -1,11 +1,15 @@
 // Decorators of class-transformer read metadata as the classes are defined, so it must be there before them.
 import 'reflect-metadata'
-import { IsNumber, IsOptional, Max, Min, registerDecorator, type ValidationOptions } from 'class-validator'
+import { IsNumber, Max, Min, registerDecorator, ValidateIf, type ValidationOptions } from 'class-validator'
 
-/** A finite number within bounds. `above` is exclusive. */
+/** Smaller than anything measured in any unit used here. Below it, quotients of two sound-looking numbers stop being numbers. */
+const LEAST_MAGNITUDE = 1e-9
+
+/** A finite number within bounds, 0 or of a size that can be measured. `above` is exclusive. */
 export function Quantity(bounds: { above?: number; min?: number; max?: number } = {}): PropertyDecorator {
   return (target, property) => {
     IsNumber({ allowNaN: false, allowInfinity: false })(target, property as string)
+    rule('isMeasurable', (value) => typeof value === 'number' && (value === 0 || Math.abs(value) >= LEAST_MAGNITUDE), `must be 0, or at least ${LEAST_MAGNITUDE} in size`)(target, property)
     if (bounds.min !== undefined) Min(bounds.min)(target, property as string)
     if (bounds.max !== undefined) Max(bounds.max)(target, property as string)
     if (bounds.above !== undefined) {
@@ -15,10 +19,15 @@ export function Quantity(bounds: { above?: number; min?: number; max?: number } 
   }
 }
 
-/** The same, and the field may be absent (but not null). */
+/** The field may be absent, but not null: null is how an open reading is written, never "not given". */
+export function MayBeAbsent(): PropertyDecorator {
+  return ValidateIf((_, value) => value !== undefined)
+}
+
+/** The same as `Quantity`, and the field may be absent. */
 export function OptionalQuantity(bounds: { above?: number; min?: number; max?: number } = {}): PropertyDecorator {
   return (target, property) => {
-    IsOptional()(target, property as string)
+    MayBeAbsent()(target, property)
     Quantity(bounds)(target, property)
   }
 }

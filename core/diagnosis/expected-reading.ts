@@ -1,0 +1,44 @@
+import type { Basis } from '../judgement/judgement'
+import { PRESSURES, RUNOUT_INCHES, SUBMERSIBLE_SHAFT } from '../knowledge/limits'
+import type { Kind } from '../knowledge/vocabulary'
+import type { Pump } from '../motor/nameplate'
+import { PSI_PER_METRE_OF_WATER } from '../quantity/conversions'
+
+/** Between what a reading should lie, in the check's own unit. */
+export interface ReadingBand { low?: number; high?: number; basis: Basis }
+
+const SIX_CELLS_UP_TO = 18
+
+/**
+ * What the gauge should show with the outlet shut: the curve's head at no flow, less the lift to the gauge.
+ *
+ * @returns psi; undefined without a curve, or where the lift takes all of it
+ */
+export function shutoffPsi({ installation }: Pick<Pump, 'installation'>): number | undefined {
+  const curve = installation?.pumpCurve
+  if (!curve || curve.length === 0) return undefined
+  const head = Math.max(...curve.map(({ headMetres }) => headMetres)) - (installation.liftMetres ?? 0)
+  return head > 0 ? head * PSI_PER_METRE_OF_WATER : undefined
+}
+
+/** Cells of a backup battery: 12 V unless it reads like 24. A dead one is never taken for a smaller one. */
+export function batteryCells(volts: number): number {
+  return volts > SIX_CELLS_UP_TO ? 12 : 6
+}
+
+/** The band of a check that asks nothing of this machine but its kind; undefined where the table has none. */
+export function plainBand(check: string, kind: Kind): ReadingBand | undefined {
+  const { filterHighPsi, vacuum, jetVacuum } = PRESSURES
+  const { heightInches, endPlayInches } = SUBMERSIBLE_SHAFT
+  switch (check) {
+    case 'filter-pressure': return { high: filterHighPsi.value, basis: filterHighPsi.basis }
+    case 'suction-vacuum': {
+      const { lowInHg: low, highInHg: high, basis } = kind === 'jet' ? jetVacuum : vacuum
+      return { low, high, basis }
+    }
+    case 'shaft-height': return { low: heightInches[0], high: heightInches[1], basis: SUBMERSIBLE_SHAFT.basis }
+    case 'end-play': return { low: endPlayInches[0], high: endPlayInches[1], basis: SUBMERSIBLE_SHAFT.basis }
+    case 'shaft-runout': return { high: RUNOUT_INCHES.high, basis: RUNOUT_INCHES.basis }
+    default: return undefined
+  }
+}

@@ -1,0 +1,81 @@
+import { checkInfo } from '../knowledge/checks'
+import { CAN_IN_REACH, GATES, SUBMERGED, WELLS, type Gate, type Kind } from '../knowledge/vocabulary'
+import { MOTOR_HAS, type CompletePlate, type Pump } from '../motor/nameplate'
+import type { Asked } from './finding'
+
+/** What stands between a technician and the inside: the wet end of a surface pump, the water over a submerged one. */
+export type AccessGate = Extract<Gate, 'wet-end-open' | 'pulled'>
+
+const WELL_CHECKS_OUT: ReadonlySet<string> = new Set(['shaft-turn', 'connector-look', 'motor-fill-look', 'intake-look', 'coupling-turn', 'stack-look', 'end-play', 'shaft-height', 'capacitance', 'capacitor-look'])
+const SUMP_CHECKS_OUT: ReadonlySet<string> = new Set(['shaft-turn', 'impeller-look', 'connector-look', 'motor-fill-look', 'winding-smell', 'intake-look'])
+const UNPRIMED: ReadonlySet<Kind> = new Set<Kind>([...SUBMERGED, 'circulation'])
+/** Electronics that a megohmmeter would destroy stand beside the motor. */
+const WITH_BOX: ReadonlySet<Kind> = new Set<Kind>(['well-three-wire'])
+const USUAL_WELL_METRES = 40
+
+export function accessGateOf(kind: Kind): AccessGate {
+  return SUBMERGED.includes(kind) ? 'pulled' : 'wet-end-open'
+}
+
+/** Is the place of a check behind the access gate on this kind? */
+function reachesInside({ check, part, setup, half }: Asked, kind: Kind): boolean {
+  const asks = checkInfo(check)?.gates.includes('wet-end-open') ?? false
+  if (WELLS.includes(kind)) return asks || (WELL_CHECKS_OUT.has(check) && !(kind === 'well-three-wire' && check.startsWith('capacit'))) || setup === 'cable-alone' || setup === 'motor-alone' || (check === 'winding-resistance' && half === 'motor')
+  if (kind === 'sump') return asks || SUMP_CHECKS_OUT.has(check)
+  // The eye is reached through the pot where there is one, and the lid ring lies under the lid.
+  if (check === 'impeller-look' && (kind === 'pool' || kind === 'utility')) return false
+  if (check === 'o-ring-look' && part === 'lid-o-ring') return false
+  return asks || half === 'motor' || half === 'pump-end'
+}
+
+/**
+ * The gates a check needs on this machine, in order: the access gate of its kind, electronics only where there are any, discharge only where a capacitor is within reach,
+ * priming only where a pump is primed.
+ */
+export function gatesFor(asked: Asked, kind: Kind, plate: Pick<CompletePlate, 'motorType'>): Gate[] {
+  const type = plate.motorType
+  const access = accessGateOf(kind)
+  const inside = reachesInside(asked, kind)
+  const submerged = access === 'pulled'
+  const charged = type === 'electronic' || ((MOTOR_HAS.runCapacitor(type) || MOTOR_HAS.startCapacitor(type)) && CAN_IN_REACH.includes(kind))
+  const gates = (checkInfo(asked.check)?.gates ?? []).flatMap<Gate>((gate) => {
+    switch (gate) {
+      case 'electronics-disconnected': return type === 'electronic' || WITH_BOX.has(kind) ? [gate] : []
+      case 'discharged': return !charged ? [] : type === 'electronic' ? ['drive-discharged'] : [gate]
+      case 'primed': return UNPRIMED.has(kind) ? [] : [gate]
+      case 'guards-on': return submerged ? [] : [gate]
+      case 'valves-shut': return submerged ? [] : [gate]
+      case 'depressurised': return kind === 'sump' ? [] : [gate]
+      case 'wet-end-open': return inside && !submerged ? [gate] : []
+      default: return [gate]
+    }
+  })
+  if (inside && submerged) {
+    const before: Gate[] = kind === 'sump' ? ['battery-disconnected', 'pulled'] : ['string-secured', 'pulled']
+    const dead: Gate[] = ['power-off', ...(kind === 'sump' ? [] : ['proved-dead' as const])]
+    return [...new Set<Gate>([...dead, ...gates.filter((gate) => gate !== 'power-on'), ...before])]
+  }
+  if (inside && !gates.includes(access)) return [...gates, access]
+  return gates
+}
+
+/** Minutes to bring an access gate about on this machine: a wet end, a sump pump, or so many metres of drop pipe. Shop estimate. */
+export function accessMinutes(pump: Pump): number {
+  if (pump.kind === 'sump') return 8
+  if (!WELLS.includes(pump.kind)) return GATES['wet-end-open'].minutes
+  return 15 + 0.6 * (pump.installation?.wellDepthMetres ?? pump.installation?.liftMetres ?? USUAL_WELL_METRES)
+}
+
+/** Minutes to bring a gate about from its opposite, on this machine. */
+export function gateMinutes(gate: Gate, pump: Pump): number {
+  if (gate === accessGateOf(pump.kind)) return accessMinutes(pump)
+  // Securing the string is part of pulling it.
+  return gate === 'string-secured' ? 0 : GATES[gate].minutes
+}
+
+/** The gates that make a machine safe to touch, in the order they are shut: what its kind has, and nothing it has not. */
+export function safeGates(kind: Kind, { motorType }: Pick<CompletePlate, 'motorType'>): Gate[] {
+  if (kind === 'sump') return ['power-off', 'battery-disconnected', 'proved-dead']
+  const charged: Gate[] = motorType === 'electronic' ? ['drive-discharged'] : CAN_IN_REACH.includes(kind) && (MOTOR_HAS.runCapacitor(motorType) || MOTOR_HAS.startCapacitor(motorType)) ? ['discharged'] : []
+  return ['power-off', 'proved-dead', ...charged, ...(WELLS.includes(kind) ? ['depressurised' as const] : ['cool' as const, 'valves-shut' as const, 'depressurised' as const])]
+}

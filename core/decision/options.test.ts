@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { DiagnosisCase } from '../diagnosis/finding'
 import { DEFAULT_RATES } from '../knowledge/rates'
+import { KINDS, type Kind } from '../knowledge/vocabulary'
 import { optionsFor } from './options'
 
 const humming: DiagnosisCase = { pump: { kind: 'pool', construction: 'band-clamp', ageYears: 9, nameplate: { volts: 230, motorType: 'permanent-split', horsepower: 1, runCapacitorMicrofarads: 30, runCapacitorVolts: 370 } }, complaints: ['hums-no-start'] }
@@ -36,5 +37,10 @@ describe('options side by side', () => {
     expect(has({ ...worn, pump: { ...worn.pump, underWarranty: true } })).toBe(true)
   })
 
-  it('is empty where causes are not ranked', () => expect(optionsFor({ pump: { kind: 'jet', nameplate: { volts: 230 } } }, DEFAULT_RATES)).toEqual([]))
+  it('has repairs of its own for every kind, with its own prices', () => {
+    for (const kind of Object.keys(KINDS) as Kind[]) expect(optionsFor({ pump: { kind, nameplate: { volts: 230 } }, complaints: ['trips-breaker'] }, DEFAULT_RATES)[0]?.price, kind).toBeGreaterThan(0)
+    const pull = optionsFor({ pump: { kind: 'well-two-wire', nameplate: { volts: 230 }, installation: { wellDepthMetres: 80 } }, findings: [{ check: 'winding-resistance', value: null }, { check: 'winding-resistance', half: 'motor', value: null }] }, DEFAULT_RATES)[0]
+    expect(pull).toMatchObject({ id: 'replace-two-wire-motor' })
+    expect(pull?.minutes).toBeGreaterThan(130)
+  })
 })

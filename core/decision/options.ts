@@ -4,7 +4,8 @@ import type { Part } from '../knowledge/vocabulary'
 import type { Rates } from '../knowledge/rates'
 import { faultLabel } from '../diagnosis/diagnose'
 import { infer } from '../diagnosis/inference'
-import { actionCost, expectedLosses, lossTable, partsPrice } from '../diagnosis/loss'
+import { accessGateOf } from '../diagnosis/gates'
+import { actionCost, actionMinutes, cureChance, expectedLosses, lossTable, partsPrice } from '../diagnosis/loss'
 import { buildModel } from '../diagnosis/model'
 import type { DiagnosisCase } from '../diagnosis/finding'
 import { formatPercent } from '../quantity/format'
@@ -24,7 +25,6 @@ export interface Option {
   /** Probability that this repair cures everything that is wrong. */
   chanceRight: number
   because: string
-  plan?: ActionRow['plan']
   tools: readonly string[]
 }
 
@@ -36,21 +36,20 @@ const MOST_OPTIONS = 5
  * The repairs worth considering, side by side, least expected cost first.
  *
  * Expected cost is the price plus, over every explanation the repair would not cure, what finding and mending that then costs.
- *
- * @returns an empty list where the causes of this kind are not ranked
  */
-export function optionsFor(input: DiagnosisCase, rates: Rates): Option[] {
-  const model = buildModel(input.pump, input.alreadyReplaced)
-  if (!model) return []
+export function optionsFor(input: DiagnosisCase, rates: Rates, experience?: Readonly<Record<string, number>>): Option[] {
+  const { pump } = input
+  const model = buildModel(pump, input.alreadyReplaced, experience)
+  const open = input.gates?.includes(accessGateOf(pump.kind)) ?? false
   const { probabilities } = infer(model, input)
-  const expected = expectedLosses(lossTable(model, rates), probabilities)
+  const expected = expectedLosses(lossTable(model, rates, open), probabilities)
   const options = model.actions.map((action, index): Option => {
-    const chanceRight = model.hypotheses.reduce((sum, { faults }, h) => sum + (faults.every((fault) => (action.cures as readonly string[]).includes(fault)) ? (probabilities[h] as number) : 0), 0)
-    const materials = partsPrice(action.parts, rates)
+    const chanceRight = cureChance(model.hypotheses, probabilities, action.cures)
+    const materials = partsPrice(action.parts, rates, pump.kind)
     return {
-      id: action.id, label: action.label, plan: action.plan, tools: action.tools, minutes: action.minutes, partsPrice: materials,
-      parts: action.parts.map((part) => ({ part, label: partLabel(part, model.plate), price: partsPrice([part], rates) })),
-      labourPrice: actionCost(action, rates) - materials, price: actionCost(action, rates), expectedCost: expected[index] as number, chanceRight,
+      id: action.id, label: action.label, tools: action.tools, minutes: Math.round(actionMinutes(action, pump, open)), partsPrice: materials,
+      parts: action.parts.map((part) => ({ part, label: partLabel(part, model.plate), price: partsPrice([part], rates, pump.kind) })),
+      labourPrice: actionCost(action, pump, rates, open) - materials, price: actionCost(action, pump, rates, open), expectedCost: expected[index] as number, chanceRight,
       because: reason(action, chanceRight),
     }
   })

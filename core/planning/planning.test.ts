@@ -20,7 +20,7 @@ describe('loading the van', () => {
 
   it('leaves what is measured on site out of it', () => expect(prepare(settled).suspects).toEqual(prepare(humming).suspects))
 
-  it('loads the usual tools for a kind that is not ranked', () => expect(prepare({ pump: { kind: 'jet', nameplate: { volts: 230 } } })).toMatchObject({ ranked: false, parts: [] }))
+  it('loads the foot valve for a jet pump that loses its prime', () => expect(prepare({ pump: { kind: 'jet', nameplate: { volts: 230 } }, complaints: ['loses-prime'] }).parts.map(({ id }) => id)).toContain('part:foot-valve'))
 })
 
 describe('the day', () => {

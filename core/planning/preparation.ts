@@ -6,12 +6,12 @@ import { buildModel } from '../diagnosis/model'
 import type { Part } from '../knowledge/vocabulary'
 
 export interface LoadItem { id: string; label: string; kind: 'part' | 'tool'; fault: string; because: string; probability: number }
-export interface Preparation { suspects: { fault: string; label: string; probability: number }[]; parts: LoadItem[]; tools: LoadItem[]; ranked: boolean }
+export interface Preparation { suspects: { fault: string; label: string; probability: number }[]; parts: LoadItem[]; tools: LoadItem[] }
 
 /** Suspects less likely than this bring nothing into the van, unless nothing is likelier. */
 const WORTH_LOADING = 0.04
 /** Parts that are ordered or fetched when wanted, not carried on a suspicion under this. */
-const BULKY: ReadonlySet<Part> = new Set<Part>(['motor', 'pump', 'seal-plate', 'drive-electronics', 'impeller'])
+const BULKY: ReadonlySet<Part> = new Set<Part>(['motor', 'pump', 'seal-plate', 'drive-electronics', 'impeller', 'pump-end', 'tank', 'cable', 'battery', 'ejector'])
 const BULKY_FROM = 0.5
 const ALWAYS = ['meter', 'megohmmeter', 'lamp']
 
@@ -20,10 +20,9 @@ const ALWAYS = ['meter', 'megohmmeter', 'lamp']
  *
  * Findings are left out on purpose: this is what can be known in the shop.
  */
-export function prepare(input: DiagnosisCase): Preparation {
-  const model = buildModel(input.pump, input.alreadyReplaced)
+export function prepare(input: DiagnosisCase, experience?: Readonly<Record<string, number>>): Preparation {
+  const model = buildModel(input.pump, input.alreadyReplaced, experience)
   const always = ALWAYS.map((tool): LoadItem => ({ id: `tool:${tool}`, label: tool, kind: 'tool', fault: '', because: 'every visit', probability: 1 }))
-  if (!model) return { suspects: [], parts: [], tools: always, ranked: false }
   const { probabilities } = infer(model, { complaints: input.complaints })
   const suspects = [...marginals(model, probabilities)]
     .map(([fault, probability]) => ({ fault, label: faultLabel(fault), probability }))
@@ -44,5 +43,5 @@ export function prepare(input: DiagnosisCase): Preparation {
       if (!tools.has(id)) tools.set(id, { id, label: tool, kind: 'tool', fault, because: label, probability })
     }
   }
-  return { suspects, parts: [...parts.values()], tools: [...tools.values()], ranked: true }
+  return { suspects, parts: [...parts.values()], tools: [...tools.values()] }
 }

@@ -1,69 +1,78 @@
 import { describe, expect, it } from 'vitest'
 import { KIND_KNOWLEDGE } from '../knowledge/kinds'
-import { splitStep, stepPlan, type PlanStep } from './step-plan'
+import { KIND_CONSTRUCTIONS, type Construction, type Kind } from '../knowledge/vocabulary'
+import type { TakeDownStep } from './plan'
+import { splitStep, stepPlan } from './step-plan'
 
-const steps = (construction: 'band-clamp' | 'bolted-seal-plate', action: string): PlanStep[] => stepPlan('pool', construction, action)?.steps ?? []
-const ids = (list: PlanStep[], phase: PlanStep['phase']) => list.filter((step) => step.phase === phase).map(({ id }) => id.split(':')[1])
+const steps = (kind: Kind, construction: Construction, action: string): TakeDownStep[] => stepPlan(kind, construction, action)?.steps ?? []
+const ids = (list: readonly TakeDownStep[], phase: TakeDownStep['phase']) => list.filter((step) => step.phase === phase).map(({ id }) => id.replace(/^(down|work|back):/, ''))
+const every = (Object.entries(KIND_CONSTRUCTIONS) as [Kind, readonly Construction[]][]).flatMap(([kind, constructions]) => constructions.map((construction) => [kind, construction] as const))
 
 describe('the steps of a repair', () => {
-  it.each(['band-clamp', 'bolted-seal-plate'] as const)('go back in the reverse of the way down, for every repair on %s', (construction) => {
-    for (const { id } of KIND_KNOWLEDGE.pool?.actions ?? []) {
-      const plan = steps(construction, id)
-      expect(plan.length).toBeGreaterThan(0)
-      expect(ids(plan, 'back')).toEqual(ids(plan, 'down').reverse())
-      expect(plan.findIndex(({ phase }) => phase === 'back')).toBeGreaterThanOrEqual(plan.findLastIndex(({ phase }) => phase === 'work') === -1 ? -1 : plan.findIndex(({ phase }) => phase === 'work') - 1)
-      expect(new Set(plan.map((step) => step.id)).size).toBe(plan.length)
+  it.each(every)('%s, %s: every repair comes back in the reverse of the way down, names each step once, and has its minutes', (kind, construction) => {
+    for (const { id } of KIND_KNOWLEDGE[kind]?.actions ?? []) {
+      const plan = stepPlan(kind, construction, id)
+      const list = plan?.steps ?? []
+      expect(ids(list, 'work').length, id).toBeGreaterThan(0)
+      expect(ids(list, 'back'), id).toEqual(ids(list, 'down').filter((each) => !/(^|\.)(discharge|cool)$/.test(each)).reverse())
+      expect(new Set(list.map((step) => step.id)).size, id).toBe(list.length)
+      expect(plan?.minutes.p90, id).toBeGreaterThanOrEqual(plan?.minutes.p50 as number)
+      for (const step of list) expect(step.id.length).toBeLessThanOrEqual(80)
     }
   })
 
-  it('discharges the capacitor before a hand goes to its leads', () => {
-    const down = ids(steps('band-clamp', 'replace-run-capacitor'), 'down')
-    expect(down.indexOf('discharge')).toBeLessThan(down.indexOf('capacitor-leads'))
-    expect(down[0]).toBe('make-dead')
+  it('the repairs that take something apart are planned on every construction', () => {
+    for (const [kind, construction] of every) for (const { id, parts } of KIND_KNOWLEDGE[kind]?.actions ?? []) {
+      if (parts.some((part) => ['shaft-seal', 'motor', 'pump', 'bearings', 'impeller', 'pump-end', 'splice'].includes(part))) expect(stepPlan(kind, construction, id)?.assemblies.length, `${kind} ${construction} ${id}`).toBeGreaterThan(0)
+    }
   })
 
-  it('says that the lock screw is left-handed: clockwise to undo, counter-clockwise to close', () => {
-    const plan = steps('bolted-seal-plate', 'replace-shaft-seal')
-    expect(plan.find(({ id }) => id === 'down:lock-screw')).toMatchObject({ hand: 'left', turn: 'clockwise', text: expect.stringContaining('clockwise') as string })
-    expect(plan.find(({ id }) => id === 'back:lock-screw')).toMatchObject({ hand: 'left', turn: 'counter-clockwise' })
-    expect(steps('band-clamp', 'replace-shaft-seal').some(({ id }) => id.includes('lock-screw'))).toBe(false)
+  it('bearings: the motor leaves its pump, is opened on the bench, and comes back, the seal renewed with it', () => {
+    const plan = stepPlan('pool', 'bolted-seal-plate', 'bearings-and-seal')
+    expect(plan?.assemblies).toEqual(['bolted-seal-plate', 'motor-bench'])
+    const list = plan?.steps ?? []
+    expect(ids(list, 'down').indexOf('motor-out')).toBeLessThan(ids(list, 'down').indexOf('motor-bench.through-bolts'))
+    expect(ids(list, 'work').map((id) => id.split(':')[0])).toEqual(expect.arrayContaining(['bearings', 'shaft-seal']))
+    expect(list.some(({ id }) => id.startsWith('work:motor:'))).toBe(false)
   })
 
-  it('takes the lock screw out before the impeller, counter-clockwise seen from the eye', () => {
-    const down = ids(steps('bolted-seal-plate', 'swap-motor'), 'down')
-    expect(down.indexOf('lock-screw')).toBeLessThan(down.indexOf('impeller'))
-    expect(steps('band-clamp', 'swap-motor').find(({ id }) => id === 'down:impeller')).toMatchObject({ hand: 'right', turn: 'counter-clockwise' })
+  it('a well motor: the string up by two, the head off on the bench, and all of it back', () => {
+    const plan = stepPlan('well-three-wire', 'submersible-joined', 'replace-well-motor')
+    expect(plan?.assemblies).toEqual(['well-installation', 'submersible-joined'])
+    expect(plan?.steps.find(({ id }) => id === 'down:pull')).toMatchObject({ twoPeople: true })
+    expect(ids(plan?.steps ?? [], 'down').at(-1)).toMatch(/^submersible-joined\./)
   })
 
-  it('puts the seal halves where this construction has them, carbon to ceramic', () => {
-    expect(steps('band-clamp', 'replace-shaft-seal').find(({ id }) => id === 'work:seat-in-plate')?.orientation).toContain('ceramic')
-    expect(steps('bolted-seal-plate', 'replace-shaft-seal').map(({ id }) => id)).toEqual(expect.arrayContaining(['work:spring-in-plate', 'work:seat-in-impeller']))
+  it('a control box and a pressure switch leave the well alone', () => {
+    for (const action of ['replace-control-box', 'replace-relay', 'replace-pressure-switch', 'recharge-tank']) expect(ids(steps('well-three-wire', 'submersible-joined', action), 'down'), action).not.toContain('pull')
+    expect(stepPlan('jet', 'jet-end', 'replace-relief-valve')?.assemblies).toEqual(['pressure-tee'])
   })
 
   it('relieves pressure and drains before a wet end is parted', () => {
     for (const construction of ['band-clamp', 'bolted-seal-plate'] as const) {
-      const down = ids(steps(construction, 'replace-shaft-seal'), 'down')
+      const down = ids(steps('pool', construction, 'replace-shaft-seal'), 'down')
       expect(down.indexOf('valves')).toBeLessThan(down.indexOf('drain'))
       expect(down.indexOf('drain')).toBeLessThan(down.indexOf(construction === 'band-clamp' ? 'clamp' : 'cover-bolts'))
     }
   })
 
-  it('reconnects the bonding wire last, just before the last look and the breaker', () => {
-    const back = ids(steps('bolted-seal-plate', 'swap-motor'), 'back')
-    expect(back.slice(-3)).toEqual(['bonding', 'discharge', 'make-dead'])
+  it('a repair that opens nothing has its gates and its own sentence; leaving it has no gates at all', () => {
+    expect(ids(steps('pool', 'band-clamp', 'restore-supply'), 'down')).toEqual(['make-dead', 'valves'])
+    expect(steps('pool', 'band-clamp', 'leave-it').map(({ id }) => id)).toEqual(['work:leave'])
   })
 
-  it('never reuses an O-ring in silence', () => {
-    expect(steps('band-clamp', 'replace-shaft-seal').find(({ id }) => id === 'back:part-halves')?.text).toContain('New housing O-ring')
-  })
+  it('a start capacitor is spoken of where that is the one being replaced', () => expect(steps('pool', 'band-clamp', 'replace-start-capacitor').find(({ phase }) => phase === 'work')?.part).toBe('start-capacitor'))
 
-  it('speaks of the start capacitor where that is the one being replaced', () => {
-    expect(steps('band-clamp', 'replace-start-capacitor').find(({ id }) => id === 'work:fit-capacitor')?.part).toBe('start-capacitor')
+  it('this machine’s own counts and what was found reach through both assemblies', () => {
+    const plan = stepPlan('pool', 'bolted-seal-plate', 'bearings-and-seal', { machineCorrections: [{ joint: 'cover-bolts', count: 8 }, { joint: 'through-bolts', count: 3 }], found: [{ joint: 'impeller', what: 'stuck' }] })
+    expect(plan?.steps.find(({ id }) => id === 'down:cover-bolts')?.count).toBe(8)
+    expect(plan?.steps.find(({ id }) => id === 'down:motor-bench.through-bolts')?.count).toBe(3)
+    expect(plan?.steps.find(({ id }) => id === 'down:impeller:free')).toBeDefined()
   })
 
   it('splits into what is done and how, losing no word', () => {
-    expect(splitStep('Lock screw out of the impeller eye: it is left-handed, turn it clockwise')).toEqual({ title: 'Lock screw out of the impeller eye', how: 'It is left-handed, turn it clockwise.' })
-    for (const { text } of steps('bolted-seal-plate', 'swap-motor')) {
+    expect(splitStep('Lock screw out of the impeller eye: left-handed, turn it clockwise')).toEqual({ title: 'Lock screw out of the impeller eye', how: 'Left-handed, turn it clockwise.' })
+    for (const { text } of steps('pool', 'bolted-seal-plate', 'swap-motor')) {
       const { title, how } = splitStep(text)
       expect(`${title} ${how}`.toLowerCase().match(/[a-z0-9]+/g)).toEqual(text.toLowerCase().match(/[a-z0-9]+/g))
     }

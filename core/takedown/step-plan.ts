@@ -1,22 +1,12 @@
-import { JOBS, OPENINGS, type JobPlan, type Movement, type Opening } from '../knowledge/openings'
 import type { ActionRow } from '../knowledge/model-types'
 import { KIND_KNOWLEDGE } from '../knowledge/kinds'
-import type { Construction, Gate, Kind, Part } from '../knowledge/vocabulary'
+import type { Assembly } from '../knowledge/constructions/joint'
+import { about, makeDead, valves } from '../knowledge/constructions/shared'
+import { WELLS, type Construction, type Kind, type Part } from '../knowledge/vocabulary'
+import { backStep, downStep, graphOf, hasJoint, minutesOf, untimedPlan, type TakeDownOptions, type TakeDownPlan, type TakeDownStep, type UntimedPlan } from './plan'
 
-/** One step of a repair: what to do, with what, how it turns, what can hurt, how it lies. */
-export interface PlanStep extends Movement {
-  id: string
-  phase: 'down' | 'work' | 'back'
-  part: Part
-  joint?: Opening['joint']
-  count?: number
-  countNote?: string
-  hand?: 'right' | 'left'
-  turn?: 'clockwise' | 'counter-clockwise'
-  gates?: readonly Gate[]
-}
 /**
- * A step's sentence in two: what is done, and how. "Lock screw out of the impeller eye" · "It is left-handed, turn it clockwise. …".
+ * A step's sentence in two: what is done, and how. "Lock screw out of the impeller eye" · "Left-handed, turn it clockwise."
  */
 export function splitStep(text: string): { title: string; how: string } {
   const found = /^(.{12,64}?)[:;.,] (.+)$/.exec(text)
@@ -25,56 +15,91 @@ export function splitStep(text: string): { title: string; how: string } {
   return { title: found[1] as string, how: `${how.charAt(0).toUpperCase()}${how.slice(1)}${/[.!?]$/.test(how) ? '' : '.'}` }
 }
 
-export interface StepPlan { plan: JobPlan['plan'] | 'simple'; steps: PlanStep[]; minutes: number }
+/** The steps of a chosen repair, through one assembly or from one into the next. */
+export interface StepPlan extends Omit<TakeDownPlan, 'construction' | 'down' | 'work' | 'back'> { assemblies: readonly Assembly[]; steps: TakeDownStep[] }
+
+/** One assembly of a repair: what is reached in it, and what of that is only the way to the next. */
+interface Leg { assembly: Assembly; targets: readonly Part[]; accessOnly?: readonly Part[] }
+
+/** Rings are spent by the joint that holds them; alone, they are the repair. */
+const RINGS: readonly Part[] = ['housing-o-ring', 'diffuser-o-ring', 'lid-o-ring']
+const PRESSURE_SIDE: readonly Part[] = ['pressure-switch', 'pressure-gauge', 'relief-valve', 'tank', 'tank-tee']
+/** Inside a motor: it leaves its machine and is opened on the bench. */
+const IN_THE_MOTOR: readonly Part[] = ['bearings', 'wave-washer', 'rotor', 'shaft', 'through-bolts']
+/** A well pump's own parts, reached once the string is up. */
+const IN_THE_PUMP: readonly Part[] = ['motor', 'pump-end', 'stages', 'coupling', 'lead-connector', 'intake-screen', 'thrust-bearing', 'cable-guard']
 
 /**
- * The steps of a chosen repair on a construction: down, the work, and back in the reverse order.
+ * The steps of a chosen repair: down, the work, and back in the reverse order, planned in least time through every assembly on the way.
  *
- * A repair without a laid-out take-down gets its gates, its own sentence as the work, and the gates back: never an empty page.
+ * A repair that opens nothing gets its gates, its own sentence as the work, and the gates back: never an empty page.
  *
  * @param actionId the option chosen under Decide
+ * @returns undefined for a repair that is none
  */
-export function stepPlan(kind: Kind, construction: Construction, actionId: string): StepPlan | undefined {
+export function stepPlan(kind: Kind, construction: Construction, actionId: string, options: TakeDownOptions = {}): StepPlan | undefined {
+  const plan = repairSteps(kind, construction, actionId, options)
+  // Only a repair in one place keeps its waits in the clock: the way into the next assembly has none.
+  return plan && { ...plan, minutes: minutesOf(plan.steps, plan.assemblies.length === 1 ? plan.waits : [], options.seed) }
+}
+
+/** The same without its minutes, for whoever reads only the steps. */
+export function repairSteps(kind: Kind, construction: Construction, actionId: string, options: TakeDownOptions = {}): Omit<StepPlan, 'minutes'> | undefined {
   const action = KIND_KNOWLEDGE[kind]?.actions.find(({ id }) => id === actionId)
   if (!action) return undefined
-  const job = JOBS.find(({ plan, constructions }) => plan === action.plan && constructions.includes(construction))
-  const steps = job ? fromJob(job, action) : simple(action)
-  return { plan: job?.plan ?? 'simple', steps, minutes: steps.reduce((sum, { minutes }) => sum + minutes, 0) }
+  const legs = legsOf(kind, construction, action)
+  return legs.length > 0 ? joined(legs, options) : simple(action)
 }
 
-function fromJob(job: JobPlan, action: ActionRow): PlanStep[] {
-  const openings = job.openings.map(openingOf)
-  const capacitor: Part | undefined = job.plan === 'capacitor' ? action.parts[0] : undefined
-  const about = (part: Part): Part => (capacitor && part === 'run-capacitor' ? capacitor : part)
-  return [
-    ...openings.map((opening): PlanStep => ({ ...shared(opening, about), ...opening.down, id: `down:${opening.id}`, phase: 'down' })),
-    ...job.work.map((step): PlanStep => ({ ...step, part: about(step.part), id: `work:${step.id}`, phase: 'work' })),
-    ...[...openings].reverse().map((opening): PlanStep => ({ ...shared(opening, about), ...opening.back, id: `back:${opening.id}`, phase: 'back', turn: closing(opening.turn) })),
-  ]
+function legsOf(kind: Kind, construction: Construction, { parts, id }: ActionRow): Leg[] {
+  const wanted = parts.some((part) => !RINGS.includes(part)) ? parts.filter((part) => !RINGS.includes(part)) : parts
+  const reachable = (assembly: Assembly, list: readonly Part[]) => list.filter((part) => graphOf(assembly).reach[part])
+  const pressure = reachable('pressure-tee', wanted.filter((part) => PRESSURE_SIDE.includes(part)))
+  if (pressure.length > 0 && kind !== 'jet') return [{ assembly: 'pressure-tee', targets: pressure }]
+  if (WELLS.includes(kind)) {
+    // Above the ground a check valve or a splice is reached without a pull.
+    if (id === 'replace-check-valve-above') return []
+    const below = reachable(construction, wanted.filter((part) => IN_THE_PUMP.includes(part)))
+    if (below.length > 0) return [{ assembly: 'well-installation', targets: ['pump'], accessOnly: ['pump'] }, { assembly: construction, targets: below }]
+    const targets = reachable('well-installation', wanted.includes('pump') ? ['pump'] : wanted)
+    return targets.length > 0 ? [{ assembly: 'well-installation', targets }] : []
+  }
+  const inside = construction === 'vertical-shimmed' ? [] : wanted.filter((part) => IN_THE_MOTOR.includes(part))
+  const outside = reachable(construction, wanted.filter((part) => !inside.includes(part)))
+  if (inside.length > 0) return [{ assembly: construction, targets: [...outside, 'motor'], accessOnly: ['motor'] }, { assembly: 'motor-bench', targets: inside }]
+  // A motor or a pump that leaves takes the rest with it.
+  const whole = outside.find((part) => part === 'pump' || part === 'motor')
+  return outside.length > 0 ? [{ assembly: construction, targets: whole ? [whole] : outside }] : pressure.length > 0 ? [{ assembly: 'pressure-tee', targets: pressure }] : []
 }
 
-function shared(opening: Opening, about: (part: Part) => Part): Pick<PlanStep, 'part' | 'joint' | 'count' | 'countNote' | 'hand' | 'turn' | 'gates'> {
-  const { part, joint, count, countNote, hand, turn, gates } = opening
-  return { part: about(part), joint, count, countNote, hand, turn, gates }
+/** One leg inside the other: down through both, the work, and back out of both. */
+function joined(legs: readonly Leg[], options: TakeDownOptions): Omit<StepPlan, 'minutes'> {
+  const plans = legs.map(({ assembly, targets, accessOnly }, index) => named(untimedPlan(assembly, targets, { accessOnly, ...ownOptions(assembly, options) }), index))
+  const steps = [...plans.flatMap(({ down }) => down), ...plans.toReversed().flatMap(({ work }) => work), ...plans.toReversed().flatMap(({ back }) => back)]
+  const consumables = [...new Map(plans.flatMap((plan) => plan.consumables).map((each) => [each.part, each])).values()]
+  return {
+    assemblies: legs.map(({ assembly }) => assembly), steps, consumables, tools: [...new Set(plans.flatMap(({ tools }) => tools))], cautions: [...new Set(plans.flatMap(({ cautions }) => cautions))],
+    waits: plans.flatMap(({ waits }) => waits), whileOpen: plans.flatMap(({ whileOpen }) => whileOpen).filter(({ part }) => !legs.some(({ targets }) => targets.includes(part))),
+  }
 }
 
-function closing(turn: Opening['turn']): Opening['turn'] {
-  return turn === 'clockwise' ? 'counter-clockwise' : turn === 'counter-clockwise' ? 'clockwise' : undefined
+/** Joints of an inner assembly carry its name, so that two of one id stay two. */
+function named(plan: UntimedPlan, index: number): UntimedPlan {
+  if (index === 0) return plan
+  const name = (step: TakeDownStep): TakeDownStep => ({ ...step, id: step.id.replace(/^(down|back):/, `$1:${plan.construction}.`) })
+  return { ...plan, down: plan.down.map(name), back: plan.back.map(name), waits: plan.waits.map((wait) => ({ ...wait, after: wait.after.replace('down:', `down:${plan.construction}.`) })) }
 }
 
-function openingOf(id: string): Opening {
-  const opening = OPENINGS.find((candidate) => candidate.id === id)
-  if (!opening) throw new Error(`no opening is called ${id}`)
-  return opening
+/** What is said of joints of another assembly does not concern this one. */
+function ownOptions(assembly: Assembly, { machineCorrections, found, opened, alternativesExcluded }: TakeDownOptions): TakeDownOptions {
+  const has = (id: string | undefined) => id !== undefined && hasJoint(graphOf(assembly), id)
+  return { machineCorrections: machineCorrections?.filter(({ joint }) => has(joint)), found: found?.filter(({ joint }) => joint === undefined || has(joint)), opened: opened?.filter(has), alternativesExcluded: alternativesExcluded?.filter(has) }
 }
 
-function simple(action: ActionRow): PlanStep[] {
-  if (action.cures.includes('nothing-wrong')) return [{ id: 'work:leave', phase: 'work', part: 'pump', text: 'Leave the machine as it is; tell the owner what was looked at', minutes: action.minutes }]
-  const [makeDead, valves] = [openingOf('make-dead'), openingOf('valves')]
-  const gates = [makeDead, valves]
-  return [
-    ...gates.map((opening): PlanStep => ({ ...shared(opening, (part) => part), ...opening.down, id: `down:${opening.id}`, phase: 'down' })),
-    { id: `work:${action.id}`, phase: 'work', part: action.parts[0] ?? 'pump', text: `${action.label}. ${action.reason}`, tool: action.tools.join(', '), minutes: action.minutes },
-    ...gates.toReversed().map((opening): PlanStep => ({ ...shared(opening, (part) => part), ...opening.back, id: `back:${opening.id}`, phase: 'back' })),
-  ]
+function simple(action: ActionRow): Omit<StepPlan, 'minutes'> {
+  const work = (id: string, text: string): TakeDownStep => ({ id: `work:${id}`, phase: 'work', part: action.parts[0] ?? 'pump', text, minutes: action.minutes, times: about(action.minutes), gates: [], ...(action.tools.length > 0 ? { tool: action.tools.join(', ') } : {}) })
+  const steps = action.cures.includes('nothing-wrong')
+    ? [work('leave', 'Leave the machine as it is; tell the owner what was looked at')]
+    : [downStep(makeDead), downStep(valves), work(action.id, `${action.label}. ${action.reason}`), ...[valves, makeDead].flatMap((gate) => backStep(gate) ?? [])]
+  return { assemblies: [], steps, tools: [...action.tools], consumables: action.parts.map((part) => ({ part, because: 'to be replaced' })), waits: [], cautions: [], whileOpen: [] }
 }

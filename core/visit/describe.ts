@@ -6,6 +6,7 @@ import { formatQuantity, formatSeconds } from '../quantity/format'
 import type { Unit } from '../quantity/units'
 import type { Entry } from './entry'
 import type { JudgedFinding, VisitState } from './fold'
+import { keptAnswer } from './kept-working'
 
 /** One line of the journal as people read it. */
 export interface JournalLine { id: string; at: string; text: string; detail?: string; value?: string; verdict?: Verdict; entry: Entry }
@@ -14,7 +15,7 @@ export interface JournalLine { id: string; at: string; text: string; detail?: st
 export function journalLines(state: VisitState): JournalLine[] {
   const judged = new Map(state.findings.map((finding) => [finding.entryId, finding]))
   return state.entries
-    .filter(({ kind }) => kind !== 'visit-opened' && kind !== 'shop-set')
+    .filter(({ kind }) => kind !== 'visit-opened' && kind !== 'shop-set' && kind !== 'shop-forget')
     .map((entry): JournalLine => ({ id: entry.id, at: entry.at, entry, ...describeEntry(entry, judged) }))
     .reverse()
 }
@@ -40,11 +41,17 @@ function describeEntry(entry: Entry, judged: ReadonlyMap<string, JudgedFinding>)
     case 'photo': return { text: entry.body.caption ? `photo: ${entry.body.caption}` : `photo: ${entry.body.name}` }
     case 'check-skipped': return { text: `passed over: ${entry.body.check.replaceAll('-', ' ')}` }
     case 'cause-said': return { text: `${entry.body.verdict === 'not-this' ? 'not this' : 'it was this'}: ${faultLabel(entry.body.fault).toLowerCase()}` }
+    case 'post-mortem': return { text: `at the bench: ${faultLabel(entry.body.fault).toLowerCase()}`, detail: [entry.body.why, entry.body.keeping ? `keep: ${entry.body.keeping}` : ''].filter(Boolean).join(' · ') }
+    case 'working-kept': {
+      const { title, answer, verdict } = keptAnswer(entry.body)
+      return { text: title, detail: answer, verdict }
+    }
     case 'decision': return { text: `decided: ${entry.body.option.replaceAll('-', ' ')}` }
     case 'step': return { text: `${entry.body.done ? 'done' : 'undone'}: ${entry.body.step.replace(/^(down|work|back):/, '').replaceAll('-', ' ')}`, ...(entry.body.count === undefined ? {} : { value: `${entry.body.count}` }), ...(entry.body.reason ? { detail: entry.body.reason } : {}) }
+    case 'take-down-found': return { text: `${entry.body.what === 'stuck' ? 'will not open' : 'found damaged'}: ${(entry.body.joint ?? entry.body.part ?? '').replaceAll('-', ' ')}` }
     case 'joint-done': return { text: `${JOINT_LABELS[entry.body.joint]} done` }
     case 'handed-over': return { text: 'handed over', ...(entry.body.nextDate ? { detail: `next ${entry.body.nextDate}` } : {}) }
-    case 'visit-opened': case 'shop-set': case 'retracted': return { text: entry.kind }
+    case 'visit-opened': case 'shop-set': case 'shop-forget': case 'retracted': return { text: entry.kind }
   }
 }
 

@@ -1,10 +1,13 @@
 import { Type } from 'class-transformer'
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsISO8601, IsObject, IsOptional, IsString, IsUUID, Length, Matches, Max, MaxLength, Min, ValidateNested } from 'class-validator'
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsISO8601, IsObject, IsString, IsUUID, Length, Matches, Max, MaxLength, Min, ValidateIf, ValidateNested } from 'class-validator'
 import { canonicalFinding, constructionFits, FindingInput, InstallationInput, NameplateInput } from '../diagnosis/case-rules'
 import { CHECKS } from '../knowledge/checks'
 import { COMPLAINTS, CONSTRUCTIONS, FAULTS, GATES, JOINTS, KINDS, PARTS, type Construction, type Gate, type Joint, type Kind } from '../knowledge/vocabulary'
+import type { UnitSystem } from '../quantity/measures'
+import { ask } from '../questions/question'
+import { questionById, QUESTIONS } from '../questions/questions'
 import { InputError, type FieldProblem } from '../validation/input-error'
-import { IdOf, OptionalQuantity, Quantity, rule } from '../validation/rules'
+import { IdOf, MayBeAbsent, OptionalQuantity, Quantity, rule } from '../validation/rules'
 import { validated } from '../validation/validated'
 import type { Customer, Entry, EntryBodies, EntryKind, Machine } from './entry'
 
@@ -18,7 +21,14 @@ class CustomerInput implements Customer {
   @IsUUID() id!: string
   @IsString() @Length(1, 120) name!: string
   @IsString() @MaxLength(200) place!: string
-  @IsOptional() @IsString() @MaxLength(40) phone?: string
+  @MayBeAbsent() @IsString() @MaxLength(40) phone?: string
+}
+
+class JointInput {
+  @IsString() @Length(1, 60) joint!: string
+  @MayBeAbsent() @IsInt() @Min(0) @Max(200) count?: number
+  @MayBeAbsent() @IsIn(['right', 'left']) hand?: 'right' | 'left'
+  @MayBeAbsent() @IsString() @MaxLength(80) tool?: string
 }
 
 class MachineInput implements Machine {
@@ -27,11 +37,12 @@ class MachineInput implements Machine {
   @IsString() @Length(1, 120) name!: string
   @IdOf(KINDS) kind!: Kind
   @IdOf(CONSTRUCTIONS) construction!: Construction
-  @IsOptional() @Matches(DATE) @IsISO8601({ strict: true }) installedOn?: string
-  @IsOptional() @Matches(DATE) @IsISO8601({ strict: true }) warrantyUntil?: string
+  @MayBeAbsent() @Matches(DATE) @IsISO8601({ strict: true }) installedOn?: string
+  @MayBeAbsent() @Matches(DATE) @IsISO8601({ strict: true }) warrantyUntil?: string
   @ValidateNested() @Type(() => NameplateInput) @IsObject() nameplate!: NameplateInput
-  @IsOptional() @IsBoolean() plateUnreadable?: boolean
-  @IsOptional() @ValidateNested() @Type(() => InstallationInput) installation?: InstallationInput
+  @MayBeAbsent() @IsBoolean() plateUnreadable?: boolean
+  @MayBeAbsent() @ValidateNested() @Type(() => InstallationInput) installation?: InstallationInput
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => JointInput) joints?: JointInput[]
 }
 
 class VisitOpenedBody {
@@ -45,8 +56,8 @@ class CallBody {
   @IsArray() @ArrayMaxSize(30) @IdOf(COMPLAINTS, { each: true }) complaints!: string[]
   @IsArray() @ArrayMaxSize(90) @IdOf(PARTS, { each: true }) alreadyReplaced!: string[]
   @IsString() @MaxLength(500) callerSays!: string
-  @IsOptional() @IsString() @MaxLength(120) since?: string
-  @IsOptional() @IsBoolean() withoutWater?: boolean
+  @MayBeAbsent() @IsString() @MaxLength(120) since?: string
+  @MayBeAbsent() @IsBoolean() withoutWater?: boolean
 }
 class MachineSetBody {
   @ValidateNested() @Type(() => MachineInput) @IsObject() machine!: MachineInput
@@ -62,7 +73,7 @@ class LineInput {
 class GateBody {
   @IdOf(GATES) gate!: Gate
   @IsBoolean() shut!: boolean
-  @IsOptional() @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => LineInput) lines?: LineInput[]
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => LineInput) lines?: LineInput[]
   @OptionalQuantity({ min: 0, max: 86400 }) seconds?: number
 }
 class FindingBody extends FindingInput {
@@ -77,33 +88,54 @@ class PhotoBody {
   @IsIn(['image/jpeg', 'image/png', 'image/webp']) type!: string
   @IsInt() @Min(1) bytes!: number
   @IsString() @MaxLength(200) name!: string
-  @IsOptional() @rule('isUuidV7', isUuidV7, 'must be a UUIDv7') of?: string
-  @IsOptional() @IsString() @MaxLength(300) caption?: string
+  @MayBeAbsent() @rule('isUuidV7', isUuidV7, 'must be a UUIDv7') of?: string
+  @MayBeAbsent() @IsString() @MaxLength(300) caption?: string
 }
 class CheckSkippedBody {
   @IdOf(CHECKS) check!: string
-  @IsOptional() @IdOf(PARTS) part?: string
-  @IsOptional() @IsString() @MaxLength(40) leads?: string
+  @MayBeAbsent() @IdOf(PARTS) part?: string
+  @MayBeAbsent() @IsString() @MaxLength(40) leads?: string
+  @MayBeAbsent() @IsIn(['motor-alone', 'motor-and-cable', 'cable-alone', 'surface-motor']) setup?: 'motor-alone' | 'motor-and-cable' | 'cable-alone' | 'surface-motor'
+  @MayBeAbsent() @IsIn(['whole', 'motor', 'pump-end']) half?: 'whole' | 'motor' | 'pump-end'
 }
 class CauseSaidBody {
   @IdOf(FAULTS) fault!: string
   @IsIn(['not-this', 'it-was-this']) verdict!: 'not-this' | 'it-was-this'
 }
+class PostMortemBody {
+  @IdOf(FAULTS) fault!: string
+  @IsString() @MaxLength(1000) why!: string
+  @IsString() @MaxLength(500) keeping!: string
+}
+class ShopForgetBody {
+  @MayBeAbsent() @IdOf(KINDS) pumpKind?: Kind
+}
+const UNIT_SYSTEMS = ['us', 'metric'] as const
+class WorkingKeptBody {
+  @rule('isQuestion', (value) => QUESTIONS.some(({ id }) => id === value), `must be one of ${QUESTIONS.map(({ id }) => id).join(', ')}`) question!: string
+  @IsObject() input!: object
+  @IsIn(UNIT_SYSTEMS) units!: UnitSystem
+}
 class DecisionBody {
   @IsString() @Length(1, 60) option!: string
+}
+class TakeDownFoundBody {
+  @MayBeAbsent() @IsString() @Length(1, 60) joint?: string
+  @MayBeAbsent() @IdOf(PARTS) part?: string
+  @IsIn(['stuck', 'damaged']) what!: 'stuck' | 'damaged'
 }
 class StepBody {
   @IsString() @Length(1, 80) step!: string
   @IsBoolean() done!: boolean
-  @IsOptional() @IsInt() @Min(0) @Max(200) count?: number
-  @IsOptional() @IsString() @MaxLength(300) reason?: string
+  @MayBeAbsent() @IsInt() @Min(0) @Max(200) count?: number
+  @MayBeAbsent() @IsString() @MaxLength(300) reason?: string
 }
 class JointDoneBody {
   @rule('isJoint', (value) => (JOINTS as readonly unknown[]).includes(value), `must be one of ${JOINTS.join(', ')}`) joint!: Joint
 }
 class HandedOverBody {
   @IsString() @MaxLength(2000) watch!: string
-  @IsOptional() @Matches(DATE) nextDate?: string
+  @MayBeAbsent() @Matches(DATE) nextDate?: string
   @OptionalQuantity({ min: 0, max: 1e7 }) price?: number
 }
 class RatesInput {
@@ -117,24 +149,27 @@ class RatesInput {
 class ShopSetBody {
   @IsString() @Length(1, 120) name!: string
   @IsString() @MaxLength(200) place!: string
-  @IsIn(['us', 'metric']) units!: 'us' | 'metric'
+  @IsIn(UNIT_SYSTEMS) units!: UnitSystem
   @ValidateNested() @Type(() => RatesInput) @IsObject() rates!: RatesInput
 }
 
 /** A retraction says all it has to say by what it supersedes: its body is empty and needs no class. */
 const BODIES: Record<Exclude<EntryKind, 'retracted'>, new () => object> = {
   'visit-opened': VisitOpenedBody, call: CallBody, 'machine-set': MachineSetBody, loaded: LoadedBody, gate: GateBody, finding: FindingBody, note: NoteBody, photo: PhotoBody,
-  'check-skipped': CheckSkippedBody, 'cause-said': CauseSaidBody, decision: DecisionBody, step: StepBody, 'joint-done': JointDoneBody, 'handed-over': HandedOverBody,
+  'check-skipped': CheckSkippedBody, 'working-kept': WorkingKeptBody, 'cause-said': CauseSaidBody, 'post-mortem': PostMortemBody, 'shop-forget': ShopForgetBody, decision: DecisionBody, 'take-down-found': TakeDownFoundBody, step: StepBody, 'joint-done': JointDoneBody, 'handed-over': HandedOverBody,
   'shop-set': ShopSetBody,
 }
 
+/** What may stand in the shop's own journal, which belongs to no visit; a retraction takes back one of the others there. */
+const SHOP_KINDS: ReadonlySet<EntryKind> = new Set<EntryKind>(['shop-set', 'shop-forget', 'retracted'])
+
 class EntryInput {
   @rule('isUuidV7', isUuidV7, 'must be a UUIDv7 in lower case, made where the entry was made') id!: string
-  @IsOptional() @IsUUID() visitId!: string | null
+  @ValidateIf((_, value) => value !== null && value !== undefined) @IsUUID() visitId!: string | null
   @rule('isEntryKind', (value) => value === 'retracted' || (typeof value === 'string' && Object.hasOwn(BODIES, value)), `must be one of ${Object.keys(BODIES).join(', ')}, retracted`) kind!: EntryKind
   @Instant() at!: string
   @IsString() @Length(1, 80) author!: string
-  @IsOptional() @rule('isUuidV7', isUuidV7, 'must be a UUIDv7') supersedes?: string
+  @MayBeAbsent() @rule('isUuidV7', isUuidV7, 'must be a UUIDv7') supersedes?: string
   @IsObject() body!: object
 }
 
@@ -148,7 +183,7 @@ class EntryInput {
 export function validEntry(plain: unknown, path = ''): Entry {
   const entry = atPath(path, () => validated(EntryInput, plain))
   const body = atPath(path ? `${path}.body` : 'body', () => validBody(entry.kind, entry.body))
-  if (entry.kind !== 'shop-set' && entry.visitId === null) throw atField(path, 'visitId', null, 'only the shop’s own entries have none')
+  if (!SHOP_KINDS.has(entry.kind) && entry.visitId === null) throw atField(path, 'visitId', null, 'only the shop’s own entries have none')
   if (entry.kind === 'retracted' && !entry.supersedes) throw atField(path, 'supersedes', undefined, 'a retraction names the entry it takes back')
   if (entry.supersedes === entry.id) throw atField(path, 'supersedes', entry.supersedes, 'an entry cannot replace itself')
   return { id: entry.id, visitId: entry.visitId ?? null, kind: entry.kind, at: entry.at, author: entry.author, ...(entry.supersedes ? { supersedes: entry.supersedes } : {}), body } as Entry
@@ -160,6 +195,9 @@ function validBody(kind: EntryKind, plain: object): object {
     return {}
   }
   const body = toPlain(validated(BODIES[kind], plain)) as object
+  // What can be written can be answered: a working that ends in an error is refused at the edge.
+  if (kind === 'working-kept') atPath('input', () => ask(questionById((body as EntryBodies['working-kept']).question), (body as EntryBodies['working-kept']).input))
+  if (kind === 'take-down-found' && !('joint' in body) && !('part' in body)) throw new InputError([{ field: 'joint', value: undefined, expected: 'the joint or the part it was found at' }])
   if (kind === 'finding') return canonicalFinding(body as EntryBodies['finding'])
   const machine = (body as { machine?: Machine }).machine
   if (machine && !constructionFits(machine)) throw new InputError([{ field: 'machine.construction', value: machine.construction, expected: `a construction of kind ${machine.kind} is needed` }])

@@ -2,6 +2,8 @@ import type { Finding } from '../diagnosis/finding'
 import type { Installation, Nameplate } from '../motor/nameplate'
 import type { Rates } from '../knowledge/rates'
 import type { Construction, Gate, Joint, Kind } from '../knowledge/vocabulary'
+import type { UnitSystem } from '../quantity/measures'
+import type { JointCorrection, TakeDownFound } from '../takedown/plan'
 
 export interface Customer { id: string; name: string; place: string; phone?: string }
 
@@ -19,6 +21,8 @@ export interface Machine {
   /** The plate could not be read: what is on it was taken from duty and looks. */
   plateUnreadable?: boolean
   installation?: Installation
+  /** What this machine has otherwise than its construction, counted once and remembered. */
+  joints?: JointCorrection[]
 }
 
 /** Everything that can be written in a visit's journal, by kind. */
@@ -31,14 +35,22 @@ export interface EntryBodies {
   finding: Finding & { stage: 'test' | 'prove' }
   note: { text: string; seenAndLeft: boolean }
   photo: { hash: string; type: string; bytes: number; name: string; of?: string; caption?: string }
-  'check-skipped': { check: string; part?: string; leads?: string }
+  'check-skipped': { check: string; part?: string; leads?: string; setup?: Finding['setup']; half?: Finding['half'] }
   'cause-said': { fault: string; verdict: 'not-this' | 'it-was-this' }
+  /** The replaced machine opened later at the bench: what failed, why, what of it is worth keeping. */
+  'post-mortem': { fault: string; why: string; keeping: string }
+  /** A working with the numbers it was asked with, and the units it was read in. */
+  'working-kept': { question: string; input: object; units: UnitSystem }
   decision: { option: string }
+  /** Met on the way down: a joint that will not open, a part that is damaged. The plan goes on from there. */
+  'take-down-found': TakeDownFound
   step: { step: string; done: boolean; count?: number; reason?: string }
   'joint-done': { joint: Joint }
   'handed-over': { watch: string; nextDate?: string; price?: number }
   retracted: Record<string, never>
-  'shop-set': { name: string; place: string; units: 'us' | 'metric'; rates: Rates }
+  /** What the shop's visits up to now taught counts no more, for one kind of pump or for all. */
+  'shop-forget': { pumpKind?: Kind }
+  'shop-set': { name: string; place: string; units: UnitSystem; rates: Rates }
 }
 export type EntryKind = keyof EntryBodies
 

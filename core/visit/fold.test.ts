@@ -98,7 +98,7 @@ describe('folding a journal', () => {
 describe('proving and handing over', () => {
   const repaired = () => fold([
     opened(), entry('call', { complaints: ['hums-no-start'], alreadyReplaced: [], callerSays: 'hums since this morning' }), reading('supply-voltage', 236), seen('shaft-turn', 'free'), reading('capacitance', 27, { part: 'run-capacitor' }),
-    entry('note', { text: 'foot is cracked', seenAndLeft: true }), entry('decision', { option: 'replace-run-capacitor' }), entry('step', { step: 'work:fit-capacitor', done: true }), entry('step', { step: 'down:capacitor-cover', done: true, count: 2 }),
+    entry('note', { text: 'foot is cracked', seenAndLeft: true }), entry('decision', { option: 'replace-run-capacitor' }), entry('step', { step: 'work:run-capacitor:fit', done: true }), entry('step', { step: 'down:capacitor-cover', done: true, count: 2 }),
     reading('running-current', 7.4, {}, 'prove'), reading('capacitance', 30.2, { part: 'run-capacitor' }, 'prove'), entry('handed-over', { watch: 'listen in spring', nextDate: '2027-05-12', price: 52 }),
   ])
 
@@ -110,6 +110,13 @@ describe('proving and handing over', () => {
 
   it('does not let a proof of the repair weigh in the diagnosis', () => {
     expect(repaired().case.findings?.map(({ value }) => value)).toEqual([236, undefined, 27])
+  })
+
+  it('another repair chosen: what is open stays open, what was closed and done begins anew', () => {
+    const first = [opened(), entry('decision', { option: 'reprime' })]
+    const ticked = ['down:valves', 'down:lid', 'work:lid-o-ring:ring', 'back:lid'].map((step) => entry('step', { step, done: true }))
+    const journal = [...first, ...ticked, entry('decision', { option: 'replace-shaft-seal' })]
+    expect([...fold(journal).steps.keys()]).toEqual(['down:valves'])
   })
 
   it('writes a sheet with findings, readings, work, price, what to watch and cautions', () => {

@@ -1,11 +1,13 @@
 import { diagnose, type Diagnosis } from '../diagnosis/diagnose'
-import { newestFindings, type DiagnosisCase, type Finding } from '../diagnosis/finding'
+import { checkKey, newestFindings, type DiagnosisCase, type Finding } from '../diagnosis/finding'
 import { judgeFinding } from '../diagnosis/judge-finding'
 import { worstVerdict, type Judgement, type Verdict } from '../judgement/judgement'
 import { partOfFinding } from '../knowledge/checks'
 import type { Rates } from '../knowledge/rates'
 import { GATES, JOINTS, type Gate, type Joint } from '../knowledge/vocabulary'
 import { completePlate, type CompletePlate, type Pump } from '../motor/nameplate'
+import type { TakeDownFound } from '../takedown/plan'
+import { MILLISECONDS_PER_YEAR } from '../quantity/conversions'
 import type { Customer, Entry, EntryBodies, EntryOf, Machine } from './entry'
 import { liveEntries, newestOf, ofKind } from './live-entries'
 
@@ -36,7 +38,12 @@ export interface VisitState {
   skipped: string[]
   excluded: string[]
   confirmed?: string
+  /** What the bench found later in the machine that was taken out. */
+  postMortem?: EntryBodies['post-mortem'] & { at: string }
+  /** Workings kept in this visit, oldest first. */
+  kept: (EntryBodies['working-kept'] & { entryId: string; at: string })[]
   decision?: string
+  takeDownFound: TakeDownFound[]
   steps: ReadonlyMap<string, EntryBodies['step'] & { at: string }>
   jointsDone: ReadonlyMap<Joint, string>
   /** The first joint that is not done yet. */
@@ -47,8 +54,6 @@ export interface VisitState {
   case: DiagnosisCase
   entries: Entry[]
 }
-
-const MILLISECONDS_PER_YEAR = 365.25 * 24 * 3600 * 1000
 
 /**
  * Folds a journal into the state of its visit. Same journal, same state, on every machine.
@@ -76,16 +81,20 @@ export function foldVisit(entries: readonly Entry[], context: { earlier?: Readon
   const jointsDone = new Map(ofKind(live, 'joint-done').map(({ body, at }) => [body.joint, at]))
   const causes = new Map(ofKind(live, 'cause-said').map(({ body }) => [body.fault, body.verdict]))
   const handedOver = newestOf(live, 'handed-over')
+  const dissected = newestOf(live, 'post-mortem')
   const excluded = [...causes].filter(([, verdict]) => verdict === 'not-this').map(([fault]) => fault)
-  const skipped = ofKind(live, 'check-skipped').map(({ body }) => [body.check, body.part ?? (body.leads ? body.leads.split('-').sort().join('-') : undefined)].filter(Boolean).join(':'))
+  const skipped = ofKind(live, 'check-skipped').map(({ body }) => checkKey(body))
   return {
     id: opened.visitId as string, opened: true, scheduledAt, plannedMinutes, customer, machine, pump, plate, call, callTaken: callEntry !== undefined, gates, findings,
     loaded: new Set([...new Map(ofKind(live, 'loaded').map(({ body }) => [body.item, body.loaded]))].filter(([, isLoaded]) => isLoaded).map(([item]) => item)),
     notes: ofKind(live, 'note').map(({ id, at, body }) => ({ ...body, entryId: id, at })),
     photos: ofKind(live, 'photo').map(({ id, at, body }) => ({ ...body, entryId: id, at })),
     skipped, excluded, confirmed: [...causes].findLast(([, verdict]) => verdict === 'it-was-this')?.[0],
+    ...(dissected ? { postMortem: { ...dissected.body, at: dissected.at } } : {}),
+    kept: ofKind(live, 'working-kept').map(({ id, at, body }) => ({ ...body, entryId: id, at })),
     decision: newestOf(live, 'decision')?.body.option,
-    steps: new Map(ofKind(live, 'step').map(({ body, at }) => [body.step, { ...body, at }])),
+    takeDownFound: ofKind(live, 'take-down-found').map(({ body }) => body),
+    steps: foldSteps(live),
     jointsDone, joint: JOINTS.find((joint) => !jointsDone.has(joint)) ?? 'hand-over',
     ...(handedOver ? { handedOver: { ...handedOver.body, at: handedOver.at } } : {}),
     startedAt: live.find(({ kind }) => kind !== 'visit-opened' && kind !== 'call' && kind !== 'loaded' && kind !== 'machine-set')?.at,
@@ -103,6 +112,20 @@ export function pumpOf(machine: Machine, onDay: string): Pump {
     kind: machine.kind, construction: machine.construction, nameplate: machine.nameplate, installation: machine.installation,
     ...(age === undefined ? {} : { ageYears: age }), underWarranty: machine.warrantyUntil !== undefined && machine.warrantyUntil >= onDay.slice(0, 10),
   }
+}
+
+/** Steps as they stand. Where another repair is chosen, what is open stays open; what was closed again, and the work of the repair before, begin anew. */
+function foldSteps(live: readonly Entry[]): VisitState['steps'] {
+  const steps = new Map<string, EntryBodies['step'] & { at: string }>()
+  let chosen: string | undefined
+  for (const entry of live) {
+    if (entry.kind === 'step') steps.set(entry.body.step, { ...entry.body, at: entry.at })
+    if (entry.kind !== 'decision' || entry.body.option === chosen) continue
+    chosen = entry.body.option
+    const closed = new Set([...steps].filter(([id, { done }]) => done && id.startsWith('back:')).map(([id]) => id.replace('back:', 'down:')))
+    for (const id of steps.keys()) if (!id.startsWith('down:') || closed.has(id)) steps.delete(id)
+  }
+  return steps
 }
 
 function foldGates(entries: readonly EntryOf<'gate'>[]): Map<Gate, GateState> {
@@ -133,4 +156,9 @@ export function partVerdicts(state: Pick<VisitState, 'findings'>): Map<string, {
     const verdict = worstVerdict(list.map(({ judgement }) => judgement.verdict)) as Verdict
     return [part, { verdict, latest: list.findLast(({ judgement }) => judgement.verdict === verdict) as JudgedFinding }]
   }))
+}
+
+/** What a closed visit teaches about its kind of pump: what the bench found, else the cause that was confirmed. An open visit teaches nothing yet. */
+export function causeTaught({ handedOver, postMortem, confirmed }: Pick<VisitState, 'handedOver' | 'postMortem' | 'confirmed'>): string | undefined {
+  return postMortem?.fault ?? (handedOver ? confirmed : undefined)
 }

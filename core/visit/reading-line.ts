@@ -1,5 +1,5 @@
 import { capacitanceFromCurrent } from '../electrical/capacitor'
-import type { Finding } from '../diagnosis/finding'
+import type { Asked, Finding } from '../diagnosis/finding'
 import { CHECKS, checkInfo, outcomeLabel } from '../knowledge/checks'
 import { MOTOR_HAS, type CompletePlate } from '../motor/nameplate'
 import type { Kind } from '../knowledge/vocabulary'
@@ -11,7 +11,7 @@ import { LEAD_NAMES, OUTCOME_WORDS, UNIT_GUESSES } from './reading-words'
 export interface LineContext {
   kind: Kind
   plate: CompletePlate
-  lit?: { check: string; part?: string; leads?: string } | null
+  lit?: Asked | null
 }
 
 export interface Choice { label: string; line: string }
@@ -174,11 +174,13 @@ function aspectsOf(check: string, others: Quantity[], words: string, context: Li
   if (check === 'winding-resistance') {
     const which = has(words, 'start') || has(words, 'start winding') ? 'start-common' : has(words, 'run') || has(words, 'run winding') ? 'run-common' : (context.lit?.leads ?? (MOTOR_HAS.startWinding(context.plate.motorType) ? undefined : 'run-common'))
     if (!which) return { kind: 'question', question: 'Which winding: run or start?', choices: ['run winding', 'start winding'].map((label) => ({ label, line: `${label} ` })) }
-    return { leads: which, ...warm }
+    // Past the splice the motor's own leads are read, and no cable is in the way.
+    const atMotor = has(words, 'motor') || (words.trim() === '' && context.lit?.check === check && context.lit.half === 'motor')
+    return { leads: which, ...(atMotor ? { half: 'motor' as const, throughCable: false } : {}), ...warm }
   }
   if (check === 'insulation-resistance') {
     const volts = others.find(({ unit }) => unit === 'V')
-    const setup = has(words, 'cable alone') ? 'cable-alone' : has(words, 'motor and cable') ? 'motor-and-cable' : has(words, 'motor alone') ? 'motor-alone' : undefined
+    const setup = has(words, 'cable alone') ? 'cable-alone' : has(words, 'motor and cable') ? 'motor-and-cable' : has(words, 'motor alone') ? 'motor-alone' : context.lit?.check === check ? context.lit.setup : undefined
     return { ...(setup ? { setup } : {}), ...warm, ...(volts ? { testVolts: volts.value } : {}), ...(has(words, 'new') ? { ageState: 'new' as const } : {}) }
   }
   return {}
@@ -200,13 +202,18 @@ function capacitorPart(words: string, { plate, lit }: LineContext): 'run-capacit
   return ask('Which capacitor: run or start?', ['run', 'start'].map((name) => ({ label: `${name} capacitor`, line: `${name} ` }))) as Understood
 }
 
+/** Readings that may never come: the pump cannot make the pressure, or nothing cycles. */
+const NEVER_REACHED: ReadonlySet<string> = new Set(['cut-in', 'cut-out', 'cycle-time'])
+
 function understandSeen(text: string, words: string, context: LineContext): Understood {
-  const open = / (ol|open|over range|infinite) /.test(words)
+  const open = / (ol|open|over range|infinite|never) /.test(words)
   const measured = open ? namedChecks(words, context.kind, true)[0]?.check : undefined
   if (measured === 'winding-resistance') {
     const aspects = aspectsOf(measured, [], words, context)
     return 'kind' in aspects ? withLine(aspects, text) : { kind: 'findings', findings: [{ check: measured, ...aspects, value: null, unit: 'ohm' }] }
   }
+  if (measured && NEVER_REACHED.has(measured) && words.trim().split(' ').length <= 3) return { kind: 'findings', findings: [{ check: measured, value: null, unit: checkInfo(measured)?.unit }] }
+  if (open && words.trim().split(' ').length === 1 && context.lit && NEVER_REACHED.has(context.lit.check)) return { kind: 'findings', findings: [{ check: context.lit.check, value: null, unit: checkInfo(context.lit.check)?.unit }] }
   const said = outcomesIn(words)
   const named = namedChecks(words, context.kind, false)
   const matches = named.flatMap(({ check, length }) => {
@@ -241,11 +248,12 @@ function seenFinding(check: string, outcome: string, words: string, context: Lin
     const at = ['lid', 'clamp', 'seal plate', 'hose', 'thread', 'union', 'glued'].find((place) => has(words, place) || has(words, `${place}s`))
     return { kind: 'findings', findings: [at ? { ...finding, at: at.replace(' ', '-') } : finding] }
   }
-  const part = info?.parts?.find((candidate) => has(words, candidate.replaceAll('-', ' ')))
+  const part = info?.parts?.find((candidate) => has(words.replaceAll('-', ' '), candidate.replaceAll('-', ' ')))
   if (part) finding.part = part
+  else if (context.lit?.check === check && context.lit.part) finding.part = context.lit.part
   if (check === 'shaft-turn') {
-    if (has(words, 'motor')) finding.half = 'motor'
-    else if (has(words, 'pump end')) finding.half = 'pump-end'
+    const half = has(words, 'motor') ? 'motor' : has(words, 'pump end') ? 'pump-end' : has(words, 'whole') ? undefined : context.lit?.check === check ? context.lit.half : undefined
+    if (half) finding.half = half
   }
   return { kind: 'findings', findings: [finding] }
 }

@@ -5,13 +5,15 @@ import { DEFAULT_RATES, type Rates } from '../knowledge/rates'
 import { KINDS, PARTS, isIdOf } from '../knowledge/vocabulary'
 import { complaintWords } from '../planning/day'
 import { formatNumber, formatPercent } from '../quantity/format'
+import type { UnitSystem } from '../quantity/measures'
 import { UNIT_LABELS, type Unit } from '../quantity/units'
-import { stepPlan } from '../takedown/step-plan'
+import { repairSteps } from '../takedown/step-plan'
 import { beforeAfter } from './before-after'
 import { valueText } from './describe'
 import type { JudgedFinding, VisitState } from './fold'
+import { keptAnswer } from './kept-working'
 
-export interface Shop { name: string; place: string; units: 'us' | 'metric'; rates: Rates }
+export interface Shop { name: string; place: string; units: UnitSystem; rates: Rates }
 export const UNNAMED_SHOP: Shop = { name: 'This shop', place: '', units: 'us', rates: DEFAULT_RATES }
 
 export interface SheetReading { subject: string; before?: string; beforeVerdict?: Verdict; after?: string; afterVerdict?: Verdict; limits: string; basis: string }
@@ -28,6 +30,8 @@ export interface Sheet {
   findings: { text: string; verdict: Verdict }[]
   readings: SheetReading[]
   seenAndLeft: string[]
+  /** Workings that were kept: the question and its answer. */
+  workings: { title: string; answer: string; verdict: Verdict; figures: string }[]
   work: { text: string; count?: number; at: string }[]
   option?: Option
   price?: number
@@ -38,21 +42,22 @@ export interface Sheet {
 }
 
 /** Writes the sheet of a visit from its state. */
-export function writeSheet(state: VisitState, shop: Shop = UNNAMED_SHOP): Sheet {
-  const option = state.decision ? optionsFor(state.case, shop.rates).find(({ id }) => id === state.decision) ?? chosenAnyway(state, shop.rates) : undefined
+export function writeSheet(state: VisitState, shop: Shop = UNNAMED_SHOP, experience?: Readonly<Record<string, number>>): Sheet {
+  const option = state.decision ? optionsFor(state.case, shop.rates, experience).find(({ id }) => id === state.decision) ?? chosenAnyway(state, shop.rates) : undefined
   const last = new Map(state.findings.map((judged) => [`${judged.judgement.subject}|${judged.stage}`, judged]))
   return {
     shop, visitId: state.id, date: (state.handedOver?.at ?? state.startedAt ?? state.scheduledAt).slice(0, 10),
     customer: { name: state.customer.name, place: state.customer.place },
     machine: { name: state.machine.name, description: describeMachine(state), assumed: state.machine.plateUnreadable ? ['The plate could not be read.', ...state.plate.assumed] : state.plate.assumed },
     complaint: [complaintWords(state.call.complaints), state.call.callerSays].filter(Boolean).join(': '),
-    summary: summary(state, shop.rates, option),
+    summary: summary(state, shop.rates, option, experience),
     findings: [...last.values()].filter(({ stage }) => stage === 'test').map(({ judgement }) => ({ text: `${judgement.subject}: ${judgement.because}`, verdict: judgement.verdict })),
     readings: beforeAfter(state).map(({ subject, before, after }) => ({
       subject, limits: limitsText(after ?? before), basis: (after ?? before)?.judgement.basis.name ?? '',
       ...(before ? { before: valueText(before), beforeVerdict: before.judgement.verdict } : {}), ...(after ? { after: valueText(after), afterVerdict: after.judgement.verdict } : {}),
     })),
     seenAndLeft: state.notes.filter(({ seenAndLeft }) => seenAndLeft).map(({ text }) => text),
+    workings: state.kept.map((kept) => keptAnswer(kept, shop.rates.currency)),
     work: workDone(state), option, price: state.handedOver?.price ?? option?.price,
     watch: [...watchList(state), ...(state.handedOver?.watch ? [state.handedOver.watch] : [])],
     nextDate: state.handedOver?.nextDate, cautions: CAUTIONS,
@@ -71,16 +76,15 @@ function describeMachine({ machine, plate, pump }: VisitState): string {
   return [KINDS[machine.kind], `${formatNumber(plate.horsepower)} hp`, `${plate.volts} V ${plate.hertz} Hz`, age, pump.underWarranty ? 'under warranty' : 'out of warranty'].filter(Boolean).join(' · ')
 }
 
-function summary(state: VisitState, rates: Rates, option: Option | undefined): string {
-  const cause = state.confirmed ? `${faultLabel(state.confirmed)}, confirmed.` : leading(state, rates)
+function summary(state: VisitState, rates: Rates, option: Option | undefined, experience: Readonly<Record<string, number>> | undefined): string {
+  const cause = state.confirmed ? `${faultLabel(state.confirmed)}, confirmed.` : leading(state, rates, experience)
   const done = option ? `${option.label}${state.handedOver ? ': done.' : '.'}` : 'No repair was chosen.'
   return `${cause} ${done}`
 }
 
-function leading(state: VisitState, rates: Rates): string {
-  const diagnosis = diagnose(state.case, { rates })
+function leading(state: VisitState, rates: Rates, experience: Readonly<Record<string, number>> | undefined): string {
+  const diagnosis = diagnose(state.case, { rates, experience })
   const [top] = diagnosis.suspects
-  if (!diagnosis.ranked) return 'Causes are not ranked for this kind of pump: the readings below speak for themselves.'
   return top ? `Most likely: ${top.label.toLowerCase()} (${formatPercent(top.probability)}).` : 'No cause was found.'
 }
 
@@ -98,7 +102,7 @@ function limitsText(judged: JudgedFinding | undefined): string {
 }
 
 function workDone(state: VisitState): Sheet['work'] {
-  const plan = state.decision ? stepPlan(state.machine.kind, state.machine.construction, state.decision) : undefined
+  const plan = state.decision ? repairSteps(state.machine.kind, state.machine.construction, state.decision, { found: state.takeDownFound }) : undefined
   return (plan?.steps ?? []).flatMap(({ id, text }) => {
     const step = state.steps.get(id)
     return step?.done ? [{ text, at: step.at, ...(step.count === undefined ? {} : { count: step.count }) }] : []

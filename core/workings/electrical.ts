@@ -1,15 +1,15 @@
-import { IsIn, IsObject, IsOptional } from 'class-validator'
+import { IsIn, IsObject } from 'class-validator'
 import { capacitanceFromCurrent, capacitorBand, capacitorBleed, judgeCapacitance, type CapacitorRole } from '../electrical/capacitor'
 import { judgeRunningCurrent } from '../electrical/current'
-import { correctInsulation, correctionCaution, judgeInsulation, splitInsulation, type InsulationRule } from '../electrical/insulation'
+import { correctInsulation, correctionCaution, judgeInsulation, splitInsulation, splitRange, type InsulationRule } from '../electrical/insulation'
 import { dropPercent, judgeLoadedSupply, judgeSupply, supplyWindow } from '../electrical/supply'
 import { correctResistance, identifyLeads, type Metal } from '../electrical/winding'
 import { badField } from '../validation/input-error'
 import { worstVerdict } from '../judgement/judgement'
 import { BLEED, CAPACITOR, CURRENT, INSULATION, INSULATION_RULES, METALS, SUPPLY, WINDING, type InsulationSetup } from '../knowledge/limits'
 import { formatNumber as n, formatSeconds } from '../quantity/format'
-import { defineWorking } from './define-working'
-import { OptionalQuantity, Quantity, QuantityRange } from '../validation/rules'
+import { cautioned, defineWorking } from './define-working'
+import { MayBeAbsent, OptionalQuantity, Quantity, QuantityRange } from '../validation/rules'
 
 class SupplyInput {
   @Quantity({ above: 0, max: 1000 }) nameplateVolts!: number
@@ -66,7 +66,7 @@ export const capacitanceFromCurrentWorking = defineWorking({
 class CapacitorJudgementInput {
   @IsIn(['run', 'start']) role!: CapacitorRole
   @OptionalQuantity({ above: 0, max: 10000 }) ratedMicrofarads?: number
-  @IsOptional() @QuantityRange() ratedRangeMicrofarads?: [number, number]
+  @MayBeAbsent() @QuantityRange() ratedRangeMicrofarads?: [number, number]
   @OptionalQuantity({ above: 0, max: 50 }) tolerancePercent?: number
   @Quantity({ min: 0, max: 100000 }) measuredMicrofarads!: number
 }
@@ -121,7 +121,7 @@ class ResistanceCorrectedInput {
   @Quantity({ above: 0, max: 1e9 }) ohms!: number
   @Quantity({ min: -100, max: 400 }) celsius!: number
   @Quantity({ min: -100, max: 400 }) toCelsius!: number
-  @IsOptional() @IsIn(Object.keys(METALS)) material?: Metal
+  @MayBeAbsent() @IsIn(Object.keys(METALS)) material?: Metal
 }
 
 export const resistanceCorrected = defineWorking({
@@ -137,7 +137,7 @@ class InsulationCorrectedInput {
   @Quantity({ above: 0, max: 1e9 }) megohms!: number
   @Quantity({ min: -60, max: 250 }) celsius!: number
   @OptionalQuantity({ min: -60, max: 250 }) toCelsius?: number
-  @IsOptional() @IsIn(Object.keys(INSULATION_RULES)) rule?: InsulationRule
+  @MayBeAbsent() @IsIn(Object.keys(INSULATION_RULES)) rule?: InsulationRule
 }
 
 export const insulationCorrected = defineWorking({
@@ -155,7 +155,7 @@ class InsulationJudgementInput {
   @IsIn(Object.keys(INSULATION)) setup!: InsulationSetup
   @OptionalQuantity({ min: -60, max: 250 }) celsius?: number
   @OptionalQuantity({ above: 0, max: 15000 }) testVolts?: number
-  @IsOptional() @IsIn(['new', 'used']) ageState?: 'new' | 'used'
+  @MayBeAbsent() @IsIn(['new', 'used']) ageState?: 'new' | 'used'
 }
 
 export const insulationJudgement = defineWorking({
@@ -165,7 +165,7 @@ export const insulationJudgement = defineWorking({
     const caution = input.celsius === undefined || judged.megohmsAt40 === undefined ? undefined : correctionCaution(input.celsius, 40, 'halving')
     const cautions = [...(input.setup === 'surface-motor' && input.celsius === undefined ? ['No temperature given: compared as read. Give it to compare at 40 °C.'] : []), ...(caution ? [caution] : [])]
     return {
-      verdict: judged.verdict, ...(judged.megohmsAt40 === undefined ? {} : { megohmsAt40: judged.megohmsAt40 }), lowMegohms: judged.low, because: judged.because, basis: judged.basis, ...(cautions.length > 0 ? { cautions } : {}),
+      verdict: judged.verdict, ...(judged.megohmsAt40 === undefined ? {} : { megohmsAt40: judged.megohmsAt40 }), lowMegohms: judged.low, because: judged.because, basis: judged.basis, ...cautioned(cautions),
       steps: [...(judged.megohmsAt40 === undefined ? [] : [`at 40 °C: ${n(input.megohms)} × 2^((${n(input.celsius as number)} − 40) / 10) = ${n(judged.megohmsAt40)} MΩ`]), `limit ${n(judged.low as number)} MΩ: ${judged.because}`],
     }
   },
@@ -174,12 +174,13 @@ export const insulationJudgement = defineWorking({
 class InsulationSplitInput {
   @Quantity({ above: 0, max: 1e9 }) totalMegohms!: number
   @Quantity({ above: 0, max: 1e9 }) cableMegohms!: number
+  @OptionalQuantity({ above: 0, max: 50 }) readingErrorPercent?: number
 }
 
 export const insulationSplit = defineWorking({
   name: 'insulation-split', title: 'Is it the cable or the motor?', input: InsulationSplitInput, basis: { kind: 'common-practice', name: '1/R = 1/Rm + 1/Rc' },
-  run: ({ totalMegohms, cableMegohms }) => {
+  run: ({ totalMegohms, cableMegohms, readingErrorPercent }) => {
     const motorMegohms = splitInsulation(totalMegohms, cableMegohms)
-    return { motorMegohms, basis: { kind: 'common-practice' as const, name: '1/R = 1/Rm + 1/Rc' }, steps: [`1 / (1/${n(totalMegohms)} − 1/${n(cableMegohms)}) = ${n(motorMegohms, 4)} MΩ`] }
+    return { motorMegohms, ...(readingErrorPercent === undefined ? {} : splitRange(totalMegohms, cableMegohms, readingErrorPercent / 100)), basis: { kind: 'common-practice' as const, name: '1/R = 1/Rm + 1/Rc' }, steps: [`1 / (1/${n(totalMegohms)} − 1/${n(cableMegohms)}) = ${n(motorMegohms, 4)} MΩ`] }
   },
 })

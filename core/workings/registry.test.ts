@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { describeError, runByName, runLine, WORKINGS } from './registry'
+import { QUESTIONS } from '../questions/questions'
 import { InputError } from '../validation/input-error'
+import { GOOD_INPUTS } from './good-inputs.fixture'
 
 const problem = (name: string, input: unknown) => {
   try {
@@ -12,18 +14,15 @@ const problem = (name: string, input: unknown) => {
 }
 
 describe('the registry', () => {
-  it('has the workings of first light', () => {
-    expect([...WORKINGS.keys()].sort()).toEqual(['capacitance-from-current', 'capacitor-bleed', 'capacitor-judgement', 'current-judgement', 'diagnose', 'insulation-corrected', 'insulation-judgement', 'insulation-split', 'resistance-corrected', 'supply-judgement', 'three-leads'])
+  it('has the diagnosis, and the workings of electricity, water, wear and cost', () => {
+    expect([...WORKINGS.keys()].filter((name) => !QUESTIONS.some(({ id }) => id === name)).sort()).toEqual([
+      'absorption', 'affinity', 'bearing-life', 'bearing-size', 'bearing-tones', 'capacitance-from-current', 'capacitor-bleed', 'capacitor-combination', 'capacitor-judgement', 'capacitor-substitute', 'conductor-resistance', 'conductor-size', 'cooling-flow', 'current-judgement', 'cycle', 'diagnose', 'drain-back', 'energy-cost', 'evidence-weigh', 'full-load-current', 'insulation-corrected', 'insulation-judgement', 'insulation-split', 'locked-rotor-code', 'longest-run', 'motor-circuit', 'motor-start', 'operating-point', 'pipe-friction', 'pipe-split', 'pit-draw', 'resistance-corrected', 'slip-torque', 'stall-heating', 'start-capacitor', 'starting-voltage', 'string-weight', 'suction-lift', 'sump-cycle', 'supply-judgement', 'take-down', 'tank-drawdown', 'tank-size', 'three-leads', 'total-head', 'turnover', 'voltage-drop', 'water-properties', 'winding-cooling', 'winding-temperature', 'wire-to-water',
+    ])
   })
 
   it('shows its steps and its basis with every answer', () => {
-    const inputs: Record<string, object> = {
-      'capacitance-from-current': { volts: 376, amps: 4.24, hertz: 60 }, 'capacitor-bleed': { microfarads: 30, volts: 523, ohms: 20000 }, 'capacitor-judgement': { role: 'run', ratedMicrofarads: 30, measuredMicrofarads: 27 }, 'current-judgement': { amps: 9, fullLoadAmps: 7 },
-      'insulation-corrected': { megohms: 100, celsius: 20 }, 'insulation-judgement': { megohms: 16, setup: 'surface-motor', celsius: 20 }, 'insulation-split': { totalMegohms: 1.2, cableMegohms: 20 }, 'resistance-corrected': { ohms: 2, celsius: 20, toCelsius: 75 },
-      'supply-judgement': { nameplateVolts: 230, restVolts: 240, loadedVolts: 222 }, 'three-leads': { ohms: { '1-2': 1.8, '2-3': 6.4, '1-3': 4.6 } }, diagnose: { pump: { kind: 'pool', nameplate: { volts: 230 } }, complaints: ['hums-no-start'] },
-    }
     for (const name of WORKINGS.keys()) {
-      const output = runByName(name, inputs[name]) as { steps: string[]; basis: { name: string } }
+      const output = runByName(name, GOOD_INPUTS[name]) as { steps: string[]; basis: { name: string } }
       expect(output.steps.length, name).toBeGreaterThan(0)
       expect(output.basis.name.length, name).toBeGreaterThan(3)
     }
@@ -48,7 +47,7 @@ describe('the registry', () => {
     ['capacitance-from-current', { volts: 0, amps: 1, hertz: 60 }, 'volts'], ['supply-judgement', { nameplateVolts: '230', restVolts: 230 }, 'nameplateVolts'], ['three-leads', { ohms: { '1-2': 'x', '2-3': 1, '1-3': 1 } }, 'ohms.1-2'], ['three-leads', { ohms: [] }, 'ohms'],
     ['insulation-judgement', { megohms: 5, setup: 'on-the-table' }, 'setup'], ['insulation-split', { totalMegohms: 4, cableMegohms: 3.6 }, 'cableMegohms'], ['resistance-corrected', { ohms: 2, celsius: null, toCelsius: 20 }, 'celsius'], ['diagnose', { pump: { kind: 'pool' } }, 'pump.nameplate'], ['diagnose', {}, 'pump'],
     ['diagnose', { pump: { kind: 'submarine', nameplate: { volts: 230 } } }, 'pump.kind'], ['diagnose', { pump: { kind: 'pool', nameplate: { volts: 230 } }, findings: [{ check: 'shaft-turn', value: 3 }] }, 'findings.0.outcome'], ['diagnose', { pump: { kind: 'pool', nameplate: { volts: 230 } }, complaints: ['grumpy'] }, 'complaints'],
-    ['diagnose', { pump: { kind: 'pool', construction: 'jet-end', nameplate: { volts: 230 } } }, 'pump.construction'], ['astrology', {}, 'working'], ['supply-judgement', 7, ''], ['supply-judgement', null, ''], ['supply-judgement', { nameplateVolts: 230, restVolts: 230, moon: 1 }, 'moon'],
+    ['diagnose', { pump: { kind: 'pool', construction: 'jet-end', nameplate: { volts: 230 } } }, 'pump.construction'], ['take-down', { construction: 'band-clamp', targets: ['stages'] }, 'targets'], ['take-down', { construction: 'galleon', targets: ['motor'] }, 'construction'], ['take-down', { construction: 'band-clamp', targets: [] }, 'targets'], ['take-down', { construction: 'band-clamp', targets: ['motor'], options: { found: [{ what: 'lost' }] } }, 'options.found.0.what'], ['astrology', {}, 'working'], ['supply-judgement', 7, ''], ['supply-judgement', null, ''], ['supply-judgement', { nameplateVolts: 230, restVolts: 230, moon: 1 }, 'moon'],
   ])('%s %j names the field %s', (name, input, field) => {
     const found = problem(name, input)
     expect(found?.field).toBe(field)

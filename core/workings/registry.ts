@@ -1,9 +1,23 @@
 import { InputError } from '../validation/input-error'
-import { runWorking, type Working } from './define-working'
+import { usualInput } from '../questions/fields'
+import { answerOf, asOutput } from '../questions/question'
+import { QUESTIONS } from '../questions/questions'
+import { defineWorking, runWorking, type Working } from './define-working'
 import { diagnoseWorking } from './diagnose'
+import * as capacitorStock from './capacitor-stock'
+import * as conductors from './conductors'
 import * as electrical from './electrical'
+import * as evidence from './evidence'
+import * as motors from './motors'
+import * as pitAndTank from './pit-and-tank'
+import * as takeDown from './take-down'
+import * as water from './water'
+import * as wearAndCost from './wear-and-cost'
+import * as windingHeat from './winding-heat'
 
-const ALL = [diagnoseWorking, ...Object.values(electrical)] as unknown as Working[]
+/** A question is a working too: the page, HTTP and the command line ask the same one. */
+const ASKED = QUESTIONS.map((question) => defineWorking({ name: question.id, title: question.title, input: question.input, basis: question.basis, usual: usualInput(question.fields), run: (input) => asOutput(answerOf(question, input)) }))
+const ALL = [diagnoseWorking, ...ASKED, ...[electrical, conductors, capacitorStock, motors, windingHeat, water, pitAndTank, wearAndCost, evidence, takeDown].flatMap((group) => Object.values(group))] as unknown as Working[]
 
 /** Every working by its name. */
 export const WORKINGS: ReadonlyMap<string, Working> = new Map(ALL.map((working) => [working.name, working]))

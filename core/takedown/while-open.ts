@@ -1,0 +1,33 @@
+import { LIVES, WEAR_OUT } from '../knowledge/lives'
+import type { Rates } from '../knowledge/rates'
+import type { Part } from '../knowledge/vocabulary'
+import type { TakeDownPlan } from './plan'
+
+/** A part that lies open anyway: what doing it now costs, and what leaving it is expected to. */
+export interface WhileOpen { part: Part; minutes: number; now: number; later: number; chance: number; worth: boolean }
+
+/**
+ * Chance that a part of an age fails within some years: Weibull about its usual life, given that it has lived so far.
+ *
+ * @param life the years between which it usually ends; its middle is the scale
+ */
+export function chanceOfFailing(life: readonly [number, number], ageYears: number, withinYears: number): number {
+  const scale = (life[0] + life[1]) / 2
+  const hazard = (years: number) => (years / scale) ** WEAR_OUT.shape
+  return 1 - Math.exp(hazard(ageYears) - hazard(ageYears + withinYears))
+}
+
+/**
+ * Each part that lies open, with the sum that says do it or leave it: now it costs the part and its own minutes; left, it costs with its chance a second journey, this take-down again, and the part. A part without a price or a usual life is left out.
+ */
+export function whileOpenSums(open: TakeDownPlan['whileOpen'], takeDownMinutes: number, ageYears: number, rates: Rates): WhileOpen[] {
+  return open.flatMap(({ part, minutes }): WhileOpen[] => {
+    const [life, price] = [LIVES[part], rates.partPrices[part]]
+    if (!life || price === undefined) return []
+    const material = price * (1 + rates.partsMarkup)
+    const chance = chanceOfFailing(life, ageYears, WEAR_OUT.horizonYears)
+    const now = material + (minutes / 60) * rates.hourly
+    const later = chance * (rates.trip + ((takeDownMinutes + minutes) / 60) * rates.hourly + material)
+    return [{ part, minutes, now, later, chance, worth: now < later }]
+  }).sort((a, b) => b.later - b.now - (a.later - a.now))
+}

@@ -1,0 +1,40 @@
+import { Type } from 'class-transformer'
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsString, Max, MaxLength, Min, ValidateNested } from 'class-validator'
+import { CONSTRUCTION_GRAPHS } from '../knowledge/constructions'
+import { PARTS, type Part } from '../knowledge/vocabulary'
+import { planTakeDown } from '../takedown/plan'
+import { formatNumber as n } from '../quantity/format'
+import { IdOf, MayBeAbsent } from '../validation/rules'
+import { defineWorking } from './define-working'
+
+class Correction {
+  @IsString() @MaxLength(60) joint!: string
+  @MayBeAbsent() @IsInt() @Min(0) @Max(200) count?: number
+  @MayBeAbsent() @IsIn(['right', 'left']) hand?: 'right' | 'left'
+  @MayBeAbsent() @IsString() @MaxLength(80) tool?: string
+}
+class Found {
+  @MayBeAbsent() @IsString() @MaxLength(60) joint?: string
+  @MayBeAbsent() @IdOf(PARTS) part?: Part
+  @IsIn(['stuck', 'damaged']) what!: 'stuck' | 'damaged'
+}
+class TakeDownOptionsInput {
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => Correction) machineCorrections?: Correction[]
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(60) @IsString({ each: true }) opened?: string[]
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => Found) found?: Found[]
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(60) @IsString({ each: true }) alternativesExcluded?: string[]
+}
+class TakeDownInput {
+  @IdOf(Object.fromEntries(CONSTRUCTION_GRAPHS.map(({ id, label }) => [id, label]))) construction!: string
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(20) @IdOf(PARTS, { each: true }) targets!: Part[]
+  @MayBeAbsent() @ValidateNested() @Type(() => TakeDownOptionsInput) options?: TakeDownOptionsInput
+}
+const BASIS = { kind: 'common-practice', name: 'joints, counts and minutes usual for the construction: the technician’s count wins' } as const
+
+export const takeDown = defineWorking({
+  name: 'take-down', title: 'How does it come apart, and go back?', input: TakeDownInput, basis: BASIS,
+  run: ({ construction, targets, options }) => {
+    const plan = planTakeDown(construction, targets, options)
+    return { ...plan, basis: BASIS, steps: [...plan.down, ...plan.work, ...plan.back].map(({ phase, text, minutes }) => `${phase}: ${text} (${n(minutes)} min)`) }
+  },
+})

@@ -1,9 +1,15 @@
-import { ref, watch, type Ref } from 'vue'
+import { effectScope, ref, watch, type Ref } from 'vue'
 
-/** A ref that is kept in the browser. A full or forbidden storage leaves a plain ref. */
+const shared = new Map<string, Ref>()
+
+/** A ref that is kept in the browser, one for all who name its key. A full or forbidden storage leaves a plain ref. */
 export function useLocalStorageRef<T>(key: string, initial: T): Ref<T> {
+  const known = shared.get(key)
+  if (known) return known as Ref<T>
   const value = ref(read(key, initial)) as Ref<T>
-  watch(value, (next) => write(key, next), { deep: true, flush: 'sync' })
+  shared.set(key, value)
+  // It outlives whoever asked first.
+  effectScope(true).run(() => watch(value, (next) => write(key, next), { deep: true, flush: 'sync' }))
   return value
 }
 

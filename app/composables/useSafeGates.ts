@@ -1,4 +1,5 @@
 import { computed } from 'vue'
+import { safeGates } from '#core/diagnosis/gates'
 import { capacitorBleed } from '#core/electrical/capacitor'
 import { worstCapacitorVolts, MOTOR_HAS } from '#core/motor/nameplate'
 import { GATES, type Gate } from '#core/knowledge/vocabulary'
@@ -14,10 +15,7 @@ export function useSafeGates() {
     const largest = Math.max(MOTOR_HAS.runCapacitor(plate.motorType) ? (plate.runCapacitorMicrofarads ?? 0) : 0, MOTOR_HAS.startCapacitor(plate.motorType) ? (Array.isArray(start) ? start[1] : (start ?? 0)) : 0)
     return largest > 0 ? { microfarads: largest, volts: worstCapacitorVolts(plate), ...capacitorBleed(largest, worstCapacitorVolts(plate)) } : undefined
   })
-  const order = computed<Gate[]>(() => [
-    'power-off', 'proved-dead', ...(electronic.value ? ['drive-discharged' as const] : bleed.value ? ['discharged' as const] : []),
-    ...(state.value.machine.kind === 'sump' ? ['battery-disconnected' as const] : []), 'cool', 'valves-shut', 'depressurised',
-  ])
+  const order = computed<Gate[]>(() => safeGates(state.value.machine.kind, state.value.plate))
   const held = (gate: Gate) => state.value.gates.has(gate)
   const next = computed(() => order.value.find((gate) => !held(gate)))
   const live = computed(() => held('power-on'))

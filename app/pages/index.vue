@@ -35,6 +35,7 @@ useHead({ title: computed(() => `${format(day.value, 'EEEE d MMMM')} · Pike Lam
       <LampLogo /><h1 class="text-[1.25rem]">{{ format(day, 'EEEE d MMMM') }}</h1>
       <p v-if="view" class="text-slate max-sm:hidden">{{ count }}, {{ work }} of work</p>
       <nav aria-label="days" class="ml-auto flex items-center gap-1"><NuxtLink class="button button-quiet" :to="link(-1)">before</NuxtLink><NuxtLink class="button button-quiet" to="/">today</NuxtLink><NuxtLink class="button button-quiet" :to="link(1)">after</NuxtLink></nav>
+      <NuxtLink class="button button-quiet" to="/workings">Workings</NuxtLink><NuxtLink class="button button-quiet" to="/shop">Shop</NuxtLink>
       <SchemeSwitch />
       <NuxtLink class="button max-sm:w-full" to="/visits/new" data-testid="new-visit">New visit</NuxtLink>
     </header>

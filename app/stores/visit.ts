@@ -20,6 +20,8 @@ export const useVisit = defineStore('visit', () => {
   const here = shallowRef<Entry[]>([])
   const history = shallowRef<HistoryReading[]>([])
   const shop = shallowRef<Shop>(UNNAMED_SHOP)
+  /** What the shop's own closed visits make of each fault's rate for this kind of pump. */
+  const experience = shallowRef<Record<string, number>>({})
   const thought = shallowRef<Thought>()
   const thinking = ref(false)
   const problem = ref<string>()
@@ -44,11 +46,12 @@ export const useVisit = defineStore('visit', () => {
     visitId.value = id
     try {
       const response = await fetch(`/api/visits/${id}`)
-      const view = (await response.json()) as { entries: Entry[]; history: HistoryReading[]; shop: Shop; title?: string }
+      const view = (await response.json()) as { entries: Entry[]; history: HistoryReading[]; shop: Shop; experience: Record<string, number>; title?: string }
       if (!response.ok) throw new Error(view.title ?? response.statusText)
       merge(view.entries)
       history.value = view.history
       shop.value = view.shop
+      experience.value = view.experience
     } catch (error) {
       // With something of this visit in hand the work goes on; the banner says that the server is away.
       if (!state.value) problem.value = error instanceof TypeError ? 'The server does not answer. Start it, then open this page again.' : (error as Error).message
@@ -78,11 +81,11 @@ export const useVisit = defineStore('visit', () => {
   }
 
   let latest = 0
-  watch(() => (state.value ? JSON.stringify([state.value.case, shop.value.rates]) : undefined), async (key) => {
+  watch(() => (state.value ? JSON.stringify([state.value.case, shop.value.rates, experience.value]) : undefined), async (key) => {
     if (!key || !state.value) return
     const turn = ++latest
     thinking.value = true
-    const result = await useThinker().think(JSON.parse(JSON.stringify(state.value.case)), JSON.parse(JSON.stringify(shop.value.rates)), { ...earlier.value })
+    const result = await useThinker().think(JSON.parse(JSON.stringify(state.value.case)), JSON.parse(JSON.stringify(shop.value.rates)), { ...earlier.value }, { ...experience.value })
     // A newer case overtakes an older answer.
     if (turn !== latest) return
     thought.value = result
@@ -100,5 +103,5 @@ export const useVisit = defineStore('visit', () => {
     })
   }
 
-  return { visitId, entries, history, earlier, shop, state, thought, thinking, problem, author, undoable, open, append, undo }
+  return { visitId, entries, history, earlier, shop, experience, state, thought, thinking, problem, author, undoable, open, append, undo }
 })

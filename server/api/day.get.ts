@@ -26,8 +26,8 @@ export default api(async (event) => {
     return {
       id: row.id, scheduledAt: row.scheduledAt, plannedMinutes: row.plannedMinutes, customer: row.customer, complaints: row.complaints, callerSays: row.callerSays, joint: row.joint, done: row.handedOver,
       machine: { id: row.machineId, name: row.machine.name, kind: row.machine.kind, construction: row.machine.construction },
-      lastReadings: tellingReadings(findings, MOST_LAST_READINGS).map((judged) => historyOf(lastVisit as string, judged)).map(({ at, text, verdict }) => ({ at, text, verdict })),
+      lastReadings: tellingReadings(findings, MOST_LAST_READINGS).map((judged) => historyOf(lastVisit as string, judged, row.machine)).map(({ at, text, verdict }) => ({ at, text, verdict })),
     }
   })
-  return { visits: orderDay(visits), shop: await shopOf(app), now: serverNow(), empty: rows.length === 0 && (await app.repository.count()) === 0 }
+  return { visits: orderDay(visits), shop: shopOf(await app.repository.shopEntries()), now: serverNow(), empty: rows.length === 0 && (await app.repository.count()) === 0 }
 })

@@ -1,6 +1,7 @@
-import { and, asc, desc, eq, gte, inArray, lt, or, sql, type SQL } from 'drizzle-orm'
+import { and, asc, count, desc, eq, gt, gte, inArray, isNotNull, isNull, lt, ne, or, sql, type SQL } from 'drizzle-orm'
 import { compareEntries, type Entry, type Machine } from '../../core/visit/entry'
-import { foldVisit } from '../../core/visit/fold'
+import type { Fault, Kind } from '../../core/knowledge/vocabulary'
+import { causeTaught, foldVisit } from '../../core/visit/fold'
 import { newestOf } from '../../core/visit/live-entries'
 import type { Db } from './connect'
 import { customers, entries, files, machines, visits } from './schema'
@@ -29,14 +30,12 @@ export class Repository {
   }
 
   async entriesOfVisits(visitIds: readonly string[]): Promise<Map<string, Entry[]>> {
-    const grouped = new Map<string, Entry[]>()
-    for (const entry of await journalOf(this.db, visitIds)) grouped.set(entry.visitId as string, [...(grouped.get(entry.visitId as string) ?? []), entry])
-    return grouped
+    return journalsOf(this.db, visitIds)
   }
 
   /** The shop's own entries. */
   async shopEntries(): Promise<Entry[]> {
-    const rows = await this.db.select({ entry: entries.entry }).from(entries).where(eq(entries.kind, 'shop-set'))
+    const rows = await this.db.select({ entry: entries.entry }).from(entries).where(isNull(entries.visitId))
     return rows.map(({ entry }) => entry).sort(compareEntries)
   }
 
@@ -66,9 +65,7 @@ export class Repository {
 
   /** Rebuilds the list rows of these visits from their journals. */
   private async project(tx: Db, visitIds: readonly string[]): Promise<void> {
-    const journals = new Map<string, Entry[]>()
-    for (const entry of await journalOf(tx, visitIds)) journals.set(entry.visitId as string, [...(journals.get(entry.visitId as string) ?? []), entry])
-    const states = [...journals.values()].flatMap((journal) => {
+    const states = [...(await journalsOf(tx, visitIds)).values()].flatMap((journal) => {
       const state = foldVisit(journal)
       return state ? [{ state, saidAt: saidOfMachine(journal) }] : []
     })
@@ -80,8 +77,22 @@ export class Repository {
       .onConflictDoUpdate({ target: machines.id, set: { name: sql`excluded.name`, kind: sql`excluded.kind`, construction: sql`excluded.construction`, machine: sql`excluded.machine`, saidAt: sql`excluded.said_at` }, setWhere: sql`${machines.saidAt} <= excluded.said_at` })
     await tx.insert(visits).values(states.map(({ state }) => ({
       id: state.id, machineId: state.machine.id, customerId: state.customer.id, scheduledAt: state.scheduledAt, plannedMinutes: state.plannedMinutes, callerSays: state.call.callerSays,
-      complaints: state.call.complaints, joint: state.joint, handedOver: state.handedOver !== undefined,
-    }))).onConflictDoUpdate({ target: visits.id, set: { scheduledAt: sql`excluded.scheduled_at`, plannedMinutes: sql`excluded.planned_minutes`, callerSays: sql`excluded.caller_says`, complaints: sql`excluded.complaints`, joint: sql`excluded.joint`, handedOver: sql`excluded.handed_over` } })
+      complaints: state.call.complaints, joint: state.joint, handedOver: state.handedOver !== undefined, cause: causeTaught(state) ?? null,
+    }))).onConflictDoUpdate({ target: visits.id, set: { scheduledAt: sql`excluded.scheduled_at`, plannedMinutes: sql`excluded.planned_minutes`, callerSays: sql`excluded.caller_says`, complaints: sql`excluded.complaints`, joint: sql`excluded.joint`, handedOver: sql`excluded.handed_over`, cause: sql`excluded.cause` } })
+  }
+
+  /** Confirmed causes of a kind's visits after an instant, counted. */
+  async causesOf(kind: Kind, { after, exceptVisit }: { after?: string; exceptVisit?: string } = {}): Promise<Partial<Record<Fault, number>>> {
+    const rows = await this.db.select({ cause: visits.cause, times: count() }).from(visits).innerJoin(machines, eq(machines.id, visits.machineId))
+      .where(and(eq(machines.kind, kind), isNotNull(visits.cause), after ? gt(visits.scheduledAt, after) : undefined, exceptVisit ? ne(visits.id, exceptVisit) : undefined)).groupBy(visits.cause)
+    return Object.fromEntries(rows.map(({ cause, times }) => [cause as string, times]))
+  }
+
+  /** Visits written before causes were kept in the list get theirs. Those that teach none, by `causeTaught`, are not folded again at every start. */
+  async backfillCauses(): Promise<void> {
+    const rows = await this.db.selectDistinct({ id: visits.id }).from(visits).innerJoin(entries, eq(entries.visitId, visits.id))
+      .where(and(isNull(visits.cause), or(eq(entries.kind, 'post-mortem'), and(eq(visits.handedOver, true), eq(entries.kind, 'cause-said'), sql`${entries.entry} #>> '{body,verdict}' = 'it-was-this'`))))
+    if (rows.length > 0) await this.db.transaction((tx) => this.project(tx as unknown as Db, rows.map(({ id }) => id)))
   }
 
   /** Visits scheduled within [from, to), and those of earlier days that were never handed over. */
@@ -147,6 +158,17 @@ async function journalOf(reader: Reader, visitIds: readonly string[]): Promise<E
   if (visitIds.length === 0) return []
   const rows = await reader.select({ entry: entries.entry }).from(entries).where(inArray(entries.visitId, [...visitIds]))
   return rows.map(({ entry }) => entry).sort(compareEntries)
+}
+
+/** The journals of several visits, each in its own order. */
+async function journalsOf(reader: Reader, visitIds: readonly string[]): Promise<Map<string, Entry[]>> {
+  const grouped = new Map<string, Entry[]>()
+  for (const entry of await journalOf(reader, visitIds)) {
+    const journal = grouped.get(entry.visitId as string)
+    if (journal) journal.push(entry)
+    else grouped.set(entry.visitId as string, [entry])
+  }
+  return grouped
 }
 
 function saidOfMachine(journal: readonly Entry[]): string {

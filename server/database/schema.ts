@@ -40,6 +40,8 @@ export const visits = pgTable('visits', {
   complaints: jsonb().$type<string[]>().notNull().default(sql`'[]'::jsonb`),
   joint: text().notNull().default('call'),
   handedOver: boolean('handed_over').notNull().default(false),
+  /** What the closed visit teaches: the confirmed cause, or what the bench found. */
+  cause: text(),
 }, (table) => [index('visits_day').on(table.scheduledAt), index('visits_machine').on(table.machineId)])
 
 /** Pictures, by what they are: the content's hash is the name of the file beside the database. */

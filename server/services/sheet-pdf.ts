@@ -72,6 +72,7 @@ function definition(sheet: Sheet, photos: readonly ((StoredPhoto & { content: Bu
       text(sheet.summary, { bold: true, margin: [0, 8, 0, 4] }),
       ...section('What was found', sheet.findings.map(({ text: sentence, verdict }) => ({ columns: [text(VERDICT_WORDS[verdict], { color: COLOURS[verdict], bold: true, width: 68 }), text(sentence)], margin: [0, 1, 0, 1] }))),
       ...(sheet.readings.length > 0 ? [heading('Readings, before and after'), readingsTable(sheet.readings)] : []),
+      ...section('Worked out', sheet.workings.map(({ title, answer, verdict, figures }) => ({ columns: [text(VERDICT_WORDS[verdict], { color: COLOURS[verdict], bold: true, width: 68 }), text(`${title} ${answer} ${figures}`)], margin: [0, 1, 0, 1] }))),
       ...section('Work done', sheet.work.map(({ text: step, count }) => text(`${step}${count === undefined ? '' : ` (${count})`}`, { margin: [0, 1, 0, 1] }))),
       ...section('Parts and price', priceLines(sheet, money)),
       ...section('Seen and left alone', sheet.seenAndLeft.map((note) => text(note))),

@@ -30,6 +30,7 @@ export async function openShopApp({ dataDir, databaseUrl, migrationsDir = beside
     const file = embedded ? await JournalFile.open(folder) : undefined
     const journal = new Journal(repository, file)
     await journal.replay()
+    await repository.backfillCauses()
     const close = async () => {
       await file?.close()
       await connection.close()

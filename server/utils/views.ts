@@ -2,7 +2,9 @@ import type { Entry } from '../../core/visit/entry'
 import { foldVisit, type VisitState } from '../../core/visit/fold'
 import { earlierReadings, historyOf, type HistoryReading } from '../../core/visit/history'
 import { UNNAMED_SHOP, type Shop } from '../../core/visit/sheet'
-import { newestOf } from '../../core/visit/live-entries'
+import { experienceOf } from '../../core/diagnosis/experience'
+import type { Kind } from '../../core/knowledge/vocabulary'
+import { liveEntries, newestOf, ofKind } from '../../core/visit/live-entries'
 import type { ShopApp } from '../services/shop-app'
 import { Problem } from './problem'
 
@@ -14,21 +16,32 @@ export function pathId(value: string | undefined, what: string): string {
   return value
 }
 
-/** The journal of a visit, its machine's earlier readings, and the shop: what a screen needs to show everything. */
-export interface VisitView { visitId: string; entries: Entry[]; history: HistoryReading[]; shop: Shop }
+/** The journal of a visit, its machine's earlier readings, the shop, and what the shop's other closed visits make of each fault's rate: what a screen needs to show everything. */
+export interface VisitView { visitId: string; entries: Entry[]; history: HistoryReading[]; shop: Shop; experience: Record<string, number> }
 
 export async function visitView(app: ShopApp, visitId: string): Promise<VisitView> {
   const entries = await app.repository.entriesOfVisit(visitId)
   const state = foldVisit(entries)
   if (!state) throw new Problem(404, `There is no visit with the id ${visitId}.`)
-  return { visitId, entries, history: await machineHistory(app, state.machine.id, state.scheduledAt, visitId), shop: await shopOf(app) }
+  const { kind, id } = state.machine
+  const shopEntries = await app.repository.shopEntries()
+  const counts = await app.repository.causesOf(kind, { after: countedSince(shopEntries, kind), exceptVisit: visitId })
+  return { visitId, entries, history: await machineHistory(app, id, state.scheduledAt, visitId), shop: shopOf(shopEntries), experience: experienceOf(kind, counts) }
+}
+
+/** Since when the shop's own visits of a kind count: its newest forgetting. */
+export function countedSince(shopEntries: readonly Entry[], kind: Kind): string | undefined {
+  return ofKind(liveEntries(shopEntries), 'shop-forget').findLast(({ body }) => body.pumpKind === undefined || body.pumpKind === kind)?.at
 }
 
 /** Readings of a machine in visits before an instant, oldest first. */
 export async function machineHistory(app: ShopApp, machineId: string, before: string, exceptVisit?: string): Promise<HistoryReading[]> {
   const rows = (await app.repository.visitsOfMachine(machineId)).filter(({ id, scheduledAt }) => id !== exceptVisit && scheduledAt <= before)
   const journals = await app.repository.entriesOfVisits(rows.map(({ id }) => id))
-  return rows.flatMap(({ id }) => foldVisit(journals.get(id) ?? [])?.findings.map((judged) => historyOf(id, judged)) ?? [])
+  return rows.flatMap(({ id }) => {
+    const visit = foldVisit(journals.get(id) ?? [])
+    return visit?.findings.map((judged) => historyOf(id, judged, visit.pump)) ?? []
+  })
 }
 
 /** A visit's state with its machine's earlier insulation readings, for the trend. */
@@ -36,6 +49,6 @@ export function stateOf(view: VisitView): VisitState {
   return foldVisit(view.entries, { earlier: earlierReadings(view.history) }) as VisitState
 }
 
-export async function shopOf(app: ShopApp): Promise<Shop> {
-  return newestOf(await app.repository.shopEntries(), 'shop-set')?.body ?? UNNAMED_SHOP
+export function shopOf(shopEntries: readonly Entry[]): Shop {
+  return newestOf(liveEntries(shopEntries), 'shop-set')?.body ?? UNNAMED_SHOP
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Kind } from '#core/knowledge/vocabulary'
 
-/** The machine's outline, for lists and for kinds whose section is not drawn yet. */
+/** The machine's outline, for lists. */
 const { kind } = defineProps<{ kind: string }>()
 
 const OUTLINES: Record<Kind, string> = {

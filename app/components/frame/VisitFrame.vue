@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { checkInfo } from '#core/knowledge/checks'
+import { askedAt } from '#core/questions/asked-at'
 import type { Joint } from '#core/knowledge/vocabulary'
 
 /** The visit's frame: the drop line and the reading line never move; the middle and the right change with the work. */
@@ -9,12 +10,16 @@ const line = ref('')
 const correcting = ref<string>()
 const part = ref<string>()
 const photoOf = ref<string>()
+const photoCaption = ref<string>()
 const readingLine = useTemplateRef<{ focus: () => void }>('readingLine')
 const picker = useTemplateRef<{ open: () => void }>('picker')
 
 const stage = computed(() => (joint === 'prove' || joint === 'hand-over' ? 'prove' as const : 'test' as const))
 const lit = computed(() => (joint === 'test' ? (diagnosis.value?.next ?? null) : null))
 const litPart = computed(() => (lit.value ? (lit.value.part ?? (lit.value.leads?.includes('start') ? 'start-winding' : checkInfo(lit.value.check)?.part ?? checkInfo(lit.value.check)?.parts?.[0])) : undefined))
+
+const { tray } = useRepair()
+const asked = computed(() => askedAt(joint, state.value.machine.kind, lit.value?.check))
 
 function ask(text: string): void {
   part.value = undefined
@@ -28,8 +33,9 @@ function correct(entryId: string, text: string): void {
   correcting.value = entryId
   ask(text)
 }
-function photo(of?: string): void {
+function photo(of?: string, caption?: string): void {
   photoOf.value = of
+  photoCaption.value = caption
   picker.value?.open()
 }
 function undoByKey(event: KeyboardEvent): void {
@@ -55,7 +61,7 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
       <CallJoint v-if="joint === 'call'" />
       <PrepareJoint v-else-if="joint === 'prepare'" />
       <SafeJoint v-else-if="joint === 'safe'" />
-      <TestJoint v-else-if="joint === 'test'" :lit="litPart" @part="part = $event" @correct="correct" @photo="photo" />
+      <TestJoint v-else-if="joint === 'test'" :lit="litPart" :lit-check="lit ?? undefined" @part="part = $event" @ask="ask" @correct="correct" @photo="photo" />
       <DecideJoint v-else-if="joint === 'decide'" />
       <RepairJoint v-else-if="joint === 'repair'" @part="part = $event" />
       <ProveJoint v-else-if="joint === 'prove'" @ask="ask" />
@@ -67,14 +73,16 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
       <SafeLamp v-else-if="joint === 'safe'" />
       <TestLamp v-else-if="joint === 'test'" @measure="measure" />
       <DecideLamp v-else-if="joint === 'decide'" />
-      <RepairLamp v-else-if="joint === 'repair'" />
+      <RepairLamp v-else-if="joint === 'repair'" @photo="photo(undefined, $event)" />
       <ProveLamp v-else-if="joint === 'prove'" @ask="ask" />
       <HandOverLamp v-else />
+      <BoltTray v-if="joint === 'repair'" :items="tray" />
+      <AskedHere v-if="asked" :question="asked" />
       <SuspectList v-if="joint !== 'repair' && joint !== 'hand-over'" />
     </aside>
     <ReadingLine ref="readingLine" v-model="line" v-model:correcting="correcting" class="reading" :stage="stage" :lit="lit" @photo="photo()" />
     <PartPanel :part="part" @close="part = undefined" @ask="ask" />
-    <PhotoPicker ref="picker" :of="photoOf" />
+    <PhotoPicker ref="picker" :of="photoOf" :caption="photoCaption" />
   </div>
 </template>
 

@@ -22,7 +22,8 @@ const off = computed(() => since(state.value.gates.get('power-off')?.at))
       <h1 class="max-w-[65%] min-w-0 truncate text-[1.1rem]" :title="`${state.machine.name}, ${state.customer.name}`">{{ state.machine.name }}, {{ state.customer.name }}</h1>
       <p class="min-w-0 flex-1 truncate text-slate max-sm:hidden" :title="words">{{ words }}</p>
       <p class="number flex shrink-0 gap-5 max-lg:hidden"><span v-if="here">here {{ here }}</span><span v-if="off">power off {{ off }}</span></p>
-      <SchemeSwitch class="ml-auto shrink-0" />
+      <NuxtLink class="button button-quiet ml-auto shrink-0" :to="{ path: '/workings', query: { visit: state.id } }">Workings</NuxtLink>
+      <SchemeSwitch class="shrink-0" />
     </div>
   </header>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { COMPLAINTS, complaintFits, PARTS, type Complaint, type Part } from '#core/knowledge/vocabulary'
+import { COMPLAINTS, complaintFits, HOUSE_WATER, PARTS, type Complaint, type Part } from '#core/knowledge/vocabulary'
 
 const { visit, state } = useVisitContext()
 const says = ref(state.value.call.callerSays)
@@ -9,7 +9,7 @@ const since = ref(state.value.call.since ?? '')
 const SURFACE: readonly Part[] = ['run-capacitor', 'start-capacitor', 'start-switch', 'shaft-seal', 'bearings', 'impeller', 'motor', 'lid-o-ring', 'housing-o-ring']
 const WATER: readonly Part[] = ['pressure-switch', 'tank', 'check-valve', 'foot-valve', 'control-box', 'cable', 'motor', 'pump-end', 'run-capacitor', 'start-capacitor']
 const PIT: readonly Part[] = ['float-switch', 'check-valve', 'backup-pump', 'battery', 'pump']
-const usual = computed(() => (state.value.machine.kind === 'sump' ? PIT : ['jet', 'well-two-wire', 'well-three-wire'].includes(state.value.machine.kind) ? WATER : SURFACE))
+const usual = computed(() => (state.value.machine.kind === 'sump' ? PIT : HOUSE_WATER.includes(state.value.machine.kind) ? WATER : SURFACE))
 /** What this kind can do, and whatever was said already. */
 const complaints = computed(() => (Object.keys(COMPLAINTS) as Complaint[]).filter((id) => complaintFits(id, state.value.machine.kind) || state.value.call.complaints.includes(id)))
 const call = computed(() => state.value.call)

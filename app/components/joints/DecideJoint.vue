@@ -2,7 +2,7 @@
 import type { Option } from '#core/decision/options'
 import { formatMinutes, formatPercent } from '#core/quantity/format'
 
-const { visit, state, options, diagnosis } = useVisitContext()
+const { visit, state, options } = useVisitContext()
 const money = useMoney()
 const choose = (option: Option) => visit.append('decision', { option: option.id })
 </script>
@@ -10,7 +10,7 @@ const choose = (option: Option) => visit.append('decision', { option: option.id 
 <template>
   <div class="p-5">
     <h2 class="mb-1 text-xl">What is worth doing?</h2>
-    <p class="mb-3 text-slate">{{ diagnosis?.ranked === false ? 'Causes are not ranked yet for this kind of pump, so its repairs are not priced side by side. Write the work as notes.' : 'Price from the shop’s rates. Expected cost adds what it costs if this is not the whole cure.' }}</p>
+    <p class="mb-3 text-slate">Price from the shop’s rates. Expected cost adds what it costs if this is not the whole cure.</p>
     <div class="options" role="radiogroup" aria-label="options">
       <article v-for="option in options" :key="option.id" class="option" :class="{ 'is-chosen': option.id === state.decision }" :data-testid="`option-${option.id}`">
         <h3 class="min-h-[2.4em]">{{ option.label }}</h3>

@@ -18,7 +18,7 @@ function choose(): void {
     <p>Tell the customer what, why and how much before going on.</p>
     <template #buttons><button type="button" class="button button-lit" data-testid="joint-end" @click="choose">{{ chosen ? 'Agreed: repair' : 'Choose this, repair' }}</button></template>
   </LampCard>
-  <LampCard v-else title="Decide" :because="diagnosis?.ranked === false ? 'Causes are not ranked yet for this kind: write the decision as a note.' : 'Thinking.'">
+  <LampCard v-else title="Decide" because="Thinking.">
     <template #buttons><button type="button" class="button button-lit" data-testid="joint-end" @click="end('decide')">Decided: repair</button></template>
   </LampCard>
 </template>

@@ -1,8 +1,12 @@
 <script setup lang="ts">
 import { addMonths, format } from 'date-fns'
+import { splitStep } from '#core/takedown/step-plan'
 
 const { visit, state, options } = useVisitContext()
 const end = useJointEnd()
+const { tray } = useRepair()
+const leftOver = computed(() => tray.value.map(({ text }) => splitStep(text).title).join('; '))
+const leftWhy = ref('')
 const watchText = ref(state.value.handedOver?.watch ?? '')
 const nextDate = ref(state.value.handedOver?.nextDate ?? '')
 const chosen = computed(() => options.value.find(({ id }) => id === state.value.decision))
@@ -14,7 +18,9 @@ const soon = (months: number) => format(addMonths(new Date(), months), 'yyyy-MM-
 function handOver(): void {
   const typed = price.value.trim() === '' ? undefined : Number(price.value.replace(',', '.'))
   problem.value = typed !== undefined && (!Number.isFinite(typed) || typed < 0) ? 'The price is a number, such as 74.50, or empty for the option’s own.' : ''
+  if (!problem.value && leftOver.value && !leftWhy.value.trim()) problem.value = 'Say why it stays out, or tick it back under Repair.'
   if (problem.value) return
+  if (leftOver.value) visit.append('note', { text: `still out at the hand-over: ${leftOver.value}. ${leftWhy.value.trim()}`, seenAndLeft: true })
   const amount = typed ?? chosen.value?.price
   visit.append('handed-over', { watch: watchText.value.trim(), ...(nextDate.value ? { nextDate: nextDate.value } : {}), ...(amount === undefined ? {} : { price: Math.round(amount * 100) / 100 }) })
   void end('hand-over')
@@ -29,6 +35,7 @@ function printSheet(): void {
     <label><span class="label">What to watch</span><textarea v-model="watchText" class="field" rows="2" maxlength="2000" /></label>
     <div class="flex flex-wrap items-end gap-2"><label class="grow"><span class="label">Next date</span><input v-model="nextDate" type="date" class="field"></label><button type="button" class="button" @click="nextDate = soon(12)">in a year</button></div>
     <label><span class="label">Price agreed</span><input v-model="price" class="field number" inputmode="decimal" :placeholder="chosen ? chosen.price.toFixed(2) : 'none'"></label>
+    <label v-if="leftOver" data-testid="left-over"><span class="label">Still in the tray: {{ leftOver }}. Why?</span><input v-model="leftWhy" class="field" maxlength="300"></label>
     <p v-if="problem" role="alert" class="font-bold">{{ problem }}</p>
     <template #buttons>
       <button type="button" class="button button-lit basis-full" data-testid="hand-over" @click="handOver">{{ state.handedOver ? 'Write it again' : 'Hand over' }}</button>

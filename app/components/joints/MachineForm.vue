@@ -2,22 +2,28 @@
 import { CONSTRUCTIONS, KIND_CONSTRUCTIONS, KINDS, MOTOR_TYPES } from '#core/knowledge/vocabulary'
 import type { Machine } from '#core/visit/entry'
 import type { Nameplate } from '#core/motor/nameplate'
+import { PLACE_FIELDS, placeLabel, placeText, readPlace } from '~/utils/place-form'
 import { emptyToUndefined, PLATE_FIELDS, readPlate, plateText } from '~/utils/plate-form'
 
 const { visit, state } = useVisitContext()
 const machine = computed(() => state.value.machine)
 const text = reactive<Record<string, string>>(plateText(machine.value.nameplate))
+const units = computed(() => visit.shop.units)
+const placeFields = computed(() => PLACE_FIELDS.filter(({ kinds }) => kinds.includes(machine.value.kind)))
+const place = reactive<Record<string, string>>(placeText(machine.value.installation, visit.shop.units))
 const details = reactive({ installedOn: machine.value.installedOn ?? '', warrantyUntil: machine.value.warrantyUntil ?? '' })
 const problems = ref<Record<string, string>>({})
 
 function write(change: Partial<Machine> = {}): void {
   const read = readPlate(text)
-  problems.value = read.problems
-  if (Object.keys(read.problems).length > 0) return
+  const around = readPlace(place, machine.value.kind, units.value, machine.value.installation)
+  problems.value = { ...read.problems, ...around.problems }
+  if (Object.keys(problems.value).length > 0) return
+  const installation = Object.keys(around.installation).length > 0 ? around.installation : undefined
   const shown = new Set<string>(PLATE_FIELDS.map(({ key }) => key))
   const unshown = Object.fromEntries(Object.entries(machine.value.nameplate).filter(([key]) => !shown.has(key)))
   const nameplate = { ...unshown, ...read.plate } as Nameplate
-  const next = emptyToUndefined({ ...machine.value, ...details, nameplate, ...change })
+  const next = emptyToUndefined({ ...machine.value, ...details, nameplate, installation, ...change })
   if (JSON.stringify(next) !== JSON.stringify(machine.value)) visit.append('machine-set', { machine: next })
 }
 function setMotorType(event: Event): void {
@@ -49,6 +55,14 @@ function setMotorType(event: Event): void {
       </label>
       <label><span class="label">Installed on</span><input v-model="details.installedOn" type="date" class="field" @change="write()"></label>
       <label><span class="label">Warranty until</span><input v-model="details.warrantyUntil" type="date" class="field" @change="write()"></label>
+    </div>
+    <h3 class="mt-4 mb-1 text-[1.05rem]">The place</h3>
+    <div class="grid grid-cols-2 gap-3 lg:grid-cols-4" data-testid="place">
+      <label v-for="field in placeFields" :key="field.key" :class="{ 'col-span-2': field.measure === 'curve' }">
+        <span class="label">{{ placeLabel(field, units) }}</span>
+        <input v-model="place[field.key]" class="field number" :inputmode="field.measure === 'curve' || field.measure === 'gauge' ? 'text' : 'decimal'" :aria-invalid="problems[field.key] ? true : undefined" :placeholder="field.measure === 'curve' ? '0 at 260, 10 at 180' : 'not known'" :data-testid="`place-${field.key}`" @change="write()">
+        <span v-if="problems[field.key]" class="text-[0.9rem] text-rust" role="alert">{{ problems[field.key] }}</span>
+      </label>
     </div>
     <button type="button" class="toggle mt-3" :aria-pressed="machine.plateUnreadable === true" @click="write({ plateUnreadable: !machine.plateUnreadable })">the plate cannot be read</button>
     <details class="mt-3" :open="state.plate.assumed.length > 0">

@@ -15,7 +15,7 @@ function toggle(item: LoadItem): void {
 <template>
   <div class="p-5">
     <h2 class="mb-1 text-xl">Load the van</h2>
-    <p class="mb-3 text-slate">{{ preparation?.ranked === false ? 'Causes are not ranked yet for this kind of pump, so only the tools of every visit are listed.' : 'From the complaint alone. Each thing is there for its suspect.' }}</p>
+    <p class="mb-3 text-slate">From the complaint alone. Each thing is there for its suspect.</p>
     <div class="grid gap-x-8 gap-y-5 md:grid-cols-2">
       <section v-for="group in groups" :key="group.title" :aria-label="group.title">
         <h3 class="border-b border-rule pb-1">{{ group.title }}</h3>

@@ -16,6 +16,7 @@ watch(() => current.value?.id, async () => {
   <div class="repair px-5 pt-3 pb-4">
     <PumpCutaway compact :lit="current?.part" @part="(part) => emit('part', part)" />
     <p v-if="!plan" class="py-4">No repair is chosen yet. <NuxtLink class="underline" :to="{ params: { joint: 'decide' } }">Decide first.</NuxtLink></p>
+    <RepairAhead />
     <div ref="list" class="steps">
       <section v-for="group in phases" :key="group.phase" :aria-label="PHASES[group.phase]">
         <h2 class="mt-3 border-b border-rule text-base">{{ PHASES[group.phase] }}</h2>

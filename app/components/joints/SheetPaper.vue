@@ -36,6 +36,10 @@ const lists = computed(() => [
         </tbody>
       </table>
     </section>
+    <section v-if="sheet.workings.length > 0" data-testid="sheet-workings">
+      <h3>Worked out</h3>
+      <ul><li v-for="working in sheet.workings" :key="working.title + working.answer" class="flex gap-3 py-0.5"><StateMark :verdict="working.verdict" worded class="w-28 shrink-0" /><span>{{ working.title }} {{ working.answer }} <span class="text-[0.88rem] text-slate">{{ working.figures }}</span></span></li></ul>
+    </section>
     <section v-if="sheet.work.length > 0">
       <h3>Work done</h3>
       <ol class="ml-6 list-decimal"><li v-for="step in sheet.work" :key="step.text + step.at">{{ step.text }}<span v-if="step.count !== undefined" class="number"> ({{ step.count }})</span></li></ol>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { checkKey, pickAsked } from '#core/diagnosis/finding'
 import { GATES } from '#core/knowledge/vocabulary'
 
 const emit = defineEmits<{ measure: [] }>()
@@ -8,11 +9,16 @@ const next = computed(() => diagnosis.value?.next)
 /** The first gate this check still wants, which is then the thing to do. */
 const wanting = computed(() => next.value?.missingGates.find((gate) => gate !== 'hands-clear'))
 const best = computed(() => options.value.find(({ id }) => id === diagnosis.value?.bestAction) ?? options.value[0])
+const beside = computed(() => options.value.find(({ id }) => id === diagnosis.value?.alsoDo))
 function notThis(): void {
   const check = next.value
-  if (check) visit.append('check-skipped', { check: check.check, ...(check.part ? { part: check.part } : {}), ...(check.leads ? { leads: check.leads } : {}) })
+  if (check) visit.append('check-skipped', pickAsked(check))
 }
+/** What the check itself, and the gate to be turned for it, can do to a hand. */
+const cautions = computed(() => [...new Set([next.value?.caution, wanting.value && wanting.value !== 'power-on' ? GATES[wanting.value].caution : undefined].filter(Boolean))].join(' '))
+const CLOSING = { 'wet-end-open': 'close the wet end', pulled: 'pump back in' } as const
 function turnGate(): void {
+  if (next.value?.closeFirst) return void visit.append('gate', { gate: next.value.closeFirst, shut: false })
   if (!wanting.value) return emit('measure')
   if (wanting.value === 'proved-dead' || wanting.value === 'discharged' || wanting.value === 'drive-discharged') return void navigateTo({ name: 'visits-id-joint', params: { id: state.value.id, joint: 'safe' } })
   visit.append('gate', { gate: wanting.value, shut: true })
@@ -21,10 +27,7 @@ function turnGate(): void {
 
 <template>
   <LampCard v-if="!diagnosis" title="Thinking" because="The causes are being ranked." />
-  <LampCard v-else-if="!diagnosis.ranked" title="Measure and write" because="Causes are not ranked yet for this kind of pump. Every reading is judged, kept, and compared next year.">
-    <template #buttons><button type="button" class="button button-lit" data-testid="joint-end" @click="end('test')">Tested: decide</button></template>
-  </LampCard>
-  <LampCard v-else-if="next" :title="next.title" :because="next.because" :tool="next.tool" :caution="next.caution">
+  <LampCard v-else-if="next" :data-check="checkKey(next)" :title="next.title" :because="next.because" :tool="next.tool" :caution="cautions">
     <template #gates>
       <p class="flex flex-wrap gap-x-4 gap-y-1 text-[0.95rem]" data-testid="lamp-gates">
         <GateHandle v-for="gate in next.gates" :key="gate" :shut="gate === 'power-on' ? !state.gates.has(gate) : state.gates.has(gate)" :label="GATES[gate].label" :class="{ 'font-bold underline': next.missingGates.includes(gate) }" />
@@ -36,11 +39,11 @@ function turnGate(): void {
       <tbody><tr v-for="outcome in next.outcomes" :key="outcome.if" class="border-t border-[#14242b33] align-baseline"><th scope="row" class="number py-1.5 pr-3 text-left whitespace-nowrap">{{ outcome.if }}</th><td class="py-1.5">{{ outcome.then }}</td></tr></tbody>
     </table>
     <template #buttons>
-      <button type="button" class="button button-lit flex-1" data-testid="lamp-do" @click="turnGate">{{ wanting ? (wanting === 'power-on' ? 'Power is on' : `First: ${GATES[wanting].label}`) : 'Write what it reads' }}</button>
+      <button type="button" class="button button-lit flex-1" data-testid="lamp-do" @click="turnGate">{{ next.closeFirst ? `First: ${CLOSING[next.closeFirst]}` : wanting ? (wanting === 'power-on' ? 'Power is on' : `First: ${GATES[wanting].label}`) : 'Write what it reads' }}</button>
       <button type="button" class="button" data-testid="lamp-skip" @click="notThis">Not this</button>
     </template>
   </LampCard>
-  <LampCard v-else :title="best ? best.label : 'Decide'" :because="best ? `${best.because} No further check is worth its cost now.` : 'No further check is worth its cost now.'" data-settled>
+  <LampCard v-else :title="best ? best.label : 'Decide'" :because="best ? `${best.because}${beside ? ` And beside it: ${beside.label.toLowerCase()}.` : ''} No further check is worth its cost now.` : 'No further check is worth its cost now.'" data-settled>
     <template #buttons><button type="button" class="button button-lit" data-testid="joint-end" @click="end('test')">Settled: decide</button></template>
   </LampCard>
 </template>

@@ -5,7 +5,7 @@ const { turn, hand = 'right' } = defineProps<{ turn: 'clockwise' | 'counter-cloc
 
 <template>
   <div class="flex items-center gap-4" data-testid="thread-turn">
-    <svg viewBox="0 0 84 84" width="84" height="84" fill="none" stroke="currentColor" stroke-width="2" aria-hidden="true" :style="turn === 'counter-clockwise' ? { transform: 'scaleX(-1)' } : undefined">
+    <svg viewBox="0 0 84 84" width="64" height="64" fill="none" stroke="currentColor" stroke-width="2" aria-hidden="true" :style="turn === 'counter-clockwise' ? { transform: 'scaleX(-1)' } : undefined">
       <circle cx="42" cy="44" r="34" /><circle cx="42" cy="44" r="14" /><path d="m42 35 8 4.500v9l-8 4.500-8-4.500v-9Z" />
       <path d="M10 40A33 33 0 0 1 68 22" stroke-width="6" /><path d="M60 10 74 27 54 29Z" fill="currentColor" stroke="none" />
     </svg>

@@ -14,10 +14,9 @@ const say = (fault: string, verdict: 'not-this' | 'it-was-this') => visit.append
       <h2 class="text-base">Suspects</h2><span class="text-slate">{{ readings === 1 ? '1 reading' : `${readings} readings` }}</span>
     </header>
     <p v-if="!diagnosis" class="text-slate">Thinking</p>
-    <p v-else-if="!diagnosis.ranked" class="text-slate">Causes are not ranked yet for this kind of pump. Readings are judged and kept.</p>
     <p v-else-if="shown.length === 0" class="text-slate">Everything was ruled out. Take back a “not this”, or look again.</p>
     <p v-if="diagnosis?.disagreement" class="mb-3 border-l-4 border-rust pl-3">{{ diagnosis.disagreement.because }}</p>
-    <ol v-if="diagnosis?.ranked">
+    <ol>
       <li v-for="suspect in shown" :key="suspect.fault" class="mb-1">
         <Disclosure v-slot="{ open }">
           <DisclosureButton class="w-full py-1 text-left" :data-testid="`suspect-${suspect.fault}`">

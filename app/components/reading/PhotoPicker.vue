@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Takes a picture from file or camera, makes it small enough to send, and writes it in the journal. */
-const { of = undefined } = defineProps<{ of?: string }>()
+const { of = undefined, caption = undefined } = defineProps<{ of?: string; caption?: string }>()
 const { visit } = useVisitContext()
 const input = useTemplateRef<HTMLInputElement>('input')
 const problem = ref('')
@@ -29,7 +29,7 @@ async function picked(): Promise<void> {
     const response = await fetch('/api/photos', { method: 'POST', headers: { 'content-type': picture.type || 'image/jpeg' }, body: picture })
     const stored = (await response.json()) as { hash: string; type: string; bytes: number; title?: string }
     if (!response.ok) throw new Error(stored.title)
-    visit.append('photo', { hash: stored.hash, type: stored.type, bytes: stored.bytes, name: file.name.slice(0, 200), ...(of ? { of } : {}) })
+    visit.append('photo', { hash: stored.hash, type: stored.type, bytes: stored.bytes, name: file.name.slice(0, 200), ...(of ? { of } : {}), ...(caption ? { caption } : {}) })
   } catch (error) {
     problem.value = error instanceof TypeError ? 'The server does not answer, and a picture cannot wait here: take it again when it is back.' : (error as Error).message
   }

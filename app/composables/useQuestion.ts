@@ -1,0 +1,55 @@
+import { computed, shallowRef, watch, type Ref } from 'vue'
+import { ask, type Answer, type Taken } from '#core/questions/question'
+import { questionById } from '#core/questions/questions'
+import { usualInput } from '#core/questions/fields'
+import { InputError, type FieldProblem } from '#core/validation/input-error'
+import { knownHere } from '#core/visit/known-here'
+import { useVisit } from '~/stores/visit'
+
+type Input = Record<string, unknown>
+
+/** One question on its page: what it was asked with, what came of it, and the address that asks it again. */
+export function useQuestion(id: Ref<string>, visitId: Ref<string | undefined>, written: Ref<string | undefined>) {
+  const visit = useVisit()
+  const question = computed(() => questionById(id.value))
+  const linkProblem = ref('')
+  const taken = computed<Taken<Input>>(() => {
+    const state = visitId.value && visit.visitId === visitId.value ? visit.state : undefined
+    return state && question.value.take ? question.value.take(knownHere(state)) : { input: {}, sources: {} }
+  })
+  const input = shallowRef<Input>({})
+  /** The numbers of the link, else of the machine, else the usual ones. */
+  watch([id, visitId, () => visit.visitId === visitId.value && visit.state !== undefined], () => {
+    linkProblem.value = ''
+    const start = { ...usualInput<Input>(question.value.fields), ...taken.value.input }
+    input.value = start
+    if (!written.value) return
+    try {
+      const given = JSON.parse(written.value) as Input
+      ask(question.value, given)
+      input.value = { ...usualInput<Input>(question.value.fields), ...given }
+    } catch (error) {
+      linkProblem.value = `The numbers in this link could not be used${error instanceof InputError ? `: ${error.message}` : ''}. These are the usual ones.`
+    }
+  }, { immediate: true })
+
+  const asked = computed<{ answer?: Answer; problems: FieldProblem[] }>(() => {
+    try {
+      return { answer: ask(question.value, input.value), problems: [] }
+    } catch (error) {
+      if (error instanceof InputError) return { problems: error.problems }
+      throw error
+    }
+  })
+  /** The newest answer that was one: it stays on the screen, dimmed, while a number is being corrected. */
+  const answer = shallowRef<Answer>()
+  watch(asked, ({ answer: next }) => { if (next) answer.value = next }, { immediate: true })
+  watch(id, () => { answer.value = asked.value.answer })
+  const picture = computed(() => (answer.value ? question.value.draw(answer.value.input as never, answer.value.solved as never) : undefined))
+  const source = (name: string) => (taken.value.sources[name] !== undefined && JSON.stringify(input.value[name]) === JSON.stringify(taken.value.input[name]) ? taken.value.sources[name] : undefined)
+  function set(name: string, value: unknown): void {
+    const { [name]: _, ...rest } = input.value
+    input.value = value === undefined ? rest : { ...rest, [name]: value }
+  }
+  return { question, input, answer, picture, problems: computed(() => asked.value.problems), linkProblem, source, set, reset: () => { input.value = { ...usualInput<Input>(question.value.fields), ...taken.value.input } } }
+}

@@ -5,13 +5,13 @@ import type { DiagnosisCase } from '../core/diagnosis/finding'
 import { infer } from '../core/diagnosis/inference'
 import { buildModel, type DiagnosisModel } from '../core/diagnosis/model'
 
-/** The largest model of first light: a pool pump with both capacitors, a switch and two windings. */
+/** The largest model: a jet pump with both capacitors, a switch, two windings, a tank, a pressure switch and a line that must hold its prime. */
 const input: DiagnosisCase = {
-  pump: { kind: 'pool', construction: 'bolted-seal-plate', ageYears: 8, nameplate: { volts: 230, hertz: 60, motorType: 'capacitor-start-run', horsepower: 1.5 } },
+  pump: { kind: 'jet', construction: 'jet-end', ageYears: 8, nameplate: { volts: 230, hertz: 60, motorType: 'capacitor-start-run', horsepower: 1.5 } },
   complaints: ['hums-no-start'],
   findings: [{ check: 'supply-voltage', value: 236 }, { check: 'shaft-turn', outcome: 'free' }, { check: 'listen', outcome: 'hum' }, { check: 'weep-hole', outcome: 'dry' }],
 }
-const model = buildModel(input.pump) as DiagnosisModel
+const model = buildModel(input.pump)
 const singles = [...model.hypotheses.keys()].filter((h) => model.hypotheses[h]?.faults.length === 1)
 const mass = singles.reduce((sum, h) => sum + (model.priors[h] as number), 0)
 const seen = (input.findings ?? []).filter(({ outcome }) => outcome !== undefined)

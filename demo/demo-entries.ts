@@ -2,7 +2,7 @@ import { checkInfo } from '../core/knowledge/checks'
 import { DEFAULT_RATES } from '../core/knowledge/rates'
 import type { Construction, Gate, Joint, Kind } from '../core/knowledge/vocabulary'
 import { completePlate, type Installation, type Nameplate } from '../core/motor/nameplate'
-import { stepPlan } from '../core/takedown/step-plan'
+import { repairSteps } from '../core/takedown/step-plan'
 import { compareEntries, type Customer, type Entry, type EntryBodies, type EntryKind, type Machine } from '../core/visit/entry'
 import { pumpOf } from '../core/visit/fold'
 import { understandLine } from '../core/visit/reading-line'
@@ -118,7 +118,7 @@ class Writer {
 
   private decide(visitId: string, machine: Machine, option: string, next: () => number, stepsDone: boolean): void {
     this.write(visitId, 'decision', next(), { option })
-    const plan = stepPlan(machine.kind, machine.construction, option)
+    const plan = repairSteps(machine.kind, machine.construction, option)
     if (stepsDone) for (const step of plan?.steps ?? []) this.write(visitId, 'step', next(), { step: step.id, done: true, ...(step.count === undefined ? {} : { count: step.count }) })
   }
 

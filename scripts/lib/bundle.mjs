@@ -1,4 +1,4 @@
-import { mkdir, readdir, stat } from 'node:fs/promises'
+import { mkdir, readdir, rename, stat } from 'node:fs/promises'
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
@@ -8,12 +8,15 @@ import { root } from './setup.mjs'
 export async function bundle(entry, name, { minify = false, packages = 'external' } = {}) {
   const { build } = await import('esbuild')
   const outfile = join(root, '.cache', `${name}.mjs`)
+  // Two that bundle at once never read each other's half.
+  const half = join(root, '.cache', `${name}.${process.pid}.${Date.now()}.half.mjs`)
   await mkdir(join(root, '.cache'), { recursive: true })
   await build({
-    entryPoints: [join(root, entry)], outfile, bundle: true, platform: 'node', format: 'esm', target: 'node20', packages, minify, alias: { '#core': join(root, 'core') },
+    entryPoints: [join(root, entry)], outfile: half, bundle: true, platform: 'node', format: 'esm', target: 'node20', packages, minify, alias: { '#core': join(root, 'core') },
     tsconfigRaw: { compilerOptions: { experimentalDecorators: true, useDefineForClassFields: true } }, logLevel: 'error',
     banner: { js: "import { createRequire as __createRequire } from 'node:module'; const require = __createRequire(import.meta.url);" },
   })
+  await rename(half, outfile)
   return pathToFileURL(outfile).href
 }
 

@@ -1,4 +1,5 @@
 import { CHECKS } from '../../core/knowledge/checks'
+import { QUESTIONS } from '../../core/questions/questions'
 import { COMPLAINTS, CONSTRUCTIONS, FAULTS, GATES, JOINTS, KINDS, MOTOR_TYPES, PARTS } from '../../core/knowledge/vocabulary'
 
 type Schema = Record<string, unknown>
@@ -27,7 +28,7 @@ const findingFields: Record<string, Schema> = {
   ageState: { enum: ['new', 'used'] }, throughCable: flag, half: { enum: ['whole', 'motor', 'pump-end'] }, at: text(40), clearanceMillimetres: number, code: text(40),
 }
 const customer = object({ id: uuid, name: text(120), place: text(200), phone: text(40) }, ['id', 'name', 'place'])
-const machine = object({ id: uuid, customerId: uuid, name: text(120), kind: ids(KINDS), construction: ids(CONSTRUCTIONS), installedOn: date, warrantyUntil: date, nameplate, plateUnreadable: flag, installation }, ['id', 'customerId', 'name', 'kind', 'construction', 'nameplate'])
+const machine = object({ id: uuid, customerId: uuid, name: text(120), kind: ids(KINDS), construction: ids(CONSTRUCTIONS), installedOn: date, warrantyUntil: date, nameplate, plateUnreadable: flag, installation, joints: list(object({ joint: text(60), count: { type: 'integer', minimum: 0, maximum: 200 }, hand: { enum: ['right', 'left'] }, tool: text(80) }, ['joint'])) }, ['id', 'customerId', 'name', 'kind', 'construction', 'nameplate'])
 
 const BODIES: Record<string, Schema> = {
   'visit-opened': object({ customer, machine, scheduledAt: instant, plannedMinutes: { type: 'integer', minimum: 5, maximum: 1440 }, callerSays: text(500) }, ['customer', 'machine', 'scheduledAt', 'plannedMinutes', 'callerSays']),
@@ -40,7 +41,9 @@ const BODIES: Record<string, Schema> = {
   photo: object({ hash: { type: 'string', pattern: '^[0-9a-f]{64}$' }, type: { enum: ['image/jpeg', 'image/png', 'image/webp'] }, bytes: { type: 'integer', minimum: 1 }, name: text(200), of: uuid, caption: text(300) }, ['hash', 'type', 'bytes', 'name']),
   'check-skipped': object({ check: ids(CHECKS), part: ids(PARTS), leads: text(40) }, ['check']),
   'cause-said': object({ fault: ids(FAULTS), verdict: { enum: ['not-this', 'it-was-this'] } }, ['fault', 'verdict']),
+  'working-kept': object({ question: { enum: QUESTIONS.map(({ id }) => id) }, input: { type: 'object' }, units: { enum: ['us', 'metric'] } }, ['question', 'input', 'units']),
   decision: object({ option: text(60) }, ['option']),
+  'take-down-found': object({ joint: text(60), part: ids(PARTS), what: { enum: ['stuck', 'damaged'] } }, ['what']),
   step: object({ step: text(80), done: flag, count: { type: 'integer', minimum: 0, maximum: 200 }, reason: text(300) }, ['step', 'done']),
   'joint-done': object({ joint: { enum: [...JOINTS] } }, ['joint']),
   'handed-over': object({ watch: text(2000), nextDate: date, price: number }, ['watch']),

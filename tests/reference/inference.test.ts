@@ -10,13 +10,13 @@ import { MOTOR_TYPES, type MotorType } from '#core/knowledge/vocabulary'
 import openChecks from './open-checks.json'
 
 const FINDINGS: Finding[] = [{ check: 'supply-voltage', value: 236 }, { check: 'shaft-turn', outcome: 'free' }, { check: 'listen', outcome: 'hum' }, { check: 'winding-resistance', leads: 'run-common', value: 2.1 }, { check: 'insulation-resistance', value: 180, celsius: 22 }]
-const model = (motorType: MotorType): DiagnosisModel => buildModel({ kind: 'pool', ageYears: 8, nameplate: { volts: 230, motorType, horsepower: 1 } }) as DiagnosisModel
+const model = (motorType: MotorType): DiagnosisModel => buildModel({ kind: 'pool', ageYears: 8, nameplate: { volts: 230, motorType, horsepower: 1 } })
 
 /** The posterior by the plain definition, written apart from the engine: products, no logarithms. */
 function bruteForce(made: DiagnosisModel, complaints: string[], findings: Finding[]): number[] {
   const joint = made.hypotheses.map(({ prior }, h) => {
     let weight = prior
-    for (const complaint of complaints) weight *= complaintLikelihood(made.knowledge, made.hypotheses, complaint)[h] as number
+    for (const complaint of complaints) weight *= complaintLikelihood(made, complaint)[h] as number
     for (const finding of findings) weight *= (modelCheckOf(made, finding)?.weigh(finding)?.[h] ?? 1) as number
     return weight
   })
@@ -58,7 +58,7 @@ describe('the value of a check', () => {
     const made = model('permanent-split')
     const losses = lossTable(made, DEFAULT_RATES)
     const { probabilities } = infer(made, { complaints: ['hums-no-start'], findings: FINDINGS.slice(0, 2) })
-    const ranking = rankChecks(made, losses, probabilities, { held: new Set(), done: new Set(['supply-voltage']), skipped: new Set(), standstill: false, rates: DEFAULT_RATES })
+    const ranking = rankChecks(made, { now: losses, opened: losses }, probabilities, { held: new Set(), done: new Set(['supply-voltage']), skipped: new Set(), notAsked: new Set(), rates: DEFAULT_RATES })
     const { indices, probabilities: active } = activeHypotheses(probabilities)
     const spread = new Float64Array(probabilities.length)
     indices.forEach((index, i) => { spread[index] = active[i] as number })

@@ -42,6 +42,8 @@ describe('bad input at every route', () => {
     ['a prototype key', () => post(`${server.url}/api/entries`, `{"entries":[{"__proto__":{"kind":"note"},"id":"x"}]}`), 422, 'entries.0.id'],
     ['an unknown working', () => post(`${server.url}/api/workings/astrology`, {}), 404, 'name'],
     ['a working’s bad field', () => post(`${server.url}/api/workings/capacitor-bleed`, { microfarads: -1, volts: 1, ohms: 1 }), 422, 'microfarads'],
+    ['a bench finding that is no fault', () => post(`${server.url}/api/entries`, { entries: [visit.opened, visit.write('post-mortem', { fault: 'gremlins', why: '', keeping: '' })] }), 422, 'entries.1.body.fault'],
+    ['a kind of pump to forget that is none', () => post(`${server.url}/api/entries`, { entries: [{ ...visit.write('shop-forget', { pumpKind: 'balloon' as never }), visitId: null }] }), 422, 'entries.0.body.pumpKind'],
     ['a day that is none', () => fetch(`${server.url}/api/day?from=now&to=later`), 422, 'from'],
     ['a file that is no visit', () => post(`${server.url}/api/visits/import`, { hello: 1 }), 422, 'format'],
     ['a picture that is text', () => post(`${server.url}/api/photos`, new TextEncoder().encode('<svg/>'), { 'content-type': 'image/svg+xml' }), 422, 'body'],
@@ -77,6 +79,31 @@ describe('bad input at every route', () => {
     expect(back.headers.get('x-content-type-options')).toBe('nosniff')
     const pdf = Buffer.from(await (await fetch(`${server.url}/api/visits/${own.visitId}/sheet.pdf`)).arrayBuffer())
     expect(pdf.subarray(0, 5).toString()).toBe('%PDF-')
+  })
+})
+
+describe('what the shop learns', () => {
+  interface ShopView { taught: { kind: string; visits: number; since?: string; causes: { fault: string; counted: number; multiple: number }[] }[] }
+  const shop = async () => ((await (await fetch(`${server.url}/api/shop`)).json()) as ShopView).taught.find(({ kind }) => kind === 'pool') as ShopView['taught'][number]
+  const shopEntry = (kind: 'shop-forget' | 'retracted', body: object, supersedes?: string) => ({ ...testVisit().write(kind as 'note', body as never, supersedes), visitId: null })
+
+  it('says how far closed visits moved it, tells the next visit, forgets, and remembers again', async () => {
+    const visit = testVisit()
+    await post(`${server.url}/api/entries`, { entries: [visit.opened, visit.write('cause-said', { fault: 'seal-plate-cracked', verdict: 'it-was-this' }), visit.write('handed-over', { watch: '' })] })
+    const moved = (await shop()).causes.find(({ fault }) => fault === 'seal-plate-cracked')
+    expect(moved).toMatchObject({ counted: 1 })
+    expect(moved?.multiple).toBeGreaterThan(2)
+    const next = testVisit()
+    await post(`${server.url}/api/entries`, { entries: [next.opened] })
+    const experience = async (id: string) => ((await (await fetch(`${server.url}/api/visits/${id}`)).json()) as { experience: Record<string, number> }).experience
+    expect((await experience(next.visitId))['seal-plate-cracked']).toBeGreaterThan(2)
+    expect(await experience(visit.visitId), 'a visit does not teach itself').toEqual({})
+    const forget = shopEntry('shop-forget', { pumpKind: 'pool' })
+    expect((await post(`${server.url}/api/entries`, { entries: [forget] })).status).toBe(200)
+    expect(await shop()).toMatchObject({ visits: 0, since: forget.at })
+    expect(await experience(next.visitId)).toEqual({})
+    expect((await post(`${server.url}/api/entries`, { entries: [shopEntry('retracted', {}, forget.id)] })).status).toBe(200)
+    expect((await shop()).visits).toBe(1)
   })
 })
 

@@ -1,6 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { sql } from 'drizzle-orm'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { connect, type Connection } from '../../server/database/connect'
 import { Repository } from '../../server/database/repository'
@@ -44,6 +45,30 @@ describe.each(['embedded', 'server'] as const)('the repository on the %s databas
     expect(await repository.entriesOfVisit(visit.visitId)).toEqual([...entries].sort((a, b) => (a.at + a.id < b.at + b.id ? -1 : 1)))
     const [row] = await repository.visitsOfMachine((visit.opened.body as { machine: { id: string } }).machine.id)
     expect(row).toMatchObject({ id: visit.visitId, complaints: ['hums-no-start'], joint: 'call', handedOver: false, customer: { name: 'Millrace Lido' } })
+  })
+
+  it('counts what closed visits teach: the confirmed cause once handed over, and what the bench found above it', async () => {
+    const before = (await repository.causesOf('pool'))['run-capacitor-failed'] ?? 0
+    const visit = testVisit()
+    await journal.append([visit.opened, visit.write('cause-said', { fault: 'run-capacitor-failed', verdict: 'it-was-this' })])
+    expect((await repository.causesOf('pool'))['run-capacitor-failed'] ?? 0).toBe(before)
+    await journal.append([visit.write('handed-over', { watch: '' })])
+    expect((await repository.causesOf('pool'))['run-capacitor-failed']).toBe(before + 1)
+    expect((await repository.causesOf('pool', { exceptVisit: visit.visitId }))['run-capacitor-failed'] ?? 0).toBe(before)
+    expect((await repository.causesOf('pool', { after: '2030-01-01T00:00:00Z' }))['run-capacitor-failed'] ?? 0).toBe(0)
+    expect((await repository.causesOf('sump'))['run-capacitor-failed']).toBeUndefined()
+    await journal.append([visit.write('post-mortem', { fault: 'winding-shorted', why: 'two turns burnt together', keeping: 'fan' })])
+    expect((await repository.causesOf('pool'))['winding-shorted']).toBe(1)
+    expect((await repository.causesOf('pool'))['run-capacitor-failed'] ?? 0).toBe(before)
+  })
+
+  it('gives visits of before causes were kept theirs', async () => {
+    const visit = testVisit()
+    await journal.append([visit.opened, visit.write('cause-said', { fault: 'shaft-bent', verdict: 'it-was-this' }), visit.write('handed-over', { watch: '' })])
+    await connection.db.execute(sql`UPDATE visits SET cause = NULL WHERE id = ${visit.visitId}`)
+    expect((await repository.causesOf('pool'))['shaft-bent']).toBeUndefined()
+    await repository.backfillCauses()
+    expect((await repository.causesOf('pool'))['shaft-bent']).toBe(1)
   })
 
   it('takes the same entry twice and refuses another under its id', async () => {

@@ -10,7 +10,7 @@ export default defineConfig({
   fullyParallel: false,
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? '.cache/results/playwright.json' }]],
-  use: { browserName: 'chromium', launchOptions: CHROMIUM_LAUNCH, trace: 'off' },
+  use: { browserName: 'chromium', launchOptions: CHROMIUM_LAUNCH, trace: 'off', actionTimeout: 30_000 },
   projects: [
     { name: 'desk', use: { viewport: { width: 1280, height: 800 } } },
     { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },

@@ -8,6 +8,7 @@ export default defineConfig({
   esbuild: { tsconfigRaw: { compilerOptions: { experimentalDecorators: true, useDefineForClassFields: true } } },
   test: {
     include: ['core/**/*.test.ts', 'tests/reference/**/*.test.ts', 'tests/server/**/*.test.ts', 'demo/**/*.test.ts', 'app/utils/**/*.test.ts'],
+    setupFiles: ['tests/set-up/fast-check.ts'],
     testTimeout: 120_000,
     hookTimeout: 120_000,
     benchmark: { include: ['bench/**/*.bench.ts'] },

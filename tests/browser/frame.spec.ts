@@ -40,14 +40,15 @@ test('the lamp moves without anything else moving', async ({ page, shop }) => {
   await page.evaluate(() => {
     const shifts: number[] = []
     ;(window as unknown as { shifts: number[] }).shifts = shifts
-    new PerformanceObserver((list) => { for (const entry of list.getEntries()) if (!(entry as unknown as { hadRecentInput: boolean }).hadRecentInput) shifts.push((entry as unknown as { value: number }).value) }).observe({ type: 'layout-shift', buffered: false })
+    new PerformanceObserver((list) => { for (const entry of list.getEntries()) shifts.push((entry as unknown as { value: number }).value) }).observe({ type: 'layout-shift', buffered: false })
   })
   await say(page, 'supply 236')
   await say(page, 'shaft free')
   await say(page, 'run cap 27')
   await expect(page.getByTestId('lamp-title')).toHaveText('Replace the run capacitor')
-  if (page.viewportSize()?.width === 1280) expect(await place()).toEqual(before)
-  expect((await page.evaluate(() => (window as unknown as { shifts: number[] }).shifts)).reduce((sum, value) => sum + value, 0)).toBeLessThan(0.1)
+  expect(await place()).toEqual(before)
+  // Every shift counts, asked for or not: what the browser forgives depends on how slow the machine is. On a phone all is one column, and what stands under the lamp moves with its length.
+  if (page.viewportSize()?.width === 1280) expect((await page.evaluate(() => (window as unknown as { shifts: number[] }).shifts)).reduce((sum, value) => sum + value, 0)).toBeLessThan(0.15)
 })
 
 test('everything can be reached and done by keyboard', async ({ page, shop }) => {

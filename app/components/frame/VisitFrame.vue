@@ -79,6 +79,7 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
       <BoltTray v-if="joint === 'repair'" :items="tray" />
       <AskedHere v-if="asked" :question="asked" />
       <SuspectList v-if="joint !== 'repair' && joint !== 'hand-over'" />
+      <TogetherNote v-if="joint === 'test'" />
     </aside>
     <ReadingLine ref="readingLine" v-model="line" v-model:correcting="correcting" class="reading" :stage="stage" :lit="lit" @photo="photo()" />
     <PartPanel :part="part" @close="part = undefined" @ask="ask" />

@@ -4,7 +4,6 @@ import type { NextCheck } from '#core/diagnosis/diagnose'
 
 const { lit = undefined, litCheck = undefined } = defineProps<{ lit?: string; litCheck?: NextCheck }>()
 const emit = defineEmits<{ part: [part: string]; ask: [line: string]; correct: [entryId: string, line: string]; photo: [entryId: string] }>()
-const { diagnosis } = useVisitContext()
 const VIEWS = { section: 'Section', wiring: 'Wiring' } as const
 const view = ref<keyof typeof VIEWS>('section')
 </script>
@@ -16,10 +15,6 @@ const view = ref<keyof typeof VIEWS>('section')
     </RadioGroup>
     <PumpCutaway v-if="view === 'section'" :lit="lit" @part="(part) => emit('part', part)" />
     <WiringView v-else class="mt-3" :lit="litCheck" @ask="(line) => emit('ask', line)" />
-    <section v-if="diagnosis && diagnosis.together.length > 0" class="mb-3 border-l-4 border-river pl-3" aria-label="what the numbers mean together" data-testid="together">
-      <h2 class="text-base">Together</h2>
-      <p v-for="each in diagnosis.together" :key="each.text" class="text-[0.95rem]">{{ each.text }}</p>
-    </section>
     <JournalList @correct="(id, line) => emit('correct', id, line)" @photo="(id) => emit('photo', id)" />
   </div>
 </template>

@@ -2,6 +2,7 @@ import { checkInfo } from '../core/knowledge/checks'
 import { DEFAULT_RATES } from '../core/knowledge/rates'
 import type { Construction, Gate, Joint, Kind } from '../core/knowledge/vocabulary'
 import { completePlate, type Installation, type Nameplate } from '../core/motor/nameplate'
+import type { TakeDownStep } from '../core/takedown/plan'
 import { repairSteps } from '../core/takedown/step-plan'
 import { compareEntries, type Customer, type Entry, type EntryBodies, type EntryKind, type Machine } from '../core/visit/entry'
 import { pumpOf } from '../core/visit/fold'
@@ -73,7 +74,7 @@ class Writer {
     const { visitId, machine } = this.open(visit, at, 60, at - 2 * DAY)
     for (const line of visit.lines) this.line(visitId, machine, line, 'test', next())
     if (visit.confirmed) this.write(visitId, 'cause-said', next(), { fault: visit.confirmed, verdict: 'it-was-this' })
-    if (visit.option) this.decide(visitId, machine, visit.option, next, true)
+    if (visit.option) at = this.repair(visitId, machine, visit.option, next())
     for (const line of visit.prove ?? []) this.line(visitId, machine, line, 'prove', next())
     for (const joint of ['call', 'prepare', 'safe', 'test', 'decide', 'repair', 'prove', 'hand-over'] as const) this.write(visitId, 'joint-done', joint === 'call' ? at - 2 * DAY : next(), { joint })
     this.write(visitId, 'handed-over', next(), { watch: visit.watch ?? '', nextDate: this.date(at + 365 * DAY), price: visit.option ? 210 : 96 })
@@ -118,8 +119,21 @@ class Writer {
 
   private decide(visitId: string, machine: Machine, option: string, next: () => number, stepsDone: boolean): void {
     this.write(visitId, 'decision', next(), { option })
-    const plan = repairSteps(machine.kind, machine.construction, option)
-    if (stepsDone) for (const step of plan?.steps ?? []) this.write(visitId, 'step', next(), { step: step.id, done: true, ...(step.count === undefined ? {} : { count: step.count }) })
+    if (stepsDone) for (const step of stepsOf(machine, option)) this.step(visitId, step, next())
+  }
+
+  /** Ticked at the made-up shop's own pace, which differs from step to step as a person's does. */
+  private repair(visitId: string, machine: Machine, option: string, from: number): number {
+    this.write(visitId, 'decision', from, { option })
+    return stepsOf(machine, option).reduce((at, step, index) => {
+      const done = at + step.minutes * (0.75 + 0.13 * ((index * 7 + step.id.length * 3) % 6)) * MINUTE
+      this.step(visitId, step, done)
+      return done
+    }, from)
+  }
+
+  private step(visitId: string, { id, count, estimate }: TakeDownStep, at: number): void {
+    this.write(visitId, 'step', at, { step: id, done: true, ...(count === undefined ? {} : { count }), estimate })
   }
 
   private line(visitId: string, machine: Machine, line: string, stage: 'test' | 'prove', at: number): void {
@@ -129,6 +143,10 @@ class Writer {
     else if (understood.kind === 'findings') for (const finding of understood.findings) this.write(visitId, 'finding', at, { ...finding, ...(checkInfo(finding.check)?.unit ? { unit: checkInfo(finding.check)?.unit } : {}), stage })
     else throw new Error(`the demo line “${line}” is not understood: ${JSON.stringify(understood)}`)
   }
+}
+
+function stepsOf({ kind, construction }: Machine, option: string): readonly TakeDownStep[] {
+  return repairSteps(kind, construction, option)?.steps ?? []
 }
 
 /** An id that is the same at every seeding. */

@@ -1,4 +1,5 @@
 import { computed } from 'vue'
+import { jobOptions } from '#core/decision/job-options'
 import type { VisitState } from '#core/visit/fold'
 import { useVisit } from '~/stores/visit'
 
@@ -7,5 +8,10 @@ export function useVisitContext() {
   const visit = useVisit()
   const state = computed(() => visit.state as VisitState)
   const diagnosis = computed(() => visit.thought?.diagnosis)
-  return { visit, state, diagnosis, options: computed(() => visit.thought?.options ?? []), preparation: computed(() => visit.thought?.preparation) }
+  const options = computed(() => visit.thought?.options ?? [])
+  /** Work that no fault asks for; read only where it is chosen or offered. */
+  const jobs = computed(() => jobOptions(state.value.pump, state.value.plate, visit.shop.rates, { schools: visit.shop.schools, pace: visit.pace }))
+  /** The repair or the job that was chosen. */
+  const chosen = computed(() => (state.value.decision === undefined ? undefined : [...options.value, ...jobs.value].find(({ id }) => id === state.value.decision)))
+  return { visit, state, diagnosis, options, jobs, chosen, preparation: computed(() => visit.thought?.preparation) }
 }

@@ -5,12 +5,14 @@ import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
 import { ESTIMATE_WEIGHT, type Learned } from '#core/diagnosis/experience'
 import { FAULTS, isIdOf, KINDS, PARTS, type Kind } from '#core/knowledge/vocabulary'
 import { formatPercent } from '#core/quantity/format'
+import type { SchoolWays } from '#core/knowledge/schools'
+import type { LearnedStep } from '#core/takedown/own-times'
 import type { Shop } from '#core/visit/sheet'
 import { useOutbox } from '~/stores/outbox'
 import { useVisit } from '~/stores/visit'
 
 interface Taught { kind: Kind; since?: string; visits: number; causes: Learned[] }
-interface ShopView { shop: Shop; taught: Taught[] }
+interface ShopView { shop: Shop; taught: Taught[]; steps: LearnedStep[] }
 
 const outbox = useOutbox()
 const visit = useVisit()
@@ -33,7 +35,7 @@ useHead({ title: 'Shop · Pike Lamp' })
 const name = (fault: string) => (isIdOf(FAULTS, fault) ? FAULTS[fault] : fault)
 const moved = (causes: readonly Learned[]) => causes.filter(({ counted, estimated, learned }) => counted > 0 || Math.abs(learned - estimated) > MOVED).sort((a, b) => b.counted - a.counted || b.learned - a.learned).slice(0, 12)
 const forgetting = ref<{ id: string; kind?: Kind }>()
-async function write(kind: 'shop-forget' | 'retracted', body: object, supersedes?: string): Promise<string> {
+async function write(kind: 'shop-forget' | 'shop-set' | 'retracted', body: object, supersedes?: string): Promise<string> {
   const id = uuidv7()
   await outbox.add([{ id, visitId: null, kind, at: new Date().toISOString(), author: visit.author || 'technician', ...(supersedes ? { supersedes } : {}), body } as never])
   await load()
@@ -41,6 +43,9 @@ async function write(kind: 'shop-forget' | 'retracted', body: object, supersedes
 }
 async function forget(kind?: Kind): Promise<void> {
   forgetting.value = { id: await write('shop-forget', kind ? { pumpKind: kind } : {}), kind }
+}
+async function setSchools(schools: SchoolWays): Promise<void> {
+  if (view.value) await write('shop-set', { ...view.value.shop, schools })
 }
 async function remember(): Promise<void> {
   if (forgetting.value) await write('retracted', {}, forgetting.value.id)
@@ -81,6 +86,8 @@ const closed = computed(() => taughtKinds.value.reduce((sum, { visits }) => sum 
             </DisclosurePanel>
           </Disclosure>
           <button v-if="closed > 0" type="button" class="button mt-4" data-testid="forget-all" @click="forget()">Forget all of it</button>
+          <OwnTimes class="mt-8" :steps="view.steps" />
+          <SchoolSettings class="mt-8" :schools="view.shop.schools" @set="setSchools" />
         </section>
         <section class="min-w-0" data-testid="rates">
           <h2 class="text-xl">What the shop charges</h2>

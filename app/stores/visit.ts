@@ -4,6 +4,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { compareEntries, type Entry, type EntryBodies, type EntryKind } from '#core/visit/entry'
 import { foldVisit, type VisitState } from '#core/visit/fold'
 import { earlierReadings, type HistoryReading } from '#core/visit/history'
+import type { Pace } from '#core/takedown/as-here'
 import { UNNAMED_SHOP, type Shop } from '#core/visit/sheet'
 import type { Thought } from '~/workers/inference.worker'
 import { useThinker } from '~/composables/useThinker'
@@ -22,6 +23,8 @@ export const useVisit = defineStore('visit', () => {
   const shop = shallowRef<Shop>(UNNAMED_SHOP)
   /** What the shop's own closed visits make of each fault's rate for this kind of pump. */
   const experience = shallowRef<Record<string, number>>({})
+  /** The shop's own times, as ratios to the estimate, by step. */
+  const pace = shallowRef<Pace>({})
   const thought = shallowRef<Thought>()
   const thinking = ref(false)
   const problem = ref<string>()
@@ -46,12 +49,13 @@ export const useVisit = defineStore('visit', () => {
     visitId.value = id
     try {
       const response = await fetch(`/api/visits/${id}`)
-      const view = (await response.json()) as { entries: Entry[]; history: HistoryReading[]; shop: Shop; experience: Record<string, number>; title?: string }
+      const view = (await response.json()) as { entries: Entry[]; history: HistoryReading[]; shop: Shop; experience: Record<string, number>; pace: Pace; title?: string }
       if (!response.ok) throw new Error(view.title ?? response.statusText)
       merge(view.entries)
       history.value = view.history
       shop.value = view.shop
       experience.value = view.experience
+      pace.value = view.pace
     } catch (error) {
       // With something of this visit in hand the work goes on; the banner says that the server is away.
       if (!state.value) problem.value = error instanceof TypeError ? 'The server does not answer. Start it, then open this page again.' : (error as Error).message
@@ -103,5 +107,5 @@ export const useVisit = defineStore('visit', () => {
     })
   }
 
-  return { visitId, entries, history, earlier, shop, experience, state, thought, thinking, problem, author, undoable, open, append, undo }
+  return { visitId, entries, history, earlier, shop, experience, pace, state, thought, thinking, problem, author, undoable, open, append, undo }
 })

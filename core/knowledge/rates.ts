@@ -22,7 +22,7 @@ export const DEFAULT_RATES: Rates = {
     'run-capacitor': 19, 'start-capacitor': 17, 'start-switch': 28, 'shaft-seal': 32, 'housing-o-ring': 11, 'diffuser-o-ring': 5, 'shaft-o-ring': 4, 'lid-o-ring': 8, bearings: 24,
     motor: 310, pump: 640, impeller: 58, 'seal-plate': 66, union: 12, breaker: 38, timer: 72, 'terminal-board': 9, 'conduit-fitting': 60, fan: 14, 'drive-electronics': 420, 'lock-screw-gasket': 2,
     outlet: 14, 'start-relay': 32, 'control-box': 95, 'pressure-switch': 34, tank: 240, 'check-valve': 28, 'relief-valve': 24, 'foot-valve': 38, ejector: 62, 'pump-end': 320, splice: 9, cable: 130, 'lead-connector': 44, 'intake-screen': 12,
-    'float-switch': 42, battery: 140, shims: 4, coupling: 36,
+    'float-switch': 42, battery: 140, shims: 4, coupling: 36, stages: 160, diffuser: 34, 'hose-connector': 16, 'pressure-gauge': 15, 'switch-springs': 6,
     'motor:well-two-wire': 430, 'motor:well-three-wire': 410, 'pump:well-two-wire': 760, 'pump:well-three-wire': 780, 'motor:booster': 230, 'pump:booster': 370, 'motor:spa': 240, 'pump:spa': 390, 'motor:jet': 240, 'pump:jet': 460,
     'motor:circulation': 210, 'pump:circulation': 330, 'motor:utility': 260, 'pump:utility': 520, 'pump:sump': 165,
   },

@@ -96,7 +96,7 @@ describe('the handbook’s jobs', () => {
   it('shims go back to their corners, and are counted', () => expect(step('vertical-shimmed', ['motor'], 'back:shims')).toMatchObject({ count: 8, joint: 'shims', orientation: expect.stringContaining('own corner') as string }))
 
   it('a disturbed O-ring is never silently reused; the lock screw’s small ring is not forgotten', () => {
-    expect(planTakeDown('bolted-seal-plate', ['shaft-seal']).consumables.map(({ part }) => part)).toEqual(['shaft-seal', 'housing-o-ring', 'diffuser-o-ring', 'lock-screw-gasket'])
+    expect(planTakeDown('bolted-seal-plate', ['shaft-seal']).consumables.flatMap((each) => ('part' in each ? [each.part] : []))).toEqual(['shaft-seal', 'housing-o-ring', 'diffuser-o-ring', 'lock-screw-gasket'])
     expect(planTakeDown('band-clamp', ['motor']).consumables).toContainEqual({ part: 'shaft-seal', because: 'comes new with it' })
   })
 
@@ -136,16 +136,52 @@ describe('the handbook’s jobs', () => {
 
   it('where the check valve will not open the riser is cut, and the cement’s cure is in the clock', () => {
     const [usual, cut] = [planTakeDown('sump-sealed', ['pump']), planTakeDown('sump-sealed', ['pump'], { alternativesExcluded: ['check-valve'] })]
-    expect(cut.waits).toMatchObject([{ minutes: 120 }])
-    expect(cut.minutes.p50).toBeGreaterThan(usual.minutes.p50 + 60)
+    expect(cut.waits).toMatchObject([{ minutes: 45, after: 'back:cut-riser', closes: 'unplug' }])
+    expect(cut.minutes.p50).toBeGreaterThan(usual.minutes.p50 + 40)
   })
 
-  it('a hot motor cools while other work goes on, and is not waited for where nothing wants it cool', () => expect(planTakeDown('band-clamp', ['run-capacitor']).waits).toEqual([]))
+  it('a hot motor cools while other work goes on, and is not waited for where nothing wants it cool', () => {
+    const hot = { conditions: { hot: true } }
+    expect(planTakeDown('band-clamp', ['run-capacitor'], hot).waits).toEqual([])
+    const [cool, waited] = [planTakeDown('band-clamp', ['motor']), planTakeDown('band-clamp', ['motor'], hot)]
+    expect(cool.waits).toEqual([])
+    expect(waited.waits).toMatchObject([{ minutes: 30, after: 'down:cool', gate: 'cool' }])
+    // Half an hour alongside a way down of about as long: some of it stands still, far from all.
+    expect(waited.minutes.p50 - cool.minutes.p50).toBeLessThan(20)
+  })
 
   it('a stuck joint gets its own way of being freed; what was found damaged is to be had new', () => {
     const plan = planTakeDown('bolted-seal-plate', ['shaft-seal'], { found: [{ joint: 'impeller', what: 'stuck' }, { part: 'seal-plate', what: 'damaged' }] })
     expect(plan.down.find(({ id }) => id === 'down:impeller:free')?.text).toMatch(/strap wrench/)
     expect(plan.consumables).toContainEqual({ part: 'seal-plate', because: 'found damaged' })
+  })
+
+  it('each time a joint holds, the next way is tried, until the part is given up', () => {
+    const held = (times: number) => planTakeDown('bolted-seal-plate', ['shaft-seal'], { found: Array.from({ length: times }, () => ({ joint: 'impeller', what: 'stuck' as const })) })
+    const tries = (times: number) => held(times).down.filter(({ id }) => id.startsWith('down:impeller:free'))
+    expect(tries(1).map(({ id }) => id)).toEqual(['down:impeller:free'])
+    expect(tries(1)[0]?.orElse).toEqual([expect.objectContaining({ text: expect.stringContaining('heat') as string }), expect.objectContaining({ text: expect.stringContaining('bought new') as string })])
+    expect(tries(2)[0]?.orElse).toBeUndefined()
+    expect(held(2).consumables).not.toContainEqual({ part: 'impeller', because: 'could not be freed' })
+    expect(held(3).consumables).toContainEqual({ part: 'impeller', because: 'could not be freed' })
+    expect(tries(9)).toHaveLength(3)
+    expect(held(3).minutes.p50).toBeGreaterThan(held(1).minutes.p50 + 20)
+  })
+
+  it('what is damaged on the way is renewed with the rest: its work joins in, its old seal is not carried over', () => {
+    const plan = planTakeDown('bolted-seal-plate', ['impeller'], { found: [{ part: 'seal-plate', what: 'damaged' }] })
+    expect(plan.work.map(({ id }) => id)).toContain('work:seal-plate:fit')
+    expect(plan.down.map(({ id }) => id)).toContain('down:seal-plate')
+    expect(plan.consumables).toContainEqual({ part: 'shaft-seal', because: 'comes new with it' })
+  })
+
+  it('what belongs at its own place is counted there: corners, the long bolts, washers under nuts', () => {
+    for (const graph of CONSTRUCTION_GRAPHS) for (const { places, count, id } of graph.joints) if (places) expect(places.reduce((sum, each) => sum + each.count, 0), `${graph.id} ${id}`).toBe(count)
+    expect(step('vertical-shimmed', ['motor'], 'back:shims')?.places).toEqual([1, 2, 3, 4].map((corner) => ({ place: `corner ${corner}`, count: 2 })))
+    expect(step('bracket-booster', ['shaft-seal'], 'down:bracket')?.places?.map(({ place }) => place)).toEqual(['upper', 'lower, long'])
+    expect(step('motor-bench', ['bearings'], 'down:through-bolts')?.places).toContainEqual({ place: 'washers under nuts', count: 0 })
+    const counted = planTakeDown('motor-bench', ['bearings'], { machineCorrections: [{ joint: 'through-bolts', count: 6, places: [{ place: 'bolts', count: 4 }, { place: 'washers under nuts', count: 2 }] }] })
+    expect(counted.back.find(({ id }) => id === 'back:through-bolts')).toMatchObject({ count: 6, places: [{ place: 'bolts', count: 4 }, { place: 'washers under nuts', count: 2 }] })
   })
 
   it('this machine’s own count and hand win', () => expect(planTakeDown('bolted-seal-plate', ['impeller'], { machineCorrections: [{ joint: 'cover-bolts', count: 8 }, { joint: 'lock-screw', hand: 'right' }] }).down).toEqual(expect.arrayContaining([expect.objectContaining({ id: 'down:cover-bolts', count: 8 }), expect.objectContaining({ id: 'down:lock-screw', hand: 'right', turn: 'counter-clockwise' })])))

@@ -1,16 +1,15 @@
 import { CONSTRUCTION_GRAPHS, PART_WORK, STUCK } from '../knowledge/constructions'
-import type { Assembly, ConstructionGraph, Joint, Minutes, WorkStep } from '../knowledge/constructions/joint'
+import type { Assembly, ConstructionGraph, Joint, Minutes, SelfRunning, WorkStep } from '../knowledge/constructions/joint'
+import { wayOf, type SchoolId } from '../knowledge/schools'
 import { PARTS, type Gate, type Part } from '../knowledge/vocabulary'
-import { chance } from '../quantity/random'
-import { badField, type InputError } from '../validation/input-error'
+import { badField } from '../validation/input-error'
+import { asHere, hasJoint, noJoint, workStepHere, type Here } from './as-here'
+import { minutesOf } from './clock'
+import { workHere } from './conditions'
 
 /** What was met on the way: a joint that will not open, a part that is damaged. */
 export interface TakeDownFound { joint?: string; part?: Part; what: 'stuck' | 'damaged' }
-/** What a machine has at a joint otherwise than its construction. */
-export interface JointCorrection { joint: string; count?: number; hand?: 'right' | 'left'; tool?: string }
-export interface TakeDownOptions {
-  /** What this machine has otherwise than its construction, by joint. */
-  machineCorrections?: readonly JointCorrection[]
+export interface TakeDownOptions extends Here {
   /** Joints that are open already: they cost nothing more on the way down, and close on the way back. */
   opened?: readonly string[]
   found?: readonly TakeDownFound[]
@@ -29,6 +28,7 @@ export interface TakeDownStep {
   joint?: Joint['type']
   count?: number
   countNote?: string
+  places?: Joint['places']
   hand?: 'right' | 'left'
   turn?: 'clockwise' | 'counter-clockwise'
   tool?: string
@@ -42,15 +42,23 @@ export interface TakeDownStep {
   lubricant?: string
   twoPeople?: true
   temporary?: true
+  /** The printed estimate, against which the shop’s own times are measured. */
+  estimate: number
+  materials?: readonly string[]
+  schools?: readonly SchoolId[]
+  /** What is tried next where this does not free it. */
+  orElse?: { text: string; minutes: number }[]
 }
-export type Wait = NonNullable<Joint['wait']> & { after: string }
+export type Wait = SelfRunning & { after: string }
+/** What a take-down spends: a part, or a material such as tape or cement. */
+export type Consumable = { part: Part; because: string } | { material: string; because: string }
 export interface TakeDownPlan {
   construction: Assembly
   down: TakeDownStep[]
   work: TakeDownStep[]
   back: TakeDownStep[]
   tools: string[]
-  consumables: { part: Part; because: string }[]
+  consumables: Consumable[]
   /** At the machine until the water is back, waits that run alongside counted only where they hold up. */
   minutes: { p50: number; p90: number }
   /** What runs by itself after a step; what wants its gate, or the closing it holds, waits for it. */
@@ -58,11 +66,9 @@ export interface TakeDownPlan {
   cautions: string[]
   /** Parts that lie open anyway, and the minutes it takes to do them now. */
   whileOpen: { part: Part; minutes: number }[]
+  /** Schools that had a say in its steps. */
+  schools: SchoolId[]
 }
-
-const SAMPLES = 2000
-const OF_THE_DAY = 0.5
-const USUAL_SEED = 1
 
 /** @throws InputError for a construction that is none */
 export function graphOf(construction: string): ConstructionGraph {
@@ -70,6 +76,9 @@ export function graphOf(construction: string): ConstructionGraph {
   if (!found) throw badField('construction', construction, `one of ${CONSTRUCTION_GRAPHS.map(({ id }) => id).join(', ')}`)
   return found
 }
+
+/** Rings that a school may put back. */
+const RINGS: readonly Part[] = ['housing-o-ring', 'diffuser-o-ring', 'lid-o-ring', 'lock-screw-gasket', 'shaft-o-ring']
 
 /** A plan without its clock: two thousand tries are for whoever reads the minutes. */
 export type UntimedPlan = Omit<TakeDownPlan, 'minutes'>
@@ -86,32 +95,34 @@ export function planTakeDown(construction: string, targets: readonly Part[], opt
 
 /** The same, without its minutes. */
 export function untimedPlan(construction: string, targets: readonly Part[], options: TakeDownOptions = {}): UntimedPlan {
-  const graph = corrected(graphOf(construction), options)
+  const graph = asHere(graphOf(construction), options)
   const opened = new Set(options.opened ?? [])
   for (const id of [...opened, ...(options.alternativesExcluded ?? [])]) if (!hasJoint(graph, id)) throw noJoint('options', id, graph)
-  const order = openingOrder(graph, cheapestOpening(graph, targets, opened, new Set(options.alternativesExcluded ?? [])))
-  const stuck = new Set((options.found ?? []).filter(({ what }) => what === 'stuck').map(({ joint }) => joint))
-  const treated = targets.filter((part) => !options.accessOnly?.includes(part))
-  const treatment = treated.flatMap((part) => workAt(graph.id, part).map((step) => ({ part, step })))
-  const down = order.filter(({ id }) => !opened.has(id)).flatMap((joint) => [...(stuck.has(joint.id) ? [freeing(joint)] : []), downStep(joint)])
+  const wanted = withDamaged(graph, targets, options)
+  const order = openingOrder(graph, cheapestOpening(graph, wanted, opened, new Set(options.alternativesExcluded ?? [])))
+  const tries = (id: string) => (options.found ?? []).filter(({ what, joint }) => what === 'stuck' && joint === id).length
+  const treated = wanted.filter((part) => !options.accessOnly?.includes(part))
+  const treatment = treated.flatMap((part) => workHere(part, graph.id, workAt(graph.id, part), options.conditions ?? {}, options.schools).map((step) => ({ part, step: workStepHere(part, step, options) })))
+  const down = order.filter(({ id }) => !opened.has(id)).flatMap((joint) => [...freeing(joint, tries(joint.id)), downStep(joint)])
   const work = treatment.map(({ part, step }) => workStep(part, step))
   const back = [...order].reverse().flatMap((joint) => backStep(joint) ?? [])
   const steps = [...down, ...work, ...back]
   return {
     construction: graph.id, down, work, back, tools: [...new Set(steps.flatMap(({ tool }) => tool?.split(/,\s*/) ?? []))],
-    consumables: consumablesOf(order, treated, treatment.map(({ step }) => step), options),
-    waits: order.flatMap(({ id, wait }) => (wait ? [{ ...wait, after: `down:${id}` }] : [])),
-    cautions: [...new Set(steps.flatMap(({ caution }) => caution ?? []))], whileOpen: besides(graph, order, targets),
+    consumables: [...partsSpent(order, treated, treatment.map(({ step }) => step), options, givenUp(order, tries)), ...materialsSpent(steps)],
+    waits: [...order.flatMap(({ id, wait }) => (wait ? [{ ...wait, after: startsAt(id, wait) }] : [])), ...treatment.flatMap(({ part, step: { id, wait } }) => (wait ? [{ ...wait, after: `work:${part}:${id}` }] : []))],
+    cautions: [...new Set(steps.flatMap(({ caution }) => caution ?? []))], whileOpen: besides(graph, order, wanted), schools: [...new Set(steps.flatMap(({ schools }) => schools ?? []))],
   }
 }
 
-/** Has a construction a joint of this name? */
-export function hasJoint({ joints }: ConstructionGraph, id: string): boolean {
-  return joints.some((joint) => joint.id === id)
+/** What was found damaged and can be reached here is renewed with the rest: its work joins in. */
+function withDamaged(graph: ConstructionGraph, targets: readonly Part[], { found = [] }: TakeDownOptions): Part[] {
+  return [...new Set([...targets, ...found.flatMap(({ part, what }) => (part && what === 'damaged' && graph.reach[part] ? [part] : []))])]
 }
 
-function noJoint(field: string, id: string, { id: name, joints }: ConstructionGraph): InputError {
-  return badField(field, id, `a joint of ${name}: ${joints.map((joint) => joint.id).join(', ')}`)
+/** Cement is wet from when it is put on, on the way back; a motor cools from when it is switched off. */
+function startsAt(joint: string, { by }: SelfRunning): string {
+  return by === 'cement' ? `back:${joint}` : `down:${joint}`
 }
 
 /**
@@ -173,58 +184,67 @@ export function isFree(joint: Joint, open: ReadonlySet<string>): boolean {
   return joint.after.every((before) => (typeof before === 'string' ? open.has(before) : before.some((id) => open.has(id))))
 }
 
-function corrected(graph: ConstructionGraph, { machineCorrections = [] }: TakeDownOptions): ConstructionGraph {
-  for (const { joint } of machineCorrections) if (!hasJoint(graph, joint)) throw noJoint('options.machineCorrections', joint, graph)
-  const of = new Map(machineCorrections.map((correction) => [correction.joint, correction]))
-  return {
-    ...graph,
-    joints: graph.joints.map((joint) => {
-      const { count, hand, tool } = of.get(joint.id) ?? {}
-      return { ...joint, ...(count === undefined ? {} : { count, countNote: 'as counted on this machine' }), ...(hand === undefined ? {} : { hand, turn: hand === 'left' ? 'clockwise' as const : 'counter-clockwise' as const }), ...(tool === undefined ? {} : { tool }) }
-    }),
-  }
-}
-
 const OTHER_TURN = { clockwise: 'counter-clockwise', 'counter-clockwise': 'clockwise' } as const
 
-function shared({ part, type, count, countNote, hand, tool, gates = [], hold, twoPeople, temporary }: Joint): Omit<TakeDownStep, 'id' | 'phase' | 'text' | 'minutes' | 'times'> {
-  return { part, joint: type, gates, ...defined({ count, countNote, hand, tool, hold, twoPeople, temporary }) }
+function shared({ part, type, count, countNote, places, hand, tool, gates = [], hold, twoPeople, temporary }: Joint): Omit<TakeDownStep, 'id' | 'phase' | 'text' | 'minutes' | 'times' | 'estimate'> {
+  return { part, joint: type, gates, ...defined({ count, countNote, places, hand, tool, hold, twoPeople, temporary }) }
 }
 
 /** A joint as the step that opens it. */
 export function downStep(joint: Joint): TakeDownStep {
-  const { id, down, minutes, turn, caution } = joint
-  return { ...shared(joint), id: `down:${id}`, phase: 'down', text: down, minutes: minutes.down[1], times: minutes.down, ...defined({ turn, caution }) }
+  const { id, down, minutes, turn, caution, materials, schools, estimate } = joint
+  return { ...shared(joint), id: `down:${id}`, phase: 'down', text: down, minutes: minutes.down[1], times: minutes.down, estimate: estimate?.down ?? minutes.down[1], ...defined({ turn, caution, ...has(materials?.down, schools?.down) }) }
 }
 
 /** A joint as the step that closes it; none where nothing closes. */
 export function backStep(joint: Joint): TakeDownStep | undefined {
-  const { id, back, minutes, turn, orientation, tighten, lubricant } = joint
+  const { id, back, minutes, turn, orientation, tighten, lubricant, materials, schools, estimate } = joint
   if (back === undefined) return undefined
-  return { ...shared(joint), id: `back:${id}`, phase: 'back', text: back, minutes: minutes.back[1], times: minutes.back, ...defined({ turn: turn && OTHER_TURN[turn], orientation, tighten, lubricant }) }
+  return { ...shared(joint), id: `back:${id}`, phase: 'back', text: back, minutes: minutes.back[1], times: minutes.back, estimate: estimate?.back ?? minutes.back[1], ...defined({ turn: turn && OTHER_TURN[turn], orientation, tighten, lubricant, ...has(materials?.back, schools?.back) }) }
 }
 
-function workStep(part: Part, { id, text, tool, minutes, caution, orientation }: WorkStep): TakeDownStep {
-  return { id: `work:${part}:${id}`, phase: 'work', text, part, minutes: minutes[1], times: minutes, gates: [], ...defined({ tool, caution, orientation }) }
+function has(materials: readonly string[] = [], schools: readonly SchoolId[] = []): Pick<TakeDownStep, 'materials' | 'schools'> {
+  return { ...(materials.length > 0 ? { materials } : {}), ...(schools.length > 0 ? { schools } : {}) }
 }
 
-/** What is tried when a joint will not open, in its own kind's way. */
-function freeing(joint: Joint): TakeDownStep {
-  const { text, tool, minutes, caution } = STUCK[joint.type] ?? STUCK.bolt
-  return { id: `down:${joint.id}:free`, phase: 'down', text, part: joint.part, joint: joint.type, tool, minutes: minutes[1], times: minutes, gates: joint.gates ?? [], caution }
+/** A step of the work at a part. */
+export function workStep(part: Part, { id, text, tool, minutes, caution, orientation, estimate, materials, schools }: WorkStep): TakeDownStep {
+  return { id: `work:${part}:${id}`, phase: 'work', text, part, minutes: minutes[1], times: minutes, estimate: estimate ?? minutes[1], gates: [], ...defined({ tool, caution, orientation, ...has(materials, schools) }) }
+}
+
+/** What is tried when a joint will not open, in its own kind's way: one step for each time it was said to hold, the next alternatives with their minutes behind it. */
+function freeing(joint: Joint, tries: number): TakeDownStep[] {
+  const ways = STUCK[joint.type] ?? STUCK.bolt
+  return ways.slice(0, tries).map(({ text, tool, minutes, caution }, index): TakeDownStep => ({
+    id: `down:${joint.id}:free${index === 0 ? '' : index + 1}`, phase: 'down', text, part: joint.part, joint: joint.type, tool, minutes: minutes[1], times: minutes, estimate: minutes[1], gates: joint.gates ?? [], caution,
+    ...(index === Math.min(tries, ways.length) - 1 && index < ways.length - 1 ? { orElse: ways.slice(index + 1).map((way) => ({ text: way.text, minutes: way.minutes[1] })) } : {}),
+  }))
+}
+
+/** Parts whose joints were given up: they are bought new. */
+function givenUp(order: readonly Joint[], tries: (id: string) => number): Part[] {
+  return order.filter(({ id, type }) => (STUCK[type] ?? STUCK.bolt).slice(0, tries(id)).some(({ giveUp }) => giveUp)).map(({ part }) => part)
 }
 
 function workAt(construction: Assembly, part: Part): readonly WorkStep[] {
   return (PART_WORK.find((work) => work.part === part && work.in?.includes(construction)) ?? PART_WORK.find((work) => work.part === part && !work.in))?.steps ?? []
 }
 
-function consumablesOf(order: readonly Joint[], targets: readonly Part[], work: readonly WorkStep[], { found = [] }: TakeDownOptions): TakeDownPlan['consumables'] {
+function partsSpent(order: readonly Joint[], targets: readonly Part[], work: readonly WorkStep[], { found = [], schools }: TakeDownOptions, lost: readonly Part[]): Consumable[] {
   const spent = new Map<Part, string>()
-  for (const part of targets) spent.set(part, 'to be replaced')
-  for (const joint of order) for (const part of joint.spends ?? []) if (!spent.has(part)) spent.set(part, `${PARTS[joint.part]} disturbed`)
+  const damaged = new Set(found.flatMap(({ part, what }) => (part && what === 'damaged' ? [part] : [])))
+  for (const part of targets) spent.set(part, damaged.has(part) ? 'found damaged' : 'to be replaced')
+  for (const joint of order) for (const part of joint.spends ?? []) if (!spent.has(part)) spent.set(part, `${PARTS[joint.part]} disturbed${wayOf('rings', schools) === 'reuse' && RINGS.includes(part) ? ': only if it is not new and clean' : ''}`)
   for (const step of work) for (const part of step.spends ?? []) if (!spent.has(part)) spent.set(part, 'comes new with it')
-  for (const { part, what } of found) if (part && what === 'damaged' && !spent.has(part)) spent.set(part, 'found damaged')
+  for (const part of damaged) if (!spent.has(part)) spent.set(part, 'found damaged')
+  for (const part of lost) if (!spent.has(part)) spent.set(part, 'could not be freed')
   return [...spent].map(([part, because]) => ({ part, because }))
+}
+
+function materialsSpent(steps: readonly TakeDownStep[]): Consumable[] {
+  const spent = new Map<string, string>()
+  for (const { materials = [], text } of steps) for (const material of materials) if (!spent.has(material)) spent.set(material, text.replace(/[:;,.].*$/, '').toLowerCase())
+  return [...spent].map(([material, because]) => ({ material, because }))
 }
 
 function besides(graph: ConstructionGraph, order: readonly Joint[], targets: readonly Part[]): TakeDownPlan['whileOpen'] {
@@ -232,33 +252,6 @@ function besides(graph: ConstructionGraph, order: readonly Joint[], targets: rea
   const lying = new Set(order.flatMap(({ exposes = [] }) => exposes))
   for (const [part, ways] of Object.entries(graph.reach)) if (ways.some((way) => way.every((id) => open.has(id)))) lying.add(part as Part)
   return [...lying].filter((part) => !targets.includes(part)).map((part) => ({ part, minutes: workAt(graph.id, part).reduce((sum, { minutes }) => sum + minutes[1], 0) })).filter(({ minutes }) => minutes > 0)
-}
-
-/**
- * Half and nine tenths of the minutes, by seeded tries of every step's three points. Half of a step's luck is its own, half the day's: what runs late, runs late together. A wait runs by itself from the end of its step; what wants its gate, or closes what it holds, stands still for the rest of it.
- */
-export function minutesOf(steps: readonly Pick<TakeDownStep, 'id' | 'times' | 'gates'>[], waits: readonly Wait[], seed: number = USUAL_SEED): TakeDownPlan['minutes'] {
-  const { next } = chance(seed)
-  const begun = new Map(waits.map((wait) => [wait.after, wait]))
-  const totals = Array.from({ length: SAMPLES }, () => {
-    let clock = 0
-    const day = next()
-    const until: { gate?: Gate; closes?: string; at: number }[] = []
-    for (const { id, times, gates } of steps) {
-      for (const { gate, closes, at } of until) if ((gate !== undefined && gates.includes(gate)) || (closes !== undefined && id === `back:${closes}`)) clock = Math.max(clock, at)
-      clock += triangular(times, next() < OF_THE_DAY ? day : next())
-      const wait = begun.get(id)
-      if (wait) until.push({ gate: wait.gate, closes: wait.closes, at: clock + wait.minutes })
-    }
-    return clock
-  }).sort((a, b) => a - b)
-  return { p50: totals[Math.floor(SAMPLES / 2)] as number, p90: totals[Math.floor(SAMPLES * 0.9)] as number }
-}
-
-function triangular([low, likely, high]: Minutes, share: number): number {
-  if (high <= low) return likely
-  const turn = (likely - low) / (high - low)
-  return share < turn ? low + Math.sqrt(share * (high - low) * (likely - low)) : high - Math.sqrt((1 - share) * (high - low) * (high - likely))
 }
 
 function defined<T extends object>(fields: T): Partial<T> {

@@ -1,9 +1,12 @@
 import type { ActionRow } from '../knowledge/model-types'
+import { jobsFor } from '../knowledge/jobs'
 import { KIND_KNOWLEDGE } from '../knowledge/kinds'
-import type { Assembly } from '../knowledge/constructions/joint'
+import type { Assembly, WorkStep } from '../knowledge/constructions/joint'
 import { about, makeDead, valves } from '../knowledge/constructions/shared'
 import { WELLS, type Construction, type Kind, type Part } from '../knowledge/vocabulary'
-import { backStep, downStep, graphOf, hasJoint, minutesOf, untimedPlan, type TakeDownOptions, type TakeDownPlan, type TakeDownStep, type UntimedPlan } from './plan'
+import { hasJoint, jointHere, workStepHere } from './as-here'
+import { minutesOf } from './clock'
+import { backStep, downStep, graphOf, untimedPlan, workStep, type TakeDownOptions, type TakeDownPlan, type TakeDownStep, type UntimedPlan } from './plan'
 
 /**
  * A step's sentence in two: what is done, and how. "Lock screw out of the impeller eye" · "Left-handed, turn it clockwise."
@@ -16,7 +19,17 @@ export function splitStep(text: string): { title: string; how: string } {
 }
 
 /** The steps of a chosen repair, through one assembly or from one into the next. */
-export interface StepPlan extends Omit<TakeDownPlan, 'construction' | 'down' | 'work' | 'back'> { assemblies: readonly Assembly[]; steps: TakeDownStep[] }
+export interface StepPlan extends Omit<TakeDownPlan, 'construction' | 'down' | 'work' | 'back'> {
+  assemblies: readonly Assembly[]
+  steps: TakeDownStep[]
+  /** The step after which the water is back, where that is not the last. */
+  waterBack?: string
+}
+/** What a repair is planned with, beside what any take-down is. */
+export interface RepairOptions extends TakeDownOptions {
+  /** A spare goes in at once; the repair follows on the bench. */
+  spareFirst?: boolean
+}
 
 /** One assembly of a repair: what is reached in it, and what of that is only the way to the next. */
 interface Leg { assembly: Assembly; targets: readonly Part[]; accessOnly?: readonly Part[] }
@@ -25,7 +38,7 @@ interface Leg { assembly: Assembly; targets: readonly Part[]; accessOnly?: reado
 const RINGS: readonly Part[] = ['housing-o-ring', 'diffuser-o-ring', 'lid-o-ring']
 const PRESSURE_SIDE: readonly Part[] = ['pressure-switch', 'pressure-gauge', 'relief-valve', 'tank', 'tank-tee']
 /** Inside a motor: it leaves its machine and is opened on the bench. */
-const IN_THE_MOTOR: readonly Part[] = ['bearings', 'wave-washer', 'rotor', 'shaft', 'through-bolts']
+const IN_THE_MOTOR: readonly Part[] = ['bearings', 'switch-springs', 'wave-washer', 'rotor', 'shaft', 'through-bolts']
 /** A well pump's own parts, reached once the string is up. */
 const IN_THE_PUMP: readonly Part[] = ['motor', 'pump-end', 'stages', 'coupling', 'lead-connector', 'intake-screen', 'thrust-bearing', 'cable-guard']
 
@@ -37,21 +50,45 @@ const IN_THE_PUMP: readonly Part[] = ['motor', 'pump-end', 'stages', 'coupling',
  * @param actionId the option chosen under Decide
  * @returns undefined for a repair that is none
  */
-export function stepPlan(kind: Kind, construction: Construction, actionId: string, options: TakeDownOptions = {}): StepPlan | undefined {
+export function stepPlan(kind: Kind, construction: Construction, actionId: string, options: RepairOptions = {}): StepPlan | undefined {
   const plan = repairSteps(kind, construction, actionId, options)
-  // Only a repair in one place keeps its waits in the clock: the way into the next assembly has none.
-  return plan && { ...plan, minutes: minutesOf(plan.steps, plan.assemblies.length === 1 ? plan.waits : [], options.seed) }
+  return plan && { ...plan, minutes: minutesOf(plan.steps, plan.waits, options.seed) }
 }
 
 /** The same without its minutes, for whoever reads only the steps. */
-export function repairSteps(kind: Kind, construction: Construction, actionId: string, options: TakeDownOptions = {}): Omit<StepPlan, 'minutes'> | undefined {
+export function repairSteps(kind: Kind, construction: Construction, actionId: string, options: RepairOptions = {}): Omit<StepPlan, 'minutes'> | undefined {
   const action = KIND_KNOWLEDGE[kind]?.actions.find(({ id }) => id === actionId)
-  if (!action) return undefined
-  const legs = legsOf(kind, construction, action)
-  return legs.length > 0 ? joined(legs, options) : simple(action)
+  const job = jobsFor(kind, construction).find(({ id }) => id === actionId)
+  const wanted = action ?? job
+  if (!wanted) return undefined
+  const legs = legsOf(kind, construction, wanted)
+  const repair = legs.length > 0 ? joined(legs, options, job?.extra) : action && simple(action, options)
+  return repair && options.spareFirst ? spareFirst(kind, construction, repair, options) : repair
 }
 
-function legsOf(kind: Kind, construction: Construction, { parts, id }: ActionRow): Leg[] {
+/** Where a pump leaves its place as one: a spare can go in at once, and the old one be mended on the bench. */
+export function spareAssembly(kind: Kind, construction: Construction): Assembly | undefined {
+  const assembly = WELLS.includes(kind) ? 'well-installation' : construction
+  return graphOf(assembly).reach.pump ? assembly : undefined
+}
+
+/** The spare in first, the water back, and then the repair on the bench: what the swap has opened is not opened again. */
+function spareFirst(kind: Kind, construction: Construction, repair: Omit<StepPlan, 'minutes'>, options: RepairOptions): Omit<StepPlan, 'minutes'> | undefined {
+  const assembly = spareAssembly(kind, construction)
+  if (!assembly) return repair
+  const swap = untimedPlan(assembly, ['pump'], { ...ownOptions(assembly, options), accessOnly: ['pump'] })
+  const fit: TakeDownStep = { id: 'work:pump:spare', phase: 'work', part: 'pump', text: 'Spare pump in its place; this one to the bench, labelled', minutes: 4, times: about(4), estimate: 4, gates: [] }
+  const key = ({ id }: TakeDownStep) => id.replace(/^(down|back):/, '').replace(/:free\d*$/, '')
+  const swapped = new Set(swap.down.map(key))
+  const bench = repair.steps.filter((step) => !swapped.has(key(step)))
+  return {
+    ...repair, assemblies: [...new Set([assembly, ...repair.assemblies])], steps: [...swap.down, fit, ...swap.back, ...bench], waterBack: swap.back.at(-1)?.id ?? fit.id,
+    tools: [...new Set([...swap.tools, ...repair.tools])], cautions: [...new Set([...swap.cautions, ...repair.cautions])], schools: [...new Set([...swap.schools, ...repair.schools])],
+    waits: [...swap.waits, ...repair.waits.filter(({ after }) => bench.some(({ id }) => id === after))],
+  }
+}
+
+function legsOf(kind: Kind, construction: Construction, { parts, id }: Pick<ActionRow, 'parts' | 'id'>): Leg[] {
   const wanted = parts.some((part) => !RINGS.includes(part)) ? parts.filter((part) => !RINGS.includes(part)) : parts
   const reachable = (assembly: Assembly, list: readonly Part[]) => list.filter((part) => graphOf(assembly).reach[part])
   const pressure = reachable('pressure-tee', wanted.filter((part) => PRESSURE_SIDE.includes(part)))
@@ -59,7 +96,7 @@ function legsOf(kind: Kind, construction: Construction, { parts, id }: ActionRow
   if (WELLS.includes(kind)) {
     // Above the ground a check valve or a splice is reached without a pull.
     if (id === 'replace-check-valve-above') return []
-    const below = reachable(construction, wanted.filter((part) => IN_THE_PUMP.includes(part)))
+    const below = reachable(construction, wanted.filter((part) => IN_THE_PUMP.includes(part) || (part === 'run-capacitor' && kind === 'well-two-wire')))
     if (below.length > 0) return [{ assembly: 'well-installation', targets: ['pump'], accessOnly: ['pump'] }, { assembly: construction, targets: below }]
     const targets = reachable('well-installation', wanted.includes('pump') ? ['pump'] : wanted)
     return targets.length > 0 ? [{ assembly: 'well-installation', targets }] : []
@@ -73,13 +110,13 @@ function legsOf(kind: Kind, construction: Construction, { parts, id }: ActionRow
 }
 
 /** One leg inside the other: down through both, the work, and back out of both. */
-function joined(legs: readonly Leg[], options: TakeDownOptions): Omit<StepPlan, 'minutes'> {
+function joined(legs: readonly Leg[], options: TakeDownOptions, extra: readonly WorkStep[] = []): Omit<StepPlan, 'minutes'> {
   const plans = legs.map(({ assembly, targets, accessOnly }, index) => named(untimedPlan(assembly, targets, { accessOnly, ...ownOptions(assembly, options) }), index))
-  const steps = [...plans.flatMap(({ down }) => down), ...plans.toReversed().flatMap(({ work }) => work), ...plans.toReversed().flatMap(({ back }) => back)]
-  const consumables = [...new Map(plans.flatMap((plan) => plan.consumables).map((each) => [each.part, each])).values()]
+  const steps = [...plans.flatMap(({ down }) => down), ...plans.toReversed().flatMap(({ work }) => work), ...extra.map((step) => workStep(legs.at(-1)?.targets[0] ?? 'pump', workStepHere(legs.at(-1)?.targets[0] ?? 'pump', step, options))), ...plans.toReversed().flatMap(({ back }) => back)]
+  const consumables = [...new Map(plans.flatMap((plan) => plan.consumables).map((each) => ['part' in each ? each.part : each.material, each])).values()]
   return {
-    assemblies: legs.map(({ assembly }) => assembly), steps, consumables, tools: [...new Set(plans.flatMap(({ tools }) => tools))], cautions: [...new Set(plans.flatMap(({ cautions }) => cautions))],
-    waits: plans.flatMap(({ waits }) => waits), whileOpen: plans.flatMap(({ whileOpen }) => whileOpen).filter(({ part }) => !legs.some(({ targets }) => targets.includes(part))),
+    assemblies: legs.map(({ assembly }) => assembly), steps, consumables, tools: [...new Set(steps.flatMap(({ tool }) => tool?.split(/,\s*/) ?? []))], cautions: [...new Set(steps.flatMap(({ caution }) => caution ?? []))],
+    waits: plans.flatMap(({ waits }) => waits), schools: [...new Set(plans.flatMap(({ schools }) => schools))], whileOpen: plans.flatMap(({ whileOpen }) => whileOpen).filter(({ part }) => !legs.some(({ targets }) => targets.includes(part))),
   }
 }
 
@@ -87,19 +124,20 @@ function joined(legs: readonly Leg[], options: TakeDownOptions): Omit<StepPlan, 
 function named(plan: UntimedPlan, index: number): UntimedPlan {
   if (index === 0) return plan
   const name = (step: TakeDownStep): TakeDownStep => ({ ...step, id: step.id.replace(/^(down|back):/, `$1:${plan.construction}.`) })
-  return { ...plan, down: plan.down.map(name), back: plan.back.map(name), waits: plan.waits.map((wait) => ({ ...wait, after: wait.after.replace('down:', `down:${plan.construction}.`) })) }
+  return { ...plan, down: plan.down.map(name), back: plan.back.map(name), waits: plan.waits.map((wait) => ({ ...wait, after: wait.after.replace(/^(down|back):/, `$1:${plan.construction}.`), ...(wait.closes === undefined ? {} : { closes: `${plan.construction}.${wait.closes}` }) })) }
 }
 
 /** What is said of joints of another assembly does not concern this one. */
-function ownOptions(assembly: Assembly, { machineCorrections, found, opened, alternativesExcluded }: TakeDownOptions): TakeDownOptions {
+function ownOptions(assembly: Assembly, { machineCorrections, found, opened, alternativesExcluded, ...others }: TakeDownOptions): TakeDownOptions {
   const has = (id: string | undefined) => id !== undefined && hasJoint(graphOf(assembly), id)
-  return { machineCorrections: machineCorrections?.filter(({ joint }) => has(joint)), found: found?.filter(({ joint }) => joint === undefined || has(joint)), opened: opened?.filter(has), alternativesExcluded: alternativesExcluded?.filter(has) }
+  return { ...others, machineCorrections: machineCorrections?.filter(({ joint }) => has(joint)), found: found?.filter(({ joint }) => joint === undefined || has(joint)), opened: opened?.filter(has), alternativesExcluded: alternativesExcluded?.filter(has) }
 }
 
-function simple(action: ActionRow): Omit<StepPlan, 'minutes'> {
-  const work = (id: string, text: string): TakeDownStep => ({ id: `work:${id}`, phase: 'work', part: action.parts[0] ?? 'pump', text, minutes: action.minutes, times: about(action.minutes), gates: [], ...(action.tools.length > 0 ? { tool: action.tools.join(', ') } : {}) })
+function simple(action: ActionRow, options: TakeDownOptions): Omit<StepPlan, 'minutes'> {
+  const work = (id: string, text: string): TakeDownStep => ({ id: `work:${id}`, phase: 'work', part: action.parts[0] ?? 'pump', text, minutes: action.minutes, times: about(action.minutes), estimate: action.minutes, gates: [], ...(action.tools.length > 0 ? { tool: action.tools.join(', ') } : {}) })
+  const gates = [makeDead, valves].map((gate) => jointHere(gate, options))
   const steps = action.cures.includes('nothing-wrong')
     ? [work('leave', 'Leave the machine as it is; tell the owner what was looked at')]
-    : [downStep(makeDead), downStep(valves), work(action.id, `${action.label}. ${action.reason}`), ...[valves, makeDead].flatMap((gate) => backStep(gate) ?? [])]
-  return { assemblies: [], steps, tools: [...action.tools], consumables: action.parts.map((part) => ({ part, because: 'to be replaced' })), waits: [], cautions: [], whileOpen: [] }
+    : [...gates.map(downStep), work(action.id, `${action.label}. ${action.reason}`), ...gates.toReversed().flatMap((gate) => backStep(gate) ?? [])]
+  return { assemblies: [], steps, tools: [...action.tools], consumables: action.parts.map((part) => ({ part, because: 'to be replaced' })), waits: [], cautions: [], whileOpen: [], schools: [...new Set(steps.flatMap(({ schools }) => schools ?? []))] }
 }

@@ -1,3 +1,4 @@
+import { conditionText } from '../takedown/conditions'
 import type { Verdict } from '../judgement/judgement'
 import { outcomeLabel } from '../knowledge/checks'
 import { COMPLAINTS, GATES, isIdOf, JOINT_LABELS } from '../knowledge/vocabulary'
@@ -46,9 +47,10 @@ function describeEntry(entry: Entry, judged: ReadonlyMap<string, JudgedFinding>)
       const { title, answer, verdict } = keptAnswer(entry.body)
       return { text: title, detail: answer, verdict }
     }
-    case 'decision': return { text: `decided: ${entry.body.option.replaceAll('-', ' ')}` }
+    case 'decision': return { text: `decided: ${entry.body.option.replaceAll('-', ' ')}${entry.body.spareFirst ? ', a spare in first' : ''}` }
     case 'step': return { text: `${entry.body.done ? 'done' : 'undone'}: ${entry.body.step.replace(/^(down|work|back):/, '').replaceAll('-', ' ')}`, ...(entry.body.count === undefined ? {} : { value: `${entry.body.count}` }), ...(entry.body.reason ? { detail: entry.body.reason } : {}) }
     case 'take-down-found': return { text: `${entry.body.what === 'stuck' ? 'will not open' : 'found damaged'}: ${(entry.body.joint ?? entry.body.part ?? '').replaceAll('-', ' ')}` }
+    case 'take-down-measured': return { text: 'measured for the repair', value: conditionText(entry.body) }
     case 'joint-done': return { text: `${JOINT_LABELS[entry.body.joint]} done` }
     case 'handed-over': return { text: 'handed over', ...(entry.body.nextDate ? { detail: `next ${entry.body.nextDate}` } : {}) }
     case 'visit-opened': case 'shop-set': case 'shop-forget': case 'retracted': return { text: entry.kind }

@@ -2,10 +2,12 @@ import { Type } from 'class-transformer'
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsISO8601, IsObject, IsString, IsUUID, Length, Matches, Max, MaxLength, Min, ValidateIf, ValidateNested } from 'class-validator'
 import { canonicalFinding, constructionFits, FindingInput, InstallationInput, NameplateInput } from '../diagnosis/case-rules'
 import { CHECKS } from '../knowledge/checks'
+import type { SchoolWays } from '../knowledge/schools'
 import { COMPLAINTS, CONSTRUCTIONS, FAULTS, GATES, JOINTS, KINDS, PARTS, type Construction, type Gate, type Joint, type Kind } from '../knowledge/vocabulary'
 import type { UnitSystem } from '../quantity/measures'
 import { ask } from '../questions/question'
 import { questionById, QUESTIONS } from '../questions/questions'
+import { JobConditionsInput, JointCorrectionInput, PlaceInput, SchoolWaysField } from '../takedown/take-down-rules'
 import { InputError, type FieldProblem } from '../validation/input-error'
 import { IdOf, MayBeAbsent, OptionalQuantity, Quantity, rule } from '../validation/rules'
 import { validated } from '../validation/validated'
@@ -24,13 +26,6 @@ class CustomerInput implements Customer {
   @MayBeAbsent() @IsString() @MaxLength(40) phone?: string
 }
 
-class JointInput {
-  @IsString() @Length(1, 60) joint!: string
-  @MayBeAbsent() @IsInt() @Min(0) @Max(200) count?: number
-  @MayBeAbsent() @IsIn(['right', 'left']) hand?: 'right' | 'left'
-  @MayBeAbsent() @IsString() @MaxLength(80) tool?: string
-}
-
 class MachineInput implements Machine {
   @IsUUID() id!: string
   @IsUUID() customerId!: string
@@ -42,7 +37,7 @@ class MachineInput implements Machine {
   @ValidateNested() @Type(() => NameplateInput) @IsObject() nameplate!: NameplateInput
   @MayBeAbsent() @IsBoolean() plateUnreadable?: boolean
   @MayBeAbsent() @ValidateNested() @Type(() => InstallationInput) installation?: InstallationInput
-  @MayBeAbsent() @IsArray() @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => JointInput) joints?: JointInput[]
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => JointCorrectionInput) joints?: JointCorrectionInput[]
 }
 
 class VisitOpenedBody {
@@ -118,6 +113,7 @@ class WorkingKeptBody {
 }
 class DecisionBody {
   @IsString() @Length(1, 60) option!: string
+  @MayBeAbsent() @IsBoolean() spareFirst?: boolean
 }
 class TakeDownFoundBody {
   @MayBeAbsent() @IsString() @Length(1, 60) joint?: string
@@ -128,7 +124,9 @@ class StepBody {
   @IsString() @Length(1, 80) step!: string
   @IsBoolean() done!: boolean
   @MayBeAbsent() @IsInt() @Min(0) @Max(200) count?: number
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => PlaceInput) places?: PlaceInput[]
   @MayBeAbsent() @IsString() @MaxLength(300) reason?: string
+  @OptionalQuantity({ min: 0, max: 1440 }) estimate?: number
 }
 class JointDoneBody {
   @rule('isJoint', (value) => (JOINTS as readonly unknown[]).includes(value), `must be one of ${JOINTS.join(', ')}`) joint!: Joint
@@ -151,12 +149,13 @@ class ShopSetBody {
   @IsString() @MaxLength(200) place!: string
   @IsIn(UNIT_SYSTEMS) units!: UnitSystem
   @ValidateNested() @Type(() => RatesInput) @IsObject() rates!: RatesInput
+  @SchoolWaysField() schools?: SchoolWays
 }
 
 /** A retraction says all it has to say by what it supersedes: its body is empty and needs no class. */
 const BODIES: Record<Exclude<EntryKind, 'retracted'>, new () => object> = {
   'visit-opened': VisitOpenedBody, call: CallBody, 'machine-set': MachineSetBody, loaded: LoadedBody, gate: GateBody, finding: FindingBody, note: NoteBody, photo: PhotoBody,
-  'check-skipped': CheckSkippedBody, 'working-kept': WorkingKeptBody, 'cause-said': CauseSaidBody, 'post-mortem': PostMortemBody, 'shop-forget': ShopForgetBody, decision: DecisionBody, 'take-down-found': TakeDownFoundBody, step: StepBody, 'joint-done': JointDoneBody, 'handed-over': HandedOverBody,
+  'check-skipped': CheckSkippedBody, 'working-kept': WorkingKeptBody, 'cause-said': CauseSaidBody, 'post-mortem': PostMortemBody, 'shop-forget': ShopForgetBody, decision: DecisionBody, 'take-down-found': TakeDownFoundBody, 'take-down-measured': JobConditionsInput, step: StepBody, 'joint-done': JointDoneBody, 'handed-over': HandedOverBody,
   'shop-set': ShopSetBody,
 }
 
@@ -198,6 +197,7 @@ function validBody(kind: EntryKind, plain: object): object {
   // What can be written can be answered: a working that ends in an error is refused at the edge.
   if (kind === 'working-kept') atPath('input', () => ask(questionById((body as EntryBodies['working-kept']).question), (body as EntryBodies['working-kept']).input))
   if (kind === 'take-down-found' && !('joint' in body) && !('part' in body)) throw new InputError([{ field: 'joint', value: undefined, expected: 'the joint or the part it was found at' }])
+  if (kind === 'take-down-measured' && Object.keys(body).length === 0) throw new InputError([{ field: 'pipeInches', value: undefined, expected: 'one measurement at least: pipeInches, celsius, bearingClearanceMm, outletHigherMm or hot' }])
   if (kind === 'finding') return canonicalFinding(body as EntryBodies['finding'])
   const machine = (body as { machine?: Machine }).machine
   if (machine && !constructionFits(machine)) throw new InputError([{ field: 'machine.construction', value: machine.construction, expected: `a construction of kind ${machine.kind} is needed` }])

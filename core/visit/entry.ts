@@ -3,7 +3,11 @@ import type { Installation, Nameplate } from '../motor/nameplate'
 import type { Rates } from '../knowledge/rates'
 import type { Construction, Gate, Joint, Kind } from '../knowledge/vocabulary'
 import type { UnitSystem } from '../quantity/measures'
-import type { JointCorrection, TakeDownFound } from '../takedown/plan'
+import type { SchoolWays } from '../knowledge/schools'
+import type { JointPlace } from '../knowledge/constructions/joint'
+import type { JointCorrection } from '../takedown/as-here'
+import type { JobConditions } from '../takedown/conditions'
+import type { TakeDownFound } from '../takedown/plan'
 
 export interface Customer { id: string; name: string; place: string; phone?: string }
 
@@ -41,16 +45,19 @@ export interface EntryBodies {
   'post-mortem': { fault: string; why: string; keeping: string }
   /** A working with the numbers it was asked with, and the units it was read in. */
   'working-kept': { question: string; input: object; units: UnitSystem }
-  decision: { option: string }
+  /** The repair that was chosen; with `spareFirst`, a spare goes in at once and the repair follows on the bench. */
+  decision: { option: string; spareFirst?: boolean }
   /** Met on the way down: a joint that will not open, a part that is damaged. The plan goes on from there. */
   'take-down-found': TakeDownFound
-  step: { step: string; done: boolean; count?: number; reason?: string }
+  /** What the job’s steps and waits hang on, as measured: the newest of each speaks. */
+  'take-down-measured': JobConditions
+  step: { step: string; done: boolean; count?: number; places?: JointPlace[]; reason?: string; /** What the printed estimate gave it, minutes. */ estimate?: number }
   'joint-done': { joint: Joint }
   'handed-over': { watch: string; nextDate?: string; price?: number }
   retracted: Record<string, never>
   /** What the shop's visits up to now taught counts no more, for one kind of pump or for all. */
   'shop-forget': { pumpKind?: Kind }
-  'shop-set': { name: string; place: string; units: UnitSystem; rates: Rates }
+  'shop-set': { name: string; place: string; units: UnitSystem; rates: Rates; schools?: SchoolWays }
 }
 export type EntryKind = keyof EntryBodies
 

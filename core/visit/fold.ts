@@ -6,6 +6,7 @@ import { partOfFinding } from '../knowledge/checks'
 import type { Rates } from '../knowledge/rates'
 import { GATES, JOINTS, type Gate, type Joint } from '../knowledge/vocabulary'
 import { completePlate, type CompletePlate, type Pump } from '../motor/nameplate'
+import type { JobConditions } from '../takedown/conditions'
 import type { TakeDownFound } from '../takedown/plan'
 import { MILLISECONDS_PER_YEAR } from '../quantity/conversions'
 import type { Customer, Entry, EntryBodies, EntryOf, Machine } from './entry'
@@ -43,7 +44,10 @@ export interface VisitState {
   /** Workings kept in this visit, oldest first. */
   kept: (EntryBodies['working-kept'] & { entryId: string; at: string })[]
   decision?: string
+  /** A spare goes in first, and the chosen repair follows on the bench. */
+  spareFirst: boolean
   takeDownFound: TakeDownFound[]
+  measured: JobConditions
   steps: ReadonlyMap<string, EntryBodies['step'] & { at: string }>
   jointsDone: ReadonlyMap<Joint, string>
   /** The first joint that is not done yet. */
@@ -92,8 +96,9 @@ export function foldVisit(entries: readonly Entry[], context: { earlier?: Readon
     skipped, excluded, confirmed: [...causes].findLast(([, verdict]) => verdict === 'it-was-this')?.[0],
     ...(dissected ? { postMortem: { ...dissected.body, at: dissected.at } } : {}),
     kept: ofKind(live, 'working-kept').map(({ id, at, body }) => ({ ...body, entryId: id, at })),
-    decision: newestOf(live, 'decision')?.body.option,
+    decision: newestOf(live, 'decision')?.body.option, spareFirst: newestOf(live, 'decision')?.body.spareFirst ?? false,
     takeDownFound: ofKind(live, 'take-down-found').map(({ body }) => body),
+    measured: Object.assign({}, ...ofKind(live, 'take-down-measured').map(({ body }) => body)) as JobConditions,
     steps: foldSteps(live),
     jointsDone, joint: JOINTS.find((joint) => !jointsDone.has(joint)) ?? 'hand-over',
     ...(handedOver ? { handedOver: { ...handedOver.body, at: handedOver.at } } : {}),

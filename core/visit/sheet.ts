@@ -1,7 +1,9 @@
+import { jobOptions } from '../decision/job-options'
 import { optionsFor, type Option } from '../decision/options'
 import { diagnose, faultLabel } from '../diagnosis/diagnose'
 import { VERDICT_WORDS, type Verdict } from '../judgement/judgement'
 import { DEFAULT_RATES, type Rates } from '../knowledge/rates'
+import { SCHOOLS, wayText, type SchoolWays } from '../knowledge/schools'
 import { KINDS, PARTS, isIdOf } from '../knowledge/vocabulary'
 import { complaintWords } from '../planning/day'
 import { formatNumber, formatPercent } from '../quantity/format'
@@ -13,7 +15,7 @@ import { valueText } from './describe'
 import type { JudgedFinding, VisitState } from './fold'
 import { keptAnswer } from './kept-working'
 
-export interface Shop { name: string; place: string; units: UnitSystem; rates: Rates }
+export interface Shop { name: string; place: string; units: UnitSystem; rates: Rates; schools?: SchoolWays }
 export const UNNAMED_SHOP: Shop = { name: 'This shop', place: '', units: 'us', rates: DEFAULT_RATES }
 
 export interface SheetReading { subject: string; before?: string; beforeVerdict?: Verdict; after?: string; afterVerdict?: Verdict; limits: string; basis: string }
@@ -33,6 +35,8 @@ export interface Sheet {
   /** Workings that were kept: the question and its answer. */
   workings: { title: string; answer: string; verdict: Verdict; figures: string }[]
   work: { text: string; count?: number; at: string }[]
+  /** How this shop does what good practice does in more than one way, where it mattered here. */
+  schools: string[]
   option?: Option
   price?: number
   watch: string[]
@@ -58,7 +62,7 @@ export function writeSheet(state: VisitState, shop: Shop = UNNAMED_SHOP, experie
     })),
     seenAndLeft: state.notes.filter(({ seenAndLeft }) => seenAndLeft).map(({ text }) => text),
     workings: state.kept.map((kept) => keptAnswer(kept, shop.rates.currency)),
-    work: workDone(state), option, price: state.handedOver?.price ?? option?.price,
+    ...workDone(state, shop), option, price: state.handedOver?.price ?? option?.price,
     watch: [...watchList(state), ...(state.handedOver?.watch ? [state.handedOver.watch] : [])],
     nextDate: state.handedOver?.nextDate, cautions: CAUTIONS,
     photos: state.photos.map(({ hash, caption, name, at }) => ({ hash, at, caption: caption ?? name })),
@@ -90,7 +94,7 @@ function leading(state: VisitState, rates: Rates, experience: Readonly<Record<st
 
 /** An option that has since dropped out of the list is still the one that was chosen. */
 function chosenAnyway(state: VisitState, rates: Rates): Option | undefined {
-  return optionsFor({ ...state.case, findings: [], excluded: [] }, rates).find(({ id }) => id === state.decision)
+  return [...optionsFor({ ...state.case, findings: [], excluded: [] }, rates), ...jobOptions(state.pump, state.plate, rates)].find(({ id }) => id === state.decision)
 }
 
 function limitsText(judged: JudgedFinding | undefined): string {
@@ -101,12 +105,17 @@ function limitsText(judged: JudgedFinding | undefined): string {
   return high === undefined ? '' : `at most ${formatNumber(high)} ${label}`
 }
 
-function workDone(state: VisitState): Sheet['work'] {
-  const plan = state.decision ? repairSteps(state.machine.kind, state.machine.construction, state.decision, { found: state.takeDownFound }) : undefined
-  return (plan?.steps ?? []).flatMap(({ id, text }) => {
-    const step = state.steps.get(id)
-    return step?.done ? [{ text, at: step.at, ...(step.count === undefined ? {} : { count: step.count }) }] : []
-  })
+function workDone(state: VisitState, { schools }: Shop): Pick<Sheet, 'work' | 'schools'> {
+  const { machine, takeDownFound: found, measured: conditions } = state
+  const plan = state.decision ? repairSteps(machine.kind, machine.construction, state.decision, { found, conditions, schools, machineCorrections: machine.joints, spareFirst: state.spareFirst }) : undefined
+  const done = (plan?.steps ?? []).filter(({ id }) => state.steps.get(id)?.done)
+  return {
+    work: done.map(({ id, text }) => {
+      const { at, count } = state.steps.get(id) as { at: string; count?: number }
+      return { text, at, ...(count === undefined ? {} : { count }) }
+    }),
+    schools: [...new Set(done.flatMap((step) => step.schools ?? []))].filter((id) => Object.keys(SCHOOLS[id].ways).length > 1).map((id) => `${SCHOOLS[id].question}: ${wayText(id, schools)}`),
+  }
 }
 
 /** What is tired after the visit, said with its margin: what to watch. */

@@ -1,28 +1,26 @@
 import { Type } from 'class-transformer'
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsString, Max, MaxLength, Min, ValidateNested } from 'class-validator'
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsString, MaxLength, ValidateNested } from 'class-validator'
 import { CONSTRUCTION_GRAPHS } from '../knowledge/constructions'
 import { PARTS, type Part } from '../knowledge/vocabulary'
+import type { SchoolWays } from '../knowledge/schools'
 import { planTakeDown } from '../takedown/plan'
+import { JobConditionsInput, JointCorrectionInput, SchoolWaysField } from '../takedown/take-down-rules'
 import { formatNumber as n } from '../quantity/format'
 import { IdOf, MayBeAbsent } from '../validation/rules'
 import { defineWorking } from './define-working'
 
-class Correction {
-  @IsString() @MaxLength(60) joint!: string
-  @MayBeAbsent() @IsInt() @Min(0) @Max(200) count?: number
-  @MayBeAbsent() @IsIn(['right', 'left']) hand?: 'right' | 'left'
-  @MayBeAbsent() @IsString() @MaxLength(80) tool?: string
-}
 class Found {
   @MayBeAbsent() @IsString() @MaxLength(60) joint?: string
   @MayBeAbsent() @IdOf(PARTS) part?: Part
   @IsIn(['stuck', 'damaged']) what!: 'stuck' | 'damaged'
 }
 class TakeDownOptionsInput {
-  @MayBeAbsent() @IsArray() @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => Correction) machineCorrections?: Correction[]
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => JointCorrectionInput) machineCorrections?: JointCorrectionInput[]
   @MayBeAbsent() @IsArray() @ArrayMaxSize(60) @IsString({ each: true }) opened?: string[]
   @MayBeAbsent() @IsArray() @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => Found) found?: Found[]
   @MayBeAbsent() @IsArray() @ArrayMaxSize(60) @IsString({ each: true }) alternativesExcluded?: string[]
+  @SchoolWaysField() schools?: SchoolWays
+  @MayBeAbsent() @ValidateNested() @Type(() => JobConditionsInput) conditions?: JobConditionsInput
 }
 class TakeDownInput {
   @IdOf(Object.fromEntries(CONSTRUCTION_GRAPHS.map(({ id, label }) => [id, label]))) construction!: string

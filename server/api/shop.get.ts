@@ -1,10 +1,11 @@
 import { learnFrom } from '../../core/diagnosis/experience'
 import { KINDS, type Kind } from '../../core/knowledge/vocabulary'
+import { learnSteps } from '../../core/takedown/own-times'
 import { useShopApp } from '../utils/app'
 import { api } from '../utils/problem'
 import { countedSince, shopOf } from '../utils/views'
 
-/** The shop: what it is called, what it charges, and how far its own visits have moved the estimates, kind by kind. */
+/** The shop: what it is called, what it charges, how far its own visits have moved the estimates, kind by kind, and its own times the printed minutes. */
 export default api(async () => {
   const app = await useShopApp()
   const entries = await app.repository.shopEntries()
@@ -14,5 +15,5 @@ export default api(async () => {
     const visits = Object.values(counts).reduce((sum, times) => sum + times, 0)
     return { kind, since, visits, causes: learnFrom(kind, counts) }
   }))
-  return { shop: shopOf(entries), taught }
+  return { shop: shopOf(entries), taught, steps: learnSteps(await app.repository.tickedSteps()) }
 })

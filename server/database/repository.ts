@@ -2,10 +2,13 @@ import { and, asc, count, desc, eq, gt, gte, inArray, isNotNull, isNull, lt, ne,
 import { compareEntries, type Entry, type Machine } from '../../core/visit/entry'
 import type { Fault, Kind } from '../../core/knowledge/vocabulary'
 import { causeTaught, foldVisit } from '../../core/visit/fold'
-import { newestOf } from '../../core/visit/live-entries'
+import type { TickedStep } from '../../core/takedown/own-times'
+import { liveEntries, newestOf, ofKind } from '../../core/visit/live-entries'
 import type { Db } from './connect'
 import { customers, entries, files, machines, visits } from './schema'
 
+/** Steps further back than this no longer teach: the shop has changed since. */
+const MOST_STEPS = 20_000
 type Reader = Pick<Db, 'select'>
 
 /** Rows of a list query: what the Day needs to know of a visit without its journal. */
@@ -37,6 +40,12 @@ export class Repository {
   async shopEntries(): Promise<Entry[]> {
     const rows = await this.db.select({ entry: entries.entry }).from(entries).where(isNull(entries.visitId))
     return rows.map(({ entry }) => entry).sort(compareEntries)
+  }
+
+  /** Steps as they were ticked in all visits but one, the newest first: what the shop's own times are learned from. */
+  async tickedSteps(exceptVisit?: string): Promise<TickedStep[]> {
+    const rows = await this.db.select({ entry: entries.entry }).from(entries).where(and(inArray(entries.kind, ['step', 'retracted']), ...(exceptVisit ? [or(isNull(entries.visitId), ne(entries.visitId, exceptVisit))] : []))).orderBy(desc(entries.at)).limit(MOST_STEPS)
+    return ofKind(liveEntries(rows.map(({ entry }) => entry)), 'step').map(({ visitId, at, body: { step, done, estimate } }) => ({ visitId: visitId as string, step, at, done, ...(estimate === undefined ? {} : { estimate }) }))
   }
 
   /** Which of these ids the database has. */

@@ -74,6 +74,7 @@ function definition(sheet: Sheet, photos: readonly ((StoredPhoto & { content: Bu
       ...(sheet.readings.length > 0 ? [heading('Readings, before and after'), readingsTable(sheet.readings)] : []),
       ...section('Worked out', sheet.workings.map(({ title, answer, verdict, figures }) => ({ columns: [text(VERDICT_WORDS[verdict], { color: COLOURS[verdict], bold: true, width: 68 }), text(`${title} ${answer} ${figures}`)], margin: [0, 1, 0, 1] }))),
       ...section('Work done', sheet.work.map(({ text: step, count }) => text(`${step}${count === undefined ? '' : ` (${count})`}`, { margin: [0, 1, 0, 1] }))),
+      ...(sheet.schools.length > 0 ? [text(`How this shop does it. ${sheet.schools.join('. ')}.`, { fontSize: 9, margin: [0, 3, 0, 0] })] : []),
       ...section('Parts and price', priceLines(sheet, money)),
       ...section('Seen and left alone', sheet.seenAndLeft.map((note) => text(note))),
       ...section('What to watch', sheet.watch.map((note) => text(note))),

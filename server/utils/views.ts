@@ -3,6 +3,8 @@ import { foldVisit, type VisitState } from '../../core/visit/fold'
 import { earlierReadings, historyOf, type HistoryReading } from '../../core/visit/history'
 import { UNNAMED_SHOP, type Shop } from '../../core/visit/sheet'
 import { experienceOf } from '../../core/diagnosis/experience'
+import type { Pace } from '../../core/takedown/as-here'
+import { learnSteps, paceOf } from '../../core/takedown/own-times'
 import type { Kind } from '../../core/knowledge/vocabulary'
 import { liveEntries, newestOf, ofKind } from '../../core/visit/live-entries'
 import type { ShopApp } from '../services/shop-app'
@@ -16,8 +18,8 @@ export function pathId(value: string | undefined, what: string): string {
   return value
 }
 
-/** The journal of a visit, its machine's earlier readings, the shop, and what the shop's other closed visits make of each fault's rate: what a screen needs to show everything. */
-export interface VisitView { visitId: string; entries: Entry[]; history: HistoryReading[]; shop: Shop; experience: Record<string, number> }
+/** The journal of a visit, its machine's earlier readings, the shop, what the shop's other closed visits make of each fault's rate, and its own times of each step's: what a screen needs to show everything. */
+export interface VisitView { visitId: string; entries: Entry[]; history: HistoryReading[]; shop: Shop; experience: Record<string, number>; pace: Pace }
 
 export async function visitView(app: ShopApp, visitId: string): Promise<VisitView> {
   const entries = await app.repository.entriesOfVisit(visitId)
@@ -26,7 +28,7 @@ export async function visitView(app: ShopApp, visitId: string): Promise<VisitVie
   const { kind, id } = state.machine
   const shopEntries = await app.repository.shopEntries()
   const counts = await app.repository.causesOf(kind, { after: countedSince(shopEntries, kind), exceptVisit: visitId })
-  return { visitId, entries, history: await machineHistory(app, id, state.scheduledAt, visitId), shop: shopOf(shopEntries), experience: experienceOf(kind, counts) }
+  return { visitId, entries, history: await machineHistory(app, id, state.scheduledAt, visitId), shop: shopOf(shopEntries), experience: experienceOf(kind, counts), pace: paceOf(learnSteps(await app.repository.tickedSteps(visitId))) }
 }
 
 /** Since when the shop's own visits of a kind count: its newest forgetting. */

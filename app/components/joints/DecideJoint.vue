@@ -27,6 +27,7 @@ const choose = (option: Option) => visit.append('decision', { option: option.id 
         <button type="button" role="radio" class="toggle mt-auto justify-center font-bold" :aria-checked="option.id === state.decision" @click="choose(option)">{{ option.id === state.decision ? 'Chosen' : 'Choose' }}</button>
       </article>
     </div>
+    <OtherJobs />
     <DecisionChart v-if="options.length > 1" :options="options" class="mt-4" />
   </div>
 </template>

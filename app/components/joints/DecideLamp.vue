@@ -1,9 +1,8 @@
 <script setup lang="ts">
-const { visit, state, options, diagnosis } = useVisitContext()
+const { visit, options, chosen, diagnosis } = useVisitContext()
 const end = useJointEnd()
 const money = useMoney()
 const best = computed(() => options.value[0])
-const chosen = computed(() => options.value.find(({ id }) => id === state.value.decision))
 const shown = computed(() => chosen.value ?? best.value)
 function choose(): void {
   if (best.value && !chosen.value) visit.append('decision', { option: best.value.id })

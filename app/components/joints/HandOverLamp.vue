@@ -1,15 +1,17 @@
 <script setup lang="ts">
-import { addMonths, format } from 'date-fns'
+import { addDays, addMonths, format } from 'date-fns'
+import { wayOf } from '#core/knowledge/schools'
 import { splitStep } from '#core/takedown/step-plan'
 
-const { visit, state, options } = useVisitContext()
+const { visit, state, chosen } = useVisitContext()
 const end = useJointEnd()
 const { tray } = useRepair()
 const leftOver = computed(() => tray.value.map(({ text }) => splitStep(text).title).join('; '))
 const leftWhy = ref('')
-const watchText = ref(state.value.handedOver?.watch ?? '')
-const nextDate = ref(state.value.handedOver?.nextDate ?? '')
-const chosen = computed(() => options.value.find(({ id }) => id === state.value.decision))
+// New bearings or a new seal settle in: a shop of that school looks again after a day.
+const again = wayOf('after', visit.shop.schools) === 'second-look' && chosen.value?.parts.some(({ part }) => part === 'bearings' || part === 'shaft-seal') === true
+const watchText = ref(state.value.handedOver?.watch ?? (again ? 'New bearings and seals can be a little loud at first: a second look after a day.' : ''))
+const nextDate = ref(state.value.handedOver?.nextDate ?? (again ? format(addDays(new Date(), 1), 'yyyy-MM-dd') : ''))
 const price = ref(state.value.handedOver?.price?.toString() ?? '')
 const problem = ref('')
 const path = computed(() => `/api/visits/${state.value.id}`)

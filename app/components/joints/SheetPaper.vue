@@ -43,6 +43,7 @@ const lists = computed(() => [
     <section v-if="sheet.work.length > 0">
       <h3>Work done</h3>
       <ol class="ml-6 list-decimal"><li v-for="step in sheet.work" :key="step.text + step.at">{{ step.text }}<span v-if="step.count !== undefined" class="number"> ({{ step.count }})</span></li></ol>
+      <p v-if="sheet.schools.length > 0" class="mt-1 text-[0.88rem] text-slate" data-testid="sheet-schools">How this shop does it. {{ sheet.schools.join('. ') }}.</p>
     </section>
     <section v-if="sheet.option || sheet.price !== undefined">
       <h3>Parts and price</h3>

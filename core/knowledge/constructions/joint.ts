@@ -1,4 +1,5 @@
 import type { Basis } from '../../judgement/judgement'
+import type { SchoolId } from '../schools'
 import type { Construction, Gate, Part } from '../vocabulary'
 
 /** Low, likely, high: what a step takes, minutes. */
@@ -8,6 +9,9 @@ export type Assembly = Construction | 'motor-bench' | 'well-installation' | 'pre
 
 /** How a joint is brought home: in which order, in how many rounds, until what. */
 export interface Tightening { pattern: 'star' | 'crosswise' | 'in order' | 'hand'; rounds: number; until: string }
+
+/** How many of a joint’s pieces belong at one place of it: a corner, an end, the long ones. */
+export interface JointPlace { place: string; count: number }
 
 /** What holds two parts together, with all that its opening and closing asks. */
 export interface Joint {
@@ -19,6 +23,8 @@ export interface Joint {
   after: readonly (string | readonly string[])[]
   count?: number
   countNote?: string
+  /** Where its pieces belong, where that is not all one: their counts add up to `count`. */
+  places?: readonly JointPlace[]
   hand?: 'right' | 'left'
   /** The turn that opens it. */
   turn?: 'clockwise' | 'counter-clockwise'
@@ -42,13 +48,24 @@ export interface Joint {
   temporary?: true
   /** Two pairs of hands. */
   twoPeople?: true
-  /** Runs by itself; steps that want the gate, or close the joint, wait for it. */
-  wait?: { minutes: number; what: string; gate?: Gate; closes?: string }
+  wait?: SelfRunning
+  /** Materials that opening and closing it spends, beside parts. */
+  materials?: Phased<readonly string[]>
+  /** Schools that had a say in its words. */
+  schools?: Phased<readonly SchoolId[]>
+  /** The printed estimate, where the shop’s own times have taken over. */
+  estimate?: Phased<number>
 }
+
+/** One thing for the way down and one for the way back. */
+export interface Phased<T> { down: T; back: T }
+
+/** What runs by itself after a step: steps that want the gate, or close the joint, wait for it. `by` says what its minutes hang on. */
+export interface SelfRunning { minutes: number; what: string; gate?: Gate; closes?: string; by?: 'cement' | 'heat' }
 
 /** A machine as its joints, and by which of them each part is reached: any one of the lists, all of its joints. */
 export interface ConstructionGraph { id: Assembly; label: string; joints: readonly Joint[]; reach: Readonly<Partial<Record<Part, readonly (readonly string[])[]>>>; basis: Basis }
 
 /** What is done at a part once it is reached. */
-export interface WorkStep { id: string; text: string; tool?: string; minutes: Minutes; caution?: string; orientation?: string; spends?: readonly Part[] }
+export interface WorkStep { id: string; text: string; tool?: string; minutes: Minutes; caution?: string; orientation?: string; spends?: readonly Part[]; materials?: readonly string[]; schools?: readonly SchoolId[]; estimate?: number; wait?: SelfRunning }
 export interface PartWork { part: Part; in?: readonly Assembly[]; steps: readonly WorkStep[] }

@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import type { JointPlace } from '#core/knowledge/constructions/joint'
+import { formatMinutes } from '#core/quantity/format'
+import { placesThatDiffer } from '#core/takedown/tray'
+
+const emit = defineEmits<{ photo: [caption: string] }>()
+const { current, cameOut, minutesLeft, lastDone, tick, stuck, damaged, plan } = useRepair()
+const { state } = useVisitContext()
+const end = useJointEnd()
+const count = ref<number>()
+const counted = ref<JointPlace[]>()
+const reason = ref('')
+const different = ref(false)
+/** What is expected here: on the way back what came out, place by place. */
+const expected = computed(() => {
+  const step = current.value
+  if (!step || step.count === undefined) return undefined
+  const out = step.phase === 'back' ? cameOut(step.id) : undefined
+  return { count: out?.count ?? step.count, places: out ? out.places : step.places }
+})
+watch(() => [current.value?.id, expected.value?.count] as const, () => {
+  count.value = expected.value?.count
+  counted.value = expected.value?.places?.map((place) => ({ ...place }))
+  reason.value = ''
+  different.value = false
+}, { immediate: true })
+const differs = computed(() => current.value?.phase === 'back' && expected.value !== undefined && (count.value !== expected.value.count || placesThatDiffer(expected.value.places ?? [], counted.value ?? []).length > 0))
+const invalid = computed(() => expected.value !== undefined && (count.value === undefined || !Number.isInteger(count.value) || count.value < 0 || count.value > 200))
+/** Wires are photographed before they come off, and the picture stands beside the step that puts them back. */
+const WIRES = new Set(['wire-terminal', 'wire-splice'])
+const shot = computed(() => (current.value ? `before ${current.value.id.replace(/^(down|back):/, '')}` : ''))
+const taken = computed(() => state.value.photos.filter(({ caption }) => caption === shot.value))
+const OPENS = new Set(['bolt', 'screw', 'thread', 'press-fit', 'o-ring-seat', 'union', 'clamp-band'])
+const freeing = computed(() => current.value?.id.includes(':free') === true)
+const canStick = computed(() => {
+  const step = current.value
+  if (step?.phase !== 'down' || step.joint === undefined || !OPENS.has(step.joint)) return false
+  return freeing.value ? (step.orElse?.length ?? 0) > 0 : !state.value.takeDownFound.some(({ joint, what }) => what === 'stuck' && joint !== undefined && jointOf(step.id) === joint)
+})
+const sentence = computed(() => [current.value?.title, current.value?.how, current.value?.caution].filter(Boolean).join('. '))
+const { speaks, reading, say } = useReadAloud()
+watch(() => current.value?.id, () => { if (reading.value) say(sentence.value) })
+function aloud(): void {
+  reading.value = !reading.value
+  if (reading.value) say(sentence.value)
+}
+function byKey(event: KeyboardEvent): void {
+  const target = event.target as HTMLElement
+  if (event.altKey || event.ctrlKey || event.metaKey || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) return
+  if (event.key === 'ArrowRight') done()
+  else if (event.key === 'ArrowLeft' && lastDone.value) tick(lastDone.value.id, false)
+}
+onMounted(() => window.addEventListener('keydown', byKey))
+onBeforeUnmount(() => window.removeEventListener('keydown', byKey))
+function done(): void {
+  const step = current.value
+  if (!step || invalid.value || (differs.value && !reason.value.trim())) return
+  tick(step.id, true, { count: step.count === undefined ? undefined : count.value, places: counted.value, reason: reason.value.trim() || undefined })
+}
+</script>
+
+<template>
+  <LampCard v-if="current" :title="current.title" :because="current.how" :tool="current.tool" :caution="current.caution">
+    <p class="number text-[0.95rem]">step {{ current.number }} · {{ formatMinutes(current.minutes) }} · {{ formatMinutes(minutesLeft) }} left</p>
+    <div v-if="current.joint" class="flex flex-wrap items-center gap-x-5 gap-y-2"><ThreadTurn v-if="current.turn" :turn="current.turn" :hand="current.hand" /><JointFace :step="current" :count="expected?.count ?? 1" /></div>
+    <p v-if="current.tighten && (expected?.count ?? 0) > 1">In {{ current.tighten.rounds }} rounds, {{ current.tighten.pattern === 'star' ? 'in a star' : current.tighten.pattern }}: until {{ current.tighten.until }}.</p>
+    <p v-if="current.hold && current.phase === 'down'" class="text-[0.88rem]"><strong>Hold the shaft:</strong> {{ current.hold.join('; else ') }}</p>
+    <p v-if="current.orElse" class="text-[0.95rem]"><strong>If that fails:</strong> {{ current.orElse.map(({ text, minutes }) => `${text} (${minutes} min)`).join('; else ') }}</p>
+    <p v-if="current.lubricant" class="text-[0.95rem]"><strong>On the ring:</strong> {{ current.lubricant }}</p>
+    <p v-if="current.twoPeople" class="font-bold">Two people.</p>
+    <div v-if="current.joint && WIRES.has(current.joint) && taken.length > 0"><p class="text-[0.95rem]"><strong>As it was:</strong></p><span class="flex flex-wrap gap-2"><PhotoThumb v-for="photo in taken" :key="photo.entryId" :photo="photo" /></span></div>
+    <p v-if="current.orientation"><strong>How it lies:</strong> {{ current.orientation }}</p>
+    <StepMeasured :step="current" />
+    <CountEntry v-if="expected" :key="current.id" v-model:count="count" v-model:places="counted" :expected="expected.count" :came-out="expected.places" :back="current.phase === 'back'" :note="current.countNote" />
+    <p v-if="invalid" role="alert" class="font-bold">A count is a whole number, 0 to 200.</p>
+    <label v-if="differs && expected" class="block"><strong>{{ count === expected.count ? 'Not where they came out.' : `${expected.count} came out and ${count} go in.` }}</strong> Write why, then it can be closed.<input v-model="reason" class="field" maxlength="300" data-testid="count-reason"></label>
+    <StepDifferent v-if="different" :key="current.id" :step="current" @done="different = false" />
+    <template #buttons>
+      <button type="button" class="button button-lit basis-full" data-testid="step-done" :disabled="invalid || (differs && !reason.trim())" @click="done">{{ freeing ? 'It came' : current.phase === 'down' ? 'Out, into the tray' : current.phase === 'work' ? 'Done' : 'Back in' }}</button>
+      <button v-if="current.joint && WIRES.has(current.joint) && current.phase === 'down'" type="button" class="button" data-testid="step-photo" @click="emit('photo', shot)">Photo first</button>
+      <button v-if="canStick" type="button" class="button" data-testid="step-stuck" @click="stuck(current.id)">{{ freeing ? 'Still holds' : 'Will not open' }}</button>
+      <button v-if="current.phase !== 'back' && current.joint !== 'gate'" type="button" class="button" data-testid="step-damaged" @click="damaged(current.part)">It is damaged</button>
+      <button v-if="current.joint && current.joint !== 'gate' && current.phase === 'down' && !freeing" type="button" class="button" data-testid="step-different" :aria-expanded="different" @click="different = !different">It is different</button>
+      <button v-if="speaks" type="button" class="button" :aria-pressed="reading" @click="aloud">{{ reading ? 'Quiet' : 'Read aloud' }}</button>
+    </template>
+  </LampCard>
+  <LampCard v-else-if="plan" title="Everything is back" because="All steps are ticked. Prove the repair before the van is loaded.">
+    <template #buttons><button type="button" class="button button-lit" data-testid="joint-end" @click="end('repair')">Repaired: prove it</button></template>
+  </LampCard>
+  <LampCard v-else title="Decide first" because="The steps follow from the repair that is chosen. For a kind whose repairs are not laid out yet, write the work as notes below.">
+    <template #buttons><button type="button" class="button button-lit" data-testid="joint-end" @click="end('repair')">Work is written: prove it</button></template>
+  </LampCard>
+</template>

@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import type { JobConditions } from '#core/takedown/conditions'
+import type { TakeDownStep } from '#core/takedown/plan'
+
+/** What this step’s time or its next step hangs on, asked where it is met: the gap, the pipe, the cold, a hot shell. */
+const { step } = defineProps<{ step: TakeDownStep }>()
+const { visit, state } = useVisitContext()
+type Measured = Exclude<keyof JobConditions, 'hot'>
+const FIELDS: Record<Measured, { label: string; hint: string }> = {
+  bearingClearanceMm: { label: 'clearance on the shaft, mm', hint: '0.05' }, outletHigherMm: { label: 'new outlet higher by, mm', hint: 'lower: −38' }, pipeInches: { label: 'pipe, in', hint: '1.5' }, celsius: { label: 'cold, °C', hint: '12' },
+}
+const asked = computed<Measured[]>(() => (step.id === 'work:bearings:fit-check' ? ['bearingClearanceMm'] : step.id === 'work:pump:height' ? ['outletHigherMm', 'pipeInches', 'celsius'] : step.joint === 'glued-pipe' || step.id === 'work:pump:outlet' ? ['pipeInches', 'celsius'] : []))
+const shell = computed(() => step.id.endsWith('down:cool') || step.id === 'down:cool')
+const typed = ref<Partial<Record<Measured, string>>>({})
+watch(() => step.id, () => { typed.value = Object.fromEntries(asked.value.map((field) => [field, state.value.measured[field]?.toString() ?? ''])) }, { immediate: true })
+const problem = ref('')
+function write(): void {
+  const numbers = asked.value.flatMap((field) => (typed.value[field]?.trim() ? [[field, Number((typed.value[field] as string).replace(',', '.').replace('−', '-'))] as const] : []))
+  const wrong = numbers.find(([field, value]) => !Number.isFinite(value) || (field === 'pipeInches' && (value <= 0 || value > 12)) || (field === 'celsius' && (value < -30 || value > 60)) || (field === 'bearingClearanceMm' && (value < 0 || value > 5)) || (field === 'outletHigherMm' && Math.abs(value) > 2000))
+  problem.value = wrong ? `${FIELDS[wrong[0]].label}: a number such as ${FIELDS[wrong[0]].hint.replace('lower: ', '')}.` : numbers.length === 0 ? 'Write one of them.' : ''
+  if (!problem.value) visit.append('take-down-measured', Object.fromEntries(numbers))
+}
+</script>
+
+<template>
+  <form v-if="asked.length > 0" class="grid gap-2" data-testid="step-measured" @submit.prevent="write">
+    <div class="flex flex-wrap items-end gap-2"><label v-for="field in asked" :key="field" class="min-w-24 flex-1"><span class="label">{{ FIELDS[field].label }}</span><input v-model="typed[field]" class="field number" inputmode="text" :placeholder="FIELDS[field].hint"></label><button type="submit" class="button">Measured</button></div>
+    <p v-if="problem" role="alert" class="font-bold">{{ problem }}</p>
+  </form>
+  <button v-else-if="shell" type="button" class="toggle" :aria-pressed="state.measured.hot === true" data-testid="step-hot" @click="visit.append('take-down-measured', { hot: state.measured.hot !== true })">{{ state.measured.hot ? 'It is hot: half an hour runs' : 'A hand cannot rest on it' }}</button>
+</template>

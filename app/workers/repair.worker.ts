@@ -1,0 +1,22 @@
+import { expose } from 'comlink'
+import type { Construction, Kind } from '#core/knowledge/vocabulary'
+import type { Installation } from '#core/motor/nameplate'
+import { downtimeOf, type Downtime } from '#core/takedown/downtime'
+import { spareAssembly, stepPlan, type RepairOptions, type StepPlan } from '#core/takedown/step-plan'
+
+/** What a repair takes: its clock, and how long the water is off. */
+export interface RepairClock { minutes: StepPlan['minutes']; downtime: Downtime }
+
+const clock = {
+  /** The tries of every step’s three points, off the page’s own thread. */
+  read(kind: Kind, construction: Construction, option: string, options: RepairOptions, installation: Installation | undefined): RepairClock | undefined {
+    const plan = stepPlan(kind, construction, option, options)
+    if (!plan) return undefined
+    const inPlace = options.spareFirst ? stepPlan(kind, construction, option, { ...options, spareFirst: false }) : plan
+    const spare = spareAssembly(kind, construction) && inPlace && inPlace.assemblies.length > 0 ? stepPlan(kind, construction, option, { ...options, spareFirst: true }) : undefined
+    return { minutes: plan.minutes, downtime: downtimeOf(kind, inPlace ?? plan, spare, installation) }
+  },
+}
+export type Clock = typeof clock
+
+expose(clock)

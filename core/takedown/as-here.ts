@@ -1,0 +1,74 @@
+import type { ConstructionGraph, Joint, JointPlace, Minutes, WorkStep } from '../knowledge/constructions/joint'
+import { SCHOOL_WORDS, wayOf, type SchoolId, type SchoolWays } from '../knowledge/schools'
+import { badField, type InputError } from '../validation/input-error'
+import { waitHere, type JobConditions } from './conditions'
+
+/** What a machine has at a joint otherwise than its construction. */
+export interface JointCorrection { joint: string; count?: number; places?: readonly JointPlace[]; hand?: 'right' | 'left'; tool?: string }
+/** How a shop’s own minutes stand to the estimate, by step: `down:clamp`, `back:clamp`, `work:bearings:pull`. */
+export type Pace = Readonly<Record<string, number>>
+/** What makes a construction the one that stands here: this machine’s own joints, the shop’s schools and pace, the job’s measurements. */
+export interface Here { machineCorrections?: readonly JointCorrection[]; schools?: SchoolWays; pace?: Pace; conditions?: JobConditions }
+
+interface Said { text: string; minutes: number; materials: string[]; schools: SchoolId[] }
+
+/** Words with every mark filled in as the shop does it, and what that spends and takes. */
+export function said(words: string, ways?: SchoolWays): Said {
+  const out: Said = { text: '', minutes: 0, materials: [], schools: [] }
+  out.text = words.replace(/\{([a-z-]+)\}/g, (mark, name: string) => {
+    const row = SCHOOL_WORDS[name]
+    const chosen = row?.ways[wayOf(row.school, ways)]
+    if (!row || !chosen) throw new Error(`${mark} in “${words}” is no school’s`)
+    out.minutes += chosen.minutes ?? 0
+    if (chosen.spends) out.materials.push(chosen.spends)
+    out.schools.push(row.school)
+    return chosen.words
+  })
+  return out
+}
+
+/** The construction as it stands here: exact for the planner, which then sees the minutes that count. */
+export function asHere(graph: ConstructionGraph, here: Here): ConstructionGraph {
+  const corrections = new Map((here.machineCorrections ?? []).map((correction) => [correction.joint, correction]))
+  for (const joint of corrections.keys()) if (!hasJoint(graph, joint)) throw noJoint('options.machineCorrections', joint, graph)
+  return { ...graph, joints: graph.joints.map((joint) => jointHere({ ...joint, ...corrected(corrections.get(joint.id)) }, here)) }
+}
+
+/** One joint in the shop’s words and minutes. */
+export function jointHere(joint: Joint, { schools, pace, conditions = {} }: Here = {}): Joint {
+  const [down, back] = [said(joint.down, schools), said(joint.back ?? '', schools)]
+  const [estimateDown, estimateBack] = [longer(joint.minutes.down, down.minutes), longer(joint.minutes.back, back.minutes)]
+  return {
+    ...joint, down: down.text, ...(joint.back === undefined ? {} : { back: back.text }), wait: waitHere(joint.wait, conditions),
+    minutes: { down: paced(estimateDown, pace?.[`down:${joint.id}`]), back: paced(estimateBack, pace?.[`back:${joint.id}`]) }, estimate: { down: estimateDown[1], back: estimateBack[1] },
+    materials: { down: down.materials, back: back.materials }, schools: { down: down.schools, back: back.schools },
+  }
+}
+
+/** One step of the work in the shop’s words and minutes. */
+export function workStepHere(part: string, step: WorkStep, { schools, pace, conditions = {} }: Here): WorkStep {
+  const { text, minutes, materials, schools: asked } = said(step.text, schools)
+  const estimate = longer(step.minutes, minutes)
+  return { ...step, text, minutes: paced(estimate, pace?.[`work:${part}:${step.id}`]), estimate: estimate[1], materials: [...(step.materials ?? []), ...materials], schools: [...(step.schools ?? []), ...asked], wait: waitHere(step.wait, conditions) }
+}
+
+/** Has a construction a joint of this name? */
+export function hasJoint({ joints }: ConstructionGraph, id: string): boolean {
+  return joints.some((joint) => joint.id === id)
+}
+
+export function noJoint(field: string, id: string, { id: name, joints }: ConstructionGraph): InputError {
+  return badField(field, id, `a joint of ${name}: ${joints.map((joint) => joint.id).join(', ')}`)
+}
+
+function corrected({ count, places, hand, tool }: Omit<JointCorrection, 'joint'> = {}): Partial<Joint> {
+  return { ...(count === undefined ? {} : { count, places, countNote: 'as counted on this machine' }), ...(hand === undefined ? {} : { hand, turn: hand === 'left' ? 'clockwise' as const : 'counter-clockwise' as const }), ...(tool === undefined ? {} : { tool }) }
+}
+
+function longer([low, likely, high]: Minutes, by: number): Minutes {
+  return [low + by, likely + by, high + by]
+}
+
+function paced([low, likely, high]: Minutes, ratio = 1): Minutes {
+  return [low * ratio, likely * ratio, high * ratio]
+}

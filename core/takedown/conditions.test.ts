@@ -1,0 +1,55 @@
+import { describe, expect, it } from 'vitest'
+import { CEMENT_CURE } from '../knowledge/cures'
+import { bearingFit, cementCureMinutes, conditionText } from './conditions'
+import { planTakeDown } from './plan'
+
+describe('what the steps hang on', () => {
+  it('cement cures longer in a thicker pipe and in the cold, and the last row stands for what lies beyond', () => {
+    expect(cementCureMinutes({ pipeInches: 1.25, celsius: 20 })).toBe(15)
+    expect(cementCureMinutes({ pipeInches: 1.5, celsius: 20 })).toBe(30)
+    expect(cementCureMinutes({ pipeInches: 1.5, celsius: 4 })).toBe(60)
+    expect(cementCureMinutes({ pipeInches: 12, celsius: -40 })).toBe(480)
+    for (const { minutes } of CEMENT_CURE.sizes) expect(minutes.map((row) => row.minutes)).toEqual(minutes.map((row) => row.minutes).sort((a, b) => a - b))
+    for (const celsius of [20, 10, 0]) {
+      const bySize = CEMENT_CURE.sizes.map(({ upToInches }) => cementCureMinutes({ pipeInches: upToInches, celsius }))
+      expect(bySize).toEqual([...bySize].sort((a, b) => a - b))
+    }
+  })
+
+  it('a cold cellar keeps the water off longer, and the wait says why', () => {
+    const cut = (conditions: object) => planTakeDown('sump-sealed', ['pump'], { alternativesExcluded: ['check-valve'], conditions })
+    expect(cut({}).waits[0]?.what).toMatch(/1.5 in at 12 °C, taken as usual/)
+    const cold = cut({ pipeInches: 2, celsius: 3 })
+    expect(cold.waits).toMatchObject([{ minutes: 60, what: 'the cement cures: 2 in at 3 °C' }])
+    expect(cold.minutes.p50).toBeGreaterThan(cut({}).minutes.p50 + 10)
+  })
+
+  it('another outlet height is cut or added, with its cement and its cure', () => {
+    const plan = (outletHigherMm?: number) => planTakeDown('sump-sealed', ['pump'], { conditions: { outletHigherMm, celsius: 20 } })
+    expect(plan(38).work.find(({ id }) => id === 'work:pump:outlet')?.text).toMatch(/38 mm shorter: the new outlet is higher/)
+    expect(plan(-38).work.find(({ id }) => id === 'work:pump:outlet')?.text).toMatch(/38 mm longer: the new outlet is lower/)
+    expect(plan(38).waits).toMatchObject([{ minutes: 30, after: 'work:pump:outlet' }])
+    expect(plan(-38).consumables).toContainEqual(expect.objectContaining({ material: 'pipe and a coupling' }))
+    for (const same of [undefined, 0]) expect(plan(same).work.map(({ id }) => id)).not.toContain('work:pump:outlet')
+    expect(plan(38).minutes.p50).toBeGreaterThan(plan().minutes.p50 + 15)
+  })
+
+  it('a loose bearing is packed within the compound’s limit, and beyond it the shaft is condemned', () => {
+    expect(bearingFit({})).toBe('not-measured')
+    expect(bearingFit({ bearingClearanceMm: 0.003 })).toBe('snug')
+    expect(bearingFit({ bearingClearanceMm: 0.15 })).toBe('compound')
+    expect(bearingFit({ bearingClearanceMm: 0.16 })).toBe('renew')
+    expect(bearingFit({ bearingClearanceMm: 0.05 }, { 'loose-bearing': 'renew' })).toBe('renew')
+    const bench = (bearingClearanceMm: number, way = 'compound') => planTakeDown('motor-bench', ['bearings'], { conditions: { bearingClearanceMm }, schools: { 'loose-bearing': way } })
+    const packed = bench(0.08)
+    expect(packed.work.map(({ id }) => id)).toEqual(['work:bearings:pull', 'work:bearings:fit-check', 'work:bearings:compound', 'work:bearings:press'])
+    expect(packed.waits).toMatchObject([{ minutes: 30, after: 'work:bearings:compound', closes: 'through-bolts' }])
+    expect(packed.consumables).toContainEqual(expect.objectContaining({ material: 'retaining compound' }))
+    expect(bench(0.3).consumables).toContainEqual({ part: 'motor', because: 'comes new with it' })
+    expect(bench(0.3).work.find(({ id }) => id === 'work:bearings:renew-shaft')?.text).toMatch(/0.3 mm of clearance is more than the 0.15 mm/)
+    expect(bench(0.08, 'renew').work.map(({ id }) => id)).toContain('work:bearings:renew-shaft')
+    expect(packed.schools).toContain('loose-bearing')
+  })
+
+  it('says what was measured', () => expect(conditionText({ pipeInches: 1.5, celsius: 3, outletHigherMm: -20, hot: false })).toBe('pipe 1.5 in, 3 °C, new outlet 20 mm lower, motor cool'))
+})

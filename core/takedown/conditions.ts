@@ -1,0 +1,77 @@
+import { CEMENT_CURE, COOLING_MINUTES, RETAINING_COMPOUND, USUAL_JOINT } from '../knowledge/cures'
+import type { Assembly, SelfRunning, WorkStep } from '../knowledge/constructions/joint'
+import { about } from '../knowledge/constructions/shared'
+import { wayOf, type SchoolWays } from '../knowledge/schools'
+import type { Part } from '../knowledge/vocabulary'
+import { formatNumber as n } from '../quantity/format'
+
+/** What was measured at this job that its steps and waits hang on. */
+export interface JobConditions {
+  /** Nominal size of the pipe that is glued, inches. */
+  pipeInches?: number
+  /** The colder of air and pipe, °C. */
+  celsius?: number
+  /** Diametral clearance of a new bearing on the shaft, mm. */
+  bearingClearanceMm?: number
+  /** The new pump’s outlet above the old one’s, mm; below it, negative. */
+  outletHigherMm?: number
+  /** A hand cannot rest on the motor’s shell. */
+  hot?: boolean
+}
+
+/**
+ * Minutes before pressure on a cemented joint, by pipe size and temperature.
+ *
+ * @returns the last row of the table for a pipe or a frost beyond it
+ */
+export function cementCureMinutes({ pipeInches = USUAL_JOINT.pipeInches, celsius = USUAL_JOINT.celsius }: JobConditions): number {
+  const size = CEMENT_CURE.sizes.find(({ upToInches }) => pipeInches <= upToInches) ?? CEMENT_CURE.sizes.at(-1)
+  const row = size?.minutes.find(({ fromCelsius }) => celsius >= fromCelsius) ?? size?.minutes.at(-1)
+  return (row as { minutes: number }).minutes
+}
+
+/** A wait as it is at this job; none where what it waits for is not so. */
+export function waitHere(wait: SelfRunning | undefined, conditions: JobConditions): SelfRunning | undefined {
+  if (wait?.by === 'heat') return conditions.hot ? { ...wait, minutes: COOLING_MINUTES } : undefined
+  if (wait?.by !== 'cement') return wait
+  const { pipeInches = USUAL_JOINT.pipeInches, celsius = USUAL_JOINT.celsius } = conditions
+  return { ...wait, minutes: cementCureMinutes(conditions), what: `the cement cures: ${n(pipeInches)} in at ${n(celsius)} °C${conditions.pipeInches === undefined && conditions.celsius === undefined ? ', taken as usual' : ''}` }
+}
+
+/** How a new bearing sits on its shaft, by its measured clearance. */
+export type BearingFit = 'not-measured' | 'snug' | 'compound' | 'renew'
+export function bearingFit({ bearingClearanceMm }: JobConditions, ways?: SchoolWays): BearingFit {
+  if (bearingClearanceMm === undefined) return 'not-measured'
+  if (bearingClearanceMm <= RETAINING_COMPOUND.snugMm) return 'snug'
+  return bearingClearanceMm <= RETAINING_COMPOUND.fillsMm && wayOf('loose-bearing', ways) === 'compound' ? 'compound' : 'renew'
+}
+
+/** The work at a part as its construction has it, with what this job’s measurements add to it. */
+export function workHere(part: Part, assembly: Assembly, steps: readonly WorkStep[], conditions: JobConditions, ways?: SchoolWays): readonly WorkStep[] {
+  if (part === 'bearings') return [...steps.flatMap((step) => (step.id === 'press' ? [...bearingSteps(conditions, ways), step] : [step]))]
+  if (part === 'pump' && assembly === 'sump-sealed') return [...steps, ...outletSteps(conditions)]
+  return steps
+}
+
+function bearingSteps(conditions: JobConditions, ways?: SchoolWays): WorkStep[] {
+  const { fillsMm, handleMinutes, loadHours } = RETAINING_COMPOUND
+  const clearance = `${n(conditions.bearingClearanceMm ?? 0)} mm`
+  const fit = bearingFit(conditions, ways)
+  if (fit === 'compound') return [{ id: 'compound', text: `Retaining compound on the shaft: ${clearance} of clearance, it fills up to ${n(fillsMm)} mm; degrease, a thin ring, the bearing straight on. Full load after ${loadHours} h`, tool: 'degreaser', minutes: about(6), materials: ['retaining compound'], schools: ['loose-bearing'], wait: { minutes: handleMinutes, what: 'the retaining compound takes', closes: 'through-bolts' } }]
+  if (fit === 'renew') return [{ id: 'renew-shaft', text: `Stop: ${clearance} of clearance ${(conditions.bearingClearanceMm ?? 0) > fillsMm ? `is more than the ${n(fillsMm)} mm a retaining compound fills` : 'is not packed in this shop'}; a new shaft or motor`, minutes: about(2), spends: ['motor'], schools: ['loose-bearing'] }]
+  return []
+}
+
+function outletSteps({ outletHigherMm }: JobConditions): WorkStep[] {
+  if (!outletHigherMm) return []
+  const by = `${n(Math.abs(outletHigherMm))} mm`
+  return [{ id: 'outlet', text: outletHigherMm > 0 ? `Piece between pump and check valve ${by} shorter: the new outlet is higher by that. Cut square, deburred, dry-fitted, marked, then primer on both and cement on both` : `Piece between pump and check valve ${by} longer: the new outlet is lower by that. A new piece cut, or a coupling and ${by} added, dry-fitted, marked, then primer on both and cement on both`, tool: 'pipe saw, primer, cement', minutes: about(outletHigherMm > 0 ? 10 : 14), caution: 'Primer and cement vapours: air the cellar, no flame.', materials: ['primer and cement', ...(outletHigherMm > 0 ? [] : ['pipe and a coupling'])], wait: { minutes: 0, what: 'the cement cures', closes: 'unplug', by: 'cement' } }]
+}
+
+/** What was measured, as a person would write it. */
+export function conditionText({ pipeInches, celsius, bearingClearanceMm, outletHigherMm, hot }: JobConditions): string {
+  return [
+    pipeInches === undefined ? '' : `pipe ${n(pipeInches)} in`, celsius === undefined ? '' : `${n(celsius)} °C`, bearingClearanceMm === undefined ? '' : `bearing clearance ${n(bearingClearanceMm)} mm`,
+    outletHigherMm === undefined ? '' : `new outlet ${n(Math.abs(outletHigherMm))} mm ${outletHigherMm < 0 ? 'lower' : 'higher'}`, hot === undefined ? '' : hot ? 'motor hot' : 'motor cool',
+  ].filter(Boolean).join(', ')
+}

@@ -1,0 +1,55 @@
+import { describe, expect, it } from 'vitest'
+import { learnSteps, LEARNING, paceKey, paceOf, ratiosOf, robustRatio, type TickedStep } from './own-times'
+import { planTakeDown } from './plan'
+import { stepPlan } from './step-plan'
+
+const visit = (visitId: string, ...steps: [step: string, minutes: number, estimate?: number][]): TickedStep[] => {
+  let clock = Date.parse('2026-05-04T09:00:00Z')
+  return steps.map(([step, minutes, estimate]) => {
+    clock += minutes * 60_000
+    return { visitId, step, at: new Date(clock).toISOString(), done: true, ...(estimate === undefined ? {} : { estimate }) }
+  })
+}
+
+describe('the shop’s own times', () => {
+  it('a step runs from the tick before it in its visit; the first has no beginning', () => {
+    const ticked = [...visit('a', ['down:make-dead', 5, 4], ['down:valves', 6, 3]), ...visit('b', ['down:make-dead', 9, 4], ['down:valves', 1.5, 3])]
+    expect([...ratiosOf(ticked)]).toEqual([['down:valves', [{ ratio: 2, estimate: 3 }, { ratio: 0.5, estimate: 3 }]]])
+    expect(ratiosOf([...ticked].reverse())).toEqual(ratiosOf(ticked))
+  })
+
+  it('a break, a ticking off afterwards and a step that was undone say nothing', () => {
+    const ticked = visit('a', ['down:valves', 0, 3], ['down:drain', 3 * LEARNING.longestOverEstimate * 2, 3], ['down:clamp', 0.01, 3], ['down:impeller', 6, 6])
+    ticked.push({ visitId: 'a', step: 'down:impeller', at: '2026-05-04T12:00:00Z', done: false, estimate: 6 })
+    expect(ratiosOf(ticked).size).toBe(0)
+  })
+
+  it('few steps move little, many take over, and one bad day moves less than its share', () => {
+    expect(robustRatio([])).toBe(1)
+    expect(robustRatio([2])).toBeLessThan(1.2)
+    expect(robustRatio(Array.from({ length: 60 }, () => 2))).toBeGreaterThan(1.85)
+    expect(robustRatio([0.5, 0.5, 0.5])).toBeCloseTo(1 / robustRatio([2, 2, 2]), 9)
+    const [usual, oneBad] = [robustRatio(Array.from({ length: 9 }, () => 1)), robustRatio([...Array.from({ length: 9 }, () => 1), 20])]
+    expect(usual).toBeCloseTo(1, 12)
+    expect(oneBad).toBeLessThan(Math.exp(Math.log(20) / 14) * 0.9)
+  })
+
+  it('a joint learns from every assembly it stands in, and the plan takes the learned minutes', () => {
+    expect(paceKey('down:motor-bench.springs')).toBe('down:springs')
+    const ticked = Array.from({ length: 30 }, (_, index) => visit(`v${index}`, ['down:part-halves', 1, 3], ['down:diffuser', 6, 3])).flat()
+    const learned = learnSteps(ticked)
+    expect(learned).toHaveLength(1)
+    const pace = paceOf(learned)
+    const step = (options: object) => planTakeDown('band-clamp', ['diffuser'], options).down.find(({ id }) => id === 'down:diffuser')
+    expect(step({ pace })).toMatchObject({ minutes: 3 * (pace['down:diffuser'] as number), estimate: 3 })
+    expect(step({})).toMatchObject({ minutes: 3, estimate: 3 })
+    const bench = stepPlan('pool', 'band-clamp', 'bearings-and-seal', { pace: { 'down:springs': 2 } })
+    expect(bench?.steps.find(({ id }) => id === 'down:motor-bench.springs')).toMatchObject({ minutes: 6, estimate: 3 })
+  })
+
+  it('the least time is found among the shop’s own: where the valve is slow, the riser is cut', () => {
+    const ids = (pace: Record<string, number>) => planTakeDown('sump-sealed', ['pump'], { pace }).down.map(({ id }) => id)
+    expect(ids({})).toContain('down:check-valve')
+    expect(ids({ 'down:check-valve': 9 })).toContain('down:cut-riser')
+  })
+})

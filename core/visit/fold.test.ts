@@ -119,6 +119,20 @@ describe('proving and handing over', () => {
     expect([...fold(journal).steps.keys()]).toEqual(['down:valves'])
   })
 
+  it('with the power back between, what was bled is bled again and what was cool is felt again', () => {
+    const ticked = (...steps: string[]) => steps.map((step) => entry('step', { step, done: true }))
+    const shell = [opened(), entry('decision', { option: 'replace-run-capacitor' }), ...ticked('down:make-dead', 'down:cool', 'down:discharge', 'down:clamp')]
+    expect([...fold([...shell, entry('decision', { option: 'swap-motor' })]).steps.keys()]).toEqual(['down:make-dead', 'down:cool', 'down:discharge', 'down:clamp'])
+    expect([...fold([...shell, ...ticked('back:make-dead'), entry('decision', { option: 'swap-motor' })]).steps.keys()]).toEqual(['down:clamp'])
+  })
+
+  it('what was measured for the repair adds up, the newest of each speaking; a spare may come first', () => {
+    const state = fold([opened(), entry('take-down-measured', { pipeInches: 1.5, celsius: 12 }), entry('take-down-measured', { celsius: 3 }), entry('decision', { option: 'swap-sump-pump', spareFirst: true })])
+    expect(state.measured).toEqual({ pipeInches: 1.5, celsius: 3 })
+    expect(state.spareFirst).toBe(true)
+    expect(fold([opened(), entry('decision', { option: 'swap-sump-pump' })])).toMatchObject({ measured: {}, spareFirst: false })
+  })
+
   it('writes a sheet with findings, readings, work, price, what to watch and cautions', () => {
     const sheet = writeSheet(repaired())
     expect(sheet.summary).toMatch(/run capacitor weak.*Replace the run capacitor: done/)

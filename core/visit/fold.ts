@@ -128,7 +128,9 @@ function foldSteps(live: readonly Entry[]): VisitState['steps'] {
     if (entry.kind !== 'decision' || entry.body.option === chosen) continue
     chosen = entry.body.option
     const closed = new Set([...steps].filter(([id, { done }]) => done && id.startsWith('back:')).map(([id]) => id.replace('back:', 'down:')))
-    for (const id of steps.keys()) if (!id.startsWith('down:') || closed.has(id)) steps.delete(id)
+    // With the power back, what was bled may be charged again, and what was cool is hot.
+    const powered = closed.has('down:make-dead')
+    for (const id of steps.keys()) if (!id.startsWith('down:') || closed.has(id) || (powered && /[:.](discharge|cool)$/.test(id))) steps.delete(id)
   }
   return steps
 }

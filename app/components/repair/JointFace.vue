@@ -18,7 +18,7 @@ const turnOf = (index: number) => (order.value?.indexOf(index) ?? -1) + 1
 </script>
 
 <template>
-  <svg v-if="kind" viewBox="0 0 120 120" width="104" height="104" class="shrink-0" fill="none" stroke="currentColor" stroke-width="2" role="img" :aria-label="order ? `tighten ${step.tighten?.pattern}, in the order of the numbers` : 'the joint from its front'" :data-testid="order ? 'tighten' : 'joint-face'">
+  <svg v-if="kind" viewBox="0 0 120 120" width="92" height="92" class="shrink-0" fill="none" stroke="currentColor" stroke-width="2" role="img" :aria-label="order ? `tighten ${step.tighten?.pattern}, in the order of the numbers` : 'the joint from its front'" :data-testid="order ? 'tighten' : 'joint-face'">
     <template v-if="kind === 'bolts'"><circle cx="60" cy="60" r="57" /><circle cx="60" cy="60" r="24" />
       <g v-for="(place, index) in places" :key="index"><circle :cx="place.x" :cy="place.y" :r="order ? 11 : 8" fill="#fffdf7" /><circle v-if="lowest.has(index)" :cx="place.x" :cy="place.y" :r="order ? 14 : 11" />
         <text v-if="order" :x="place.x" :y="place.y + 5" text-anchor="middle" font-size="13" font-weight="700" fill="currentColor" stroke="none">{{ turnOf(index) }}</text><path v-else :d="`M${place.x - 4} ${place.y}h8M${place.x} ${place.y - 4}v8`" /></g>

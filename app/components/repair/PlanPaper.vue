@@ -38,14 +38,14 @@ function print(): void {
         <h2 class="text-base">{{ PHASES[group.phase] }}</h2>
         <table><tbody><tr v-for="step in group.steps" :key="step.id">
           <td class="number w-8 text-right">{{ step.number }}</td><td class="w-8"><span class="box">{{ step.record?.done ? '✓' : '' }}</span></td>
-          <td>{{ step.title }}<template v-if="step.how">. {{ step.how }}</template><strong v-if="step.hand === 'left'"> Left-handed: {{ step.turn }}.</strong><span v-if="step.orientation"> How it lies: {{ step.orientation }}.</span><span v-if="step.caution" class="block font-bold">{{ step.caution }}</span></td>
-          <td class="w-36 text-[0.9rem]">{{ step.tool }}</td><td class="number w-20 text-right">{{ step.count === undefined ? '' : `${step.record?.count ?? '__'} of ${step.count}` }}</td><td class="number w-14 text-right">{{ formatMinutes(step.minutes) }}</td>
+          <td>{{ step.title }}. <template v-if="step.how">{{ step.how }}</template><strong v-if="step.hand === 'left'"> Left-handed: {{ step.turn }}.</strong><span v-if="step.orientation"> How it lies: {{ step.orientation }}.</span><span v-if="step.caution" class="block font-bold">{{ step.caution }}</span></td>
+          <td class="w-36 text-[0.9rem]">{{ step.tool }}</td><td class="number w-24 text-right whitespace-nowrap">{{ step.count === undefined ? '' : `${step.record?.count ?? '__'} of ${step.count}` }}</td><td class="number w-14 text-right">{{ formatMinutes(step.minutes) }}</td>
         </tr></tbody></table>
       </section>
       <section>
         <h2 class="text-base">Tray</h2>
         <p class="text-[0.9rem]">Lay each in its own cup; write what came out, and again what went in. {{ tray.length === 0 ? 'Nothing is out yet.' : `Out now: ${tray.length}.` }}</p>
-        <ul class="cups"><li v-for="step in out" :key="step.id"><span class="number">{{ step.number }}</span> {{ step.title }}<span v-for="place in step.places ?? [{ place: step.temporary ? 'fitted, must be gone' : 'out', count: step.count ?? 1 }]" :key="place.place" class="block text-[0.88rem]">{{ place.place }} <span class="number">({{ place.count }})</span> out ____ in ____</span></li></ul>
+        <ul class="cups"><li v-for="step in out" :key="step.id"><span class="number">{{ step.number }}</span> {{ step.title }}<span v-for="place in step.places ?? [{ place: step.temporary ? 'fitted, must be gone' : 'pieces', count: step.count ?? 1 }]" :key="place.place" class="block text-[0.88rem]">{{ place.place }} <span class="number">({{ place.count }})</span> out ____ in ____</span></li></ul>
       </section>
       <section v-if="plan.whileOpen.length > 0"><h2 class="text-base">While it is open, look at</h2><p>{{ plan.whileOpen.map(({ part }) => PARTS[part]).join(' · ') }}</p></section>
       <p class="mt-3 text-[0.88rem]">Minutes are the shop’s own where it has timed the step, else the estimate; an hour is {{ money(visit.shop.rates.hourly) }}. Local codes and licensed practice decide.</p>

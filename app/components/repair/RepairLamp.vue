@@ -62,7 +62,7 @@ function done(): void {
 <template>
   <LampCard v-if="current" :title="current.title" :because="current.how" :tool="current.tool" :caution="current.caution">
     <p class="number text-[0.95rem]">step {{ current.number }} · {{ formatMinutes(current.minutes) }} · {{ formatMinutes(minutesLeft) }} left</p>
-    <div v-if="current.joint" class="flex flex-wrap items-center gap-x-5 gap-y-2"><ThreadTurn v-if="current.turn" :turn="current.turn" :hand="current.hand" /><JointFace :step="current" :count="expected?.count ?? 1" /></div>
+    <div v-if="current.joint" class="flex items-center gap-4"><ThreadTurn v-if="current.turn" :turn="current.turn" :hand="current.hand" /><JointFace :step="current" :count="expected?.count ?? 1" /></div>
     <p v-if="current.tighten && (expected?.count ?? 0) > 1">In {{ current.tighten.rounds }} rounds, {{ current.tighten.pattern === 'star' ? 'in a star' : current.tighten.pattern }}: until {{ current.tighten.until }}.</p>
     <p v-if="current.hold && current.phase === 'down'" class="text-[0.88rem]"><strong>Hold the shaft:</strong> {{ current.hold.join('; else ') }}</p>
     <p v-if="current.orElse" class="text-[0.95rem]"><strong>If that fails:</strong> {{ current.orElse.map(({ text, minutes }) => `${text} (${minutes} min)`).join('; else ') }}</p>

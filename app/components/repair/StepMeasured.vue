@@ -7,7 +7,7 @@ const { step } = defineProps<{ step: TakeDownStep }>()
 const { visit, state } = useVisitContext()
 type Measured = Exclude<keyof JobConditions, 'hot'>
 const FIELDS: Record<Measured, { label: string; hint: string }> = {
-  bearingClearanceMm: { label: 'clearance on the shaft, mm', hint: '0.05' }, outletHigherMm: { label: 'new outlet higher by, mm', hint: 'lower: −38' }, pipeInches: { label: 'pipe, in', hint: '1.5' }, celsius: { label: 'cold, °C', hint: '12' },
+  bearingClearanceMm: { label: 'clearance on the shaft, mm', hint: '0.05' }, outletHigherMm: { label: 'new outlet higher (−: lower), mm', hint: '38' }, pipeInches: { label: 'pipe, in', hint: '1.5' }, celsius: { label: 'cold, °C', hint: '12' },
 }
 const asked = computed<Measured[]>(() => (step.id === 'work:bearings:fit-check' ? ['bearingClearanceMm'] : step.id === 'work:pump:height' ? ['outletHigherMm', 'pipeInches', 'celsius'] : step.joint === 'glued-pipe' || step.id === 'work:pump:outlet' ? ['pipeInches', 'celsius'] : []))
 const shell = computed(() => step.id.endsWith('down:cool') || step.id === 'down:cool')
@@ -17,7 +17,7 @@ const problem = ref('')
 function write(): void {
   const numbers = asked.value.flatMap((field) => (typed.value[field]?.trim() ? [[field, Number((typed.value[field] as string).replace(',', '.').replace('−', '-'))] as const] : []))
   const wrong = numbers.find(([field, value]) => !Number.isFinite(value) || (field === 'pipeInches' && (value <= 0 || value > 12)) || (field === 'celsius' && (value < -30 || value > 60)) || (field === 'bearingClearanceMm' && (value < 0 || value > 5)) || (field === 'outletHigherMm' && Math.abs(value) > 2000))
-  problem.value = wrong ? `${FIELDS[wrong[0]].label}: a number such as ${FIELDS[wrong[0]].hint.replace('lower: ', '')}.` : numbers.length === 0 ? 'Write one of them.' : ''
+  problem.value = wrong ? `${FIELDS[wrong[0]].label}: a number such as ${FIELDS[wrong[0]].hint}.` : numbers.length === 0 ? 'Write one of them.' : ''
   if (!problem.value) visit.append('take-down-measured', Object.fromEntries(numbers))
 }
 </script>

@@ -8,6 +8,8 @@ export default defineConfig({
   expect: { timeout: 12_000 },
   workers: 2,
   fullyParallel: false,
+  // A stalled machine gets a second try; the run says which tests needed it.
+  retries: 1,
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? '.cache/results/playwright.json' }]],
   use: { browserName: 'chromium', launchOptions: CHROMIUM_LAUNCH, trace: 'off', actionTimeout: 30_000 },

@@ -2,6 +2,7 @@ import { computed } from 'vue'
 import { storeToRefs } from 'pinia'
 import type { JointPlace } from '#core/knowledge/constructions/joint'
 import type { JointCorrection } from '#core/takedown/as-here'
+import { partVerdicts } from '#core/visit/fold'
 import { splitStep } from '#core/takedown/step-plan'
 import { trayOf } from '#core/takedown/tray'
 import { whileOpenSums } from '#core/takedown/while-open'
@@ -22,7 +23,8 @@ export function useRepair() {
   }
   const likely = computed(() => steps.value.reduce((sum, { minutes }) => sum + minutes, 0))
   const minutesLeft = computed(() => steps.value.filter(({ record }) => !record?.done).reduce((sum, { minutes }) => sum + minutes, 0))
-  const whileOpen = computed(() => (plan.value ? whileOpenSums(plan.value.whileOpen, clock.value?.minutes.p50 ?? likely.value, state.value.plate.ageYears, visit.shop.rates) : []))
+  const verdicts = computed(() => new Map([...partVerdicts(state.value)].map(([part, { verdict }]) => [part, verdict])))
+  const whileOpen = computed(() => (plan.value ? whileOpenSums(plan.value.whileOpen, clock.value?.minutes.p50 ?? likely.value, state.value.plate.ageYears, visit.shop.rates, verdicts.value) : []))
   function tick(step: string, done: boolean, { count, places, reason }: { count?: number; places?: JointPlace[]; reason?: string } = {}): void {
     const planned = steps.value.find(({ id }) => id === step)
     visit.append('step', { step, done, ...(count === undefined ? {} : { count }), ...(places && planned?.places ? { places } : {}), ...(reason ? { reason } : {}), ...(planned ? { estimate: planned.estimate } : {}) })

@@ -9,3 +9,7 @@ export const LIVES: Readonly<Partial<Record<Part, readonly [from: number, to: nu
 export const LIVES_BASIS: Basis = { kind: 'common-practice', name: 'usual lives: seal 3–8 years, O-rings 5 and more, motor and capacitor 5–10, submersible 8–15, sump pump 7–10; else shop estimate' }
 /** How sharply failures gather about the usual life, and how far ahead a second visit is looked for. */
 export const WEAR_OUT = { shape: 3, horizonYears: 3 } as const
+/** A part that reads tired fails this many times as readily as its age alone says. Shop estimate. */
+export const TIRED_HAZARD = 3
+/** What a new motor or pump comes with, years. Common practice; the sheet in the box wins. */
+export const NEW_WARRANTY_YEARS = 1

@@ -15,6 +15,7 @@ export const SCHOOLS = {
   'halves': { question: 'One half of a well pump is worn', ways: { both: 'both halves replaced', one: 'the bad half replaced, the good one kept as a spare' } },
   'loose-bearing': { question: 'A bearing loose on its shaft', ways: { compound: 'retaining compound, within its limit', renew: 'a new shaft or motor' } },
   'shims': { question: 'Shims', ways: { corners: 'back to their own corners', gap: 'reset to a measured gap' } },
+  'warranty': { question: 'The warranty of a new machine', ways: { priced: 'priced as the replacement it is expected to save', ignored: 'ignored' } },
   'after': { question: 'After new bearings or a new seal', ways: { 'second-look': 'a second look after a day', 'on-the-day': 'accepted on the day' } },
 } as const satisfies Record<string, School>
 
@@ -48,6 +49,6 @@ export const SCHOOL_WORDS: Readonly<Record<string, Words>> = {
   ground: { school: 'ground-test', ways: { megohmmeter: { words: 'megohm them under water' }, 'ohmmeter-first': { words: 'ohmmeter to ground first, then megohm them under water', minutes: 1 } } },
   isolate: { school: 'isolation', ways: { breaker: { words: 'Breaker off and locked, each line proved dead at the terminals' }, panel: { words: 'Whole panel off and locked, each line proved dead at the terminals', minutes: 1 } } },
   reenergise: { school: 'isolation', ways: { breaker: { words: 'lock off: breaker on' }, panel: { words: 'lock off: panel on', minutes: 1 } } },
-  halves: { school: 'halves', ways: { both: { words: 'the other half is as old: replace it with this one', minutes: 2 }, one: { words: 'label the good old half and keep it as a spare', minutes: 2 } } },
+  halves: { school: 'halves', ways: { both: { words: 'the other half is as old: price both with the owner, and renew both', minutes: 2 }, one: { words: 'label the good old half and keep it as a spare', minutes: 2 } } },
   shims: { school: 'shims', ways: { corners: { words: 'Shims back to their own corners, thin and thick as they came' }, gap: { words: 'Shims built up under each corner to the gap measured with the feeler gauge', minutes: 12 } } },
 }

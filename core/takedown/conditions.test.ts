@@ -51,5 +51,12 @@ describe('what the steps hang on', () => {
     expect(packed.schools).toContain('loose-bearing')
   })
 
+  it('one bearing is half the pulling and pressing, and says why the other stays', () => {
+    const bench = (oneBearing?: boolean) => planTakeDown('motor-bench', ['bearings'], { conditions: { oneBearing } })
+    expect(bench(true).work.find(({ id }) => id === 'work:bearings:pull')).toMatchObject({ minutes: 4, text: expect.stringContaining('spins silent') as string })
+    expect(bench().work.find(({ id }) => id === 'work:bearings:pull')).toMatchObject({ minutes: 8, text: expect.stringContaining('both bearings') as string })
+    expect(bench(true).minutes.p50).toBeLessThan(bench().minutes.p50)
+  })
+
   it('says what was measured', () => expect(conditionText({ pipeInches: 1.5, celsius: 3, outletHigherMm: -20, hot: false })).toBe('pipe 1.5 in, 3 °C, new outlet 20 mm lower, motor cool'))
 })

@@ -13,6 +13,8 @@ export interface JobConditions {
   celsius?: number
   /** Diametral clearance of a new bearing on the shaft, mm. */
   bearingClearanceMm?: number
+  /** Only one of the two bearings is renewed: the other spins silent. */
+  oneBearing?: boolean
   /** The new pump’s outlet above the old one’s, mm; below it, negative. */
   outletHigherMm?: number
   /** A hand cannot rest on the motor’s shell. */
@@ -48,9 +50,16 @@ export function bearingFit({ bearingClearanceMm }: JobConditions, ways?: SchoolW
 
 /** The work at a part as its construction has it, with what this job’s measurements add to it. */
 export function workHere(part: Part, assembly: Assembly, steps: readonly WorkStep[], conditions: JobConditions, ways?: SchoolWays): readonly WorkStep[] {
-  if (part === 'bearings') return [...steps.flatMap((step) => (step.id === 'press' ? [...bearingSteps(conditions, ways), step] : [step]))]
+  if (part === 'bearings') return steps.flatMap((step) => (step.id === 'press' ? [...bearingSteps(conditions, ways), oneOf(step, conditions)] : [oneOf(step, conditions)]))
   if (part === 'pump' && assembly === 'sump-sealed') return [...steps, ...outletSteps(conditions)]
   return steps
+}
+
+/** One bearing instead of two: half the pulling and pressing. */
+function oneOf(step: WorkStep, { oneBearing }: JobConditions): WorkStep {
+  if (!oneBearing || (step.id !== 'pull' && step.id !== 'press')) return step
+  const [low, likely, high] = step.minutes
+  return { ...step, minutes: [low / 2, likely / 2, high / 2], text: step.id === 'pull' ? 'Draw the bad bearing by the inner ring; the other spins silent, without play, and stays' : 'Press the new one on by the inner ring only, square, to the shoulder' }
 }
 
 function bearingSteps(conditions: JobConditions, ways?: SchoolWays): WorkStep[] {
@@ -69,9 +78,9 @@ function outletSteps({ outletHigherMm }: JobConditions): WorkStep[] {
 }
 
 /** What was measured, as a person would write it. */
-export function conditionText({ pipeInches, celsius, bearingClearanceMm, outletHigherMm, hot }: JobConditions): string {
+export function conditionText({ pipeInches, celsius, bearingClearanceMm, outletHigherMm, oneBearing, hot }: JobConditions): string {
   return [
     pipeInches === undefined ? '' : `pipe ${n(pipeInches)} in`, celsius === undefined ? '' : `${n(celsius)} °C`, bearingClearanceMm === undefined ? '' : `bearing clearance ${n(bearingClearanceMm)} mm`,
-    outletHigherMm === undefined ? '' : `new outlet ${n(Math.abs(outletHigherMm))} mm ${outletHigherMm < 0 ? 'lower' : 'higher'}`, hot === undefined ? '' : hot ? 'motor hot' : 'motor cool',
+    outletHigherMm === undefined ? '' : `new outlet ${n(Math.abs(outletHigherMm))} mm ${outletHigherMm < 0 ? 'lower' : 'higher'}`, oneBearing === undefined ? '' : oneBearing ? 'one bearing' : 'both bearings', hot === undefined ? '' : hot ? 'motor hot' : 'motor cool',
   ].filter(Boolean).join(', ')
 }

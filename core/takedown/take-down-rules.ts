@@ -21,6 +21,7 @@ export class JobConditionsInput {
   @OptionalQuantity({ min: -30, max: 60 }) celsius?: number
   @OptionalQuantity({ min: 0, max: 5 }) bearingClearanceMm?: number
   @OptionalQuantity({ min: -2000, max: 2000 }) outletHigherMm?: number
+  @MayBeAbsent() @IsBoolean() oneBearing?: boolean
   @MayBeAbsent() @IsBoolean() hot?: boolean
 }
 

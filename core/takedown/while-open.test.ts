@@ -22,5 +22,12 @@ describe('what lies open anyway', () => {
     expect(chanceOfFailing([3, 8], 60, 30)).toBeLessThanOrEqual(1)
   })
 
+  it('what reads tired is the likelier to fail, what reads failed is sure to', () => {
+    const chance = (verdict?: 'sound' | 'tired' | 'failed') => whileOpenSums([{ part: 'run-capacitor', minutes: 6 }], 60, 2, DEFAULT_RATES, new Map(verdict ? [['run-capacitor', verdict]] : []))[0]?.chance ?? 0
+    expect(chance('sound')).toBe(chance())
+    expect(1 - chance('tired')).toBeCloseTo((1 - chance()) ** 3, 12)
+    expect(chance('failed')).toBe(1)
+  })
+
   it('says nothing of a part without a price', () => expect(whileOpenSums([{ part: 'volute', minutes: 5 }], 60, 5, DEFAULT_RATES)).toEqual([]))
 })

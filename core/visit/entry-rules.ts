@@ -197,7 +197,7 @@ function validBody(kind: EntryKind, plain: object): object {
   // What can be written can be answered: a working that ends in an error is refused at the edge.
   if (kind === 'working-kept') atPath('input', () => ask(questionById((body as EntryBodies['working-kept']).question), (body as EntryBodies['working-kept']).input))
   if (kind === 'take-down-found' && !('joint' in body) && !('part' in body)) throw new InputError([{ field: 'joint', value: undefined, expected: 'the joint or the part it was found at' }])
-  if (kind === 'take-down-measured' && Object.keys(body).length === 0) throw new InputError([{ field: 'pipeInches', value: undefined, expected: 'one measurement at least: pipeInches, celsius, bearingClearanceMm, outletHigherMm or hot' }])
+  if (kind === 'take-down-measured' && Object.keys(body).length === 0) throw new InputError([{ field: 'pipeInches', value: undefined, expected: 'one measurement at least: pipeInches, celsius, bearingClearanceMm, outletHigherMm, oneBearing or hot' }])
   if (kind === 'finding') return canonicalFinding(body as EntryBodies['finding'])
   const machine = (body as { machine?: Machine }).machine
   if (machine && !constructionFits(machine)) throw new InputError([{ field: 'machine.construction', value: machine.construction, expected: `a construction of kind ${machine.kind} is needed` }])

@@ -1,3 +1,4 @@
+import { withFound } from '../decision/found-extra'
 import { jobOptions } from '../decision/job-options'
 import { optionsFor, type Option } from '../decision/options'
 import { diagnose, faultLabel } from '../diagnosis/diagnose'
@@ -47,7 +48,8 @@ export interface Sheet {
 
 /** Writes the sheet of a visit from its state. */
 export function writeSheet(state: VisitState, shop: Shop = UNNAMED_SHOP, experience?: Readonly<Record<string, number>>): Sheet {
-  const option = state.decision ? optionsFor(state.case, shop.rates, experience).find(({ id }) => id === state.decision) ?? chosenAnyway(state, shop.rates) : undefined
+  const chosen = state.decision ? optionsFor(state.case, shop.rates, experience).find(({ id }) => id === state.decision) ?? chosenAnyway(state, shop.rates) : undefined
+  const option = chosen && withFound(chosen, state.machine.kind, state.machine.construction, shop.rates, { found: state.takeDownFound, schools: shop.schools })
   const last = new Map(state.findings.map((judged) => [`${judged.judgement.subject}|${judged.stage}`, judged]))
   return {
     shop, visitId: state.id, date: (state.handedOver?.at ?? state.startedAt ?? state.scheduledAt).slice(0, 10),

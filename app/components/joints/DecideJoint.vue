@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import type { Option } from '#core/decision/options'
+import { warrantyWorth } from '#core/decision/warranty'
+import { wayOf } from '#core/knowledge/schools'
 import { formatMinutes, formatPercent } from '#core/quantity/format'
 
 const { visit, state, options } = useVisitContext()
 const money = useMoney()
+const worth = (option: Option) => (wayOf('warranty', visit.shop.schools) === 'priced' ? warrantyWorth(option, visit.shop.rates, state.value.machine.kind) : 0)
 const choose = (option: Option) => visit.append('decision', { option: option.id })
 </script>
 
@@ -21,6 +24,7 @@ const choose = (option: Option) => visit.append('decision', { option: option.id 
           <div><dt>time</dt><dd class="number">{{ formatMinutes(option.minutes) }}</dd></div>
           <div><dt>parts</dt><dd class="number">{{ money(option.partsPrice) }}</dd></div>
           <div><dt>labour</dt><dd class="number">{{ money(option.labourPrice) }}</dd></div>
+          <div v-if="worth(option) >= 1"><dt>its warranty saves</dt><dd class="number">{{ money(worth(option)) }}</dd></div>
         </dl>
         <ul class="ml-4 list-disc text-[0.92rem]"><li v-for="part in option.parts" :key="part.part">{{ part.label }}</li><li v-if="option.parts.length === 0">no parts</li></ul>
         <p class="text-[0.92rem]">{{ option.because }}</p>

@@ -2,7 +2,7 @@
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
 import { LIVES_BASIS } from '#core/knowledge/lives'
 import { PARTS } from '#core/knowledge/vocabulary'
-import { formatMinutes } from '#core/quantity/format'
+import { formatMinutes, formatNumber } from '#core/quantity/format'
 
 /** What the whole job takes: its clock, the water's, tools and parts, and what lies open anyway, each with its sum. */
 const { plan, clock, whileOpen } = useRepair()
@@ -21,7 +21,7 @@ const waits = computed(() => plan.value?.waits.filter(({ minutes }) => minutes >
         <div><h3 class="text-[0.95rem]">Tools, as they are used</h3><p>{{ plan.tools.join(' · ') }}</p></div>
         <div><h3 class="text-[0.95rem]">Parts and materials</h3><ul><li v-for="each in plan.consumables" :key="'part' in each ? each.part : each.material">{{ 'part' in each ? PARTS[each.part] : each.material }} <span class="text-slate">{{ each.because }}</span></li></ul></div>
         <div v-if="whileOpen.length > 0" class="md:col-span-2" data-testid="while-open"><h3 class="mt-2 text-[0.95rem]">While it is open</h3>
-          <table class="w-full text-[0.95rem]"><thead><tr class="text-left text-slate"><th scope="col" class="font-normal">part</th><th scope="col" class="text-right font-normal">now</th><th scope="col" class="text-right font-normal">left, likely</th><th scope="col" class="pl-4 font-normal">so</th></tr></thead><tbody><tr v-for="each in whileOpen" :key="each.part" class="border-t border-rule"><th scope="row" class="py-1 text-left font-normal">{{ PARTS[each.part] }}</th><td class="number text-right">{{ money(each.now) }}</td><td class="number text-right">{{ money(each.later) }}</td><td class="pl-4" :class="{ 'font-bold': each.worth }">{{ each.worth ? 'do it now' : 'leave it' }}</td></tr></tbody></table>
+          <table class="w-full text-[0.95rem]"><thead><tr class="text-left text-slate"><th scope="col" class="font-normal">part, {{ formatNumber(state.plate.ageYears, 2) }} years old</th><th scope="col" class="font-normal">reads</th><th scope="col" class="text-right font-normal">now</th><th scope="col" class="text-right font-normal">left, likely</th><th scope="col" class="pl-4 font-normal">so</th></tr></thead><tbody><tr v-for="each in whileOpen" :key="each.part" class="border-t border-rule"><th scope="row" class="py-1 text-left font-normal">{{ PARTS[each.part] }}</th><td><StateMark v-if="each.verdict" :verdict="each.verdict" worded /><span v-else class="text-slate">not read</span></td><td class="number text-right">{{ money(each.now) }}</td><td class="number text-right">{{ money(each.later) }}</td><td class="pl-4" :class="{ 'font-bold': each.worth }">{{ each.worth ? 'do it now' : 'leave it' }}</td></tr></tbody></table>
           <p class="text-[0.88rem] text-slate">Left: its chance to fail within three years, times a journey, this take-down again and the part. {{ LIVES_BASIS.name }}.</p></div>
       </DisclosurePanel>
     </Disclosure>

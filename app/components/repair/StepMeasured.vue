@@ -5,12 +5,13 @@ import type { TakeDownStep } from '#core/takedown/plan'
 /** What this step’s time or its next step hangs on, asked where it is met: the gap, the pipe, the cold, a hot shell. */
 const { step } = defineProps<{ step: TakeDownStep }>()
 const { visit, state } = useVisitContext()
-type Measured = Exclude<keyof JobConditions, 'hot'>
+type Measured = Exclude<keyof JobConditions, 'hot' | 'oneBearing'>
 const FIELDS: Record<Measured, { label: string; hint: string }> = {
   bearingClearanceMm: { label: 'clearance on the shaft, mm', hint: '0.05' }, outletHigherMm: { label: 'new outlet higher (−: lower), mm', hint: '38' }, pipeInches: { label: 'pipe, in', hint: '1.5' }, celsius: { label: 'cold, °C', hint: '12' },
 }
 const asked = computed<Measured[]>(() => (step.id === 'work:bearings:fit-check' ? ['bearingClearanceMm'] : step.id === 'work:pump:height' ? ['outletHigherMm', 'pipeInches', 'celsius'] : step.joint === 'glued-pipe' || step.id === 'work:pump:outlet' ? ['pipeInches', 'celsius'] : []))
-const shell = computed(() => step.id.endsWith('down:cool') || step.id === 'down:cool')
+/** What is so or not so: said by one press. */
+const said = computed(() => (step.id === 'down:cool' ? { field: 'hot' as const, off: 'A hand cannot rest on it', on: 'It is hot: half an hour runs' } : step.id === 'work:bearings:pull' ? { field: 'oneBearing' as const, off: 'Only one is bad', on: 'One only; the other stays' } : undefined))
 const typed = ref<Partial<Record<Measured, string>>>({})
 watch(() => step.id, () => { typed.value = Object.fromEntries(asked.value.map((field) => [field, state.value.measured[field]?.toString() ?? ''])) }, { immediate: true })
 const problem = ref('')
@@ -27,5 +28,5 @@ function write(): void {
     <div class="flex flex-wrap items-end gap-2"><label v-for="field in asked" :key="field" class="min-w-24 flex-1"><span class="label">{{ FIELDS[field].label }}</span><input v-model="typed[field]" class="field number" inputmode="text" :placeholder="FIELDS[field].hint"></label><button type="submit" class="button">Measured</button></div>
     <p v-if="problem" role="alert" class="font-bold">{{ problem }}</p>
   </form>
-  <button v-else-if="shell" type="button" class="toggle" :aria-pressed="state.measured.hot === true" data-testid="step-hot" @click="visit.append('take-down-measured', { hot: state.measured.hot !== true })">{{ state.measured.hot ? 'It is hot: half an hour runs' : 'A hand cannot rest on it' }}</button>
+  <button v-else-if="said" type="button" class="toggle" :aria-pressed="state.measured[said.field] === true" data-testid="step-said" @click="visit.append('take-down-measured', { [said.field]: state.measured[said.field] !== true })">{{ state.measured[said.field] ? said.on : said.off }}</button>
 </template>

@@ -1,0 +1,18 @@
+import { LIVES, NEW_WARRANTY_YEARS } from '../knowledge/lives'
+import type { Rates } from '../knowledge/rates'
+import type { Kind, Part } from '../knowledge/vocabulary'
+import { partsPrice } from '../diagnosis/loss'
+import { chanceOfFailing } from '../takedown/while-open'
+import type { Option } from './options'
+
+/** Parts that are sold with a warranty of their own. */
+const WARRANTED: readonly Part[] = ['motor', 'pump', 'pump-end']
+
+/**
+ * What the warranty of a repair's new machine is worth: the replacement it is expected to save within its years.
+ *
+ * @returns 0 where nothing in it has a warranty
+ */
+export function warrantyWorth({ parts }: Pick<Option, 'parts'>, rates: Rates, kind: Kind, years: number = NEW_WARRANTY_YEARS): number {
+  return parts.filter(({ part }) => WARRANTED.includes(part)).reduce((sum, { part }) => sum + chanceOfFailing(LIVES[part] ?? LIVES.pump ?? [7, 12], 0, years) * partsPrice([part], rates, kind), 0)
+}

@@ -33,6 +33,14 @@ describe('the machine drawn apart', () => {
     expect(states('work:shaft-seal:seat')).toMatchObject({ 'work:shaft-seal': 'lit', 'seal-plate': 'off' })
   })
 
+  it('with a spare in first, the swap is drawn, and then the pump on the bench without it', () => {
+    const spare = repairSteps('circulation', 'flooded-circulation', 'replace-shaft-seal', { spareFirst: true })?.steps ?? []
+    const keys = (at: string) => explodedOf(spare, new Map(), at).pieces.map(({ key }) => key)
+    expect(keys('down:unions')).toEqual(['unions', 'unplug', 'pump-out'])
+    expect(keys('down:impeller')).toEqual(expect.arrayContaining(['volute-bolts', 'impeller', 'work:shaft-seal']))
+    expect(keys('down:impeller')).not.toContain('unions')
+  })
+
   it('opens the motor on the bench once it is there, and is whole again at the end', () => {
     const bearings = repairSteps('pool', 'band-clamp', 'bearings-and-seal')?.steps ?? []
     expect(explodedOf(bearings, new Map(), 'down:motor-bench.springs').assembly).toBe('motor-bench')

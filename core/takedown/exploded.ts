@@ -13,6 +13,17 @@ export function jointKey(step: string): string {
   return step.replace(/^(down|back):/, '').replace(/:free\d*$/, '')
 }
 
+/** Steps down, work and back that belong together: with a spare put in first, the swap is one such, and the bench the next. */
+function sectionOf(steps: readonly TakeDownStep[], current?: string): TakeDownStep[] {
+  const sections: TakeDownStep[][] = [[]]
+  for (const step of steps) {
+    const last = sections.at(-1) as TakeDownStep[]
+    if (step.phase === 'down' && last.some(({ phase }) => phase === 'back')) sections.push([step])
+    else last.push(step)
+  }
+  return sections.find((section) => section.some(({ id }) => id === current)) ?? (sections.at(-1) as TakeDownStep[])
+}
+
 const assemblyOf = (key: string) => (key.includes('.') ? (key.split('.')[0] as string) : '')
 
 /**
@@ -22,13 +33,14 @@ const assemblyOf = (key: string) => (key.includes('.') ? (key.split('.')[0] as s
  */
 export function explodedOf(steps: readonly TakeDownStep[], records: ReadonlyMap<string, StepRecord>, current?: string): Exploded {
   const isOff = (key: string) => records.get(`down:${key}`)?.done === true && records.get(`back:${key}`)?.done !== true
-  const all = steps.filter(({ id, phase, joint, temporary }) => phase === 'down' && joint !== 'gate' && !temporary && id === `down:${jointKey(id)}`)
+  const section = sectionOf(steps, current)
+  const all = section.filter(({ id, phase, joint, temporary }) => phase === 'down' && joint !== 'gate' && !temporary && id === `down:${jointKey(id)}`)
   const at = steps.find(({ id }) => id === current)
   const assembly = at && at.phase !== 'work' && all.some(({ id }) => id === `down:${jointKey(at.id)}`) ? assemblyOf(jointKey(at.id)) : assemblyOf(jointKey(all.findLast(({ id }) => isOff(jointKey(id)))?.id ?? all[0]?.id ?? ''))
   const pieces = all.filter(({ id }) => assemblyOf(jointKey(id)) === assembly).map(({ id, part, joint, count }): Piece => {
     const key = jointKey(id)
     return { key, part, joint, ...(count === undefined ? {} : { count }), state: at && at.phase !== 'work' && jointKey(at.id) === key ? 'lit' : isOff(key) ? 'off' : 'on' }
   })
-  const worked = [...new Set(steps.filter(({ phase }) => phase === 'work').map(({ part }) => part))].filter((part) => !pieces.some((piece) => piece.part === part))
+  const worked = [...new Set(section.filter(({ phase }) => phase === 'work').map(({ part }) => part))].filter((part) => !pieces.some((piece) => piece.part === part))
   return { assembly, pieces: [...pieces, ...worked.map((part): Piece => ({ key: `work:${part}`, part, state: at?.phase === 'work' && at.part === part ? 'lit' : 'on' }))].map((piece) => (at?.phase === 'work' && piece.part === at.part && piece.state !== 'off' ? { ...piece, state: 'lit' as const } : piece)) }
 }

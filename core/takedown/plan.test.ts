@@ -186,7 +186,12 @@ describe('the handbook’s jobs', () => {
 
   it('this machine’s own count and hand win', () => expect(planTakeDown('bolted-seal-plate', ['impeller'], { machineCorrections: [{ joint: 'cover-bolts', count: 8 }, { joint: 'lock-screw', hand: 'right' }] }).down).toEqual(expect.arrayContaining([expect.objectContaining({ id: 'down:cover-bolts', count: 8 }), expect.objectContaining({ id: 'down:lock-screw', hand: 'right', turn: 'counter-clockwise' })])))
 
-  it('what lies open anyway is named with its minutes', () => expect(planTakeDown('band-clamp', ['shaft-seal']).whileOpen.map(({ part }) => part)).toEqual(expect.arrayContaining(['impeller', 'housing-o-ring'])))
+  it('what lies open anyway is named with its minutes', () => expect(planTakeDown('band-clamp', ['shaft-seal']).whileOpen.map(({ part }) => part)).toEqual(expect.arrayContaining(['impeller', 'diffuser'])))
+
+  it('what is renewed with it anyway is not asked about again', () => {
+    const { whileOpen, consumables } = planTakeDown('band-clamp', ['shaft-seal'])
+    expect(whileOpen.map(({ part }) => part).filter((part) => consumables.some((each) => 'part' in each && each.part === part))).toEqual([])
+  })
 
   it('temporary things are steps that must be undone', () => expect(planTakeDown('flooded-circulation', ['pump']).back.filter(({ temporary }) => temporary).map(({ id }) => id)).toEqual(expect.arrayContaining(['back:plug-overflow'])))
 })

@@ -107,11 +107,12 @@ export function untimedPlan(construction: string, targets: readonly Part[], opti
   const work = treatment.map(({ part, step }) => workStep(part, step))
   const back = [...order].reverse().flatMap((joint) => backStep(joint) ?? [])
   const steps = [...down, ...work, ...back]
+  const spent = partsSpent(order, treated, treatment.map(({ step }) => step), options, givenUp(order, tries))
   return {
     construction: graph.id, down, work, back, tools: [...new Set(steps.flatMap(({ tool }) => tool?.split(/,\s*/) ?? []))],
-    consumables: [...partsSpent(order, treated, treatment.map(({ step }) => step), options, givenUp(order, tries)), ...materialsSpent(steps)],
+    consumables: [...spent, ...materialsSpent(steps)],
     waits: [...order.flatMap(({ id, wait }) => (wait ? [{ ...wait, after: startsAt(id, wait) }] : [])), ...treatment.flatMap(({ part, step: { id, wait } }) => (wait ? [{ ...wait, after: `work:${part}:${id}` }] : []))],
-    cautions: [...new Set(steps.flatMap(({ caution }) => caution ?? []))], whileOpen: besides(graph, order, wanted), schools: [...new Set(steps.flatMap(({ schools }) => schools ?? []))],
+    cautions: [...new Set(steps.flatMap(({ caution }) => caution ?? []))], whileOpen: besides(graph, order, [...wanted, ...spent.map(({ part }) => part)]), schools: [...new Set(steps.flatMap(({ schools }) => schools ?? []))],
   }
 }
 
@@ -230,7 +231,7 @@ function workAt(construction: Assembly, part: Part): readonly WorkStep[] {
   return (PART_WORK.find((work) => work.part === part && work.in?.includes(construction)) ?? PART_WORK.find((work) => work.part === part && !work.in))?.steps ?? []
 }
 
-function partsSpent(order: readonly Joint[], targets: readonly Part[], work: readonly WorkStep[], { found = [], schools }: TakeDownOptions, lost: readonly Part[]): Consumable[] {
+function partsSpent(order: readonly Joint[], targets: readonly Part[], work: readonly WorkStep[], { found = [], schools }: TakeDownOptions, lost: readonly Part[]): { part: Part; because: string }[] {
   const spent = new Map<Part, string>()
   const damaged = new Set(found.flatMap(({ part, what }) => (part && what === 'damaged' ? [part] : [])))
   for (const part of targets) spent.set(part, damaged.has(part) ? 'found damaged' : 'to be replaced')
@@ -247,11 +248,12 @@ function materialsSpent(steps: readonly TakeDownStep[]): Consumable[] {
   return [...spent].map(([material, because]) => ({ material, because }))
 }
 
-function besides(graph: ConstructionGraph, order: readonly Joint[], targets: readonly Part[]): TakeDownPlan['whileOpen'] {
+/** What lies open and is not renewed anyway. */
+function besides(graph: ConstructionGraph, order: readonly Joint[], renewed: readonly Part[]): TakeDownPlan['whileOpen'] {
   const open = new Set(order.map(({ id }) => id))
   const lying = new Set(order.flatMap(({ exposes = [] }) => exposes))
   for (const [part, ways] of Object.entries(graph.reach)) if (ways.some((way) => way.every((id) => open.has(id)))) lying.add(part as Part)
-  return [...lying].filter((part) => !targets.includes(part)).map((part) => ({ part, minutes: workAt(graph.id, part).reduce((sum, { minutes }) => sum + minutes[1], 0) })).filter(({ minutes }) => minutes > 0)
+  return [...lying].filter((part) => !renewed.includes(part)).map((part) => ({ part, minutes: workAt(graph.id, part).reduce((sum, { minutes }) => sum + minutes[1], 0) })).filter(({ minutes }) => minutes > 0)
 }
 
 function defined<T extends object>(fields: T): Partial<T> {

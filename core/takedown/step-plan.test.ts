@@ -36,6 +36,14 @@ describe('the steps of a repair', () => {
     expect(list.some(({ id }) => id.startsWith('work:motor:'))).toBe(false)
   })
 
+  it('what lies open in two assemblies is asked about once, and never what is renewed anyway', () => {
+    const { whileOpen = [], consumables = [] } = stepPlan('pool', 'band-clamp', 'bearings-and-seal') ?? {}
+    const parts = whileOpen.map(({ part }) => part)
+    expect(parts).toContain('start-switch')
+    expect(new Set(parts).size).toBe(parts.length)
+    for (const each of consumables) if ('part' in each) expect(parts).not.toContain(each.part)
+  })
+
   it('a well motor: the string up by two, the head off on the bench, and all of it back', () => {
     const plan = stepPlan('well-three-wire', 'submersible-joined', 'replace-well-motor')
     expect(plan?.assemblies).toEqual(['well-installation', 'submersible-joined'])

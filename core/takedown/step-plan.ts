@@ -116,7 +116,7 @@ function joined(legs: readonly Leg[], options: TakeDownOptions, extra: readonly 
   const consumables = [...new Map(plans.flatMap((plan) => plan.consumables).map((each) => ['part' in each ? each.part : each.material, each])).values()]
   return {
     assemblies: legs.map(({ assembly }) => assembly), steps, consumables, tools: [...new Set(steps.flatMap(({ tool }) => tool?.split(/,\s*/) ?? []))], cautions: [...new Set(steps.flatMap(({ caution }) => caution ?? []))],
-    waits: plans.flatMap(({ waits }) => waits), schools: [...new Set(plans.flatMap(({ schools }) => schools))], whileOpen: plans.flatMap(({ whileOpen }) => whileOpen).filter(({ part }) => !legs.some(({ targets }) => targets.includes(part))),
+    waits: plans.flatMap(({ waits }) => waits), schools: [...new Set(plans.flatMap(({ schools }) => schools))], whileOpen: [...new Map(plans.flatMap(({ whileOpen }) => whileOpen).filter(({ part }) => !legs.some(({ targets }) => targets.includes(part)) && !consumables.some((each) => 'part' in each && each.part === part)).map((each) => [each.part, each])).values()],
   }
 }
 

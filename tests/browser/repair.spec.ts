@@ -127,6 +127,16 @@ test('a count that is otherwise than usual is remembered by the machine', async 
   await expect(title(page)).not.toContainText('Cover bolts in')
 })
 
+test('the page stays at the lamp from step to step', async ({ page, shop }) => {
+  await fixClock(page)
+  const visit = await visitOf(shop.url, 'garden pool pump')
+  await decide(shop, visit, 'swap-motor')
+  await page.goto(`${shop.url}/visits/${visit}/repair`)
+  await until(page, 'Diffuser off')
+  await expect(page.getByTestId('step-done')).toBeInViewport()
+  await expect(title(page)).toBeInViewport()
+})
+
 test('the nursery: water off first of all, a spare in at once, the rest on the bench, and the plan on paper', async ({ page, shop, problems }) => {
   await fixClock(page)
   const visit = await visitOf(shop.url, 'raceway 3')
@@ -159,10 +169,10 @@ test('another outlet height is measured where it is met, and its pipe, cement an
   await page.getByRole('button', { name: 'Remember it' }).click()
   await expect(page.getByTestId('lamp')).toContainText('Tool: nut driver')
   await until(page, 'Measure the new pump')
-  await page.getByLabel('new outlet higher (−: lower), mm').fill('about two')
+  await page.getByLabel('new outlet higher by, mm (− if lower)').fill('about two')
   await page.getByRole('button', { name: 'Measured' }).click()
   await expect(page.getByRole('alert').first()).toContainText('a number such as 38')
-  await page.getByLabel('new outlet higher (−: lower), mm').fill('-38')
+  await page.getByLabel('new outlet higher by, mm (− if lower)').fill('-38')
   await page.getByLabel('pipe, in').fill('1.5')
   await page.getByLabel('cold, °C').fill('4')
   await page.getByRole('button', { name: 'Measured' }).click()

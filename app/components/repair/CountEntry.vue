@@ -24,9 +24,9 @@ function step(index: number, by: number): void {
       <li v-for="(place, index) in counted" :key="place.place" class="flex items-center justify-between gap-3" data-testid="place"><span class="min-w-0">{{ place.place }}<span v-if="back" class="block text-[0.88rem]">{{ cameOut[index]?.count }} came out here</span></span>
         <span class="flex items-center gap-1"><button type="button" class="button min-w-12 text-xl" :aria-label="`one less, ${place.place}`" @click="step(index, -1)">−</button><output class="number w-10 text-center text-xl font-bold" :aria-label="`${place.place}, counted`">{{ place.count }}</output><button type="button" class="button min-w-12 text-xl" :aria-label="`one more, ${place.place}`" @click="step(index, 1)">+</button></span></li>
     </ul>
-    <div v-else class="flex flex-wrap gap-2">
+    <div v-else class="flex flex-wrap gap-1.5">
       <button v-for="number in choices" :key="number" type="button" class="button number min-w-12 px-2 text-xl" :class="{ 'is-count': count === number }" :aria-pressed="count === number" @click="count = number; other = ''">{{ number }}</button>
-      <input v-model="other" class="field number max-w-16" inputmode="numeric" aria-label="another count" placeholder="…" @input="typed">
+      <input v-model="other" class="field number max-w-14 px-2" inputmode="numeric" aria-label="another count" placeholder="…" @input="typed">
     </div>
   </fieldset>
 </template>

@@ -9,7 +9,7 @@ const emit = defineEmits<{ part: [part: string] }>()
 const { steps, current } = useRepair()
 const { state } = useVisitContext()
 const WIDTH = 760
-const HEIGHT = 290
+const HEIGHT = 296
 const AXIS = 112
 const ROWS = 5
 const GAP = { on: 3, lit: 24, off: 20 }
@@ -33,8 +33,8 @@ const placed = computed(() => {
     right -= width
     const x = right + (sizeOf(shape)[0] * scale) / 2
     const name = `${nameOf(piece)}${piece.count !== undefined && piece.count > 1 ? ` × ${piece.count}` : ''}${piece.state === 'off' ? ', off' : ''}`
-    const half = name.length * 3.4
-    return { ...piece, shape, x, scale, name, textX: Math.min(WIDTH - half - 4, Math.max(half + 4, x)), textY: AXIS + 84 + (index % ROWS) * 19 }
+    const half = name.length * 3.8
+    return { ...piece, shape, x, scale, name, textX: Math.min(WIDTH - half - 4, Math.max(half + 4, x)), textY: AXIS + 86 + (index % ROWS) * 20 }
   })
 })
 /** Bolts, screws and wires go by the name of their joint: what they hold is not what comes off. */
@@ -66,7 +66,7 @@ watch(() => current.value?.id, async () => {
         <circle v-if="piece.state === 'lit'" :cx="piece.x" :cy="AXIS" r="62" fill="url(#piece-glow)" />
         <path :d="`M${piece.x} ${AXIS + 66}L${piece.textX} ${piece.textY - 14}`" stroke="var(--slate)" stroke-width="1" fill="none" />
         <g class="moves" :style="{ transform: `translate(${piece.x}px, ${AXIS}px) scale(${piece.scale})` }"><PieceGlyph :shape="piece.shape" /></g>
-        <text :x="piece.textX" :y="piece.textY" text-anchor="middle" font-size="13.500" fill="currentColor">{{ piece.name }}</text>
+        <text :x="piece.textX" :y="piece.textY" text-anchor="middle" font-size="15" fill="currentColor">{{ piece.name }}</text>
       </g>
     </svg>
   </figure>

@@ -9,7 +9,12 @@ const phases = computed(() => (['down', 'work', 'back'] as const).map((phase) =>
 const list = useTemplateRef<HTMLElement>('list')
 watch(() => current.value?.id, async () => {
   await nextTick()
-  list.value?.querySelector('[aria-current="step"]')?.scrollIntoView({ block: 'nearest' })
+  const [box, step] = [list.value, list.value?.querySelector('[aria-current="step"]')]
+  // Only the list itself is moved: on a phone the page stays at the lamp.
+  if (!box || !step || box.scrollHeight <= box.clientHeight) return
+  const [frame, place] = [box.getBoundingClientRect(), step.getBoundingClientRect()]
+  if (place.top < frame.top) box.scrollTop -= frame.top - place.top
+  else if (place.bottom > frame.bottom) box.scrollTop += place.bottom - frame.bottom
 })
 </script>
 

@@ -7,7 +7,7 @@ const { step } = defineProps<{ step: TakeDownStep }>()
 const { visit, state } = useVisitContext()
 type Measured = Exclude<keyof JobConditions, 'hot' | 'oneBearing'>
 const FIELDS: Record<Measured, { label: string; hint: string }> = {
-  bearingClearanceMm: { label: 'clearance on the shaft, mm', hint: '0.05' }, outletHigherMm: { label: 'new outlet higher (−: lower), mm', hint: '38' }, pipeInches: { label: 'pipe, in', hint: '1.5' }, celsius: { label: 'cold, °C', hint: '12' },
+  bearingClearanceMm: { label: 'clearance on the shaft, mm', hint: '0.05' }, outletHigherMm: { label: 'new outlet higher by, mm (− if lower)', hint: '38' }, pipeInches: { label: 'pipe, in', hint: '1.5' }, celsius: { label: 'cold, °C', hint: '12' },
 }
 const asked = computed<Measured[]>(() => (step.id === 'work:bearings:fit-check' ? ['bearingClearanceMm'] : step.id === 'work:pump:height' ? ['outletHigherMm', 'pipeInches', 'celsius'] : step.joint === 'glued-pipe' || step.id === 'work:pump:outlet' ? ['pipeInches', 'celsius'] : []))
 /** What is so or not so: said by one press. */
@@ -25,7 +25,7 @@ function write(): void {
 
 <template>
   <form v-if="asked.length > 0" class="grid gap-2" data-testid="step-measured" @submit.prevent="write">
-    <div class="flex flex-wrap items-end gap-2"><label v-for="field in asked" :key="field" class="min-w-24 flex-1"><span class="label">{{ FIELDS[field].label }}</span><input v-model="typed[field]" class="field number" inputmode="text" :placeholder="FIELDS[field].hint"></label><button type="submit" class="button">Measured</button></div>
+    <div class="flex flex-wrap items-end gap-2"><label v-for="field in asked" :key="field" class="min-w-24 flex-1" :class="{ 'basis-full': field === 'outletHigherMm' }"><span class="label">{{ FIELDS[field].label }}</span><input v-model="typed[field]" class="field number" inputmode="text" :placeholder="FIELDS[field].hint"></label><button type="submit" class="button">Measured</button></div>
     <p v-if="problem" role="alert" class="font-bold">{{ problem }}</p>
   </form>
   <button v-else-if="said" type="button" class="toggle" :aria-pressed="state.measured[said.field] === true" data-testid="step-said" @click="visit.append('take-down-measured', { [said.field]: state.measured[said.field] !== true })">{{ state.measured[said.field] ? said.on : said.off }}</button>

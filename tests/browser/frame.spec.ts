@@ -9,7 +9,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' })
     await fixClock(page)
     const upper = await visitOf(shop.url, 'garden pool pump')
-    const paths = ['/', '/?day=2026-06-01', '/visits/new', '/shop', '/workings', '/workings/which-sump-pump', '/workings/well-pressure', '/workings/tank-and-charge', ...JOINTS.map((joint) => `/visits/${upper}/${joint}`), `/visits/${shop.lido}/test`]
+    const paths = ['/', '/?day=2026-06-01', '/visits/new', '/shop', '/workings', '/workings/which-sump-pump', '/workings/well-pressure', '/workings/tank-and-charge', ...JOINTS.map((joint) => `/visits/${upper}/${joint}`), `/visits/${shop.lido}/test`, `/visits/${upper}/plan`]
     for (const path of paths) {
       await page.goto(shop.url + path)
       await page.waitForLoadState('networkidle')

@@ -25,9 +25,9 @@ export function useRepair() {
   const minutesLeft = computed(() => steps.value.filter(({ record }) => !record?.done).reduce((sum, { minutes }) => sum + minutes, 0))
   const verdicts = computed(() => new Map([...partVerdicts(state.value)].map(([part, { verdict }]) => [part, verdict])))
   const whileOpen = computed(() => (plan.value ? whileOpenSums(plan.value.whileOpen, clock.value?.minutes.p50 ?? likely.value, state.value.plate.ageYears, visit.shop.rates, verdicts.value) : []))
-  function tick(step: string, done: boolean, { count, places, reason }: { count?: number; places?: JointPlace[]; reason?: string } = {}): void {
+  function tick(step: string, done: boolean, { count, places, reason, note }: { count?: number; places?: JointPlace[]; reason?: string; note?: string } = {}): void {
     const planned = steps.value.find(({ id }) => id === step)
-    visit.append('step', { step, done, ...(count === undefined ? {} : { count }), ...(places && planned?.places ? { places } : {}), ...(reason ? { reason } : {}), ...(planned ? { estimate: planned.estimate } : {}) })
+    visit.append('step', { step, done, ...(count === undefined ? {} : { count }), ...(places && planned?.places ? { places } : {}), ...(reason ? { reason } : {}), ...(note ? { note } : {}), ...(planned ? { estimate: planned.estimate } : {}) })
     // Counted otherwise than its construction: the machine remembers, for next time.
     if (done && planned?.phase === 'down' && count !== undefined && (count !== planned.count || JSON.stringify(places) !== JSON.stringify(planned.places))) correct(step, { count, ...(places && planned.places ? { places } : {}) })
   }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { CHECKS, checkInfo, outcomeVerdict, partOfFinding } from './checks'
+import { DAMAGE_LOOKS } from './damage-looks'
 import { KIND_KNOWLEDGE } from './kinds'
 import type { Component, Distribution, KindKnowledge } from './model-types'
 import { DEFAULT_RATES, RATES_BASIS } from './rates'
@@ -8,6 +9,15 @@ import { WIRING_VIEWS } from './wiring'
 
 const KIND_IDS = Object.keys(KINDS) as Kind[]
 const knownOf = ({ faults }: KindKnowledge) => new Set<string>(faults.map(({ fault }) => fault))
+
+describe('looks at what is found damaged', () => {
+  it.each(Object.entries(DAMAGE_LOOKS))('%s is looked at by %s, which has an outcome that is not sound', (part, check) => {
+    expect(isIdOf(PARTS, part)).toBe(true)
+    const info = checkInfo(check)
+    expect(Object.values(info?.outcomes ?? {}).some((verdict) => verdict !== 'sound')).toBe(true)
+    if (info?.parts) expect(info.parts).toContain(part)
+  })
+})
 
 describe('the vocabulary', () => {
   it('gives every kind its constructions, and every construction a kind', () => {

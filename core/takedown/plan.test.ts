@@ -171,6 +171,8 @@ describe('the handbook’s jobs', () => {
   it('what is damaged on the way is renewed with the rest: its work joins in, its old seal is not carried over', () => {
     const plan = planTakeDown('bolted-seal-plate', ['impeller'], { found: [{ part: 'seal-plate', what: 'damaged' }] })
     expect(plan.work.map(({ id }) => id)).toContain('work:seal-plate:fit')
+    const seal = planTakeDown('bolted-seal-plate', ['shaft-seal'], { found: [{ part: 'seal-plate', what: 'damaged' }] }).work.map(({ id }) => id)
+    expect(seal.indexOf('work:seal-plate:fit')).toBeLessThan(seal.indexOf('work:shaft-seal:spring'))
     expect(plan.down.map(({ id }) => id)).toContain('down:seal-plate')
     expect(plan.consumables).toContainEqual({ part: 'shaft-seal', because: 'comes new with it' })
   })

@@ -116,9 +116,9 @@ export function untimedPlan(construction: string, targets: readonly Part[], opti
   }
 }
 
-/** What was found damaged and can be reached here is renewed with the rest: its work joins in. */
+/** What was found damaged and can be reached here is renewed with the rest, and before it: a seal goes into the new plate. */
 function withDamaged(graph: ConstructionGraph, targets: readonly Part[], { found = [] }: TakeDownOptions): Part[] {
-  return [...new Set([...targets, ...found.flatMap(({ part, what }) => (part && what === 'damaged' && graph.reach[part] ? [part] : []))])]
+  return [...new Set([...found.flatMap(({ part, what }) => (part && what === 'damaged' && graph.reach[part] ? [part] : [])), ...targets])]
 }
 
 /** Cement is wet from when it is put on, on the way back; a motor cools from when it is switched off. */

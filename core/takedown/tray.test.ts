@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { planTakeDown } from './plan'
 import { stepPlan } from './step-plan'
-import { trayOf, type StepRecord } from './tray'
+import { placesThatDiffer, trayOf, type StepRecord } from './tray'
 
 const { down, work, back } = planTakeDown('bolted-seal-plate', ['shaft-seal'])
 const steps = [...down, ...work, ...back]
@@ -13,6 +13,15 @@ describe('the bolt tray', () => {
     const tray = trayOf(steps, ticked(['down:cover-bolts', 'down:lock-screw'], { 'down:cover-bolts': 7 }))
     expect(tray).toMatchObject([{ id: 'down:cover-bolts', count: 7 }, { id: 'down:lock-screw', count: 1, hand: 'left' }])
     expect(trayOf(steps, ticked(['down:cover-bolts', 'down:lock-screw', 'back:lock-screw']))).toHaveLength(1)
+  })
+
+  it('keeps what was written and where each piece belongs, and sees what went back elsewhere', () => {
+    const records = new Map<string, StepRecord>([['down:cover-bolts', { done: true, at: '', count: 8, places: [{ place: 'short', count: 5 }, { place: 'long, with nuts', count: 3 }], note: 'one long one bent' }]])
+    const [item] = trayOf(steps, records)
+    expect(item).toMatchObject({ written: 'one long one bent', places: [{ place: 'short', count: 5 }, { place: 'long, with nuts', count: 3 }] })
+    expect(placesThatDiffer(item?.places ?? [], [{ place: 'long, with nuts', count: 3 }, { place: 'short', count: 5 }])).toEqual([])
+    expect(placesThatDiffer(item?.places ?? [], [{ place: 'short', count: 6 }, { place: 'long, with nuts', count: 2 }])).toHaveLength(2)
+    expect(placesThatDiffer(item?.places ?? [], [{ place: 'short', count: 5 }])).toEqual([{ place: 'long, with nuts', count: 3 }])
   })
 
   it('marks what must be gone rather than in, and lets a bleed be', () => {

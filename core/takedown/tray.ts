@@ -3,9 +3,9 @@ import type { Part } from '../knowledge/vocabulary'
 import type { TakeDownStep } from './plan'
 
 /** A step as it was ticked. */
-export interface StepRecord { done: boolean; count?: number; places?: readonly JointPlace[]; reason?: string; at: string }
+export interface StepRecord { done: boolean; count?: number; places?: readonly JointPlace[]; reason?: string; note?: string; at: string }
 /** Something that is out and not back: what, how many, and whether it must be gone rather than in. */
-export interface TrayItem { id: string; part: Part; count?: number; places?: readonly JointPlace[]; note?: string; hand?: 'left'; text: string; temporary: boolean; at: string }
+export interface TrayItem { id: string; part: Part; count?: number; places?: readonly JointPlace[]; note?: string; written?: string; hand?: 'left'; text: string; temporary: boolean; at: string }
 
 /** What lies in the tray: every joint that is open and has a way back that is not done yet. */
 export function trayOf(steps: readonly TakeDownStep[], records: ReadonlyMap<string, StepRecord>): TrayItem[] {
@@ -14,7 +14,7 @@ export function trayOf(steps: readonly TakeDownStep[], records: ReadonlyMap<stri
     const record = records.get(step.id)
     const closing = back.get(step.id.replace(/^down:/, ''))
     if (!record?.done || !closing || records.get(closing.id)?.done) return []
-    return [{ id: step.id, part: step.part, ...(step.count === undefined ? {} : { count: record.count ?? step.count }), ...(record.places ?? step.places ? { places: record.places ?? step.places } : {}), ...(step.countNote ? { note: step.countNote } : {}), ...(step.hand === 'left' ? { hand: 'left' as const } : {}), text: step.text, temporary: step.temporary === true, at: record.at }]
+    return [{ id: step.id, part: step.part, ...(step.count === undefined ? {} : { count: record.count ?? step.count }), ...(record.places ?? step.places ? { places: record.places ?? step.places } : {}), ...(record.note ? { written: record.note } : {}), ...(step.countNote ? { note: step.countNote } : {}), ...(step.hand === 'left' ? { hand: 'left' as const } : {}), text: step.text, temporary: step.temporary === true, at: record.at }]
   })
 }
 

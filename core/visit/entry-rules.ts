@@ -126,6 +126,7 @@ class StepBody {
   @MayBeAbsent() @IsInt() @Min(0) @Max(200) count?: number
   @MayBeAbsent() @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => PlaceInput) places?: PlaceInput[]
   @MayBeAbsent() @IsString() @MaxLength(300) reason?: string
+  @MayBeAbsent() @IsString() @MaxLength(300) note?: string
   @OptionalQuantity({ min: 0, max: 1440 }) estimate?: number
 }
 class JointDoneBody {

@@ -51,7 +51,7 @@ export interface EntryBodies {
   'take-down-found': TakeDownFound
   /** What the job’s steps and waits hang on, as measured: the newest of each speaks. */
   'take-down-measured': JobConditions
-  step: { step: string; done: boolean; count?: number; places?: JointPlace[]; reason?: string; /** What the printed estimate gave it, minutes. */ estimate?: number }
+  step: { step: string; done: boolean; count?: number; places?: JointPlace[]; reason?: string; note?: string; /** What the printed estimate gave it, minutes. */ estimate?: number }
   'joint-done': { joint: Joint }
   'handed-over': { watch: string; nextDate?: string; price?: number }
   retracted: Record<string, never>

@@ -5,8 +5,10 @@ import { splitStep } from '#core/takedown/step-plan'
 /** Everything that is out and not back, each in its own cup: what, how many, where it belongs. */
 const { items } = defineProps<{ items: readonly TrayItem[] }>()
 const { steps } = useRepair()
+const { state } = useVisitContext()
 const pieces = computed(() => items.reduce((sum, { count, temporary }) => sum + (temporary ? 0 : (count ?? 1)), 0))
 const cups = computed(() => [...items].reverse().map((item) => ({ ...item, title: splitStep(item.text).title, shape: shapeOf(item.part, steps.value.find(({ id }) => id === item.id)?.joint) })))
+const shots = (step: string) => state.value.photos.filter(({ caption }) => caption === `before ${step.replace(/^down:/, '')}`)
 const fit = (shape: ReturnType<typeof shapeOf>) => {
   const [width, height] = sizeOf(shape)
   const half = Math.max(width, height) / 2 + 4
@@ -22,8 +24,10 @@ const fit = (shape: ReturnType<typeof shapeOf>) => {
       <li v-for="cup in cups" :key="cup.id" class="cup" :class="{ 'is-temporary': cup.temporary }">
         <span class="flex items-start justify-between gap-2"><svg v-if="!cup.temporary" :viewBox="fit(cup.shape)" width="30" height="30" aria-hidden="true" color="var(--ink)"><PieceGlyph :shape="cup.shape" /></svg><span v-else class="text-[0.88rem] font-bold">must be gone</span><span v-if="!cup.temporary" class="number text-xl font-bold">{{ cup.count ?? 1 }}</span></span>
         <span class="block leading-tight">{{ cup.title }}<strong v-if="cup.hand"> · left-handed</strong></span>
+        <span v-if="cup.written" class="block text-[0.95rem] font-bold">{{ cup.written }}</span>
         <span v-if="cup.places" class="block text-[0.88rem]">{{ cup.places.filter(({ count }) => count > 0).map(({ place, count }) => `${place}: ${count}`).join(' · ') }}</span>
         <span v-else-if="cup.note && !cup.temporary" class="block text-[0.88rem]">{{ cup.note }}</span>
+        <span v-if="shots(cup.id).length > 0" class="flex flex-wrap gap-1"><PhotoThumb v-for="photo in shots(cup.id)" :key="photo.entryId" :photo="photo" /></span>
       </li>
     </ol>
   </section>

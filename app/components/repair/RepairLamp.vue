@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { JointPlace } from '#core/knowledge/constructions/joint'
+import { DAMAGE_LOOKS } from '#core/knowledge/damage-looks'
 import { formatMinutes } from '#core/quantity/format'
 import { placesThatDiffer } from '#core/takedown/tray'
 
@@ -11,6 +12,8 @@ const count = ref<number>()
 const counted = ref<JointPlace[]>()
 const reason = ref('')
 const different = ref(false)
+const damage = ref(false)
+const note = ref('')
 /** What is expected here: on the way back what came out, place by place. */
 const expected = computed(() => {
   const step = current.value
@@ -23,15 +26,26 @@ watch(() => [current.value?.id, expected.value?.count] as const, () => {
   counted.value = expected.value?.places?.map((place) => ({ ...place }))
   reason.value = ''
   different.value = false
+  damage.value = false
+  note.value = ''
 }, { immediate: true })
 const differs = computed(() => current.value?.phase === 'back' && expected.value !== undefined && (count.value !== expected.value.count || placesThatDiffer(expected.value.places ?? [], counted.value ?? []).length > 0))
 const invalid = computed(() => expected.value !== undefined && (count.value === undefined || !Number.isInteger(count.value) || count.value < 0 || count.value > 200))
-/** Wires are photographed before they come off, and the picture stands beside the step that puts them back. */
+const freeing = computed(() => current.value?.id.includes(':free') === true)
+/** Wires are photographed before they come off, anything else may be; the picture stands beside the step that puts it back. */
 const WIRES = new Set(['wire-terminal', 'wire-splice'])
+const opens = computed(() => current.value?.phase === 'down' && current.value.joint !== undefined && current.value.joint !== 'gate' && !freeing.value)
+/** What was written on the way down, for the way back. */
+const written = computed(() => (current.value?.phase === 'back' ? state.value.steps.get(current.value.id.replace(/^back:/, 'down:'))?.note : undefined))
+function foundDamaged(): void {
+  const step = current.value
+  if (!step) return
+  if (DAMAGE_LOOKS[step.part]) damage.value = true
+  else damaged(step.part)
+}
 const shot = computed(() => (current.value ? `before ${current.value.id.replace(/^(down|back):/, '')}` : ''))
 const taken = computed(() => state.value.photos.filter(({ caption }) => caption === shot.value))
 const OPENS = new Set(['bolt', 'screw', 'thread', 'press-fit', 'o-ring-seat', 'union', 'clamp-band'])
-const freeing = computed(() => current.value?.id.includes(':free') === true)
 const canStick = computed(() => {
   const step = current.value
   if (step?.phase !== 'down' || step.joint === undefined || !OPENS.has(step.joint)) return false
@@ -55,7 +69,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', byKey))
 function done(): void {
   const step = current.value
   if (!step || invalid.value || (differs.value && !reason.value.trim())) return
-  tick(step.id, true, { count: step.count === undefined ? undefined : count.value, places: counted.value, reason: reason.value.trim() || undefined })
+  tick(step.id, true, { count: step.count === undefined ? undefined : count.value, places: counted.value, reason: reason.value.trim() || undefined, note: note.value.trim() || undefined })
 }
 </script>
 
@@ -68,19 +82,22 @@ function done(): void {
     <p v-if="current.orElse" class="text-[0.95rem]"><strong>If that fails:</strong> {{ current.orElse.map(({ text, minutes }) => `${text} (${minutes} min)`).join('; else ') }}</p>
     <p v-if="current.lubricant" class="text-[0.95rem]"><strong>On the ring:</strong> {{ current.lubricant }}</p>
     <p v-if="current.twoPeople" class="font-bold">Two people.</p>
-    <div v-if="current.joint && WIRES.has(current.joint) && taken.length > 0"><p class="text-[0.95rem]"><strong>As it was:</strong></p><span class="flex flex-wrap gap-2"><PhotoThumb v-for="photo in taken" :key="photo.entryId" :photo="photo" /></span></div>
+    <div v-if="taken.length > 0"><p class="text-[0.95rem]"><strong>As it was:</strong></p><span class="flex flex-wrap gap-2"><PhotoThumb v-for="photo in taken" :key="photo.entryId" :photo="photo" /></span></div>
     <p v-if="current.orientation"><strong>How it lies:</strong> {{ current.orientation }}</p>
+    <p v-if="written"><strong>You wrote:</strong> {{ written }}</p>
     <StepMeasured :step="current" />
     <CountEntry v-if="expected" :key="current.id" v-model:count="count" v-model:places="counted" :expected="expected.count" :came-out="expected.places" :back="current.phase === 'back'" :note="current.countNote" />
     <p v-if="invalid" role="alert" class="font-bold">A count is a whole number, 0 to 200.</p>
     <label v-if="differs && expected" class="block"><strong>{{ count === expected.count ? 'Not where they came out.' : `${expected.count} came out and ${count} go in.` }}</strong> Write why, then it can be closed.<input v-model="reason" class="field" maxlength="300" data-testid="count-reason"></label>
+    <label v-if="opens" class="block"><span class="sr-only">note for the way back</span><input v-model="note" class="field" maxlength="300" placeholder="note for the way back" data-testid="step-note"></label>
+    <DamageChoice v-if="damage" :part="current.part" @done="damage = false" />
     <StepDifferent v-if="different" :key="current.id" :step="current" @done="different = false" />
     <template #buttons>
       <button type="button" class="button button-lit basis-full" data-testid="step-done" :disabled="invalid || (differs && !reason.trim())" @click="done">{{ freeing ? 'It came' : current.phase === 'down' ? 'Out, into the tray' : current.phase === 'work' ? 'Done' : 'Back in' }}</button>
-      <button v-if="current.joint && WIRES.has(current.joint) && current.phase === 'down'" type="button" class="button" data-testid="step-photo" @click="emit('photo', shot)">Photo first</button>
+      <button v-if="opens" type="button" class="button" data-testid="step-photo" @click="emit('photo', shot)">{{ current.joint && WIRES.has(current.joint) ? 'Photo first' : 'Photo' }}</button>
       <button v-if="canStick" type="button" class="button" data-testid="step-stuck" @click="stuck(current.id)">{{ freeing ? 'Still holds' : 'Will not open' }}</button>
-      <button v-if="current.phase !== 'back' && current.joint !== 'gate'" type="button" class="button" data-testid="step-damaged" @click="damaged(current.part)">It is damaged</button>
-      <button v-if="current.joint && current.joint !== 'gate' && current.phase === 'down' && !freeing" type="button" class="button" data-testid="step-different" :aria-expanded="different" @click="different = !different">It is different</button>
+      <button v-if="current.phase !== 'back' && current.joint !== 'gate'" type="button" class="button" data-testid="step-damaged" @click="foundDamaged">It is damaged</button>
+      <button v-if="opens" type="button" class="button" data-testid="step-different" :aria-expanded="different" @click="different = !different">It is different</button>
       <button v-if="speaks" type="button" class="button" :aria-pressed="reading" @click="aloud">{{ reading ? 'Quiet' : 'Read aloud' }}</button>
     </template>
   </LampCard>

@@ -85,11 +85,11 @@ export const useVisit = defineStore('visit', () => {
   }
 
   let latest = 0
-  watch(() => (state.value ? JSON.stringify([state.value.case, shop.value.rates, experience.value]) : undefined), async (key) => {
+  watch(() => (state.value ? JSON.stringify([state.value.case, shop.value.rates, experience.value, state.value.decision]) : undefined), async (key) => {
     if (!key || !state.value) return
     const turn = ++latest
     thinking.value = true
-    const result = await useThinker().think(JSON.parse(JSON.stringify(state.value.case)), JSON.parse(JSON.stringify(shop.value.rates)), { ...earlier.value }, { ...experience.value })
+    const result = await useThinker().think(JSON.parse(JSON.stringify(state.value.case)), JSON.parse(JSON.stringify(shop.value.rates)), { ...earlier.value }, { ...experience.value }, state.value.decision)
     // A newer case overtakes an older answer.
     if (turn !== latest) return
     thought.value = result

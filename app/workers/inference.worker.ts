@@ -9,8 +9,8 @@ import { prepare, type Preparation } from '#core/planning/preparation'
 export interface Thought { diagnosis: Diagnosis; options: Option[]; preparation: Preparation }
 
 const thinker = {
-  think(input: DiagnosisCase, rates: Rates, earlier: Record<string, number>, experience: Record<string, number>): Thought {
-    return { diagnosis: diagnose(input, { rates, earlier, experience }), options: optionsFor(input, rates, experience), preparation: prepare(input, experience) }
+  think(input: DiagnosisCase, rates: Rates, earlier: Record<string, number>, experience: Record<string, number>, chosen?: string): Thought {
+    return { diagnosis: diagnose(input, { rates, earlier, experience }), options: optionsFor(input, rates, experience, chosen), preparation: prepare(input, experience) }
   },
 }
 export type Thinker = typeof thinker

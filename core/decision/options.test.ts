@@ -30,6 +30,15 @@ describe('options side by side', () => {
     expect(dear?.labourPrice).toBeCloseTo((options[0]?.labourPrice ?? 0) * 2)
   })
 
+  it('keeps the repair that was chosen, however unlikely it has become, and adds none that is no repair', () => {
+    const without = optionsFor(settled, DEFAULT_RATES).map(({ id }) => id)
+    const unlikely = 'restore-supply'
+    expect(without).not.toContain(unlikely)
+    expect(optionsFor(settled, DEFAULT_RATES, undefined, unlikely).map(({ id }) => id)).toEqual([...without, unlikely])
+    expect(optionsFor(settled, DEFAULT_RATES, undefined, without[0]).map(({ id }) => id)).toEqual(without)
+    expect(optionsFor(settled, DEFAULT_RATES, undefined, 'polish-it').map(({ id }) => id)).toEqual(without)
+  })
+
   it('offers to send back only what is under warranty', () => {
     const worn: DiagnosisCase = { pump: { ...humming.pump, ageYears: 1 }, complaints: ['noise-grind'], findings: [{ check: 'shaft-turn', outcome: 'gritty' }] }
     const has = (input: DiagnosisCase) => optionsFor(input, DEFAULT_RATES).some(({ id }) => id === 'return-under-warranty')

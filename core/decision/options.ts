@@ -36,8 +36,10 @@ const MOST_OPTIONS = 5
  * The repairs worth considering, side by side, least expected cost first.
  *
  * Expected cost is the price plus, over every explanation the repair would not cure, what finding and mending that then costs.
+ *
+ * @param chosen a repair that stays among them however unlikely it has become: it is the one being done
  */
-export function optionsFor(input: DiagnosisCase, rates: Rates, experience?: Readonly<Record<string, number>>): Option[] {
+export function optionsFor(input: DiagnosisCase, rates: Rates, experience?: Readonly<Record<string, number>>, chosen?: string): Option[] {
   const { pump } = input
   const model = buildModel(pump, input.alreadyReplaced, experience)
   const open = input.gates?.includes(accessGateOf(pump.kind)) ?? false
@@ -54,7 +56,9 @@ export function optionsFor(input: DiagnosisCase, rates: Rates, experience?: Read
     }
   })
   const sorted = options.sort((a, b) => a.expectedCost - b.expectedCost)
-  return sorted.filter(({ chanceRight }, index) => index === 0 || chanceRight >= WORTH_SHOWING).slice(0, MOST_OPTIONS)
+  const shown = sorted.filter(({ chanceRight }, index) => index === 0 || chanceRight >= WORTH_SHOWING).slice(0, MOST_OPTIONS)
+  const kept = sorted.find(({ id }) => id === chosen)
+  return kept && !shown.includes(kept) ? [...shown, kept] : shown
 }
 
 function reason(action: ActionRow, chanceRight: number): string {

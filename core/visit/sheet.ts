@@ -48,7 +48,7 @@ export interface Sheet {
 
 /** Writes the sheet of a visit from its state. */
 export function writeSheet(state: VisitState, shop: Shop = UNNAMED_SHOP, experience?: Readonly<Record<string, number>>): Sheet {
-  const chosen = state.decision ? optionsFor(state.case, shop.rates, experience).find(({ id }) => id === state.decision) ?? chosenAnyway(state, shop.rates) : undefined
+  const chosen = state.decision === undefined ? undefined : [...optionsFor(state.case, shop.rates, experience, state.decision), ...jobOptions(state.pump, state.plate, shop.rates)].find(({ id }) => id === state.decision)
   const option = chosen && withFound(chosen, state.machine.kind, state.machine.construction, shop.rates, { found: state.takeDownFound, schools: shop.schools })
   const last = new Map(state.findings.map((judged) => [`${judged.judgement.subject}|${judged.stage}`, judged]))
   return {
@@ -92,11 +92,6 @@ function leading(state: VisitState, rates: Rates, experience: Readonly<Record<st
   const diagnosis = diagnose(state.case, { rates, experience })
   const [top] = diagnosis.suspects
   return top ? `Most likely: ${top.label.toLowerCase()} (${formatPercent(top.probability)}).` : 'No cause was found.'
-}
-
-/** An option that has since dropped out of the list is still the one that was chosen. */
-function chosenAnyway(state: VisitState, rates: Rates): Option | undefined {
-  return [...optionsFor({ ...state.case, findings: [], excluded: [] }, rates), ...jobOptions(state.pump, state.plate, rates)].find(({ id }) => id === state.decision)
 }
 
 function limitsText(judged: JudgedFinding | undefined): string {

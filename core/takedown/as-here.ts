@@ -61,7 +61,9 @@ export function noJoint(field: string, id: string, { id: name, joints }: Constru
   return badField(field, id, `a joint of ${name}: ${joints.map((joint) => joint.id).join(', ')}`)
 }
 
-function corrected({ count, places, hand, tool }: Omit<JointCorrection, 'joint'> = {}): Partial<Joint> {
+function corrected({ count: counted, places, hand, tool }: Omit<JointCorrection, 'joint'> = {}): Partial<Joint> {
+  // What was counted by place adds up, whatever else was said.
+  const count = places ? places.reduce((sum, place) => sum + place.count, 0) : counted
   return { ...(count === undefined ? {} : { count, places, countNote: 'as counted on this machine' }), ...(hand === undefined ? {} : { hand, turn: hand === 'left' ? 'clockwise' as const : 'counter-clockwise' as const }), ...(tool === undefined ? {} : { tool }) }
 }
 

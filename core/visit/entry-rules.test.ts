@@ -37,6 +37,9 @@ describe('an entry from outside', () => {
     ['body.outcome', { body: { check: 'shaft-turn', outcome: 'wobbly', stage: 'test' } }], ['body.outcome', { body: { check: 'supply-voltage', outcome: 'free', stage: 'test' } }], ['body.surprise', { body: { ...good.body, surprise: true } }],
     ['supersedes', { kind: 'retracted', body: {} }], ['body.why', { kind: 'retracted', supersedes: '0197a000-00aa-7000-8000-000000000002', body: { why: 'x' } }], ['body.text', { kind: 'note', body: { text: '', seenAndLeft: false } }], ['body.hash', { kind: 'photo', body: { hash: '../../etc/passwd', type: 'image/png', bytes: 3, name: 'x' } }],
     ['body.count', { kind: 'step', body: { step: 'down:clamp', done: true, count: 1.5 } }], ['body.lines.0.volts', { kind: 'gate', body: { gate: 'proved-dead', shut: true, lines: [{ line: 'L1', volts: 'none' }] } }],
+    ['body.count', { kind: 'step', body: { step: 'down:shims', done: true, count: 7, places: [{ place: 'corner 1', count: 2 }] } }], ['body.places.0.count', { kind: 'step', body: { step: 'down:shims', done: true, count: 2, places: [{ place: 'corner 1', count: -2 }] } }], ['body.estimate', { kind: 'step', body: { step: 'down:clamp', done: true, estimate: -1 } }],
+    ['body.pipeInches', { kind: 'take-down-measured', body: {} }], ['body.celsius', { kind: 'take-down-measured', body: { celsius: 'cold' } }], ['body.hot', { kind: 'take-down-measured', body: { hot: 'yes' } }], ['body.spareFirst', { kind: 'decision', body: { option: 'swap-motor', spareFirst: 1 } }],
+    ['body.schools', { visitId: null, kind: 'shop-set', body: { name: 'x', place: '', units: 'us', rates: { currency: 'USD', hourly: 90, trip: 50, partsMarkup: 0.2, downtime: 50, partPrices: {} }, schools: { rings: 'never' } } }],
     ['body.complaints', { kind: 'call', body: { complaints: ['it is sad'], alreadyReplaced: [], callerSays: '' } }],
   ])('is refused with the field %s', (field, change) => {
     const found = problems(change)

@@ -198,6 +198,8 @@ function validBody(kind: EntryKind, plain: object): object {
   // What can be written can be answered: a working that ends in an error is refused at the edge.
   if (kind === 'working-kept') atPath('input', () => ask(questionById((body as EntryBodies['working-kept']).question), (body as EntryBodies['working-kept']).input))
   if (kind === 'take-down-found' && !('joint' in body) && !('part' in body)) throw new InputError([{ field: 'joint', value: undefined, expected: 'the joint or the part it was found at' }])
+  const { places, count } = body as EntryBodies['step']
+  if (kind === 'step' && places && count !== places.reduce((sum, place) => sum + place.count, 0)) throw new InputError([{ field: 'count', value: count, expected: 'the sum of the counts of its places' }])
   if (kind === 'take-down-measured' && Object.keys(body).length === 0) throw new InputError([{ field: 'pipeInches', value: undefined, expected: 'one measurement at least: pipeInches, celsius, bearingClearanceMm, outletHigherMm, oneBearing or hot' }])
   if (kind === 'finding') return canonicalFinding(body as EntryBodies['finding'])
   const machine = (body as { machine?: Machine }).machine

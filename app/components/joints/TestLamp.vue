@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { wayOf } from '#core/knowledge/schools'
 import { checkKey, pickAsked } from '#core/diagnosis/finding'
 import { GATES } from '#core/knowledge/vocabulary'
 
@@ -14,6 +15,8 @@ function notThis(): void {
   const check = next.value
   if (check) visit.append('check-skipped', pickAsked(check))
 }
+/** A shop of that school takes the ohmmeter to ground first; a silent one proves nothing, and the megohmmeter follows. */
+const groundFirst = computed(() => (next.value?.check === 'insulation-resistance' && wayOf('ground-test', visit.shop.schools) === 'ohmmeter-first' ? ' The ohmmeter to ground first; if it stays silent that proves nothing, and the megohmmeter follows.' : ''))
 /** What the check itself, and the gate to be turned for it, can do to a hand. */
 const cautions = computed(() => [...new Set([next.value?.caution, wanting.value && wanting.value !== 'power-on' ? GATES[wanting.value].caution : undefined].filter(Boolean))].join(' '))
 const CLOSING = { 'wet-end-open': 'close the wet end', pulled: 'pump back in' } as const
@@ -27,7 +30,7 @@ function turnGate(): void {
 
 <template>
   <LampCard v-if="!diagnosis" title="Thinking" because="The causes are being ranked." />
-  <LampCard v-else-if="next" :data-check="checkKey(next)" :title="next.title" :because="next.because" :tool="next.tool" :caution="cautions">
+  <LampCard v-else-if="next" :data-check="checkKey(next)" :title="next.title" :because="`${next.because}${groundFirst}`" :tool="next.tool" :caution="cautions">
     <template #gates>
       <p class="flex flex-wrap gap-x-4 gap-y-1 text-[0.95rem]" data-testid="lamp-gates">
         <GateHandle v-for="gate in next.gates" :key="gate" :shut="gate === 'power-on' ? !state.gates.has(gate) : state.gates.has(gate)" :label="GATES[gate].label" :class="{ 'font-bold underline': next.missingGates.includes(gate) }" />

@@ -89,7 +89,6 @@ function done(): void {
     <CountEntry v-if="expected" :key="current.id" v-model:count="count" v-model:places="counted" :expected="expected.count" :came-out="expected.places" :back="current.phase === 'back'" :note="current.countNote" />
     <p v-if="invalid" role="alert" class="font-bold">A count is a whole number, 0 to 200.</p>
     <label v-if="differs && expected" class="block"><strong>{{ count === expected.count ? 'Not where they came out.' : `${expected.count} came out and ${count} go in.` }}</strong> Write why, then it can be closed.<input v-model="reason" class="field" maxlength="300" data-testid="count-reason"></label>
-    <label v-if="opens" class="block"><span class="sr-only">note for the way back</span><input v-model="note" class="field" maxlength="300" placeholder="note for the way back" data-testid="step-note"></label>
     <DamageChoice v-if="damage" :part="current.part" @done="damage = false" />
     <StepDifferent v-if="different" :key="current.id" :step="current" @done="different = false" />
     <template #buttons>
@@ -99,6 +98,7 @@ function done(): void {
       <button v-if="current.phase !== 'back' && current.joint !== 'gate'" type="button" class="button" data-testid="step-damaged" @click="foundDamaged">It is damaged</button>
       <button v-if="opens" type="button" class="button" data-testid="step-different" :aria-expanded="different" @click="different = !different">It is different</button>
       <button v-if="speaks" type="button" class="button" :aria-pressed="reading" @click="aloud">{{ reading ? 'Quiet' : 'Read aloud' }}</button>
+      <label v-if="opens" class="basis-full"><span class="sr-only">note for the way back</span><input v-model="note" class="field" maxlength="300" placeholder="note for the way back" data-testid="step-note"></label>
     </template>
   </LampCard>
   <LampCard v-else-if="plan" title="Everything is back" because="All steps are ticked. Prove the repair before the van is loaded.">

@@ -2,6 +2,7 @@ import { computed } from 'vue'
 import { storeToRefs } from 'pinia'
 import type { JointPlace } from '#core/knowledge/constructions/joint'
 import type { JointCorrection } from '#core/takedown/as-here'
+import { jointKey } from '#core/takedown/exploded'
 import { partVerdicts } from '#core/visit/fold'
 import { splitStep } from '#core/takedown/step-plan'
 import { trayOf } from '#core/takedown/tray'
@@ -24,7 +25,7 @@ export function useRepair() {
   const likely = computed(() => steps.value.reduce((sum, { minutes }) => sum + minutes, 0))
   const minutesLeft = computed(() => steps.value.filter(({ record }) => !record?.done).reduce((sum, { minutes }) => sum + minutes, 0))
   const verdicts = computed(() => new Map([...partVerdicts(state.value)].map(([part, { verdict }]) => [part, verdict])))
-  const whileOpen = computed(() => (plan.value ? whileOpenSums(plan.value.whileOpen, clock.value?.minutes.p50 ?? likely.value, state.value.plate.ageYears, visit.shop.rates, verdicts.value) : []))
+  const whileOpen = computed(() => (plan.value ? whileOpenSums(plan.value.whileOpen, likely.value, state.value.plate.ageYears, visit.shop.rates, verdicts.value) : []))
   function tick(step: string, done: boolean, { count, places, reason, note }: { count?: number; places?: JointPlace[]; reason?: string; note?: string } = {}): void {
     const planned = steps.value.find(({ id }) => id === step)
     visit.append('step', { step, done, ...(count === undefined ? {} : { count }), ...(places && planned?.places ? { places } : {}), ...(reason ? { reason } : {}), ...(note ? { note } : {}), ...(planned ? { estimate: planned.estimate } : {}) })
@@ -35,11 +36,11 @@ export function useRepair() {
   function correct(step: string, otherwise: Omit<JointCorrection, 'joint'>): void {
     if (Object.keys(otherwise).length === 0) return
     const { machine } = state.value
-    const joint = jointOf(step)
+    const joint = jointKey(step)
     const known = machine.joints?.find((each) => each.joint === joint)
     visit.append('machine-set', { machine: { ...machine, joints: [...(machine.joints ?? []).filter((each) => each.joint !== joint), { ...known, joint, ...otherwise }] } })
   }
-  const stuck = (step: string) => visit.append('take-down-found', { joint: jointOf(step), what: 'stuck' })
+  const stuck = (step: string) => visit.append('take-down-found', { joint: jointKey(step), what: 'stuck' })
   const damaged = (part: string) => visit.append('take-down-found', { part: part as never, what: 'damaged' })
   return { plan, clock, steps, current, lastDone, tray, cameOut, minutesLeft, whileOpen, tick, correct, stuck, damaged }
 }

@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
 import type { Construction, Kind } from '#core/knowledge/vocabulary'
 import type { Installation } from '#core/motor/nameplate'
+import { jointKey } from '#core/takedown/exploded'
 import { repairSteps, type RepairOptions } from '#core/takedown/step-plan'
 import { useRepairClock } from '~/composables/useRepairClock'
 import type { RepairClock } from '~/workers/repair.worker'
@@ -12,11 +13,14 @@ type Asked = [kind: Kind, construction: Construction, option: string, options: R
 /** The chosen repair's plan, one for all who show it: worked out again when what it follows from changes, not at every line of the journal. Its clock is read in a worker and comes a moment later. */
 export const useRepairPlan = defineStore('repair-plan', () => {
   const visit = useVisit()
+  const done = computed(() => [...(visit.state?.steps ?? [])].filter(([, step]) => step.done).map(([id]) => id))
+  /** Joints that this repair has opened, closed again or not: the way that was begun is the way that is finished. */
+  const underway = computed(() => done.value.filter((id) => id === `down:${jointKey(id)}`).map(jointKey))
   const asked = computed(() => {
     const { state } = visit
     if (state?.decision === undefined) return undefined
     const { machine, takeDownFound: found, measured: conditions, spareFirst } = state
-    const options: RepairOptions = { machineCorrections: machine.joints, found, conditions, spareFirst, schools: visit.shop.schools, pace: visit.pace }
+    const options: RepairOptions = { machineCorrections: machine.joints, found, conditions, spareFirst, schools: visit.shop.schools, pace: visit.pace, underway: underway.value }
     return JSON.stringify([machine.kind, machine.construction, state.decision, options, machine.installation ?? null] satisfies Asked)
   })
   const plan = computed(() => {
@@ -25,13 +29,15 @@ export const useRepairPlan = defineStore('repair-plan', () => {
     return repairSteps(kind, construction, option, options)
   })
   const clock = shallowRef<RepairClock>()
-  watch(asked, async (key) => {
-    clock.value = undefined
+  const clockAsked = computed(() => (asked.value === undefined ? undefined : JSON.stringify([...(JSON.parse(asked.value) as Asked), done.value])))
+  // Another visit's or another repair's clock is not this one's; this one's stands until the next is read.
+  watch(() => [visit.visitId, visit.state?.decision, visit.state?.spareFirst], () => { clock.value = undefined })
+  watch(clockAsked, async (key) => {
     if (key === undefined) return
-    const [kind, construction, option, options, installation] = JSON.parse(key) as Asked
-    const read = await useRepairClock().read(kind, construction, option, options, installation ?? undefined)
+    const [kind, construction, option, options, installation, ticked] = JSON.parse(key) as [...Asked, string[]]
+    const read = await useRepairClock().read(kind, construction, option, options, installation ?? undefined, ticked)
     // A newer plan overtakes an older clock.
-    if (key === asked.value) clock.value = read
+    if (key === clockAsked.value) clock.value = read
   }, { immediate: true })
   return { plan, clock }
 })

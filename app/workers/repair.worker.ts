@@ -1,20 +1,21 @@
 import { expose } from 'comlink'
 import type { Construction, Kind } from '#core/knowledge/vocabulary'
 import type { Installation } from '#core/motor/nameplate'
+import { minutesOf } from '#core/takedown/clock'
 import { downtimeOf, type Downtime } from '#core/takedown/downtime'
-import { spareAssembly, stepPlan, type RepairOptions, type StepPlan } from '#core/takedown/step-plan'
+import { repairSteps, spareAssembly, type RepairOptions, type StepPlan } from '#core/takedown/step-plan'
 
-/** What a repair takes: its clock, and how long the water is off. */
+/** What a repair takes from here on: its clock, and how long the water is off. */
 export interface RepairClock { minutes: StepPlan['minutes']; downtime: Downtime }
 
 const clock = {
   /** The tries of every step’s three points, off the page’s own thread. */
-  read(kind: Kind, construction: Construction, option: string, options: RepairOptions, installation: Installation | undefined): RepairClock | undefined {
-    const plan = stepPlan(kind, construction, option, options)
+  read(kind: Kind, construction: Construction, option: string, options: RepairOptions, installation: Installation | undefined, done: readonly string[]): RepairClock | undefined {
+    const plan = repairSteps(kind, construction, option, options)
     if (!plan) return undefined
-    const inPlace = options.spareFirst ? stepPlan(kind, construction, option, { ...options, spareFirst: false }) : plan
-    const spare = spareAssembly(kind, construction) && inPlace && inPlace.assemblies.length > 0 ? stepPlan(kind, construction, option, { ...options, spareFirst: true }) : undefined
-    return { minutes: plan.minutes, downtime: downtimeOf(kind, inPlace ?? plan, spare, installation) }
+    const inPlace = options.spareFirst ? repairSteps(kind, construction, option, { ...options, spareFirst: false }) : plan
+    const spare = spareAssembly(kind, construction) && inPlace && inPlace.assemblies.length > 0 ? repairSteps(kind, construction, option, { ...options, spareFirst: true }) : undefined
+    return { minutes: minutesOf(plan.steps.filter(({ id }) => !done.includes(id)), plan.waits), downtime: downtimeOf(kind, inPlace ?? plan, spare, installation) }
   },
 }
 export type Clock = typeof clock

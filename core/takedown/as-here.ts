@@ -57,6 +57,7 @@ export function hasJoint({ joints }: ConstructionGraph, id: string): boolean {
   return joints.some((joint) => joint.id === id)
 }
 
+/** Says which joints there are, where one was named that is none. */
 export function noJoint(field: string, id: string, { id: name, joints }: ConstructionGraph): InputError {
   return badField(field, id, `a joint of ${name}: ${joints.map((joint) => joint.id).join(', ')}`)
 }

@@ -42,6 +42,7 @@ export function waitHere(wait: SelfRunning | undefined, conditions: JobCondition
 
 /** How a new bearing sits on its shaft, by its measured clearance. */
 export type BearingFit = 'not-measured' | 'snug' | 'compound' | 'renew'
+/** Within the compound's limit a loose bearing is packed where the shop does so; beyond it the shaft or the motor is renewed. */
 export function bearingFit({ bearingClearanceMm }: JobConditions, ways?: SchoolWays): BearingFit {
   if (bearingClearanceMm === undefined) return 'not-measured'
   if (bearingClearanceMm <= RETAINING_COMPOUND.snugMm) return 'snug'

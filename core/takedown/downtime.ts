@@ -29,7 +29,7 @@ export function waterOff({ steps, waits, waterBack }: Pick<StepPlan, 'steps' | '
  *
  * @param spare the same repair with a spare first, where a spare can go in
  */
-export function downtimeOf(kind: Kind, plan: Pick<StepPlan, 'steps' | 'waits'>, spare: StepPlan | undefined, installation: Installation = {}): Downtime {
+export function downtimeOf(kind: Kind, plan: Pick<StepPlan, 'steps' | 'waits'>, spare: Pick<StepPlan, 'steps' | 'waits' | 'waterBack'> | undefined, installation: Installation = {}): Downtime {
   const { stands, overrun, livestock, onlySupply } = DOWNTIME[kind]
   const length = stands && installation[stands.length]
   const swap = spare?.waterBack === undefined ? undefined : waterOff(spare)

@@ -71,6 +71,19 @@ describe('every construction', () => {
     }), { numRuns: 60 })
   })
 
+  it('what stands open stays in the plan with both its steps, whatever is wanted by now', () => {
+    fc.assert(fc.property(fc.constantFrom(...every), fc.nat(), fc.nat(), ([construction, part], pick, other) => {
+      const first = planTakeDown(construction, [part])
+      const underway = first.down.slice(0, pick % (first.down.length + 1)).map(({ id }) => id.slice(5))
+      const parts = targetsOf(graphOf(construction))
+      const next = planTakeDown(construction, [parts[other % parts.length] as Part], { underway })
+      for (const id of underway) expect(next.down.map((step) => step.id)).toContain(`down:${id}`)
+      expect(next.back.map(({ id }) => id.slice(5))).toEqual(next.down.map(({ id }) => id.slice(5)).filter((id) => graphOf(construction).joints.find((joint) => joint.id === id)?.back !== undefined).reverse())
+    }), { numRuns: 60 })
+    // The riser was cut: the way out is by the cut, though the valve would have been quicker.
+    expect(planTakeDown('sump-sealed', ['pump'], { underway: ['make-dead', 'unplug', 'bucket', 'cut-riser'] }).down.map(({ id }) => id)).not.toContain('down:check-valve')
+  })
+
   it('several targets share one take-down', () => {
     const [seal, motor] = [planTakeDown('band-clamp', ['shaft-seal']), planTakeDown('band-clamp', ['motor'])]
     const together = planTakeDown('band-clamp', ['shaft-seal', 'motor'])

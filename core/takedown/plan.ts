@@ -12,6 +12,8 @@ export interface TakeDownFound { joint?: string; part?: Part; what: 'stuck' | 'd
 export interface TakeDownOptions extends Here {
   /** Joints that are open already: they cost nothing more on the way down, and close on the way back. */
   opened?: readonly string[]
+  /** Joints that were opened already, whatever is wanted by now: they stay in the plan with both their steps, and cost only their way back. */
+  underway?: readonly string[]
   found?: readonly TakeDownFound[]
   /** Joints not to be opened this time. */
   alternativesExcluded?: readonly string[]
@@ -96,10 +98,10 @@ export function planTakeDown(construction: string, targets: readonly Part[], opt
 /** The same, without its minutes. */
 export function untimedPlan(construction: string, targets: readonly Part[], options: TakeDownOptions = {}): UntimedPlan {
   const graph = asHere(graphOf(construction), options)
-  const opened = new Set(options.opened ?? [])
-  for (const id of [...opened, ...(options.alternativesExcluded ?? [])]) if (!hasJoint(graph, id)) throw noJoint('options', id, graph)
+  const [opened, underway] = [new Set(options.opened ?? []), options.underway ?? []]
+  for (const id of [...opened, ...underway, ...(options.alternativesExcluded ?? [])]) if (!hasJoint(graph, id)) throw noJoint('options', id, graph)
   const wanted = withDamaged(graph, targets, options)
-  const order = openingOrder(graph, cheapestOpening(graph, wanted, opened, new Set(options.alternativesExcluded ?? [])))
+  const order = openingOrder(graph, cheapestOpening(graph, wanted, new Set([...opened, ...underway]), new Set(options.alternativesExcluded ?? [])))
   const tries = (id: string) => (options.found ?? []).filter(({ what, joint }) => what === 'stuck' && joint === id).length
   const treated = wanted.filter((part) => !options.accessOnly?.includes(part))
   const treatment = treated.flatMap((part) => workHere(part, graph.id, workAt(graph.id, part), options.conditions ?? {}, options.schools).map((step) => ({ part, step: workStepHere(part, step, options) })))

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { KIND_KNOWLEDGE } from '../knowledge/kinds'
-import { KIND_CONSTRUCTIONS, type Construction, type Kind } from '../knowledge/vocabulary'
-import type { TakeDownStep } from './plan'
-import { splitStep, stepPlan } from './step-plan'
+import { KIND_CONSTRUCTIONS, type Construction, type Kind, type Part } from '../knowledge/vocabulary'
+import { graphOf, type TakeDownStep } from './plan'
+import { repairSteps, splitStep, stepPlan } from './step-plan'
 
 const steps = (kind: Kind, construction: Construction, action: string): TakeDownStep[] => stepPlan(kind, construction, action)?.steps ?? []
 const ids = (list: readonly TakeDownStep[], phase: TakeDownStep['phase']) => list.filter((step) => step.phase === phase).map(({ id }) => id.replace(/^(down|work|back):/, ''))
@@ -54,6 +54,30 @@ describe('the steps of a repair', () => {
   it('a control box and a pressure switch leave the well alone', () => {
     for (const action of ['replace-control-box', 'replace-relay', 'replace-pressure-switch', 'recharge-tank']) expect(ids(steps('well-three-wire', 'submersible-joined', action), 'down'), action).not.toContain('pull')
     expect(stepPlan('jet', 'jet-end', 'replace-relief-valve')?.assemblies).toEqual(['pressure-tee'])
+  })
+
+  it('a joint that two assemblies have is held, and corrected, in the one that was meant', () => {
+    const bench = (joint: string) => stepPlan('pool', 'band-clamp', 'bearings-and-seal', { found: [{ joint, what: 'stuck' }], machineCorrections: [{ joint, count: 3 }] })?.steps ?? []
+    const freed = (list: readonly TakeDownStep[]) => list.filter(({ id }) => id.includes(':free')).map(({ id }) => id)
+    expect(freed(bench('motor-bench.rear-cover'))).toEqual(['down:motor-bench.rear-cover:free'])
+    expect(freed(bench('rear-cover'))).toEqual(['down:rear-cover:free'])
+    expect(bench('motor-bench.rear-cover').find(({ id }) => id === 'down:motor-bench.rear-cover')?.count).toBe(3)
+    expect(bench('motor-bench.rear-cover').find(({ id }) => id === 'down:rear-cover')?.count).toBe(2)
+    // An inner joint that no other assembly has needs no assembly's name.
+    expect(freed(bench('drive-bell'))).toEqual(['down:motor-bench.drive-bell:free'])
+  })
+
+  it.each(every)('%s, %s: whatever is found damaged, no step is there twice, and with a spare first it waits for the bench', (kind, construction) => {
+    for (const { id } of KIND_KNOWLEDGE[kind]?.actions ?? []) {
+      const parts = new Set((repairSteps(kind, construction, id)?.assemblies ?? []).flatMap((assembly) => Object.keys(graphOf(assembly).reach) as Part[]))
+      for (const part of parts) for (const spareFirst of [false, true]) {
+        const options = { found: [{ part, what: 'damaged' as const }], spareFirst }
+        const plan = repairSteps(kind, construction, id, options)
+        const list = plan?.steps.map((step) => step.id) ?? []
+        expect(new Set(list).size, `${id} ${part}`).toBe(list.length)
+        if (plan?.waterBack) expect(list.indexOf(plan.waterBack), `${id} ${part}`).toBe(repairSteps(kind, construction, id, { spareFirst })?.steps.findIndex((step) => step.id === plan.waterBack))
+      }
+    }
   })
 
   it('relieves pressure and drains before a wet end is parted', () => {

@@ -62,8 +62,10 @@ export function repairSteps(kind: Kind, construction: Construction, actionId: st
   const wanted = action ?? job
   if (!wanted) return undefined
   const legs = legsOf(kind, construction, wanted)
-  const repair = legs.length > 0 ? joined(legs, options, job?.extra) : action && simple(action, options)
-  return repair && options.spareFirst ? spareFirst(kind, construction, repair, options) : repair
+  // With a spare first the swap is one job and the bench another: what stands open belongs to either.
+  const own = options.spareFirst ? { ...options, underway: undefined } : options
+  const repair = legs.length > 0 ? joined(legs, own, job?.extra) : action && simple(action, options)
+  return repair && options.spareFirst ? spareFirst(kind, construction, repair, own) : repair
 }
 
 /** Where a pump leaves its place as one: a spare can go in at once, and the old one be mended on the bench. */
@@ -76,7 +78,8 @@ export function spareAssembly(kind: Kind, construction: Construction): Assembly 
 function spareFirst(kind: Kind, construction: Construction, repair: Omit<StepPlan, 'minutes'>, options: RepairOptions): Omit<StepPlan, 'minutes'> | undefined {
   const assembly = spareAssembly(kind, construction)
   if (!assembly) return repair
-  const swap = untimedPlan(assembly, ['pump'], { ...ownOptions(assembly, options), accessOnly: ['pump'] })
+  // What is damaged inside waits for the bench.
+  const swap = untimedPlan(assembly, ['pump'], { ...ownOptions([{ assembly, targets: ['pump'] }], 0, { ...options, found: options.found?.filter(({ what }) => what === 'stuck') }), accessOnly: ['pump'] })
   const fit: TakeDownStep = { id: 'work:pump:spare', phase: 'work', part: 'pump', text: 'Spare pump in its place; this one to the bench, labelled', minutes: 4, times: about(4), estimate: 4, gates: [] }
   const key = ({ id }: TakeDownStep) => id.replace(/^(down|back):/, '').replace(/:free\d*$/, '')
   const swapped = new Set(swap.down.map(key))
@@ -111,7 +114,7 @@ function legsOf(kind: Kind, construction: Construction, { parts, id }: Pick<Acti
 
 /** One leg inside the other: down through both, the work, and back out of both. */
 function joined(legs: readonly Leg[], options: TakeDownOptions, extra: readonly WorkStep[] = []): Omit<StepPlan, 'minutes'> {
-  const plans = legs.map(({ assembly, targets, accessOnly }, index) => named(untimedPlan(assembly, targets, { accessOnly, ...ownOptions(assembly, options) }), index))
+  const plans = legs.map(({ assembly, targets, accessOnly }, index) => named(untimedPlan(assembly, targets, { accessOnly, ...ownOptions(legs, index, options) }), index))
   const steps = [...plans.flatMap(({ down }) => down), ...plans.toReversed().flatMap(({ work }) => work), ...extra.map((step) => workStep(legs.at(-1)?.targets[0] ?? 'pump', workStepHere(legs.at(-1)?.targets[0] ?? 'pump', step, options))), ...plans.toReversed().flatMap(({ back }) => back)]
   const consumables = [...new Map(plans.flatMap((plan) => plan.consumables).map((each) => ['part' in each ? each.part : each.material, each])).values()]
   return {
@@ -127,10 +130,27 @@ function named(plan: UntimedPlan, index: number): UntimedPlan {
   return { ...plan, down: plan.down.map(name), back: plan.back.map(name), waits: plan.waits.map((wait) => ({ ...wait, after: wait.after.replace(/^(down|back):/, `$1:${plan.construction}.`), ...(wait.closes === undefined ? {} : { closes: `${plan.construction}.${wait.closes}` }) })) }
 }
 
-/** What is said of joints of another assembly does not concern this one. */
-function ownOptions(assembly: Assembly, { machineCorrections, found, opened, alternativesExcluded, ...others }: TakeDownOptions): TakeDownOptions {
-  const has = (id: string | undefined) => id !== undefined && hasJoint(graphOf(assembly), id)
-  return { ...others, machineCorrections: machineCorrections?.filter(({ joint }) => has(joint)), found: found?.filter(({ joint }) => joint === undefined || has(joint)), opened: opened?.filter(has), alternativesExcluded: alternativesExcluded?.filter(has) }
+/** What of a repair's options concerns one of its legs. A part found damaged is renewed once, in the innermost assembly that reaches it. */
+function ownOptions(legs: readonly Leg[], index: number, { machineCorrections, found, opened, underway, alternativesExcluded, ...others }: TakeDownOptions): TakeDownOptions {
+  const own = (joint: string) => ownJoint(legs, index, joint)
+  const list = (joints?: readonly string[]) => joints?.flatMap((joint) => own(joint) ?? [])
+  const legOf = (part: Part) => Math.max(0, legs.findLastIndex(({ assembly }) => graphOf(assembly).reach[part] !== undefined))
+  return {
+    ...others, opened: list(opened), underway: list(underway), alternativesExcluded: list(alternativesExcluded),
+    machineCorrections: machineCorrections?.flatMap((correction) => renamed(correction, own(correction.joint))),
+    found: found?.flatMap((each) => (each.joint === undefined ? (each.part !== undefined && legOf(each.part) === index ? [each] : []) : renamed(each, own(each.joint)))),
+  }
+}
+
+/** A joint named with its assembly is that one's; named plainly, it is the first's that has it. */
+function ownJoint(legs: readonly Leg[], index: number, joint: string): string | undefined {
+  const { assembly } = legs[index] as Leg
+  if (joint.includes('.')) return index > 0 && joint.startsWith(`${assembly}.`) ? joint.slice(assembly.length + 1) : undefined
+  return legs.findIndex((leg) => hasJoint(graphOf(leg.assembly), joint)) === index ? joint : undefined
+}
+
+function renamed<T extends { joint?: string }>(each: T, joint: string | undefined): T[] {
+  return joint === undefined ? [] : [{ ...each, joint }]
 }
 
 function simple(action: ActionRow, options: TakeDownOptions): Omit<StepPlan, 'minutes'> {

@@ -30,7 +30,7 @@ function print(): void {
     <p class="no-print mb-4 flex flex-wrap gap-2"><NuxtLink class="button" :to="{ name: 'visits-id-joint', params: { id: state.id, joint: 'repair' } }">Back to the repair</NuxtLink><button v-if="plan" type="button" class="button" @click="print">Print</button></p>
     <template v-if="plan">
       <header class="flex flex-wrap items-baseline justify-between gap-x-4 border-b border-ink pb-1"><h1 class="text-xl">{{ state.customer.name }}: {{ state.machine.name }}</h1><span class="number">{{ format(printed, 'd MMMM yyyy, HH:mm') }}</span></header>
-      <p class="mt-1">{{ label }}<template v-if="state.spareFirst">, a spare in first</template><template v-if="clock"> · water back in <span class="number">{{ formatMinutes(clock.minutes.p50) }}</span>, nine times of ten within <span class="number">{{ formatMinutes(clock.minutes.p90) }}</span></template></p>
+      <p class="mt-1">{{ label }}<template v-if="state.spareFirst">, a spare in first</template><template v-if="clock"> · {{ state.spareFirst ? 'all done in' : 'water back in' }} <span class="number">{{ formatMinutes(clock.minutes.p50) }}</span>, nine times of ten within <span class="number">{{ formatMinutes(clock.minutes.p90) }}</span></template></p>
       <p><strong>Tools, as they are used:</strong> {{ plan.tools.join(' · ') }}</p>
       <p><strong>Parts and materials:</strong> {{ plan.consumables.map((each) => ('part' in each ? PARTS[each.part] : each.material)).join(' · ') }}</p>
       <p v-if="schools.length > 0" class="text-[0.9rem]">{{ schools.join('. ') }}.</p>

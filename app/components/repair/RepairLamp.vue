@@ -2,6 +2,7 @@
 import type { JointPlace } from '#core/knowledge/constructions/joint'
 import { DAMAGE_LOOKS } from '#core/knowledge/damage-looks'
 import { formatMinutes } from '#core/quantity/format'
+import { jointKey } from '#core/takedown/exploded'
 import { placesThatDiffer } from '#core/takedown/tray'
 
 const emit = defineEmits<{ photo: [caption: string] }>()
@@ -49,7 +50,7 @@ const OPENS = new Set(['bolt', 'screw', 'thread', 'press-fit', 'o-ring-seat', 'u
 const canStick = computed(() => {
   const step = current.value
   if (step?.phase !== 'down' || step.joint === undefined || !OPENS.has(step.joint)) return false
-  return freeing.value ? (step.orElse?.length ?? 0) > 0 : !state.value.takeDownFound.some(({ joint, what }) => what === 'stuck' && joint !== undefined && jointOf(step.id) === joint)
+  return freeing.value ? (step.orElse?.length ?? 0) > 0 : !state.value.takeDownFound.some(({ joint, what }) => what === 'stuck' && joint !== undefined && jointKey(step.id) === joint)
 })
 const sentence = computed(() => [current.value?.title, current.value?.how, current.value?.caution].filter(Boolean).join('. '))
 const { speaks, reading, say } = useReadAloud()

@@ -2,7 +2,8 @@ import { computed } from 'vue'
 import { storeToRefs } from 'pinia'
 import type { JointPlace } from '#core/knowledge/constructions/joint'
 import type { JointCorrection } from '#core/takedown/as-here'
-import { jointKey } from '#core/takedown/exploded'
+import { likelyMinutes } from '#core/takedown/clock'
+import { jointKey } from '#core/takedown/step-id'
 import { partVerdicts } from '#core/visit/fold'
 import { splitStep } from '#core/takedown/step-plan'
 import { trayOf } from '#core/takedown/tray'
@@ -22,8 +23,8 @@ export function useRepair() {
     const record = state.value.steps.get(id.replace(/^back:/, 'down:'))
     return record?.count === undefined ? undefined : { count: record.count, places: record.places }
   }
-  const likely = computed(() => steps.value.reduce((sum, { minutes }) => sum + minutes, 0))
-  const minutesLeft = computed(() => steps.value.filter(({ record }) => !record?.done).reduce((sum, { minutes }) => sum + minutes, 0))
+  const likely = computed(() => likelyMinutes(steps.value))
+  const minutesLeft = computed(() => likelyMinutes(steps.value.filter(({ record }) => !record?.done)))
   const verdicts = computed(() => new Map([...partVerdicts(state.value)].map(([part, { verdict }]) => [part, verdict])))
   const whileOpen = computed(() => (plan.value ? whileOpenSums(plan.value.whileOpen, likely.value, state.value.plate.ageYears, visit.shop.rates, verdicts.value) : []))
   function tick(step: string, done: boolean, { count, places, reason, note }: { count?: number; places?: JointPlace[]; reason?: string; note?: string } = {}): void {

@@ -1,6 +1,7 @@
 import { partsPrice } from '../diagnosis/loss'
 import type { Rates } from '../knowledge/rates'
 import { PARTS, type Construction, type Kind } from '../knowledge/vocabulary'
+import { likelyMinutes } from '../takedown/clock'
 import { repairSteps, type RepairOptions } from '../takedown/step-plan'
 import type { Option } from './options'
 
@@ -12,7 +13,7 @@ import type { Option } from './options'
 export function withFound(option: Option, kind: Kind, construction: Construction, rates: Rates, here: RepairOptions): Option {
   const found = [...new Set((here.found ?? []).flatMap(({ part, what }) => (part && what === 'damaged' ? [part] : [])))].filter((part) => !option.parts.some((each) => each.part === part))
   if (found.length === 0) return option
-  const likely = (options: RepairOptions) => (repairSteps(kind, construction, option.id, options)?.steps ?? []).reduce((sum, { minutes }) => sum + minutes, 0)
+  const likely = (options: RepairOptions) => likelyMinutes(repairSteps(kind, construction, option.id, options)?.steps ?? [])
   const minutes = Math.max(0, Math.round(likely(here) - likely({ ...here, found: here.found?.filter(({ what }) => what !== 'damaged') })))
   const [materials, labour] = [partsPrice(found, rates, kind), (minutes / 60) * rates.hourly]
   return {

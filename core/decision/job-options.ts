@@ -2,6 +2,7 @@ import { jobsFor } from '../knowledge/jobs'
 import type { Rates } from '../knowledge/rates'
 import type { CompletePlate, Pump } from '../motor/nameplate'
 import { partsPrice } from '../diagnosis/loss'
+import { likelyMinutes } from '../takedown/clock'
 import { repairSteps, type RepairOptions } from '../takedown/step-plan'
 import { partLabel, type Option } from './options'
 
@@ -10,7 +11,7 @@ export function jobOptions(pump: Pump, plate: CompletePlate, rates: Rates, here:
   const { kind, construction } = pump
   if (!construction) return []
   return jobsFor(kind, construction).map(({ id, label, parts, because }): Option => {
-    const minutes = Math.round((repairSteps(kind, construction, id, here)?.steps ?? []).reduce((sum, step) => sum + step.minutes, 0))
+    const minutes = Math.round(likelyMinutes(repairSteps(kind, construction, id, here)?.steps ?? []))
     const [materials, labour] = [partsPrice(parts, rates, kind), (minutes / 60) * rates.hourly]
     return { id, label, because, minutes, tools: [], parts: parts.map((part) => ({ part, label: partLabel(part, plate), price: partsPrice([part], rates, kind) })), partsPrice: materials, labourPrice: labour, price: materials + labour, expectedCost: materials + labour, chanceRight: 0 }
   })

@@ -52,3 +52,8 @@ export const SCHOOL_WORDS: Readonly<Record<string, Words>> = {
   halves: { school: 'halves', ways: { both: { words: 'the other half is as old: price both with the owner, and renew both', minutes: 2 }, one: { words: 'label the good old half and keep it as a spare', minutes: 2 } } },
   shims: { school: 'shims', ways: { corners: { words: 'Shims back to their own corners, thin and thick as they came' }, gap: { words: 'Shims built up under each corner to the gap measured with the feeler gauge', minutes: 12 } } },
 }
+
+/** What these schools do here, a line for each that leaves a choice. */
+export function schoolLines(ids: readonly SchoolId[], ways?: SchoolWays): string[] {
+  return ids.filter((id) => Object.keys(SCHOOLS[id].ways).length > 1).map((id) => `${SCHOOLS[id].question}: ${wayText(id, ways)}`)
+}

@@ -7,6 +7,11 @@ const SAMPLES = 2000
 const OF_THE_DAY = 0.5
 const USUAL_SEED = 1
 
+/** The likely minutes of steps, one after the other. */
+export function likelyMinutes(steps: readonly Pick<TakeDownStep, 'minutes'>[]): number {
+  return steps.reduce((sum, { minutes }) => sum + minutes, 0)
+}
+
 /**
  * Half and nine tenths of the minutes, by seeded tries of every step's three points. Half of a step's luck is its own, half the day's: what runs late, runs late together. A wait runs by itself from the end of its step; what wants its gate, or closes what it holds, stands still for the rest of it.
  */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { CEMENT_CURE } from '../knowledge/cures'
-import { bearingFit, cementCureMinutes, conditionText } from './conditions'
+import { bearingFit, cementCureMinutes, conditionText, isMeasurable } from './conditions'
 import { planTakeDown } from './plan'
 
 describe('what the steps hang on', () => {
@@ -56,6 +56,11 @@ describe('what the steps hang on', () => {
     expect(bench(true).work.find(({ id }) => id === 'work:bearings:pull')).toMatchObject({ minutes: 4, text: expect.stringContaining('spins silent') as string })
     expect(bench().work.find(({ id }) => id === 'work:bearings:pull')).toMatchObject({ minutes: 8, text: expect.stringContaining('both bearings') as string })
     expect(bench(true).minutes.p50).toBeLessThan(bench().minutes.p50)
+  })
+
+  it('knows what can have been measured', () => {
+    for (const [field, value] of [['pipeInches', 1.5], ['celsius', -30], ['bearingClearanceMm', 0], ['outletHigherMm', -2000]] as const) expect(isMeasurable(field, value), field).toBe(true)
+    for (const [field, value] of [['pipeInches', 0], ['pipeInches', 12.1], ['celsius', -31], ['celsius', NaN], ['bearingClearanceMm', -0.01], ['outletHigherMm', 2001]] as const) expect(isMeasurable(field, value), `${field} ${value}`).toBe(false)
   })
 
   it('says what was measured', () => expect(conditionText({ pipeInches: 1.5, celsius: 3, outletHigherMm: -20, hot: false })).toBe('pipe 1.5 in, 3 °C, new outlet 20 mm lower, motor cool'))

@@ -21,6 +21,15 @@ export interface JobConditions {
   hot?: boolean
 }
 
+/** Between what a measurement of a job can be. */
+export const CONDITION_BOUNDS = { pipeInches: { above: 0, max: 12 }, celsius: { min: -30, max: 60 }, bearingClearanceMm: { min: 0, max: 5 }, outletHigherMm: { min: -2000, max: 2000 } } as const
+
+/** Can this have been measured? */
+export function isMeasurable(field: keyof typeof CONDITION_BOUNDS, value: number): boolean {
+  const { above = -Infinity, min = -Infinity, max }: { above?: number; min?: number; max: number } = CONDITION_BOUNDS[field]
+  return Number.isFinite(value) && value > above && value >= min && value <= max
+}
+
 /**
  * Minutes before pressure on a cemented joint, by pipe size and temperature.
  *

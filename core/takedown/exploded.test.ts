@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { KIND_KNOWLEDGE } from '../knowledge/kinds'
 import { KIND_CONSTRUCTIONS, type Construction, type Kind } from '../knowledge/vocabulary'
-import { explodedOf, jointKey } from './exploded'
+import { explodedOf } from './exploded'
+import { jointKey } from './step-id'
 import { repairSteps } from './step-plan'
 import type { StepRecord } from './tray'
 

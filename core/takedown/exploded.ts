@@ -1,17 +1,13 @@
 import type { JointType } from '../knowledge/constructions/joint'
 import type { Part } from '../knowledge/vocabulary'
 import type { TakeDownStep } from './plan'
+import { jointKey } from './step-id'
 import type { StepRecord } from './tray'
 
 /** One thing that comes off, in its place on the axis: still on, off, or the one at hand. */
 export interface Piece { key: string; part: Part; joint?: JointType; count?: number; state: 'on' | 'lit' | 'off' }
 /** A machine drawn apart: the pieces of the assembly that is being opened, the first to come off first. */
 export interface Exploded { assembly: string; pieces: Piece[] }
-
-/** A step without its direction and the tries to free it: the joint, in its assembly. */
-export function jointKey(step: string): string {
-  return step.replace(/^(down|back):/, '').replace(/:free\d*$/, '')
-}
 
 /** Steps down, work and back that belong together: with a spare put in first, the swap is one such, and the bench the next. */
 function sectionOf(steps: readonly TakeDownStep[], current?: string): TakeDownStep[] {

@@ -6,6 +6,7 @@ import { about, makeDead, valves } from '../knowledge/constructions/shared'
 import { WELLS, type Construction, type Kind, type Part } from '../knowledge/vocabulary'
 import { hasJoint, jointHere, workStepHere } from './as-here'
 import { minutesOf } from './clock'
+import { jointKey } from './step-id'
 import { backStep, downStep, graphOf, untimedPlan, workStep, type TakeDownOptions, type TakeDownPlan, type TakeDownStep, type UntimedPlan } from './plan'
 
 /**
@@ -81,9 +82,8 @@ function spareFirst(kind: Kind, construction: Construction, repair: Omit<StepPla
   // What is damaged inside waits for the bench.
   const swap = untimedPlan(assembly, ['pump'], { ...ownOptions([{ assembly, targets: ['pump'] }], 0, { ...options, found: options.found?.filter(({ what }) => what === 'stuck') }), accessOnly: ['pump'] })
   const fit: TakeDownStep = { id: 'work:pump:spare', phase: 'work', part: 'pump', text: 'Spare pump in its place; this one to the bench, labelled', minutes: 4, times: about(4), estimate: 4, gates: [] }
-  const key = ({ id }: TakeDownStep) => id.replace(/^(down|back):/, '').replace(/:free\d*$/, '')
-  const swapped = new Set(swap.down.map(key))
-  const bench = repair.steps.filter((step) => !swapped.has(key(step)))
+  const swapped = new Set(swap.down.map(({ id }) => jointKey(id)))
+  const bench = repair.steps.filter((step) => !swapped.has(jointKey(step.id)))
   return {
     ...repair, assemblies: [...new Set([assembly, ...repair.assemblies])], steps: [...swap.down, fit, ...swap.back, ...bench], waterBack: swap.back.at(-1)?.id ?? fit.id,
     tools: [...new Set([...swap.tools, ...repair.tools])], cautions: [...new Set([...swap.cautions, ...repair.cautions])], schools: [...new Set([...swap.schools, ...repair.schools])],

@@ -1,26 +1,28 @@
 import { Type } from 'class-transformer'
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsString, Length, Max, MaxLength, Min, ValidateNested } from 'class-validator'
 import { SCHOOLS, type SchoolId } from '../knowledge/schools'
+import { CONDITION_BOUNDS } from './conditions'
+import { MOST_PIECES } from './tray'
 import { MayBeAbsent, OptionalQuantity, rule } from '../validation/rules'
 
 export class PlaceInput {
   @IsString() @Length(1, 60) place!: string
-  @IsInt() @Min(0) @Max(200) count!: number
+  @IsInt() @Min(0) @Max(MOST_PIECES) count!: number
 }
 
 export class JointCorrectionInput {
   @IsString() @Length(1, 60) joint!: string
-  @MayBeAbsent() @IsInt() @Min(0) @Max(200) count?: number
+  @MayBeAbsent() @IsInt() @Min(0) @Max(MOST_PIECES) count?: number
   @MayBeAbsent() @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => PlaceInput) places?: PlaceInput[]
   @MayBeAbsent() @IsIn(['right', 'left']) hand?: 'right' | 'left'
   @MayBeAbsent() @IsString() @MaxLength(80) tool?: string
 }
 
 export class JobConditionsInput {
-  @OptionalQuantity({ above: 0, max: 12 }) pipeInches?: number
-  @OptionalQuantity({ min: -30, max: 60 }) celsius?: number
-  @OptionalQuantity({ min: 0, max: 5 }) bearingClearanceMm?: number
-  @OptionalQuantity({ min: -2000, max: 2000 }) outletHigherMm?: number
+  @OptionalQuantity(CONDITION_BOUNDS.pipeInches) pipeInches?: number
+  @OptionalQuantity(CONDITION_BOUNDS.celsius) celsius?: number
+  @OptionalQuantity(CONDITION_BOUNDS.bearingClearanceMm) bearingClearanceMm?: number
+  @OptionalQuantity(CONDITION_BOUNDS.outletHigherMm) outletHigherMm?: number
   @MayBeAbsent() @IsBoolean() oneBearing?: boolean
   @MayBeAbsent() @IsBoolean() hot?: boolean
 }

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { planTakeDown } from './plan'
 import { stepPlan } from './step-plan'
-import { placesThatDiffer, trayOf, type StepRecord } from './tray'
+import { isCount, placesThatDiffer, trayOf, type StepRecord } from './tray'
 
 const { down, work, back } = planTakeDown('bolted-seal-plate', ['shaft-seal'])
 const steps = [...down, ...work, ...back]
@@ -22,6 +22,11 @@ describe('the bolt tray', () => {
     expect(placesThatDiffer(item?.places ?? [], [{ place: 'long, with nuts', count: 3 }, { place: 'short', count: 5 }])).toEqual([])
     expect(placesThatDiffer(item?.places ?? [], [{ place: 'short', count: 6 }, { place: 'long, with nuts', count: 2 }])).toHaveLength(2)
     expect(placesThatDiffer(item?.places ?? [], [{ place: 'short', count: 5 }])).toEqual([{ place: 'long, with nuts', count: 3 }])
+  })
+
+  it('counts pieces in whole numbers, up to more than any joint has', () => {
+    for (const count of [0, 4, 200]) expect(isCount(count)).toBe(true)
+    for (const count of [-1, 1.5, 201, NaN]) expect(isCount(count)).toBe(false)
   })
 
   it('marks what must be gone rather than in, and lets a bleed be', () => {

@@ -2,6 +2,14 @@ import type { JointPlace } from '../knowledge/constructions/joint'
 import type { Part } from '../knowledge/vocabulary'
 import type { TakeDownStep } from './plan'
 
+/** More pieces than any joint has. */
+export const MOST_PIECES = 200
+
+/** Can this be a count of pieces? */
+export function isCount(number: number): boolean {
+  return Number.isInteger(number) && number >= 0 && number <= MOST_PIECES
+}
+
 /** A step as it was ticked. */
 export interface StepRecord { done: boolean; count?: number; places?: readonly JointPlace[]; reason?: string; note?: string; at: string }
 /** Something that is out and not back: what, how many, and whether it must be gone rather than in. */

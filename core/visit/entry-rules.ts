@@ -7,6 +7,7 @@ import { COMPLAINTS, CONSTRUCTIONS, FAULTS, GATES, JOINTS, KINDS, PARTS, type Co
 import type { UnitSystem } from '../quantity/measures'
 import { ask } from '../questions/question'
 import { questionById, QUESTIONS } from '../questions/questions'
+import { MOST_PIECES } from '../takedown/tray'
 import { JobConditionsInput, JointCorrectionInput, PlaceInput, SchoolWaysField } from '../takedown/take-down-rules'
 import { InputError, type FieldProblem } from '../validation/input-error'
 import { IdOf, MayBeAbsent, OptionalQuantity, Quantity, rule } from '../validation/rules'
@@ -123,7 +124,7 @@ class TakeDownFoundBody {
 class StepBody {
   @IsString() @Length(1, 80) step!: string
   @IsBoolean() done!: boolean
-  @MayBeAbsent() @IsInt() @Min(0) @Max(200) count?: number
+  @MayBeAbsent() @IsInt() @Min(0) @Max(MOST_PIECES) count?: number
   @MayBeAbsent() @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => PlaceInput) places?: PlaceInput[]
   @MayBeAbsent() @IsString() @MaxLength(300) reason?: string
   @MayBeAbsent() @IsString() @MaxLength(300) note?: string

@@ -4,7 +4,7 @@ import { optionsFor, type Option } from '../decision/options'
 import { diagnose, faultLabel } from '../diagnosis/diagnose'
 import { VERDICT_WORDS, type Verdict } from '../judgement/judgement'
 import { DEFAULT_RATES, type Rates } from '../knowledge/rates'
-import { SCHOOLS, wayText, type SchoolWays } from '../knowledge/schools'
+import { schoolLines, type SchoolWays } from '../knowledge/schools'
 import { KINDS, PARTS, isIdOf } from '../knowledge/vocabulary'
 import { complaintWords } from '../planning/day'
 import { formatNumber, formatPercent } from '../quantity/format'
@@ -111,7 +111,7 @@ function workDone(state: VisitState, { schools }: Shop): Pick<Sheet, 'work' | 's
       const { at, count } = state.steps.get(id) as { at: string; count?: number }
       return { text, at, ...(count === undefined ? {} : { count }) }
     }),
-    schools: [...new Set(done.flatMap((step) => step.schools ?? []))].filter((id) => Object.keys(SCHOOLS[id].ways).length > 1).map((id) => `${SCHOOLS[id].question}: ${wayText(id, schools)}`),
+    schools: schoolLines([...new Set(done.flatMap((step) => step.schools ?? []))], schools),
   }
 }
 

@@ -84,11 +84,17 @@ for (const [name, machine, option] of [
   })
 }
 
+/** A visit of the demo with its repair chosen, at the lamp. */
+async function repairing(page: Page, shop: Shop, machine: string, option: string): Promise<string> {
+  const visit = await visitOf(shop.url, machine)
+  await decide(shop, visit, option)
+  await page.goto(`${shop.url}/visits/${visit}/repair`)
+  return visit
+}
+
 test('the left-handed lock screw is said in words and by its arrow; a damage found is on the list; what is left in the tray is asked for at the hand-over', async ({ page, shop }) => {
   await fixClock(page)
-  const visit = await visitOf(shop.url, 'garden pool pump')
-  await decide(shop, visit, 'replace-shaft-seal')
-  await page.goto(`${shop.url}/visits/${visit}/repair`)
+  const visit = await repairing(page, shop, 'garden pool pump', 'replace-shaft-seal')
   await until(page, 'Lock screw out')
   await expect(page.getByTestId('thread-turn')).toContainText('clockwise')
   await expect(page.getByTestId('thread-turn')).toContainText('left-handed')
@@ -106,9 +112,7 @@ test('the left-handed lock screw is said in words and by its arrow; a damage fou
 
 test('a count that is otherwise than usual is remembered by the machine', async ({ page, shop }) => {
   await fixClock(page)
-  const visit = await visitOf(shop.url, 'garden pool pump')
-  await decide(shop, visit, 'renew-housing-o-ring')
-  await page.goto(`${shop.url}/visits/${visit}/repair`)
+  const visit = await repairing(page, shop, 'garden pool pump', 'renew-housing-o-ring')
   await until(page, 'Cover bolts out')
   // Two more short ones than usual: each place is counted on its own, and asked for on its own on the way back.
   for (let turn = 0; turn < 2; turn++) await page.getByRole('button', { name: 'one more, short' }).click()
@@ -129,9 +133,7 @@ test('a count that is otherwise than usual is remembered by the machine', async 
 
 test('a cracked plate met on the way is a finding: its work and its price join, and what was written stands in the tray and at the way back', async ({ page, shop }) => {
   await fixClock(page)
-  const visit = await visitOf(shop.url, 'garden pool pump')
-  await decide(shop, visit, 'replace-shaft-seal')
-  await page.goto(`${shop.url}/visits/${visit}/repair`)
+  const visit = await repairing(page, shop, 'garden pool pump', 'replace-shaft-seal')
   await until(page, 'Cover bolts out')
   await page.getByTestId('step-note').fill('the long one at the left is bent')
   await page.getByTestId('step-done').click()
@@ -153,9 +155,7 @@ test('a cracked plate met on the way is a finding: its work and its price join, 
 
 test('the page stays at the lamp from step to step', async ({ page, shop }) => {
   await fixClock(page)
-  const visit = await visitOf(shop.url, 'garden pool pump')
-  await decide(shop, visit, 'swap-motor')
-  await page.goto(`${shop.url}/visits/${visit}/repair`)
+  await repairing(page, shop, 'garden pool pump', 'swap-motor')
   await until(page, 'Diffuser off')
   await expect(page.getByTestId('step-done')).toBeInViewport()
   await expect(title(page)).toBeInViewport()
@@ -163,9 +163,7 @@ test('the page stays at the lamp from step to step', async ({ page, shop }) => {
 
 test('the nursery: water off first of all, a spare in at once, the rest on the bench, and the plan on paper', async ({ page, shop, problems }) => {
   await fixClock(page)
-  const visit = await visitOf(shop.url, 'raceway 3')
-  await decide(shop, visit, 'replace-shaft-seal')
-  await page.goto(`${shop.url}/visits/${visit}/repair`)
+  await repairing(page, shop, 'raceway 3', 'replace-shaft-seal')
   await expect(page.getByTestId('downtime')).toContainText('Fish first')
   await page.clock.setFixedTime(new Date(NOW.getTime() + 60_000))
   await page.getByTestId('spare-first').click()
@@ -184,9 +182,7 @@ test('the nursery: water off first of all, a spare in at once, the rest on the b
 
 test('another outlet height is measured where it is met, and its pipe, cement and cure are in the plan; it is different is remembered', async ({ page, shop }) => {
   await fixClock(page)
-  const visit = await visitOf(shop.url, 'cellar sump')
-  await decide(shop, visit, 'swap-sump-pump')
-  await page.goto(`${shop.url}/visits/${visit}/repair`)
+  await repairing(page, shop, 'cellar sump', 'swap-sump-pump')
   await until(page, 'Check valve open')
   await page.getByTestId('step-different').click()
   await page.getByLabel('tool', { exact: true }).fill('nut driver')
@@ -211,9 +207,7 @@ test('the shop’s way is set once, and the steps, the paper and the sheet follo
   await page.getByTestId('school-threads').getByRole('radio', { name: 'thread compound', exact: true }).click()
   await expect(page.getByTestId('school-threads').getByRole('radio', { name: 'thread compound', exact: true })).toHaveAttribute('aria-checked', 'true')
   await expect(page.getByTestId('own-times')).toContainText('timed')
-  const visit = await visitOf(shop.url, 'spray jet pump')
-  await decide(shop, visit, 'pressure-gauge')
-  await page.goto(`${shop.url}/visits/${visit}/repair`)
+  const visit = await repairing(page, shop, 'spray jet pump', 'pressure-gauge')
   await until(page, 'Gauge on')
   await expect(title(page)).toHaveText('Gauge on: thread compound')
   await page.getByTestId('step-done').click()

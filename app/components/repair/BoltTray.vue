@@ -8,7 +8,7 @@ const { steps } = useRepair()
 const { state } = useVisitContext()
 const pieces = computed(() => items.reduce((sum, { count, temporary }) => sum + (temporary ? 0 : (count ?? 1)), 0))
 const cups = computed(() => [...items].reverse().map((item) => ({ ...item, title: splitStep(item.text).title, shape: shapeOf(item.part, steps.value.find(({ id }) => id === item.id)?.joint) })))
-const shots = (step: string) => state.value.photos.filter(({ caption }) => caption === `before ${step.replace(/^down:/, '')}`)
+const shots = (step: string) => state.value.photos.filter(({ caption }) => caption === shotOf(step))
 const fit = (shape: ReturnType<typeof shapeOf>) => {
   const [width, height] = sizeOf(shape)
   const half = Math.max(width, height) / 2 + 4

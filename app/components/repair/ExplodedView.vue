@@ -2,6 +2,7 @@
 import { CONSTRUCTION_GRAPHS } from '#core/knowledge/constructions'
 import { PARTS } from '#core/knowledge/vocabulary'
 import { explodedOf } from '#core/takedown/exploded'
+import { jointName } from '#core/takedown/step-id'
 import { shapeOf, sizeOf } from '~/utils/piece-shape'
 
 /** The machine drawn apart along its axis: what is off stands away from it in the order it came, the joint at hand is lit. */
@@ -14,10 +15,10 @@ const AXIS = 112
 const ROWS = 5
 const GAP = { on: 3, lit: 24, off: 20 }
 const apart = computed(() => explodedOf(steps.value, state.value.steps, current.value?.id))
-const label = computed(() => (apart.value.assembly ? (CONSTRUCTION_GRAPHS.find(({ id }) => id === apart.value.assembly)?.label ?? '') : (CONSTRUCTION_GRAPHS.find(({ id }) => id === state.value.machine.construction)?.label ?? '')))
-/** What everything comes off from, at the right end of the axis. */
+const label = computed(() => CONSTRUCTION_GRAPHS.find(({ id }) => id === (apart.value.assembly || state.value.machine.construction))?.label ?? '')
 /** A motor or a pump that comes off is a piece, and leaves only its place. */
 const away = computed(() => placed.value.some(({ shape }) => shape === 'motor'))
+/** What everything comes off from, at the right end of the axis. */
 const base = computed(() => (away.value && state.value.machine.kind !== 'sump' ? 'foot' : apart.value.assembly === 'motor-bench' ? 'rotor' : apart.value.assembly.startsWith('submersible') || state.value.machine.kind.startsWith('well') ? 'shell' : state.value.machine.kind === 'sump' ? 'pit' : 'motor'))
 const BASE_WIDTH = 176
 
@@ -40,7 +41,7 @@ const placed = computed(() => {
 /** Bolts, screws and wires go by the name of their joint: what they hold is not what comes off. */
 const BY_JOINT = new Set(['bolt', 'screw', 'wire-terminal', 'wire-splice', 'thread'])
 function nameOf({ key, part, joint }: { key: string; part: keyof typeof PARTS; joint?: string }): string {
-  return joint && BY_JOINT.has(joint) ? (jointOf(key).replaceAll('-', ' ')) : PARTS[part]
+  return joint && BY_JOINT.has(joint) ? jointName(key).replaceAll('-', ' ') : PARTS[part]
 }
 const frame = useTemplateRef<HTMLElement>('frame')
 watch(() => current.value?.id, async () => {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
-import { SCHOOLS, wayText } from '#core/knowledge/schools'
+import { schoolLines } from '#core/knowledge/schools'
 import { PARTS } from '#core/knowledge/vocabulary'
 import { formatMinutes } from '#core/quantity/format'
 
@@ -18,7 +18,7 @@ const groups = computed(() => steps.value.reduce<{ phase: keyof typeof PHASES; s
 }, []))
 const out = computed(() => steps.value.filter(({ phase, joint, temporary }) => phase === 'down' && (temporary || (joint !== 'gate' && joint !== 'support'))))
 const label = computed(() => chosen.value?.label ?? state.value.decision?.replaceAll('-', ' ') ?? '')
-const schools = computed(() => (plan.value?.schools ?? []).filter((id) => Object.keys(SCHOOLS[id].ways).length > 1).map((id) => `${SCHOOLS[id].question}: ${wayText(id, visit.shop.schools)}`))
+const schools = computed(() => schoolLines(plan.value?.schools ?? [], visit.shop.schools))
 const printed = new Date()
 function print(): void {
   window.print()

@@ -2,8 +2,8 @@
 import type { JointPlace } from '#core/knowledge/constructions/joint'
 import { DAMAGE_LOOKS } from '#core/knowledge/damage-looks'
 import { formatMinutes } from '#core/quantity/format'
-import { jointKey } from '#core/takedown/exploded'
-import { placesThatDiffer } from '#core/takedown/tray'
+import { jointKey } from '#core/takedown/step-id'
+import { isCount, placesThatDiffer } from '#core/takedown/tray'
 
 const emit = defineEmits<{ photo: [caption: string] }>()
 const { current, cameOut, minutesLeft, lastDone, tick, stuck, damaged, plan } = useRepair()
@@ -31,7 +31,7 @@ watch(() => [current.value?.id, expected.value?.count] as const, () => {
   note.value = ''
 }, { immediate: true })
 const differs = computed(() => current.value?.phase === 'back' && expected.value !== undefined && (count.value !== expected.value.count || placesThatDiffer(expected.value.places ?? [], counted.value ?? []).length > 0))
-const invalid = computed(() => expected.value !== undefined && (count.value === undefined || !Number.isInteger(count.value) || count.value < 0 || count.value > 200))
+const invalid = computed(() => expected.value !== undefined && (count.value === undefined || !isCount(count.value)))
 const freeing = computed(() => current.value?.id.includes(':free') === true)
 /** Wires are photographed before they come off, anything else may be; the picture stands beside the step that puts it back. */
 const WIRES = new Set(['wire-terminal', 'wire-splice'])
@@ -44,7 +44,7 @@ function foundDamaged(): void {
   if (DAMAGE_LOOKS[step.part]) damage.value = true
   else damaged(step.part)
 }
-const shot = computed(() => (current.value ? `before ${current.value.id.replace(/^(down|back):/, '')}` : ''))
+const shot = computed(() => (current.value ? shotOf(current.value.id) : ''))
 const taken = computed(() => state.value.photos.filter(({ caption }) => caption === shot.value))
 const OPENS = new Set(['bolt', 'screw', 'thread', 'press-fit', 'o-ring-seat', 'union', 'clamp-band'])
 const canStick = computed(() => {

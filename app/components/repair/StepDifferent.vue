@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { TakeDownStep } from '#core/takedown/plan'
+import { isCount } from '#core/takedown/tray'
 
 /** This machine has it otherwise than its construction: said once, and remembered with the machine. */
 const { step } = defineProps<{ step: TakeDownStep }>()
@@ -11,7 +12,7 @@ const count = ref(step.count?.toString() ?? '')
 const problem = ref('')
 function keep(): void {
   const number = count.value.trim() === '' ? undefined : Number(count.value)
-  problem.value = number !== undefined && (!Number.isInteger(number) || number < 0 || number > 200) ? 'A count is a whole number, 0 to 200.' : ''
+  problem.value = number !== undefined && !isCount(number) ? 'A count is a whole number, 0 to 200.' : ''
   if (problem.value) return
   correct(step.id, { ...(number !== undefined && number !== step.count ? { count: number } : {}), ...(hand.value && hand.value !== step.hand ? { hand: hand.value } : {}), ...(tool.value.trim() && tool.value.trim() !== step.tool ? { tool: tool.value.trim() } : {}) })
   emit('done')

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import type { JobConditions } from '#core/takedown/conditions'
+import { isMeasurable, type CONDITION_BOUNDS } from '#core/takedown/conditions'
 import type { TakeDownStep } from '#core/takedown/plan'
 
 /** What this step’s time or its next step hangs on, asked where it is met: the gap, the pipe, the cold, a hot shell. */
 const { step } = defineProps<{ step: TakeDownStep }>()
 const { visit, state } = useVisitContext()
-type Measured = Exclude<keyof JobConditions, 'hot' | 'oneBearing'>
+type Measured = keyof typeof CONDITION_BOUNDS
 const FIELDS: Record<Measured, { label: string; hint: string }> = {
   bearingClearanceMm: { label: 'clearance on the shaft, mm', hint: '0.05' }, outletHigherMm: { label: 'new outlet higher by, mm (− if lower)', hint: '38' }, pipeInches: { label: 'pipe, in', hint: '1.5' }, celsius: { label: 'cold, °C', hint: '12' },
 }
@@ -17,7 +17,7 @@ watch(() => step.id, () => { typed.value = Object.fromEntries(asked.value.map((f
 const problem = ref('')
 function write(): void {
   const numbers = asked.value.flatMap((field) => (typed.value[field]?.trim() ? [[field, Number((typed.value[field] as string).replace(',', '.').replace('−', '-'))] as const] : []))
-  const wrong = numbers.find(([field, value]) => !Number.isFinite(value) || (field === 'pipeInches' && (value <= 0 || value > 12)) || (field === 'celsius' && (value < -30 || value > 60)) || (field === 'bearingClearanceMm' && (value < 0 || value > 5)) || (field === 'outletHigherMm' && Math.abs(value) > 2000))
+  const wrong = numbers.find(([field, value]) => !isMeasurable(field, value))
   problem.value = wrong ? `${FIELDS[wrong[0]].label}: a number such as ${FIELDS[wrong[0]].hint}.` : numbers.length === 0 ? 'Write one of them.' : ''
   if (!problem.value) visit.append('take-down-measured', Object.fromEntries(numbers))
 }

@@ -3,6 +3,7 @@ import { cp } from 'node:fs/promises'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
+import { bundleWorker } from './scripts/lib/bundle.mjs'
 
 const core = fileURLToPath(new URL('./core', import.meta.url))
 const spaEntry = fileURLToPath(new URL('./node_modules/nuxt/dist/app/entry-spa.js', import.meta.url))
@@ -60,11 +61,12 @@ export default defineNuxtConfig({
   // Nuxt 4.4.5 looks for a server entry even where nothing is rendered on the server, and `nuxt dev` dies without one.
   $development: { vite: { environments: { ssr: { build: { rollupOptions: { input: { server: spaEntry } } } } } } },
   hooks: {
-    // The migrations and the sheet's fonts are read at run time, so they travel with the build.
+    // The migrations, the worker and the sheet's fonts are read at run time, so they travel with the build.
     'nitro:build:before': (nitro) => {
       nitro.hooks.hook('compiled', async () => {
         const { serverDir } = nitro.options.output
         await cp('server/database/migrations', join(serverDir, 'migrations'), { recursive: true })
+        await bundleWorker(join(serverDir, 'workers/heavy.mjs'))
         for (const file of SHEET_FONTS) await cp(`node_modules/@fontsource/${file}`, join(serverDir, 'fonts', file.split('/').at(-1) as string))
       })
     },

@@ -9,11 +9,20 @@ const route = useRoute()
 const day = computed(() => (typeof route.query.day === 'string' && !Number.isNaN(Date.parse(route.query.day)) ? startOfDay(new Date(`${route.query.day}T12:00:00`)) : startOfDay(new Date())))
 const view = ref<DayView>()
 const problem = ref('')
+const ASK_AGAIN = 1_500
+let again: ReturnType<typeof setTimeout> | undefined
+onBeforeUnmount(() => clearTimeout(again))
 async function load(): Promise<void> {
-  problem.value = ''
   try {
+    clearTimeout(again)
     const response = await fetch(`/api/day?from=${day.value.toISOString()}&to=${addDays(day.value, 1).toISOString()}`)
-    if (!response.ok) throw new Error(response.statusText)
+    if (!response.ok) {
+      problem.value = ((await response.json().catch(() => ({}))) as { title?: string }).title ?? response.statusText
+      // A shop that is still taking in its journal is asked again by itself.
+      if (response.status === 503) again = setTimeout(() => void load(), ASK_AGAIN)
+      return
+    }
+    problem.value = ''
     view.value = (await response.json()) as DayView
   } catch {
     problem.value = 'The server does not answer. Start it, then try again.'

@@ -7,12 +7,14 @@ import { FAULTS, isIdOf, KINDS, PARTS, type Kind } from '#core/knowledge/vocabul
 import { formatPercent } from '#core/quantity/format'
 import type { SchoolWays } from '#core/knowledge/schools'
 import type { LearnedStep } from '#core/takedown/own-times'
+import { ENTRY_VERSION } from '#core/visit/entry'
 import type { Shop } from '#core/visit/sheet'
+import type { JournalFound } from '~/components/shop/JournalFound.vue'
 import { useOutbox } from '~/stores/outbox'
 import { useVisit } from '~/stores/visit'
 
 interface Taught { kind: Kind; since?: string; visits: number; causes: Learned[] }
-interface ShopView { shop: Shop; taught: Taught[]; steps: LearnedStep[] }
+interface ShopView { shop: Shop; taught: Taught[]; steps: LearnedStep[]; journal?: JournalFound }
 
 const outbox = useOutbox()
 const visit = useVisit()
@@ -37,7 +39,7 @@ const moved = (causes: readonly Learned[]) => causes.filter(({ counted, estimate
 const forgetting = ref<{ id: string; kind?: Kind }>()
 async function write(kind: 'shop-forget' | 'shop-set' | 'retracted', body: object, supersedes?: string): Promise<string> {
   const id = uuidv7()
-  await outbox.add([{ id, visitId: null, kind, at: new Date().toISOString(), author: visit.author || 'technician', ...(supersedes ? { supersedes } : {}), body } as never])
+  await outbox.add([{ id, v: ENTRY_VERSION, visitId: null, kind, at: new Date().toISOString(), author: visit.author || 'technician', ...(supersedes ? { supersedes } : {}), body } as never])
   await load()
   return id
 }
@@ -92,6 +94,7 @@ const closed = computed(() => taughtKinds.value.reduce((sum, { visits }) => sum 
         <section class="min-w-0" data-testid="rates">
           <h2 class="text-xl">What the shop charges</h2>
           <dl class="ruled mt-2"><div v-for="[label, value] in [['an hour', money(view.shop.rates.hourly)], ['a journey', money(view.shop.rates.trip)], ['on parts', formatPercent(view.shop.rates.partsMarkup)], ['a pump down until the next visit', money(view.shop.rates.downtime)]]" :key="label" class="flex justify-between gap-4 py-1.5"><dt>{{ label }}</dt><dd class="number">{{ value }}</dd></div></dl>
+          <JournalFound v-if="view.journal" class="order-last mt-8" :journal="view.journal" />
           <Disclosure v-slot="{ open }" as="div" class="mt-3 border-t border-rule"><DisclosureButton class="flex min-h-12 w-full items-center justify-between text-left font-bold">Part prices<span class="text-slate font-normal">{{ open ? 'less' : `${prices.length} parts` }}</span></DisclosureButton>
             <DisclosurePanel><dl class="ruled"><div v-for="[id, price] in prices" :key="id" class="flex justify-between gap-4 py-1"><dt>{{ PARTS[id as keyof typeof PARTS] }}</dt><dd class="number">{{ money(price) }}</dd></div></dl></DisclosurePanel></Disclosure>
         </section>

@@ -1,38 +1,49 @@
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import type { Entry } from '#core/visit/entry'
-import { read, write } from '~/composables/useLocalStorageRef'
+import { sendEntries, type Sent } from '~/utils/send-entries'
+import { WaitingLines, type Refusal, type WaitingLine } from '~/utils/waiting-lines'
 
-const STORAGE = 'pike-lamp.outbox'
 const FIRST_WAIT = 800
 const LONGEST_WAIT = 10_000
 const MOST_AT_ONCE = 200
 
-/** An entry that the server would not take, with its reason: shown, never dropped in silence. */
-export interface Refused { entry: Entry; reason: string }
+/** How it stands with the server: it answers, nobody answers, or it answers and cannot keep lines now. */
+export type Reach = { is: 'answers' } | Extract<Sent, { is: 'unreachable' | 'failing' }>
 
 /**
  * Entries on their way to the server. They are kept in the browser until the server has acknowledged them, so an offline server, a reload or a
- * closed tab loses nothing; sending one twice is harmless.
+ * closed tab loses nothing; sending one twice is harmless. A line that the server refuses is kept too, until somebody changes or drops it, and
+ * nothing waits behind it.
  */
 export const useOutbox = defineStore('outbox', () => {
-  const pending = ref<Entry[]>(read<Entry[]>(STORAGE, []))
-  const refused = ref<Refused[]>([])
-  const offline = ref(false)
+  const waitingLines = new WaitingLines(localStorage)
+  const lines = shallowRef(waitingLines.all())
+  const onlyHere = ref(waitingLines.onlyHere)
+  const dropped = shallowRef<WaitingLine[]>([])
+  const reach = ref<Reach>({ is: 'answers' })
   let sending: Promise<void> | undefined
   let wait = FIRST_WAIT
   let timer: ReturnType<typeof setTimeout> | undefined
 
-  /** Another tab may have put its own entries there since: they are merged, not overwritten. */
-  function keep(change: (entries: Entry[]) => Entry[]): void {
-    const stored = read<Entry[]>(STORAGE, [])
-    const merged = [...new Map([...stored, ...pending.value].map((entry) => [entry.id, entry])).values()]
-    pending.value = change(merged)
-    write(STORAGE, pending.value)
+  const pending = computed(() => lines.value.filter(({ refusal }) => !refusal).map(({ entry }) => entry))
+  const refused = computed(() => lines.value.filter((line): line is WaitingLine & { refusal: Refusal } => line.refusal !== undefined))
+
+  function reread(): void {
+    lines.value = waitingLines.all()
+    onlyHere.value = waitingLines.onlyHere
+  }
+  function keep(more: readonly WaitingLine[]): void {
+    for (const line of more) waitingLines.keep(line)
+    reread()
+  }
+  function forget(entries: readonly Entry[]): void {
+    for (const { id } of entries) waitingLines.forget(id)
+    reread()
   }
 
   function add(entries: readonly Entry[]): Promise<void> {
-    keep((all) => [...all, ...entries])
+    keep(entries.map((entry) => ({ entry })))
     return flush()
   }
 
@@ -44,52 +55,49 @@ export const useOutbox = defineStore('outbox', () => {
   async function sendAll(): Promise<void> {
     clearTimeout(timer)
     while (pending.value.length > 0) {
-      const batch = pending.value.slice(0, MOST_AT_ONCE)
-      const outcome = await send(batch)
-      if (outcome === 'unreachable') {
-        offline.value = true
-        timer = setTimeout(() => void flush(), wait)
-        wait = Math.min(wait * 1.6, LONGEST_WAIT)
-        return
-      }
-      offline.value = false
-      wait = FIRST_WAIT
-      if (outcome === 'accepted') settle(batch)
-      else await sendOneByOne(batch)
+      if (!(await sendBatch(pending.value.slice(0, MOST_AT_ONCE)))) return
     }
   }
 
-  /** A batch with one bad entry is sent singly, so that the bad one spoils only itself. */
-  async function sendOneByOne(batch: readonly Entry[]): Promise<void> {
-    for (const entry of batch) {
-      const outcome = await send([entry])
-      if (outcome === 'unreachable') return
-      if (outcome !== 'accepted') refused.value.push({ entry, reason: outcome.refused })
-      settle([entry])
+  /** @returns whether the server answers about lines, so that going on makes sense */
+  async function sendBatch(batch: readonly Entry[]): Promise<boolean> {
+    const sent = await sendEntries(batch)
+    if (sent.is === 'unreachable' || sent.is === 'failing') {
+      reach.value = sent
+      timer = setTimeout(() => void flush(), wait)
+      wait = Math.min(wait * 1.6, LONGEST_WAIT)
+      return false
     }
+    reach.value = { is: 'answers' }
+    wait = FIRST_WAIT
+    const [only, ...others] = batch
+    if (sent.is === 'accepted') forget(batch)
+    else if (only && others.length === 0) keep([{ entry: only, refusal: sent.refusal }])
+    // A batch with one bad entry is sent singly, so that the bad one spoils only itself.
+    else for (const entry of batch) if (!(await sendBatch([entry]))) return false
+    return true
   }
 
-  function settle(sent: readonly Entry[]): void {
-    const ids = new Set(sent.map(({ id }) => id))
-    // Read without merging back what was just sent.
-    const stored = read<Entry[]>(STORAGE, []).filter(({ id }) => !ids.has(id))
-    pending.value = [...new Map([...stored, ...pending.value.filter(({ id }) => !ids.has(id))].map((entry) => [entry.id, entry])).values()]
-    write(STORAGE, pending.value)
+  /** A refused line goes on its way again as it was changed. */
+  function change(id: string, entry: Entry): Promise<void> {
+    keep([{ entry }])
+    if (entry.id !== id) forget([{ id } as Entry])
+    return flush()
+  }
+  /** A refused line is given up. Until the page is left it can be had back. */
+  function drop(id: string): void {
+    const line = refused.value.find(({ entry }) => entry.id === id)
+    if (!line) return
+    dropped.value = [...dropped.value, line]
+    forget([line.entry])
+  }
+  function takeBack(): void {
+    keep(dropped.value)
+    dropped.value = []
   }
 
   window.addEventListener('online', () => void flush())
+  window.addEventListener('storage', ({ key }) => { if (WaitingLines.concerns(key)) reread() })
   void flush()
-  return { pending, refused, offline, waiting: computed(() => pending.value.length), add, flush, dismiss: (id: string) => { refused.value = refused.value.filter(({ entry }) => entry.id !== id) } }
+  return { pending, refused, dropped, reach, onlyHere, waiting: computed(() => pending.value.length), add, flush, change, drop, takeBack }
 })
-
-async function send(entries: readonly Entry[]): Promise<'accepted' | 'unreachable' | { refused: string }> {
-  try {
-    const response = await fetch('/api/entries', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ entries }) })
-    if (response.ok) return 'accepted'
-    if (response.status >= 500) return 'unreachable'
-    const problem = (await response.json().catch(() => ({ title: response.statusText }))) as { title?: string }
-    return { refused: problem.title ?? 'refused by the server' }
-  } catch {
-    return 'unreachable'
-  }
-}

@@ -1,7 +1,8 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { v7 as uuidv7 } from 'uuid'
-import { compareEntries, type Entry, type EntryBodies, type EntryKind } from '#core/visit/entry'
+import { compareEntries, ENTRY_VERSION, nextLamport, type Entry, type EntryBodies, type EntryKind } from '#core/visit/entry'
+import type { Claim } from '#core/visit/supersession'
 import { foldVisit, type VisitState } from '#core/visit/fold'
 import { earlierReadings, type HistoryReading } from '#core/visit/history'
 import type { Pace } from '#core/takedown/as-here'
@@ -12,6 +13,7 @@ import { read, write } from '~/composables/useLocalStorageRef'
 import { useOutbox } from './outbox'
 
 const AUTHOR = 'pike-lamp.author'
+const ASK_AGAIN = 1_500
 
 /** The open visit: its journal here and on the way, the state folded from it, and what the worker thinks of it. */
 export const useVisit = defineStore('visit', () => {
@@ -40,6 +42,7 @@ export const useVisit = defineStore('visit', () => {
   const earlier = computed(() => earlierReadings(history.value))
   const state = computed<VisitState | undefined>(() => foldVisit(entries.value, { earlier: earlier.value }))
 
+  let again: ReturnType<typeof setTimeout> | undefined
   async function open(id: string): Promise<void> {
     problem.value = undefined
     if (visitId.value !== id) {
@@ -47,8 +50,11 @@ export const useVisit = defineStore('visit', () => {
       thought.value = undefined
     }
     visitId.value = id
+    clearTimeout(again)
     try {
       const response = await fetch(`/api/visits/${id}`)
+      // The shop is still taking in its journal: it says how far it is, and is asked again.
+      if (response.status === 503) again = setTimeout(() => { if (visitId.value === id) void open(id) }, ASK_AGAIN)
       const view = (await response.json()) as { entries: Entry[]; history: HistoryReading[]; shop: Shop; experience: Record<string, number>; pace: Pace; title?: string }
       if (!response.ok) throw new Error(view.title ?? response.statusText)
       merge(view.entries)
@@ -64,16 +70,29 @@ export const useVisit = defineStore('visit', () => {
 
   function merge(more: readonly Entry[]): void {
     const known = new Set(here.value.map(({ id }) => id))
-    const fresh = more.filter(({ id }) => !known.has(id))
+    // A line that an older app left waiting has no logical time: it stands after what is here, as it will when it arrives.
+    const untimed = nextLamport(here.value)
+    const fresh = more.filter(({ id }) => !known.has(id)).map((entry, index) => (entry.lamport === undefined ? { ...entry, lamport: untimed + index } : entry))
     if (fresh.length > 0) here.value = [...here.value, ...fresh].sort(compareEntries)
   }
 
   /** Writes one line in the journal. It counts at once; the outbox carries it to the server. */
-  function append<K extends EntryKind>(kind: K, body: EntryBodies[K], supersedes?: string): Entry {
-    const entry = { id: uuidv7(), visitId: visitId.value ?? null, kind, at: new Date().toISOString(), author: author.value || 'technician', ...(supersedes ? { supersedes } : {}), body } as unknown as Entry
+  function append<K extends EntryKind>(kind: K, body: EntryBodies[K], supersedes?: string, settles: readonly string[] = []): Entry {
+    const entry = {
+      id: uuidv7(), v: ENTRY_VERSION, lamport: nextLamport(here.value), visitId: visitId.value ?? null, kind, at: new Date().toISOString(), author: author.value || 'technician',
+      ...(supersedes ? { supersedes } : {}), ...(settles.length > 0 ? { settles: [...settles] } : {}), body,
+    } as unknown as Entry
     merge([entry])
     void outbox.add([entry])
     return entry
+  }
+
+  /** One of several things that devices said of one line is chosen: said once more, in place of all of them. */
+  function settle(claims: readonly Claim[], chosen: Claim): void {
+    const others = claims.filter(({ entry }) => entry.id !== chosen.entry.id).map(({ entry }) => entry.id)
+    const [first, ...rest] = others
+    if (!chosen.takenBack) append(chosen.entry.kind, chosen.entry.body, chosen.entry.id, others)
+    else if (first) append('retracted', {}, first, rest)
   }
 
   /** Takes back the newest line that counts. */
@@ -107,5 +126,5 @@ export const useVisit = defineStore('visit', () => {
     })
   }
 
-  return { visitId, entries, history, earlier, shop, experience, pace, state, thought, thinking, problem, author, undoable, open, append, undo }
+  return { visitId, entries, history, earlier, shop, experience, pace, state, thought, thinking, problem, author, undoable, open, append, settle, undo }
 })

@@ -3,25 +3,30 @@ import { learnSteps, LEARNING, paceKey, paceOf, ratiosOf, robustRatio, type Tick
 import { planTakeDown } from './plan'
 import { stepPlan } from './step-plan'
 
-const visit = (visitId: string, ...steps: [step: string, minutes: number, estimate?: number][]): TickedStep[] => {
+const visit = (...steps: [step: string, minutes: number, estimate?: number][]): TickedStep[] => {
   let clock = Date.parse('2026-05-04T09:00:00Z')
   return steps.map(([step, minutes, estimate]) => {
     clock += minutes * 60_000
-    return { visitId, step, at: new Date(clock).toISOString(), done: true, ...(estimate === undefined ? {} : { estimate }) }
+    return { step, at: new Date(clock).toISOString(), done: true, ...(estimate === undefined ? {} : { estimate }) }
   })
 }
 
 describe('the shop’s own times', () => {
   it('a step runs from the tick before it in its visit; the first has no beginning', () => {
-    const ticked = [...visit('a', ['down:make-dead', 5, 4], ['down:valves', 6, 3]), ...visit('b', ['down:make-dead', 9, 4], ['down:valves', 1.5, 3])]
-    expect([...ratiosOf(ticked)]).toEqual([['down:valves', [{ ratio: 2, estimate: 3 }, { ratio: 0.5, estimate: 3 }]]])
-    expect(ratiosOf([...ticked].reverse())).toEqual(ratiosOf(ticked))
+    expect(ratiosOf(visit(['down:make-dead', 5, 4], ['down:valves', 6, 3]))).toEqual([{ step: 'down:valves', ratio: 2, estimate: 3 }])
+    expect(ratiosOf(visit(['down:make-dead', 9, 4], ['down:valves', 1.5, 3]))).toEqual([{ step: 'down:valves', ratio: 0.5, estimate: 3 }])
+  })
+
+  it('a clock that is set back between two ticks says nothing of the step between them, and leaves the others', () => {
+    const [first, second, third] = visit(['down:make-dead', 5, 4], ['down:valves', 6, 3], ['down:drain', 4, 4])
+    const back = (each: TickedStep | undefined) => ({ ...(each as TickedStep), at: new Date(Date.parse((each as TickedStep).at) - 3_600_000).toISOString() })
+    expect(ratiosOf([first as TickedStep, back(second), back(third)])).toEqual([{ step: 'down:drain', ratio: 1, estimate: 4 }])
   })
 
   it('a break, a ticking off afterwards and a step that was undone say nothing', () => {
-    const ticked = visit('a', ['down:valves', 0, 3], ['down:drain', 3 * LEARNING.longestOverEstimate * 2, 3], ['down:clamp', 0.01, 3], ['down:impeller', 6, 6])
-    ticked.push({ visitId: 'a', step: 'down:impeller', at: '2026-05-04T12:00:00Z', done: false, estimate: 6 })
-    expect(ratiosOf(ticked).size).toBe(0)
+    const ticked = visit(['down:valves', 0, 3], ['down:drain', 3 * LEARNING.longestOverEstimate * 2, 3], ['down:clamp', 0.01, 3], ['down:impeller', 6, 6])
+    ticked.push({ step: 'down:impeller', at: '2026-05-04T12:00:00Z', done: false, estimate: 6 })
+    expect(ratiosOf(ticked)).toEqual([])
   })
 
   it('few steps move little, many take over, and one bad day moves less than its share', () => {
@@ -36,7 +41,7 @@ describe('the shop’s own times', () => {
 
   it('a joint learns from every assembly it stands in, and the plan takes the learned minutes', () => {
     expect(paceKey('down:motor-bench.springs')).toBe('down:springs')
-    const ticked = Array.from({ length: 30 }, (_, index) => visit(`v${index}`, ['down:part-halves', 1, 3], ['down:diffuser', 6, 3])).flat()
+    const ticked = Array.from({ length: 30 }, () => ratiosOf(visit(['down:part-halves', 1, 3], ['down:diffuser', 6, 3]))).flat()
     const learned = learnSteps(ticked)
     expect(learned).toHaveLength(1)
     const pace = paceOf(learned)

@@ -4,8 +4,10 @@ import type { Pace } from './as-here'
 /** How much the printed estimate weighs, in steps of the shop's own, how far a step may stand from it before it counts no further (as a factor), and what is no step at all but a break or a ticking off afterwards. */
 export const LEARNING = { estimateSteps: 4, clipFactor: 1.6, shortestMinutes: 0.2, longestOverEstimate: 5, basis: { kind: 'shop', name: 'the estimate counts as four steps; shop default' } as Basis }
 
-/** A step as it was ticked, in one visit's order. */
-export interface TickedStep { visitId: string; step: string; at: string; done: boolean; estimate?: number }
+/** A step as it was ticked. */
+export interface TickedStep { step: string; at: string; done: boolean; estimate?: number }
+/** One step’s own minutes over its estimated ones, minutes. */
+export interface StepRatio { step: string; ratio: number; estimate: number }
 /** What the shop's own times make of one step. */
 export interface LearnedStep { step: string; times: number; estimate: number; minutes: number; ratio: number }
 
@@ -15,27 +17,20 @@ export function paceKey(step: string): string {
 }
 
 /**
- * How long steps took: from the tick before to their own, in the same visit. A first step has no beginning; a step that was undone, ticked at once, or left over a break says nothing.
+ * How long the steps of one visit took: from the tick before to their own. A first step has no beginning; a step that was undone,
+ * ticked at once, left over a break, or between whose ticks the clock was set, says nothing.
  *
- * @param ticked in any order
- * @returns own minutes over estimated ones, by step
+ * @param ticked the steps of one visit in its journal’s order
  */
-export function ratiosOf(ticked: readonly TickedStep[]): Map<string, { ratio: number; estimate: number }[]> {
-  const out = new Map<string, { ratio: number; estimate: number }[]>()
-  const byVisit = new Map<string, TickedStep[]>()
-  for (const each of [...ticked].sort((a, b) => (a.at < b.at ? -1 : 1))) byVisit.set(each.visitId, [...(byVisit.get(each.visitId) ?? []), each])
-  for (const steps of byVisit.values()) {
-    const undone = new Set(steps.filter(({ done }) => !done).map(({ step }) => step))
-    for (const [index, { step, at, done, estimate }] of steps.entries()) {
-      const before = steps[index - 1]
-      if (!before || !done || !estimate || undone.has(step)) continue
-      const minutes = (Date.parse(at) - Date.parse(before.at)) / 60_000
-      if (minutes < LEARNING.shortestMinutes || minutes > estimate * LEARNING.longestOverEstimate) continue
-      const key = paceKey(step)
-      out.set(key, [...(out.get(key) ?? []), { ratio: minutes / estimate, estimate }])
-    }
-  }
-  return out
+export function ratiosOf(ticked: readonly TickedStep[]): StepRatio[] {
+  const undone = new Set(ticked.filter(({ done }) => !done).map(({ step }) => step))
+  return ticked.flatMap(({ step, at, done, estimate }, index): StepRatio[] => {
+    const before = ticked[index - 1]
+    if (!before || !done || !estimate || undone.has(step)) return []
+    const minutes = (Date.parse(at) - Date.parse(before.at)) / 60_000
+    if (minutes < LEARNING.shortestMinutes || minutes > estimate * LEARNING.longestOverEstimate) return []
+    return [{ step: paceKey(step), ratio: minutes / estimate, estimate }]
+  })
 }
 
 /**
@@ -56,13 +51,26 @@ export function robustRatio(ratios: readonly number[]): number {
   return Math.exp(centre)
 }
 
-/** Every step the shop has timed, those it was furthest from the estimate with first. */
-export function learnSteps(ticked: readonly TickedStep[]): LearnedStep[] {
-  return [...ratiosOf(ticked)].map(([step, own]): LearnedStep => {
-    const ratio = robustRatio(own.map((each) => each.ratio))
-    const { estimate } = own.at(-1) as { estimate: number }
-    return { step, times: own.length, estimate, minutes: estimate * ratio, ratio }
-  }).sort((a, b) => Math.abs(Math.log(b.ratio)) - Math.abs(Math.log(a.ratio)))
+/**
+ * Every step the shop has timed, those it was furthest from the estimate with first.
+ *
+ * @param timed oldest first
+ */
+export function learnSteps(timed: readonly StepRatio[]): LearnedStep[] {
+  const byStep = new Map<string, StepRatio[]>()
+  for (const each of timed) {
+    const own = byStep.get(each.step)
+    if (own) own.push(each)
+    else byStep.set(each.step, [each])
+  }
+  return [...byStep.values()].map(learnStep).sort((a, b) => Math.abs(Math.log(b.ratio)) - Math.abs(Math.log(a.ratio)))
+}
+
+/** What the times of one step make of its estimate. */
+export function learnStep(own: readonly StepRatio[]): LearnedStep {
+  const { step, estimate } = own.at(-1) as StepRatio
+  const ratio = robustRatio(own.map((each) => each.ratio))
+  return { step, times: own.length, estimate, minutes: estimate * ratio, ratio }
 }
 
 /** The ratios alone, as the planner takes them. */

@@ -49,6 +49,53 @@ export function IdOf(table: object, options?: ValidationOptions): PropertyDecora
   return rule('isIdOf', (value) => typeof value === 'string' && Object.hasOwn(table, value), `must be one of ${listed}`, options)
 }
 
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/
+const INSTANT = /^(\d{4})-(\d{2})-(\d{2})T(\d{2}):(\d{2})(?::(\d{2})(?:\.\d{1,6})?)?(?:Z|[+-](\d{2}):(\d{2}))$/
+const DAY = /^(\d{4})-(\d{2})-(\d{2})$/
+/** PostgreSQL takes no zone of sixteen hours or more. */
+const MOST_ZONE_HOURS = 15
+
+/** A UUID as it is kept: in lower case, so that one thing has one id whoever compares it. */
+export const isUuid = (value: unknown): value is string => typeof value === 'string' && UUID.test(value)
+
+/** A UUID in lower case. */
+export function Uuid(): PropertyDecorator {
+  return rule('isLowerUuid', isUuid, 'must be a UUID in lower case')
+}
+
+/**
+ * An instant that the calendar has and PostgreSQL takes: ISO 8601 with its zone, a year of four digits, a day that exists.
+ *
+ * @example isInstant('2026-02-30T10:00:00Z') // false: there is no such day
+ */
+export function isInstant(value: unknown): value is string {
+  const [, year, month, day, hour, minute, second = '0', zoneHours = '0', zoneMinutes = '0'] = (typeof value === 'string' && INSTANT.exec(value)) || []
+  // There is no year 0 in an instant.
+  if (year === undefined || Number(year) === 0 || !isRealDay(Number(year), Number(month), Number(day))) return false
+  const endOfDay = Number(hour) === 24 && Number(minute) === 0 && Number(second) === 0
+  return (Number(hour) < 24 || endOfDay) && Number(minute) < 60 && Number(second) < 60 && Number(zoneHours) <= MOST_ZONE_HOURS && Number(zoneMinutes) < 60
+}
+
+/** A calendar day that exists, such as 2026-05-12. */
+export function isCalendarDay(value: unknown): value is string {
+  const [, year, month, day] = (typeof value === 'string' && DAY.exec(value)) || []
+  return year !== undefined && isRealDay(Number(year), Number(month), Number(day))
+}
+
+export function Instant(): PropertyDecorator {
+  return rule('isInstant', isInstant, 'must be an ISO instant that exists, with its zone, such as 2026-05-12T10:20:00Z')
+}
+
+export function CalendarDay(): PropertyDecorator {
+  return rule('isCalendarDay', isCalendarDay, 'must be a day that exists, such as 2026-05-12')
+}
+
+function isRealDay(year: number, month: number, day: number): boolean {
+  const date = new Date(0)
+  date.setUTCFullYear(year, month - 1, day)
+  return date.getUTCMonth() === month - 1 && date.getUTCDate() === day
+}
+
 /** A rule of our own, in one place. */
 export function rule(name: string, holds: (value: unknown) => boolean, expected: string, options?: ValidationOptions): PropertyDecorator {
   return (target, property) => {

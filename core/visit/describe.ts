@@ -1,7 +1,7 @@
 import { conditionText } from '../takedown/conditions'
 import type { Verdict } from '../judgement/judgement'
-import { outcomeLabel } from '../knowledge/checks'
-import { COMPLAINTS, GATES, isIdOf, JOINT_LABELS } from '../knowledge/vocabulary'
+import { checkInfo, outcomeLabel } from '../knowledge/checks'
+import { COMPLAINTS, GATES, isIdOf, JOINT_LABELS, PARTS } from '../knowledge/vocabulary'
 import { faultLabel } from '../diagnosis/diagnose'
 import { formatQuantity, formatSeconds } from '../quantity/format'
 import type { Unit } from '../quantity/units'
@@ -14,11 +14,32 @@ export interface JournalLine { id: string; at: string; text: string; detail?: st
 
 /** The journal as lines, newest first. */
 export function journalLines(state: VisitState): JournalLine[] {
-  const judged = new Map(state.findings.map((finding) => [finding.entryId, finding]))
-  return state.entries
-    .filter(({ kind }) => kind !== 'visit-opened' && kind !== 'shop-set' && kind !== 'shop-forget')
-    .map((entry): JournalLine => ({ id: entry.id, at: entry.at, entry, ...describeEntry(entry, judged) }))
-    .reverse()
+  const judged = judgedById(state)
+  return state.entries.filter(({ kind }) => !UNLISTED.has(kind)).map((entry) => journalLine(entry, judged)).reverse()
+}
+
+const UNLISTED: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>(['visit-opened', 'shop-set', 'shop-forget', 'customer-set'])
+
+/** One entry of a visit as people read it. */
+export function journalLine(entry: Entry, judged: ReadonlyMap<string, JudgedFinding>): JournalLine {
+  return { id: entry.id, at: entry.at, entry, ...describeEntry(entry, judged.get(entry.id)) }
+}
+
+/** The judged findings of a visit by their entry, those in conflict too. */
+export function judgedById({ findings, contested }: Pick<VisitState, 'findings' | 'contested'>): Map<string, JudgedFinding> {
+  return new Map([...findings, ...contested].map((judged) => [judged.entryId, judged]))
+}
+
+/** An entry that belongs to no folded visit, in words: what waits or was refused. */
+export function entryWords(entry: Entry): string {
+  if (entry.kind === 'finding') {
+    const { check, part, leads, value, unit, outcome } = entry.body
+    return [checkInfo(check)?.label ?? check, part && isIdOf(PARTS, part) ? PARTS[part] : undefined, leads, outcome ? outcomeLabel(outcome) : value === undefined ? undefined : formatQuantity(value, unit as Unit | undefined, 4)].filter(Boolean).join(' ')
+  }
+  if (entry.kind === 'visit-opened') return `visit opened: ${entry.body.customer.name}, ${entry.body.machine.name}`
+  if (entry.kind === 'retracted') return 'a line taken back'
+  const { text, detail } = describeEntry(entry, undefined)
+  return [text.replaceAll('-', ' '), detail].filter(Boolean).join(': ')
 }
 
 /** A judgement's value as printed: number with unit, or the outcome in words. */
@@ -27,10 +48,9 @@ export function valueText({ judgement }: Pick<JudgedFinding, 'judgement'>): stri
   return typeof value === 'string' ? outcomeLabel(value) : formatQuantity(value, unit as Unit | undefined, 4)
 }
 
-function describeEntry(entry: Entry, judged: ReadonlyMap<string, JudgedFinding>): Pick<JournalLine, 'text' | 'detail' | 'value' | 'verdict'> {
+function describeEntry(entry: Entry, found: JudgedFinding | undefined): Pick<JournalLine, 'text' | 'detail' | 'value' | 'verdict'> {
   switch (entry.kind) {
     case 'finding': {
-      const found = judged.get(entry.id)
       if (!found) return { text: entry.body.check }
       return { text: found.judgement.subject, detail: found.judgement.because, value: valueText(found), verdict: found.judgement.verdict }
     }
@@ -53,7 +73,7 @@ function describeEntry(entry: Entry, judged: ReadonlyMap<string, JudgedFinding>)
     case 'take-down-measured': return { text: 'measured for the repair', value: conditionText(entry.body) }
     case 'joint-done': return { text: `${JOINT_LABELS[entry.body.joint]} done` }
     case 'handed-over': return { text: 'handed over', ...(entry.body.nextDate ? { detail: `next ${entry.body.nextDate}` } : {}) }
-    case 'visit-opened': case 'shop-set': case 'shop-forget': case 'retracted': return { text: entry.kind }
+    case 'visit-opened': case 'shop-set': case 'shop-forget': case 'customer-set': case 'retracted': return { text: entry.kind }
   }
 }
 

@@ -1,5 +1,5 @@
 import { Type } from 'class-transformer'
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsISO8601, IsObject, IsString, IsUUID, Length, Matches, Max, MaxLength, Min, ValidateIf, ValidateNested } from 'class-validator'
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsObject, IsString, Length, Matches, Max, MaxLength, Min, ValidateIf, ValidateNested } from 'class-validator'
 import { canonicalFinding, constructionFits, FindingInput, InstallationInput, NameplateInput } from '../diagnosis/case-rules'
 import { CHECKS } from '../knowledge/checks'
 import type { SchoolWays } from '../knowledge/schools'
@@ -10,31 +10,29 @@ import { questionById, QUESTIONS } from '../questions/questions'
 import { MOST_PIECES } from '../takedown/tray'
 import { JobConditionsInput, JointCorrectionInput, PlaceInput, SchoolWaysField } from '../takedown/take-down-rules'
 import { InputError, type FieldProblem } from '../validation/input-error'
-import { IdOf, MayBeAbsent, OptionalQuantity, Quantity, rule } from '../validation/rules'
+import { holdable } from '../validation/holdable'
+import { CalendarDay, IdOf, Instant, isUuid, MayBeAbsent, OptionalQuantity, Quantity, rule, Uuid } from '../validation/rules'
 import { validated } from '../validation/validated'
-import type { Customer, Entry, EntryBodies, EntryKind, Machine } from './entry'
+import { ENTRY_VERSION, type Customer, type Entry, type EntryBodies, type EntryKind, type Machine } from './entry'
 
 const UUID_V7 = /^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/
 const isUuidV7 = (value: unknown) => typeof value === 'string' && UUID_V7.test(value)
-const isInstant = (value: unknown) => typeof value === 'string' && /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d{1,6})?)?(Z|[+-]\d{2}:\d{2})$/.test(value) && !Number.isNaN(Date.parse(value))
-const Instant = () => rule('isInstant', isInstant, 'must be an ISO instant with its zone, such as 2026-05-12T10:20:00Z')
-const DATE = /^\d{4}-\d{2}-\d{2}$/
 
 class CustomerInput implements Customer {
-  @IsUUID() id!: string
+  @Uuid() id!: string
   @IsString() @Length(1, 120) name!: string
   @IsString() @MaxLength(200) place!: string
   @MayBeAbsent() @IsString() @MaxLength(40) phone?: string
 }
 
 class MachineInput implements Machine {
-  @IsUUID() id!: string
-  @IsUUID() customerId!: string
+  @Uuid() id!: string
+  @Uuid() customerId!: string
   @IsString() @Length(1, 120) name!: string
   @IdOf(KINDS) kind!: Kind
   @IdOf(CONSTRUCTIONS) construction!: Construction
-  @MayBeAbsent() @Matches(DATE) @IsISO8601({ strict: true }) installedOn?: string
-  @MayBeAbsent() @Matches(DATE) @IsISO8601({ strict: true }) warrantyUntil?: string
+  @MayBeAbsent() @CalendarDay() installedOn?: string
+  @MayBeAbsent() @CalendarDay() warrantyUntil?: string
   @ValidateNested() @Type(() => NameplateInput) @IsObject() nameplate!: NameplateInput
   @MayBeAbsent() @IsBoolean() plateUnreadable?: boolean
   @MayBeAbsent() @ValidateNested() @Type(() => InstallationInput) installation?: InstallationInput
@@ -135,8 +133,11 @@ class JointDoneBody {
 }
 class HandedOverBody {
   @IsString() @MaxLength(2000) watch!: string
-  @MayBeAbsent() @Matches(DATE) nextDate?: string
+  @MayBeAbsent() @CalendarDay() nextDate?: string
   @OptionalQuantity({ min: 0, max: 1e7 }) price?: number
+}
+class CustomerSetBody {
+  @ValidateNested() @Type(() => CustomerInput) @IsObject() customer!: CustomerInput
 }
 class RatesInput {
   @IsString() @Matches(/^[A-Z]{3}$/) currency!: string
@@ -158,19 +159,30 @@ class ShopSetBody {
 const BODIES: Record<Exclude<EntryKind, 'retracted'>, new () => object> = {
   'visit-opened': VisitOpenedBody, call: CallBody, 'machine-set': MachineSetBody, loaded: LoadedBody, gate: GateBody, finding: FindingBody, note: NoteBody, photo: PhotoBody,
   'check-skipped': CheckSkippedBody, 'working-kept': WorkingKeptBody, 'cause-said': CauseSaidBody, 'post-mortem': PostMortemBody, 'shop-forget': ShopForgetBody, decision: DecisionBody, 'take-down-found': TakeDownFoundBody, 'take-down-measured': JobConditionsInput, step: StepBody, 'joint-done': JointDoneBody, 'handed-over': HandedOverBody,
-  'shop-set': ShopSetBody,
+  'customer-set': CustomerSetBody, 'shop-set': ShopSetBody,
 }
 
 /** What may stand in the shop's own journal, which belongs to no visit; a retraction takes back one of the others there. */
-const SHOP_KINDS: ReadonlySet<EntryKind> = new Set<EntryKind>(['shop-set', 'shop-forget', 'retracted'])
+const SHOP_KINDS: ReadonlySet<EntryKind> = new Set<EntryKind>(['shop-set', 'shop-forget', 'customer-set', 'retracted'])
+
+/** What stands nowhere else. Version 1 took the older shop kinds in a visit too, where nothing reads them. */
+const SHOP_ONLY: ReadonlySet<EntryKind> = new Set<EntryKind>(['customer-set'])
+
+const MOST_SETTLED = 20
+/** Far below where whole numbers end, so that there is always a next one. */
+const MOST_LAMPORT = 2 ** 50
 
 class EntryInput {
   @rule('isUuidV7', isUuidV7, 'must be a UUIDv7 in lower case, made where the entry was made') id!: string
-  @ValidateIf((_, value) => value !== null && value !== undefined) @IsUUID() visitId!: string | null
+  @MayBeAbsent() @IsInt() @Min(1) @Max(ENTRY_VERSION, { message: `v must be at most ${ENTRY_VERSION}: it was written by a newer Pike Lamp than this one` }) v?: number
+  @MayBeAbsent() @IsInt() @Min(1) @Max(MOST_LAMPORT) lamport?: number
+  @rule('isUuidOrNull', (value) => value === null || isUuid(value), 'must be the id of its visit, a UUID in lower case, or null for the shop’s own entries') visitId!: string | null
   @rule('isEntryKind', (value) => value === 'retracted' || (typeof value === 'string' && Object.hasOwn(BODIES, value)), `must be one of ${Object.keys(BODIES).join(', ')}, retracted`) kind!: EntryKind
   @Instant() at!: string
   @IsString() @Length(1, 80) author!: string
   @MayBeAbsent() @rule('isUuidV7', isUuidV7, 'must be a UUIDv7') supersedes?: string
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(MOST_SETTLED) @rule('isUuidV7', isUuidV7, 'is a UUIDv7', { each: true }) settles?: string[]
+  @MayBeAbsent() @IsBoolean() imported?: boolean
   @IsObject() body!: object
 }
 
@@ -182,12 +194,19 @@ class EntryInput {
  * @throws InputError naming each field, its value and what would be right
  */
 export function validEntry(plain: unknown, path = ''): Entry {
-  const entry = atPath(path, () => validated(EntryInput, plain))
+  atPath(path, () => holdable(plain))
+  const entry = atPath(path, () => validated(EntryInput, plain, { shallow: true }))
   const body = atPath(path ? `${path}.body` : 'body', () => validBody(entry.kind, entry.body))
   if (!SHOP_KINDS.has(entry.kind) && entry.visitId === null) throw atField(path, 'visitId', null, 'only the shop’s own entries have none')
+  if (SHOP_ONLY.has(entry.kind) && entry.visitId !== null) throw atField(path, 'visitId', entry.visitId, `null: ${entry.kind} is the shop’s own and belongs to no visit`)
   if (entry.kind === 'retracted' && !entry.supersedes) throw atField(path, 'supersedes', undefined, 'a retraction names the entry it takes back')
   if (entry.supersedes === entry.id) throw atField(path, 'supersedes', entry.supersedes, 'an entry cannot replace itself')
-  return { id: entry.id, visitId: entry.visitId ?? null, kind: entry.kind, at: entry.at, author: entry.author, ...(entry.supersedes ? { supersedes: entry.supersedes } : {}), body } as Entry
+  if (entry.settles && !entry.supersedes) throw atField(path, 'supersedes', undefined, 'what settles a conflict supersedes the line that was chosen')
+  const { id, visitId, kind, at, author, lamport, supersedes, settles, imported } = entry
+  return {
+    id, v: ENTRY_VERSION, ...(lamport ? { lamport } : {}), visitId, kind, at, author, ...(supersedes ? { supersedes } : {}), ...(settles?.length ? { settles } : {}),
+    ...(imported ? { imported } : {}), body,
+  } as Entry
 }
 
 function validBody(kind: EntryKind, plain: object): object {
@@ -203,7 +222,8 @@ function validBody(kind: EntryKind, plain: object): object {
   if (kind === 'step' && places && count !== places.reduce((sum, place) => sum + place.count, 0)) throw new InputError([{ field: 'count', value: count, expected: 'the sum of the counts of its places' }])
   if (kind === 'take-down-measured' && Object.keys(body).length === 0) throw new InputError([{ field: 'pipeInches', value: undefined, expected: 'one measurement at least: pipeInches, celsius, bearingClearanceMm, outletHigherMm, oneBearing or hot' }])
   if (kind === 'finding') return canonicalFinding(body as EntryBodies['finding'])
-  const machine = (body as { machine?: Machine }).machine
+  const { machine, customer } = body as { machine?: Machine; customer?: Customer }
+  if (machine && customer && machine.customerId !== customer.id) throw new InputError([{ field: 'machine.customerId', value: machine.customerId, expected: `${customer.id}, the customer of this entry` }])
   if (machine && !constructionFits(machine)) throw new InputError([{ field: 'machine.construction', value: machine.construction, expected: `a construction of kind ${machine.kind} is needed` }])
   return body
 }

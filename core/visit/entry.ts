@@ -57,27 +57,57 @@ export interface EntryBodies {
   retracted: Record<string, never>
   /** What the shop's visits up to now taught counts no more, for one kind of pump or for all. */
   'shop-forget': { pumpKind?: Kind }
+  /** What the shop knows of a customer, said outright: it speaks over what visits say. */
+  'customer-set': { customer: Customer }
   'shop-set': { name: string; place: string; units: UnitSystem; rates: Rates; schools?: SchoolWays }
 }
 export type EntryKind = keyof EntryBodies
+
+/** The version of an entry’s shape that is written now. Older ones are lifted on reading: see lift.ts. */
+export const ENTRY_VERSION = 2
 
 /** One dated line of a journal. Appended, never changed; corrected by a later one that supersedes it. */
 export interface EntryOf<K extends EntryKind> {
   /** Client-made UUIDv7. */
   id: string
+  /** The version of this shape; absent in lines of before there were versions. */
+  v?: number
+  /**
+   * Logical time in its journal: one more than the highest its writer had seen there, so that an effect stands after its cause
+   * whatever the clocks said. A line without one stands where it arrived.
+   *
+   * Source: Lamport, Time, Clocks, and the Ordering of Events in a Distributed System (1978).
+   */
+  lamport?: number
   /** The visit, or null for the shop's own journal. */
   visitId: string | null
   kind: K
-  /** ISO instant at which it happened. */
+  /** ISO instant at which it happened by the writer’s clock: for people. Nothing is ordered by it. */
   at: string
   author: string
   /** The entry this one replaces. */
   supersedes?: string
+  /** Rivals of the superseded entry that this one decides against: a conflict of two devices, settled. */
+  settles?: string[]
+  /** Taken in from a visit file: what it says of a customer or a machine never speaks over what the shop itself has said. */
+  imported?: boolean
   body: EntryBodies[K]
 }
 export type Entry = { [K in EntryKind]: EntryOf<K> }[EntryKind]
 
-/** Journals read in one order on every machine: by time, then by id. */
+/**
+ * Journals read in one order on every machine: by cause, and what neither caused by chance. The last group of an id is random;
+ * its first is a clock, which decides nothing.
+ */
 export function compareEntries(a: Entry, b: Entry): number {
-  return a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0
+  return (a.lamport ?? 0) - (b.lamport ?? 0) || compareText(a.id.slice(-12), b.id.slice(-12)) || compareText(a.id, b.id)
+}
+
+function compareText(a: string, b: string): number {
+  return a < b ? -1 : a > b ? 1 : 0
+}
+
+/** The logical time of the next line of a journal. */
+export function nextLamport(journal: readonly Pick<Entry, 'lamport'>[]): number {
+  return journal.reduce((highest, { lamport = 0 }) => Math.max(highest, lamport), 0) + 1
 }

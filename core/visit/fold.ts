@@ -10,7 +10,8 @@ import type { JobConditions } from '../takedown/conditions'
 import type { TakeDownFound } from '../takedown/plan'
 import { MILLISECONDS_PER_YEAR } from '../quantity/conversions'
 import type { Customer, Entry, EntryBodies, EntryOf, Machine } from './entry'
-import { liveEntries, newestOf, ofKind } from './live-entries'
+import { newestOf, ofKind } from './of-kind'
+import { supersessionOf, type Conflict } from './supersession'
 
 /** A finding with its place in the journal and its judgement. */
 export interface JudgedFinding { entryId: string; at: string; stage: 'test' | 'prove'; finding: Finding; judgement: Judgement }
@@ -32,8 +33,12 @@ export interface VisitState {
   loaded: ReadonlySet<string>
   /** Gates that hold now, by id. */
   gates: ReadonlyMap<Gate, GateState>
-  /** All live findings in order; the newest of each mechanism speaks. */
+  /** All live findings in order; the newest of each mechanism speaks. Those in conflict say nothing until one is chosen. */
   findings: JudgedFinding[]
+  /** Findings of which two devices say different things. */
+  contested: JudgedFinding[]
+  /** Where two devices said different things and nobody has chosen yet. */
+  conflicts: Conflict[]
   notes: (EntryBodies['note'] & { entryId: string; at: string })[]
   photos: (EntryBodies['photo'] & { entryId: string; at: string })[]
   skipped: string[]
@@ -66,34 +71,36 @@ export interface VisitState {
  * @returns undefined where no entry opens the visit
  */
 export function foldVisit(entries: readonly Entry[], context: { earlier?: Readonly<Record<string, number>> } = {}): VisitState | undefined {
-  const live = liveEntries(entries)
+  const { live, conflicts } = supersessionOf(entries)
   const opened = newestOf(live, 'visit-opened')
   if (!opened) return undefined
   const { customer, scheduledAt, plannedMinutes, callerSays } = opened.body
-  const machine = newestOf(live, 'machine-set')?.body.machine ?? opened.body.machine
+  const machine = machineOf(live) as Machine
   const pump = pumpOf(machine, scheduledAt)
   const plate = completePlate(pump)
   const callEntry = newestOf(live, 'call')
   const call = callEntry?.body ?? { complaints: [], alreadyReplaced: [], callerSays }
+  const inConflict = new Set(conflicts.flatMap(({ claims }) => claims.map(({ entry }) => entry.id)))
   const findingEntries = ofKind(live, 'finding')
-  const plain = findingEntries.map(({ body }) => body)
-  const findings = findingEntries.map((entry): JudgedFinding => ({
+  const plain = findingEntries.filter(({ id }) => !inConflict.has(id)).map(({ body }) => body)
+  const judged = findingEntries.map((entry): JudgedFinding => ({
     entryId: entry.id, at: entry.at, stage: entry.body.stage, finding: entry.body,
     judgement: judgeFinding(entry.body, { pump, plate, findings: plain, earlier: context.earlier }),
   }))
   const gates = foldGates(ofKind(live, 'gate'))
   const jointsDone = new Map(ofKind(live, 'joint-done').map(({ body, at }) => [body.joint, at]))
-  const causes = new Map(ofKind(live, 'cause-said').map(({ body }) => [body.fault, body.verdict]))
+  const causes = causesSaid(live)
   const handedOver = newestOf(live, 'handed-over')
   const dissected = newestOf(live, 'post-mortem')
   const excluded = [...causes].filter(([, verdict]) => verdict === 'not-this').map(([fault]) => fault)
   const skipped = ofKind(live, 'check-skipped').map(({ body }) => checkKey(body))
   return {
-    id: opened.visitId as string, opened: true, scheduledAt, plannedMinutes, customer, machine, pump, plate, call, callTaken: callEntry !== undefined, gates, findings,
+    id: opened.visitId as string, opened: true, scheduledAt, plannedMinutes, customer, machine, pump, plate, call, callTaken: callEntry !== undefined, gates,
+    findings: judged.filter(({ entryId }) => !inConflict.has(entryId)), contested: judged.filter(({ entryId }) => inConflict.has(entryId)), conflicts,
     loaded: new Set([...new Map(ofKind(live, 'loaded').map(({ body }) => [body.item, body.loaded]))].filter(([, isLoaded]) => isLoaded).map(([item]) => item)),
     notes: ofKind(live, 'note').map(({ id, at, body }) => ({ ...body, entryId: id, at })),
     photos: ofKind(live, 'photo').map(({ id, at, body }) => ({ ...body, entryId: id, at })),
-    skipped, excluded, confirmed: [...causes].findLast(([, verdict]) => verdict === 'it-was-this')?.[0],
+    skipped, excluded, confirmed: confirmedCause(live),
     ...(dissected ? { postMortem: { ...dissected.body, at: dissected.at } } : {}),
     kept: ofKind(live, 'working-kept').map(({ id, at, body }) => ({ ...body, entryId: id, at })),
     decision: newestOf(live, 'decision')?.body.option, spareFirst: newestOf(live, 'decision')?.body.spareFirst ?? false,
@@ -108,6 +115,12 @@ export function foldVisit(entries: readonly Entry[], context: { earlier?: Readon
     },
     entries: live,
   }
+}
+
+/** The machine as the visit says it: as it was opened, or as it was written down since. What was written of another machine is not of this one. */
+export function machineOf(live: readonly Entry[]): Machine | undefined {
+  const opened = newestOf(live, 'visit-opened')?.body.machine
+  return ofKind(live, 'machine-set').findLast(({ body }) => body.machine.id === opened?.id)?.body.machine ?? opened
 }
 
 /** The machine as the computation sees it on the day of the visit. */
@@ -165,7 +178,17 @@ export function partVerdicts(state: Pick<VisitState, 'findings'>): Map<string, {
   }))
 }
 
+/** The newest word on each cause. */
+function causesSaid(live: readonly Entry[]): Map<string, EntryBodies['cause-said']['verdict']> {
+  return new Map(ofKind(live, 'cause-said').map(({ body }) => [body.fault, body.verdict]))
+}
+
+/** The cause that was confirmed, if any. */
+export function confirmedCause(live: readonly Entry[]): string | undefined {
+  return [...causesSaid(live)].findLast(([, verdict]) => verdict === 'it-was-this')?.[0]
+}
+
 /** What a closed visit teaches about its kind of pump: what the bench found, else the cause that was confirmed. An open visit teaches nothing yet. */
-export function causeTaught({ handedOver, postMortem, confirmed }: Pick<VisitState, 'handedOver' | 'postMortem' | 'confirmed'>): string | undefined {
+export function causeTaught({ handedOver, postMortem, confirmed }: { handedOver?: object; postMortem?: { fault: string }; confirmed?: string }): string | undefined {
   return postMortem?.fault ?? (handedOver ? confirmed : undefined)
 }

@@ -57,7 +57,7 @@ export function writeSheet(state: VisitState, shop: Shop = UNNAMED_SHOP, experie
     machine: { name: state.machine.name, description: describeMachine(state), assumed: state.machine.plateUnreadable ? ['The plate could not be read.', ...state.plate.assumed] : state.plate.assumed },
     complaint: [complaintWords(state.call.complaints), state.call.callerSays].filter(Boolean).join(': '),
     summary: summary(state, shop.rates, option, experience),
-    findings: [...last.values()].filter(({ stage }) => stage === 'test').map(({ judgement }) => ({ text: `${judgement.subject}: ${judgement.because}`, verdict: judgement.verdict })),
+    findings: [...[...last.values()].filter(({ stage }) => stage === 'test').map(({ judgement }) => ({ text: `${judgement.subject}: ${judgement.because}`, verdict: judgement.verdict })), ...unsettled(state)],
     readings: beforeAfter(state).map(({ subject, before, after }) => ({
       subject, limits: limitsText(after ?? before), basis: (after ?? before)?.judgement.basis.name ?? '',
       ...(before ? { before: valueText(before), beforeVerdict: before.judgement.verdict } : {}), ...(after ? { after: valueText(after), afterVerdict: after.judgement.verdict } : {}),
@@ -69,6 +69,13 @@ export function writeSheet(state: VisitState, shop: Shop = UNNAMED_SHOP, experie
     nextDate: state.handedOver?.nextDate, cautions: CAUTIONS,
     photos: state.photos.map(({ hash, caption, name, at }) => ({ hash, at, caption: caption ?? name })),
   }
+}
+
+/** Readings of which two devices wrote different things: neither is taken for true before one is chosen. */
+function unsettled({ contested }: VisitState): Sheet['findings'] {
+  const bySubject = new Map<string, string[]>()
+  for (const judged of contested) bySubject.set(judged.judgement.subject, [...(bySubject.get(judged.judgement.subject) ?? []), valueText(judged)])
+  return [...bySubject].map(([subject, values]) => ({ text: `${subject}: written down as ${values.join(' and as ')}, not settled`, verdict: 'unclear' }))
 }
 
 const CAUTIONS = [

@@ -1,47 +1,67 @@
-import { InputError } from '../validation/input-error'
-import type { Entry } from './entry'
-import { compareEntries } from './entry'
+import 'reflect-metadata'
+import { Type } from 'class-transformer'
+import { ArrayMaxSize, IsArray, IsIn, IsString, Matches, MaxLength, ValidateNested } from 'class-validator'
+import { badField, InputError } from '../validation/input-error'
+import { MayBeAbsent, Uuid } from '../validation/rules'
+import { validated } from '../validation/validated'
+import { compareEntries, type Entry } from './entry'
 import { validEntry } from './entry-rules'
 import { foldVisit } from './fold'
+import { liftJournal } from './lift'
+
+/** Version 2 carries the order of its lines; version 1 has them in order. */
+const VERSIONS = [1, 2] as const
 
 /** The open format of a whole visit: `*.visit.json`, schema in docs/formats/visit.schema.json. */
 export interface VisitFile {
   format: 'pike-lamp-visit'
-  version: 1
+  version: (typeof VERSIONS)[number]
   visitId: string
   entries: Entry[]
   /** Photos by content hash, base64, so that the file carries everything. */
   photos: { hash: string; type: string; base64: string }[]
 }
 
-/** A visit as a file. */
+/** A visit as a file. Where its lines were taken in from is this shop’s own business. */
 export function toVisitFile(visitId: string, entries: readonly Entry[], photos: VisitFile['photos']): VisitFile {
-  return { format: 'pike-lamp-visit', version: 1, visitId, entries: [...entries].sort(compareEntries), photos }
+  const lines = [...entries].sort(compareEntries).map(({ imported: _, ...entry }) => entry as Entry)
+  return { format: 'pike-lamp-visit', version: 2, visitId, entries: lines, photos }
 }
 
 const MOST_ENTRIES = 20_000
+const MOST_PHOTOS = 1_000
+
+class PhotoInFile {
+  @Matches(/^[0-9a-f]{64}$/, { message: 'hash must be a SHA-256 in lower-case hex' }) hash!: string
+  @IsString() @MaxLength(40) type!: string
+  @IsString() base64!: string
+}
+class FileInput {
+  @IsIn(['pike-lamp-visit'], { message: 'format must be "pike-lamp-visit": this is not a visit file' }) format!: 'pike-lamp-visit'
+  @IsIn(VERSIONS, { message: `version must be ${VERSIONS.join(' or ')}: another Pike Lamp wrote this file` }) version!: VisitFile['version']
+  @Uuid() visitId!: string
+  @IsArray() @ArrayMaxSize(MOST_ENTRIES) entries!: unknown[]
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(MOST_PHOTOS) @ValidateNested({ each: true }) @Type(() => PhotoInFile) photos?: PhotoInFile[]
+}
 
 /**
- * Reads a visit file from outside: every entry is validated, all belong to the one visit, and the journal opens it.
+ * Reads a visit file from outside: every entry is lifted to today's version and validated, all belong to the one visit, and the
+ * journal opens it.
  *
+ * @returns the entries in their order, marked as taken in from a file
  * @throws InputError naming the field
  */
 export function readVisitFile(plain: unknown): VisitFile {
-  const file = plain as Partial<VisitFile> | null
-  const bad = (field: string, value: unknown, expected: string) => new InputError([{ field, value, expected }])
-  if (file === null || typeof file !== 'object' || file.format !== 'pike-lamp-visit') throw bad('format', file === null || typeof file !== 'object' ? file : file.format, '"pike-lamp-visit" is needed: this is not a visit file')
-  if (file.version !== 1) throw bad('version', file.version, '1 is the only version there is')
-  if (!Array.isArray(file.entries)) throw bad('entries', file.entries, 'a list of entries is needed')
-  if (file.entries.length > MOST_ENTRIES) throw bad('entries', file.entries.length, `at most ${MOST_ENTRIES} entries`)
-  const entries = file.entries.map((entry, index) => validEntry(entry, `entries.${index}`))
-  const stranger = entries.findIndex(({ visitId }) => visitId !== file.visitId)
-  if (stranger >= 0) throw bad(`entries.${stranger}.visitId`, entries[stranger]?.visitId, `${file.visitId}: all entries of a file belong to one visit`)
-  if (!foldVisit(entries)) throw bad('entries', entries.length, 'one of them must open the visit (kind visit-opened)')
-  const photos = (file.photos ?? []).map((photo, index) => {
-    const { hash, type, base64 } = photo as Partial<VisitFile['photos'][number]>
-    if (typeof hash !== 'string' || !/^[0-9a-f]{64}$/.test(hash)) throw bad(`photos.${index}.hash`, hash, 'a SHA-256 in lower-case hex')
-    if (typeof base64 !== 'string') throw bad(`photos.${index}.base64`, base64, 'the picture in base64')
-    return { hash, type: String(type), base64 }
-  })
-  return { format: 'pike-lamp-visit', version: 1, visitId: file.visitId as string, entries, photos }
+  if (plain === null || typeof plain !== 'object' || (plain as Partial<VisitFile>).format !== 'pike-lamp-visit') {
+    throw badField('format', (plain as Partial<VisitFile> | null)?.format, '"pike-lamp-visit" is needed: this is not a visit file')
+  }
+  const photo = ((plain as Partial<VisitFile>).photos as unknown[] | undefined)?.findIndex?.((each) => each === null || typeof each !== 'object' || Array.isArray(each))
+  if (photo !== undefined && photo >= 0) throw badField(`photos.${photo}`, 'not an object', 'a picture: { hash, type, base64 }')
+  const file = validated(FileInput, plain)
+  const valid = liftJournal(file.entries).map((entry, index) => validEntry(entry, `entries.${index}`))
+  const stranger = valid.findIndex(({ visitId }) => visitId !== file.visitId)
+  if (stranger >= 0) throw badField(`entries.${stranger}.visitId`, valid[stranger]?.visitId, `${file.visitId}: all entries of a file belong to one visit`)
+  const entries = valid.map((entry): Entry => ({ ...entry, imported: true }))
+  if (!foldVisit(entries)) throw new InputError([{ field: 'entries', value: entries.length, expected: 'one of them must open the visit (kind visit-opened)' }])
+  return { format: file.format, version: file.version, visitId: file.visitId, entries, photos: file.photos ?? [] }
 }

@@ -4,6 +4,19 @@ import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { root } from './setup.mjs'
 
+/** How every bundle of this project's sources for Node is made. */
+const NODE_BUNDLE = {
+  bundle: true, platform: 'node', format: 'esm', target: 'node20', alias: { '#core': join(root, 'core') },
+  tsconfigRaw: { compilerOptions: { experimentalDecorators: true, useDefineForClassFields: true } }, logLevel: 'error',
+  banner: { js: "import { createRequire as __createRequire } from 'node:module'; const require = __createRequire(import.meta.url);" },
+}
+
+/** The server's worker thread as one file beside the built server; what lies in the server's own node_modules stays there. */
+export async function bundleWorker(outfile) {
+  const { build } = await import('esbuild')
+  await build({ ...NODE_BUNDLE, entryPoints: [join(root, 'server/workers/heavy.ts')], outfile, packages: 'bundle', external: ['pdfmake', 'sharp'] })
+}
+
 /** Bundles one TypeScript file with what it imports from this project; packages stay where they are. */
 export async function bundle(entry, name, { minify = false, packages = 'external' } = {}) {
   const { build } = await import('esbuild')
@@ -11,11 +24,7 @@ export async function bundle(entry, name, { minify = false, packages = 'external
   // Two that bundle at once never read each other's half.
   const half = join(root, '.cache', `${name}.${process.pid}.${Date.now()}.half.mjs`)
   await mkdir(join(root, '.cache'), { recursive: true })
-  await build({
-    entryPoints: [join(root, entry)], outfile: half, bundle: true, platform: 'node', format: 'esm', target: 'node20', packages, minify, alias: { '#core': join(root, 'core') },
-    tsconfigRaw: { compilerOptions: { experimentalDecorators: true, useDefineForClassFields: true } }, logLevel: 'error',
-    banner: { js: "import { createRequire as __createRequire } from 'node:module'; const require = __createRequire(import.meta.url);" },
-  })
+  await build({ ...NODE_BUNDLE, entryPoints: [join(root, entry)], outfile: half, packages, minify })
   await rename(half, outfile)
   return pathToFileURL(outfile).href
 }

@@ -70,17 +70,34 @@ export function needFreePort(host, port) {
   })
 }
 
-/** Starts the built server and resolves when it answers; the child is the caller's to end. */
-export async function startServer({ host = '127.0.0.1', port = '4173', dataDir, env = {}, stdio = 'inherit' }) {
+/** Starts the built server and resolves when its shop is open; the child is the caller's to end. A long journal may take `patience` milliseconds. */
+export async function startServer({ host = '127.0.0.1', port = '4173', dataDir, env = {}, stdio = 'inherit', patience = 60_000 }) {
   const child = spawn('node', [join(root, '.output/server/index.mjs')], { cwd: root, stdio, env: { ...process.env, NODE_ENV: 'production', HOST: host, PORT: String(port), NITRO_HOST: host, NITRO_PORT: String(port), PIKE_LAMP_DATA: dataDir, PIKE_LAMP_SERVER_DIR: join(root, '.output/server'), ...env } })
   let ended
   child.once('exit', (code) => { ended = code ?? 1 })
   const started = Date.now()
-  while (ended === undefined && Date.now() - started < 60_000) {
-    const answered = await fetch(`http://${host}:${port}/api/health`).then((response) => response.ok, () => false)
-    if (answered) return { child, address: `http://${host}:${port}`, milliseconds: Date.now() - started }
+  let said = started
+  let patienceFrom = started
+  while (ended === undefined && Date.now() - patienceFrom < patience) {
+    const health = await fetch(`http://${asAsked(host)}:${port}/api/health`).then((response) => response.json(), () => undefined)
+    if (health?.ok) return { child, address: `http://${host}:${port}`, milliseconds: Date.now() - started }
+    if (health?.opening?.done > 0) {
+      // It gets on: as long as it does, it is waited for.
+      patienceFrom = Date.now()
+      if (stdio === 'inherit' && Date.now() - said > SAY_EVERY) {
+        console.log(health.title)
+        said = Date.now()
+      }
+    }
     await new Promise((wait) => setTimeout(wait, 40))
   }
   if (ended === undefined) child.kill()
   throw Object.assign(new Error('The server did not start.'), { code: ended ?? 1 })
+}
+
+const SAY_EVERY = 3_000
+
+/** Where a server that listens everywhere is asked from here. */
+function asAsked(host) {
+  return host === '0.0.0.0' || host === '::' ? '127.0.0.1' : host
 }

@@ -1,19 +1,26 @@
 import { learnFrom } from '../../core/diagnosis/experience'
 import { KINDS, type Kind } from '../../core/knowledge/vocabulary'
-import { learnSteps } from '../../core/takedown/own-times'
+import { forgottenAt, shopOf } from '../services/visit-view'
 import { useShopApp } from '../utils/app'
 import { api } from '../utils/problem'
-import { countedSince, shopOf } from '../utils/views'
+import { countedAfter } from '../utils/views'
 
-/** The shop: what it is called, what it charges, how far its own visits have moved the estimates, kind by kind, and its own times the printed minutes. */
+const MOST_SHOWN = 50
+
+/**
+ * The shop: what it is called, what it charges, how far its own visits have moved the estimates, kind by kind, and its own times the printed
+ * minutes; and how its journal was found at the start.
+ */
 export default api(async () => {
-  const app = await useShopApp()
-  const entries = await app.repository.shopEntries()
-  const taught = await Promise.all((Object.keys(KINDS) as Kind[]).map(async (kind) => {
-    const since = countedSince(entries, kind)
-    const counts = await app.repository.causesOf(kind, { after: since })
-    const visits = Object.values(counts).reduce((sum, times) => sum + times, 0)
-    return { kind, since, visits, causes: learnFrom(kind, counts) }
-  }))
-  return { shop: shopOf(entries), taught, steps: learnSteps(await app.repository.tickedSteps()) }
+  const { repository, pace, report, kind: database } = await useShopApp()
+  const shopEntries = await repository.shopEntries()
+  const entries = shopEntries.map(({ entry }) => entry)
+  const kinds = Object.keys(KINDS) as Kind[]
+  const causes = await repository.causes({ after: countedAfter(shopEntries, kinds) })
+  const taught = kinds.map((kind) => {
+    const counts = causes.get(kind) ?? {}
+    return { kind, since: forgottenAt(entries, kind)?.at, visits: Object.values(counts).reduce((sum, times) => sum + times, 0), causes: learnFrom(kind, counts) }
+  })
+  const journal = report && { filled: report.filled, takenIn: report.takenIn, setAside: report.setAside.slice(0, MOST_SHOWN).map(({ line, reason }) => ({ line, reason })), setAsideCount: report.setAside.length }
+  return { shop: shopOf(entries), taught, steps: await pace.steps(), database, journal }
 })

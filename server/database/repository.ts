@@ -1,15 +1,15 @@
-import { and, asc, count, desc, eq, gt, gte, inArray, isNotNull, isNull, lt, ne, or, sql, type SQL } from 'drizzle-orm'
-import { compareEntries, type Entry, type Machine } from '../../core/visit/entry'
+import { and, asc, count, desc, eq, gt, gte, inArray, isNotNull, isNull, lt, max, ne, or, sql, type SQL } from 'drizzle-orm'
 import type { Fault, Kind } from '../../core/knowledge/vocabulary'
-import { causeTaught, foldVisit } from '../../core/visit/fold'
-import type { TickedStep } from '../../core/takedown/own-times'
-import { liveEntries, newestOf, ofKind } from '../../core/visit/live-entries'
+import type { StepRatio } from '../../core/takedown/own-times'
+import type { Customer, Entry, Machine } from '../../core/visit/entry'
+import { liftEntry, liftJournal } from '../../core/visit/lift'
 import type { Db } from './connect'
-import { customers, entries, files, machines, visits } from './schema'
+import { projectCustomers, projectVisits } from './projection'
+import { customers, entries, files, machines, meta, visits } from './schema'
 
-/** Steps further back than this no longer teach: the shop has changed since. */
-const MOST_STEPS = 20_000
-type Reader = Pick<Db, 'select'>
+/** Any number the same for all servers of one shop: appends to one database go one after the other, whichever server takes them. */
+const APPEND_LOCK = 0x70696b65
+const ROWS_AT_ONCE = 2_000
 
 /** Rows of a list query: what the Day needs to know of a visit without its journal. */
 export interface VisitRow {
@@ -17,96 +17,149 @@ export interface VisitRow {
   customer: { name: string; place: string }; machine: Machine
 }
 
-/** The only place that speaks SQL. */
+/** What one visit's steps teach, and how new it is. */
+export interface PacedVisit { id: string; scheduledAt: string; lastArrival: number; paced: StepRatio[] }
+
+/** Since when a kind's visits count: what arrived after this. */
+export type CountedAfter = Partial<Record<Kind, number>>
+
+/** The only place that speaks SQL, with projection.ts. */
 export class Repository {
   constructor(private readonly db: Db) {}
 
-  /** Entries by id. */
+  /** Runs all that is done in one transaction: all or none. */
+  transaction<T>(work: (repository: Repository) => Promise<T>): Promise<T> {
+    return this.db.transaction(async (tx) => work(new Repository(tx as unknown as Db)))
+  }
+
+  /** Waits until no other server of this shop is appending; given back at the end of the transaction. */
+  async holdAppends(): Promise<void> {
+    await this.db.execute(sql`select pg_advisory_xact_lock(${APPEND_LOCK})`)
+  }
+
+  /** Entries by id, in today's shape and as they were accepted. */
   async entriesById(ids: readonly string[]): Promise<Map<string, Entry>> {
-    const rows = ids.length === 0 ? [] : await this.db.select({ entry: entries.entry }).from(entries).where(inArray(entries.id, [...ids]))
-    return new Map(rows.map(({ entry }) => [entry.id, entry]))
+    if (ids.length === 0) return new Map()
+    const rows = await this.db.select({ entry: entries.entry }).from(entries).where(isAnyOf(entries.id, ids))
+    return new Map(rows.map(({ entry }) => [entry.id, liftEntry(entry) as Entry]))
   }
 
   /** The journal of one visit in its own order. */
   async entriesOfVisit(visitId: string): Promise<Entry[]> {
-    return journalOf(this.db, [visitId])
+    return (await this.entriesOfVisits([visitId])).get(visitId) ?? []
   }
 
+  /** The journals of several visits, each in its own order. */
   async entriesOfVisits(visitIds: readonly string[]): Promise<Map<string, Entry[]>> {
-    return journalsOf(this.db, visitIds)
+    if (visitIds.length === 0) return new Map()
+    const rows = await this.db.select({ entry: entries.entry, visitId: entries.visitId }).from(entries).where(isAnyOf(entries.visitId, visitIds)).orderBy(asc(entries.arrival))
+    const grouped = new Map<string, Entry[]>()
+    for (const { entry, visitId } of rows) {
+      const journal = grouped.get(visitId as string)
+      if (journal) journal.push(entry)
+      else grouped.set(visitId as string, [entry])
+    }
+    return new Map([...grouped].map(([id, journal]) => [id, liftJournal(journal)]))
   }
 
-  /** The shop's own entries. */
-  async shopEntries(): Promise<Entry[]> {
-    const rows = await this.db.select({ entry: entries.entry }).from(entries).where(isNull(entries.visitId))
-    return rows.map(({ entry }) => entry).sort(compareEntries)
+  /** The shop's own entries with the order of their arrival. */
+  async shopEntries(): Promise<{ entry: Entry; arrival: number }[]> {
+    const rows = await this.db.select({ entry: entries.entry, arrival: entries.arrival }).from(entries).where(isNull(entries.visitId)).orderBy(asc(entries.arrival))
+    return liftJournal(rows.map(({ entry }) => entry)).map((entry, index) => ({ entry, arrival: rows[index]?.arrival as number }))
   }
 
-  /** Steps as they were ticked in all visits but one, the newest first: what the shop's own times are learned from. */
-  async tickedSteps(exceptVisit?: string): Promise<TickedStep[]> {
-    const rows = await this.db.select({ entry: entries.entry }).from(entries).where(and(inArray(entries.kind, ['step', 'retracted']), ...(exceptVisit ? [or(isNull(entries.visitId), ne(entries.visitId, exceptVisit))] : []))).orderBy(desc(entries.at)).limit(MOST_STEPS)
-    return ofKind(liveEntries(rows.map(({ entry }) => entry)), 'step').map(({ visitId, at, body: { step, done, estimate } }) => ({ visitId: visitId as string, step, at, done, ...(estimate === undefined ? {} : { estimate }) }))
+  /** Entries in order of arrival, after one of them. */
+  async entriesAfter(arrival: number, most: number): Promise<{ entry: Entry; arrival: number }[]> {
+    return this.db.select({ entry: entries.entry, arrival: entries.arrival }).from(entries).where(gt(entries.arrival, arrival)).orderBy(asc(entries.arrival)).limit(most)
   }
 
-  /** Which of these ids the database has. */
-  async knownIds(ids: readonly string[]): Promise<Set<string>> {
-    const rows = ids.length === 0 ? [] : await this.db.select({ id: entries.id }).from(entries).where(inArray(entries.id, [...ids]))
-    return new Set(rows.map(({ id }) => id))
+  /** Visits whose steps teach the shop's own times and that changed after an arrival, oldest first. */
+  async pacedVisits(after: number): Promise<PacedVisit[]> {
+    return this.db.select({ id: visits.id, scheduledAt: visits.scheduledAt, lastArrival: visits.lastArrival, paced: visits.paced }).from(visits)
+      .where(and(gt(visits.lastArrival, after), sql`${visits.paced} <> '[]'::jsonb`)).orderBy(asc(visits.scheduledAt), asc(visits.id))
   }
 
-  async visitIdsAmong(ids: readonly string[]): Promise<Set<string>> {
-    const rows = ids.length === 0 ? [] : await this.db.select({ id: visits.id }).from(visits).where(inArray(visits.id, [...ids]))
-    return new Set(rows.map(({ id }) => id))
+  /** The arrival of the newest entry, 0 where there is none. */
+  async newestArrival(): Promise<number> {
+    const [row] = await this.db.select({ newest: max(entries.arrival) }).from(entries)
+    return row?.newest ?? 0
   }
 
-  /** Adds entries and brings the lists up to date, in one transaction. Ids that are there already are left alone. */
+  /** For visits among these that are open: whose they are and which machine they speak of. */
+  async openedVisits(ids: readonly string[]): Promise<Map<string, { customerId: string; machineId: string }>> {
+    const rows = ids.length === 0 ? [] : await this.db.select({ id: visits.id, customerId: visits.customerId, machineId: visits.machineId }).from(visits).where(isAnyOf(visits.id, ids))
+    return new Map(rows.map(({ id, ...visit }) => [id, visit]))
+  }
+
+  /** Every visit's and every customer's id: what a journal that is read again is checked against. */
+  async knownThings(): Promise<{ visits: Set<string>; customers: Set<string> }> {
+    const [ofVisits, ofCustomers] = [await this.db.select({ id: visits.id }).from(visits), await this.db.select({ id: customers.id }).from(customers)]
+    return { visits: new Set(ofVisits.map(({ id }) => id)), customers: new Set(ofCustomers.map(({ id }) => id)) }
+  }
+
+  /**
+   * Adds entries in their order, without bringing the lists up to date. Ids that are there already are left alone.
+   *
+   * @param entriesJson each entry as JSON
+   * @returns how many were new
+   */
+  async insertJson(entriesJson: readonly string[]): Promise<number> {
+    let fresh = 0
+    for (let start = 0; start < entriesJson.length; start += ROWS_AT_ONCE) {
+      const json = `[${entriesJson.slice(start, start + ROWS_AT_ONCE).join(',')}]`
+      const done = (await this.db.execute(sql`
+        insert into ${entries} (id, visit_id, kind, entry)
+        select (e->>'id')::uuid, (e->>'visitId')::uuid, e->>'kind', e from jsonb_array_elements(${json}::jsonb) with ordinality as given(e, place) order by place
+        on conflict do nothing`)) as unknown as { affectedRows?: number; rowCount?: number }
+      fresh += done.affectedRows ?? done.rowCount ?? 0
+      // A long list lets others have their turn between two parts of it.
+      if (entriesJson.length > ROWS_AT_ONCE) await new Promise(setImmediate)
+    }
+    return fresh
+  }
+
+  /** Adds entries and brings the lists up to date. */
   async insert(added: readonly Entry[]): Promise<void> {
     if (added.length === 0) return
-    await this.db.transaction(async (tx) => {
-      for (let start = 0; start < added.length; start += 500) {
-        await tx.insert(entries).values(added.slice(start, start + 500).map((entry) => ({
-          id: entry.id, visitId: entry.visitId, kind: entry.kind, at: entry.at, author: entry.author, supersedes: entry.supersedes ?? null, entry,
-        }))).onConflictDoNothing()
-      }
-      await this.project(tx as unknown as Db, [...new Set(added.flatMap(({ visitId }) => visitId ?? []))])
-    })
+    await this.insertJson(added.map((entry) => JSON.stringify(entry)))
+    await this.projectVisits([...new Set(added.flatMap(({ visitId }) => visitId ?? []))])
+    if (added.some(({ visitId }) => visitId === null)) await projectCustomers(this.db, await this.shopEntries())
   }
 
   /** Rebuilds the list rows of these visits from their journals. */
-  private async project(tx: Db, visitIds: readonly string[]): Promise<void> {
-    const states = [...(await journalsOf(tx, visitIds)).values()].flatMap((journal) => {
-      const state = foldVisit(journal)
-      return state ? [{ state, saidAt: saidOfMachine(journal) }] : []
-    })
-    if (states.length === 0) return
-    const newest = [...new Map(states.sort((a, b) => (a.saidAt < b.saidAt ? -1 : 1)).map((item) => [item.state.machine.id, item])).values()]
-    await tx.insert(customers).values([...new Map(states.map(({ state }) => [state.customer.id, { ...state.customer, phone: state.customer.phone ?? null }])).values()])
-      .onConflictDoUpdate({ target: customers.id, set: { name: sql`excluded.name`, place: sql`excluded.place`, phone: sql`excluded.phone` } })
-    await tx.insert(machines).values(newest.map(({ state: { machine }, saidAt }) => ({ id: machine.id, customerId: machine.customerId, name: machine.name, kind: machine.kind, construction: machine.construction, machine, saidAt })))
-      .onConflictDoUpdate({ target: machines.id, set: { name: sql`excluded.name`, kind: sql`excluded.kind`, construction: sql`excluded.construction`, machine: sql`excluded.machine`, saidAt: sql`excluded.said_at` }, setWhere: sql`${machines.saidAt} <= excluded.said_at` })
-    await tx.insert(visits).values(states.map(({ state }) => ({
-      id: state.id, machineId: state.machine.id, customerId: state.customer.id, scheduledAt: state.scheduledAt, plannedMinutes: state.plannedMinutes, callerSays: state.call.callerSays,
-      complaints: state.call.complaints, joint: state.joint, handedOver: state.handedOver !== undefined, cause: causeTaught(state) ?? null,
-    }))).onConflictDoUpdate({ target: visits.id, set: { scheduledAt: sql`excluded.scheduled_at`, plannedMinutes: sql`excluded.planned_minutes`, callerSays: sql`excluded.caller_says`, complaints: sql`excluded.complaints`, joint: sql`excluded.joint`, handedOver: sql`excluded.handed_over`, cause: sql`excluded.cause` } })
+  async projectVisits(visitIds: readonly string[]): Promise<void> {
+    await projectVisits(this.db, visitIds)
   }
 
-  /** Confirmed causes of a kind's visits after an instant, counted. */
-  async causesOf(kind: Kind, { after, exceptVisit }: { after?: string; exceptVisit?: string } = {}): Promise<Partial<Record<Fault, number>>> {
-    const rows = await this.db.select({ cause: visits.cause, times: count() }).from(visits).innerJoin(machines, eq(machines.id, visits.machineId))
-      .where(and(eq(machines.kind, kind), isNotNull(visits.cause), after ? gt(visits.scheduledAt, after) : undefined, exceptVisit ? ne(visits.id, exceptVisit) : undefined)).groupBy(visits.cause)
-    return Object.fromEntries(rows.map(({ cause, times }) => [cause as string, times]))
+  /** Rebuilds what the shop said outright of its customers. */
+  async projectCustomers(): Promise<void> {
+    await projectCustomers(this.db, await this.shopEntries())
   }
 
-  /** Visits written before causes were kept in the list get theirs. Those that teach none, by `causeTaught`, are not folded again at every start. */
-  async backfillCauses(): Promise<void> {
-    const rows = await this.db.selectDistinct({ id: visits.id }).from(visits).innerJoin(entries, eq(entries.visitId, visits.id))
-      .where(and(isNull(visits.cause), or(eq(entries.kind, 'post-mortem'), and(eq(visits.handedOver, true), eq(entries.kind, 'cause-said'), sql`${entries.entry} #>> '{body,verdict}' = 'it-was-this'`))))
-    if (rows.length > 0) await this.db.transaction((tx) => this.project(tx as unknown as Db, rows.map(({ id }) => id)))
+  /** Every visit that has entries, whether it is listed or not. */
+  async visitIdsWithEntries(): Promise<string[]> {
+    const rows = await this.db.selectDistinct({ id: entries.visitId }).from(entries).where(isNotNull(entries.visitId))
+    return rows.flatMap(({ id }) => id ?? [])
+  }
+
+  /** Confirmed causes of all kinds, counted. */
+  async causes({ after = {}, exceptVisit }: { after?: CountedAfter; exceptVisit?: string } = {}): Promise<Map<Kind, Partial<Record<Fault, number>>>> {
+    const since = Object.entries(after).map(([kind, arrival]) => and(eq(machines.kind, kind), sql`${visits.causeArrival} <= ${arrival}`))
+    const rows = await this.db.select({ kind: machines.kind, cause: visits.cause, times: count() }).from(visits).innerJoin(machines, eq(machines.id, visits.machineId))
+      .where(and(isNotNull(visits.cause), since.length > 0 ? sql`not (${or(...since)})` : undefined, exceptVisit ? ne(visits.id, exceptVisit) : undefined)).groupBy(machines.kind, visits.cause)
+    const counted = new Map<Kind, Partial<Record<Fault, number>>>()
+    for (const { kind, cause, times } of rows) counted.set(kind as Kind, { ...counted.get(kind as Kind), [cause as string]: times })
+    return counted
+  }
+
+  /** Confirmed causes of one kind, counted. */
+  async causesOf(kind: Kind, options: { after?: CountedAfter; exceptVisit?: string } = {}): Promise<Partial<Record<Fault, number>>> {
+    return (await this.causes(options)).get(kind) ?? {}
   }
 
   /** Visits scheduled within [from, to), and those of earlier days that were never handed over. */
   async visitsBetween(from: string, to: string): Promise<VisitRow[]> {
-    return this.visitRows(or(and(gte(visits.scheduledAt, from), lt(visits.scheduledAt, to)), and(lt(visits.scheduledAt, from), eq(visits.handedOver, false))))
+    return this.visitRows(or(and(gte(visits.scheduledAt, from), lt(visits.scheduledAt, to)), and(lt(visits.scheduledAt, from), sql`not ${visits.handedOver}`)))
   }
 
   /** The visits of a machine, oldest first. */
@@ -136,10 +189,15 @@ export class Repository {
     return row?.machine
   }
 
+  async customer(id: string): Promise<Customer | undefined> {
+    const [row] = await this.db.select().from(customers).where(eq(customers.id, id))
+    return row && customerOf(row)
+  }
+
   /** Every machine with its customer, for the choice when a visit is opened. */
-  async allMachines(): Promise<{ machine: Machine; customer: { id: string; name: string; place: string; phone?: string } }[]> {
+  async allMachines(): Promise<{ machine: Machine; customer: Customer }[]> {
     const rows = await this.db.select({ machine: machines.machine, customer: customers }).from(machines).innerJoin(customers, eq(customers.id, machines.customerId)).orderBy(asc(customers.name), asc(machines.name))
-    return rows.map(({ machine, customer }) => ({ machine, customer: { id: customer.id, name: customer.name, place: customer.place, ...(customer.phone ? { phone: customer.phone } : {}) } }))
+    return rows.map(({ machine, customer }) => ({ machine, customer: customerOf(customer) }))
   }
 
   async addFile(file: { hash: string; type: string; bytes: number }): Promise<void> {
@@ -161,26 +219,23 @@ export class Repository {
     const [row] = await this.db.select({ count: sql<number>`count(*)::int` }).from(entries)
     return row?.count ?? 0
   }
-}
 
-async function journalOf(reader: Reader, visitIds: readonly string[]): Promise<Entry[]> {
-  if (visitIds.length === 0) return []
-  const rows = await reader.select({ entry: entries.entry }).from(entries).where(inArray(entries.visitId, [...visitIds]))
-  return rows.map(({ entry }) => entry).sort(compareEntries)
-}
-
-/** The journals of several visits, each in its own order. */
-async function journalsOf(reader: Reader, visitIds: readonly string[]): Promise<Map<string, Entry[]>> {
-  const grouped = new Map<string, Entry[]>()
-  for (const entry of await journalOf(reader, visitIds)) {
-    const journal = grouped.get(entry.visitId as string)
-    if (journal) journal.push(entry)
-    else grouped.set(entry.visitId as string, [entry])
+  /** Something the shop's data knows of itself. */
+  async meta<T>(key: string): Promise<T | undefined> {
+    const [row] = await this.db.select({ value: meta.value }).from(meta).where(eq(meta.key, key))
+    return row?.value as T | undefined
   }
-  return grouped
+
+  async setMeta(key: string, value: unknown): Promise<void> {
+    await this.db.insert(meta).values({ key, value }).onConflictDoUpdate({ target: meta.key, set: { value: sql`excluded.value` } })
+  }
 }
 
-function saidOfMachine(journal: readonly Entry[]): string {
-  const said = newestOf(journal, 'machine-set') ?? newestOf(journal, 'visit-opened')
-  return said?.at ?? ''
+function customerOf({ id, name, place, phone }: typeof customers.$inferSelect): Customer {
+  return { id, name, place, ...(phone ? { phone } : {}) }
+}
+
+/** One parameter for any number of ids, where a list of parameters ends at some ten thousand. */
+function isAnyOf(column: typeof entries.id | typeof entries.visitId | typeof visits.id, ids: readonly string[]): SQL {
+  return sql`${column} = any(${`{${ids.join(',')}}`}::uuid[])`
 }

@@ -1,52 +1,40 @@
 import { isDeepStrictEqual } from 'node:util'
 import type { Entry } from '../../core/visit/entry'
-import { validEntry } from '../../core/visit/entry-rules'
+import { liftEntry } from '../../core/visit/lift'
 import { InputError, type FieldProblem } from '../../core/validation/input-error'
 import type { Repository } from '../database/repository'
-import type { JournalFile } from './journal-file'
+import type { JournalFile, JournalMark } from './journal-file'
 
 /** The same id came with another content: somebody else's entry, or a changed one. */
 export class EntryConflict extends InputError {}
 
 export interface Appended { accepted: string[]; known: string[] }
 
-const REPLAY_BATCH = 2000
+/** Pictures that come with the entries: known by hash, and kept only if the entries are. */
+export interface ComingPictures { hashes: ReadonlySet<string>; keep: () => Promise<void>; dropFresh: () => Promise<void> }
+
+/** How far the journal file is taken in, as the database remembers it. */
+export const CHECKPOINT = 'journal-checkpoint'
 
 /**
- * The only writer. Every append is checked against what is there, written to the journal file and flushed, put into the database in one
- * transaction, and only then acknowledged; one append at a time.
+ * The only writer. Every append is checked against what is there, put into the database's transaction, written to the journal file and
+ * flushed, and only then made valid and acknowledged; one append at a time. What the database refuses never reaches the file, and what
+ * it refuses at the very end is cut back from it before the answer.
  */
 export class Journal {
   private queue: Promise<unknown> = Promise.resolve()
+  private counted = 0
 
-  constructor(private readonly repository: Repository, private readonly file: JournalFile | undefined) {}
+  constructor(private readonly repository: Repository, private readonly file: JournalFile | undefined, private readonly hasPicture: (hash: string) => Promise<boolean> = async () => false) {}
 
-  /** Puts the entries that the file has and the database lacks into the database: after a power loss, or an older copy put back. */
-  async replay(): Promise<number> {
-    if (!this.file) return 0
-    let batch: unknown[] = []
-    let read = 0
-    let replayed = 0
-    const take = async () => {
-      replayed += await this.insertMissing(batch, read - batch.length)
-      batch = []
-    }
-    for await (const line of this.file.read()) {
-      batch.push(line)
-      read++
-      if (batch.length >= REPLAY_BATCH) await take()
-    }
-    await take()
-    return replayed
+  /** How many entries there are, as far as this server knows. */
+  get count(): number {
+    return this.counted
   }
 
-  /** Only what the database lacks is validated: the rest was, when it was accepted. */
-  private async insertMissing(batch: readonly unknown[], offset: number): Promise<number> {
-    const idOf = (line: unknown) => (line as { id?: unknown } | null)?.id
-    const known = await this.repository.knownIds(batch.map(idOf).filter((id): id is string => typeof id === 'string' && /^[0-9a-f-]{36}$/.test(id)))
-    const missing = batch.flatMap((line, index) => (known.has(String(idOf(line))) ? [] : [validEntry(line, `journal.${offset + index}`)]))
-    await this.repository.insert(missing)
-    return missing.length
+  /** Told once at opening. */
+  countFrom(entries: number): void {
+    this.counted = entries
   }
 
   /**
@@ -55,56 +43,109 @@ export class Journal {
    * @returns which were new and which were known already (appending twice is harmless)
    * @throws InputError when one does not fit the journal, EntryConflict when an id is taken by another content
    */
-  append(entries: readonly Entry[]): Promise<Appended> {
-    const result = this.queue.then(() => this.appendNow(entries))
+  append(entries: readonly Entry[], pictures?: ComingPictures): Promise<Appended> {
+    const result = this.queue.then(() => this.appendNow(entries, pictures))
     this.queue = result.catch(() => undefined)
     return result
   }
 
-  private async appendNow(entries: readonly Entry[]): Promise<Appended> {
-    const stored = await this.repository.entriesById([...new Set(entries.flatMap(({ id, supersedes }) => (supersedes ? [id, supersedes] : [id])))])
-    const fresh = new Map<string, Entry>()
-    const known: string[] = []
-    entries.forEach((entry, index) => {
-      const twin = stored.get(entry.id) ?? fresh.get(entry.id)
-      if (twin && !isDeepStrictEqual(twin, entry)) throw new EntryConflict([{ field: `entries.${index}.id`, value: entry.id, expected: 'a new id: another entry with this id is in the journal' }])
-      if (twin) known.push(entry.id)
-      else fresh.set(entry.id, entry)
-    })
-    const accepted = [...fresh.values()]
-    await this.checkFit(entries, accepted, stored)
-    await this.file?.append(accepted)
-    await this.repository.insert(accepted)
-    return { accepted: accepted.map(({ id }) => id), known }
+  private async appendNow(entries: readonly Entry[], pictures?: ComingPictures): Promise<Appended> {
+    const before = this.file?.position
+    let written: JournalMark | undefined
+    try {
+      const appended = await this.repository.transaction(async (repository) => {
+        await repository.holdAppends()
+        const stored = await repository.entriesById([...new Set(entries.flatMap(({ id, supersedes, settles }) => [id, ...(supersedes ? [supersedes] : []), ...(settles ?? [])]))])
+        const { fresh, known } = sorted(entries, stored)
+        await this.checkFit(repository, entries, fresh, stored, pictures?.hashes)
+        await repository.insert(fresh)
+        await pictures?.keep()
+        if (this.file && fresh.length > 0) {
+          written = await this.file.append(fresh)
+          await repository.setMeta(CHECKPOINT, written)
+        }
+        return { accepted: fresh.map(({ id }) => id), known }
+      })
+      this.counted += appended.accepted.length
+      return appended
+    } catch (error) {
+      // The database took it all back at the end: so does the file, before anybody is told.
+      if (written && before) await this.file?.cutBackTo(before)
+      await pictures?.dropFresh()
+      throw error
+    }
   }
 
   /** The rules between an entry and the journal it joins. */
-  private async checkFit(all: readonly Entry[], accepted: readonly Entry[], stored: ReadonlyMap<string, Entry>): Promise<void> {
+  private async checkFit(repository: Repository, all: readonly Entry[], accepted: readonly Entry[], stored: ReadonlyMap<string, Entry>, coming?: ReadonlySet<string>): Promise<void> {
     const problems: FieldProblem[] = []
-    const visitIds = [...new Set(accepted.flatMap(({ visitId }) => visitId ?? []))]
-    const open = await this.repository.visitIdsAmong(visitIds)
-    const opening = new Set<string>()
+    const open = await repository.openedVisits([...new Set(accepted.flatMap(({ visitId }) => visitId ?? []))])
     const inBatch = new Map(all.map((entry) => [entry.id, entry]))
-    const photos = await this.repository.filesAmong(accepted.flatMap((entry) => (entry.kind === 'photo' ? [entry.body.hash] : [])))
+    const places = new Map(all.map((entry, index) => [entry.id, index]))
+    const photos = await repository.filesAmong(accepted.flatMap((entry) => (entry.kind === 'photo' ? [entry.body.hash] : [])))
     for (const entry of accepted) {
-      const at = (field: string) => `entries.${all.findIndex(({ id }) => id === entry.id)}.${field}`
-      if (entry.kind === 'visit-opened') {
-        if (!entry.supersedes && (open.has(entry.visitId as string) || opening.has(entry.visitId as string))) problems.push({ field: at('visitId'), value: entry.visitId, expected: 'a visit is opened once; correct it with supersedes' })
-        if (entry.body.machine.customerId !== entry.body.customer.id) problems.push({ field: at('body.machine.customerId'), value: entry.body.machine.customerId, expected: `${entry.body.customer.id}, the customer of this entry` })
-        opening.add(entry.visitId as string)
-      } else if (entry.visitId !== null && !open.has(entry.visitId) && !opening.has(entry.visitId)) {
-        problems.push({ field: at('visitId'), value: entry.visitId, expected: 'the id of a visit that has been opened' })
+      const at = (field: string) => `entries.${places.get(entry.id)}.${field}`
+      problems.push(...visitProblems(entry, open, at))
+      for (const [field, id] of targetsOf(entry)) problems.push(...supersedingProblems(entry, id, stored.get(id) ?? inBatch.get(id), at(field)))
+      if (entry.kind === 'photo' && !photos.has(entry.body.hash) && !coming?.has(entry.body.hash) && !(await this.hasPicture(entry.body.hash))) {
+        problems.push({ field: at('body.hash'), value: entry.body.hash, expected: 'the hash of a picture that has been sent to /api/photos' })
       }
-      if (entry.supersedes) problems.push(...supersedingProblems(entry, stored.get(entry.supersedes) ?? inBatch.get(entry.supersedes), at('supersedes')))
-      if (entry.kind === 'photo' && !photos.has(entry.body.hash)) problems.push({ field: at('body.hash'), value: entry.body.hash, expected: 'the hash of a picture that has been sent to /api/photos' })
     }
     if (problems.length > 0) throw new InputError(problems)
   }
 }
 
-function supersedingProblems(entry: Entry, target: Entry | undefined, field: string): FieldProblem[] {
-  if (!target || target.visitId !== entry.visitId) return [{ field, value: entry.supersedes, expected: 'the id of an entry of the same visit' }]
-  if (entry.kind === 'retracted' && target.kind === 'visit-opened') return [{ field, value: entry.supersedes, expected: 'the entry that opens the visit cannot be taken back, only corrected' }]
-  if (entry.kind !== 'retracted' && target.kind !== entry.kind) return [{ field, value: entry.supersedes, expected: `an entry of the same kind, ${entry.kind}` }]
+/** New entries and those that are there already. */
+function sorted(entries: readonly Entry[], stored: ReadonlyMap<string, Entry>): { fresh: Entry[]; known: string[] } {
+  const fresh = new Map<string, Entry>()
+  const known: string[] = []
+  entries.forEach((entry, index) => {
+    const twin = stored.get(entry.id) ?? fresh.get(entry.id)
+    if (twin && !sameEntry(twin, entry)) throw new EntryConflict([{ field: `entries.${index}.id`, value: entry.id, expected: 'a new id: another entry with this id is in the journal' }])
+    if (twin) known.push(entry.id)
+    else fresh.set(entry.id, entry)
+  })
+  return { fresh: [...fresh.values()], known }
+}
+
+/**
+ * Do two entries of one id say the same? Version and provenance are how they came here; the logical time counts where both have one.
+ */
+export function sameEntry(a: Entry, b: Entry): boolean {
+  const said = (entry: Entry, withTime: boolean) => {
+    const { v: _v, imported: _imported, lamport, ...rest } = liftEntry(entry) as Entry
+    return withTime ? { ...rest, lamport } : rest
+  }
+  const timed = a.lamport !== undefined && b.lamport !== undefined
+  return isDeepStrictEqual(said(a, timed), said(b, timed))
+}
+
+/** Whose visit it is, opened once, and of one machine. Visits that this batch opens are added to `open`. */
+function visitProblems(entry: Entry, open: Map<string, { customerId: string; machineId: string }>, at: (field: string) => string): FieldProblem[] {
+  const { visitId } = entry
+  if (visitId === null) return []
+  const visit = open.get(visitId)
+  if (entry.kind === 'visit-opened') {
+    open.set(visitId, { customerId: entry.body.customer.id, machineId: entry.body.machine.id })
+    return visit && !entry.supersedes ? [{ field: at('visitId'), value: visitId, expected: 'a visit is opened once; correct it with supersedes' }] : []
+  }
+  if (!visit) return [{ field: at('visitId'), value: visitId, expected: 'the id of a visit that has been opened' }]
+  if (entry.kind !== 'machine-set') return []
+  const { id, customerId } = entry.body.machine
+  return [
+    ...(id === visit.machineId ? [] : [{ field: at('body.machine.id'), value: id, expected: `${visit.machineId}, the machine of this visit` }]),
+    ...(customerId === visit.customerId ? [] : [{ field: at('body.machine.customerId'), value: customerId, expected: `${visit.customerId}, the customer of this visit` }]),
+  ]
+}
+
+function targetsOf({ supersedes, settles = [] }: Entry): [field: string, id: string][] {
+  return [...(supersedes ? [['supersedes', supersedes] as [string, string]] : []), ...settles.map((id, index): [string, string] => [`settles.${index}`, id])]
+}
+
+function supersedingProblems(entry: Entry, id: string, target: Entry | undefined, field: string): FieldProblem[] {
+  if (!target || target.visitId !== entry.visitId) return [{ field, value: id, expected: 'the id of an entry of the same visit' }]
+  if (entry.kind === 'retracted' && target.kind === 'visit-opened') return [{ field, value: id, expected: 'the entry that opens the visit cannot be taken back, only corrected' }]
+  const settlesRetraction = field.includes('settles') && target.kind === 'retracted'
+  if (entry.kind !== 'retracted' && target.kind !== entry.kind && !settlesRetraction) return [{ field, value: id, expected: `an entry of the same kind, ${entry.kind}` }]
   return []
 }

@@ -1,31 +1,25 @@
-import { createHash } from 'node:crypto'
+import { createHash, randomUUID } from 'node:crypto'
 import { existsSync } from 'node:fs'
-import { mkdir, open, readFile, rename } from 'node:fs/promises'
-import { join } from 'node:path'
-import { fileTypeFromBuffer } from 'file-type'
-import { InputError } from '../../core/validation/input-error'
+import { mkdir, open, readFile, rename, rm } from 'node:fs/promises'
+import { dirname, join } from 'node:path'
 import type { Repository } from '../database/repository'
+import type { ComingPictures } from './journal'
+import { photoType, type Picture } from './pictures'
 
-export const PHOTO_TYPES = ['image/jpeg', 'image/png', 'image/webp'] as const
 export const MOST_PHOTO_BYTES = 12 * 1024 * 1024
 
 export interface StoredPhoto { hash: string; type: string; bytes: number }
+
+export const hashOf = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex')
 
 /** Pictures, content-addressed: the SHA-256 of the bytes is the name, so one picture is kept once and can never be another. */
 export class PhotoStore {
   constructor(private readonly folder: string, private readonly repository: Repository) {}
 
-  /**
-   * Keeps a picture.
-   *
-   * @throws InputError when the bytes are not a JPEG, PNG or WebP, whatever their name or declared type says
-   */
-  async add(bytes: Buffer): Promise<StoredPhoto> {
-    const found = await fileTypeFromBuffer(bytes)
-    if (!found || !(PHOTO_TYPES as readonly string[]).includes(found.mime)) throw new InputError([{ field: 'body', value: found?.mime ?? `${bytes.length} bytes of unknown type`, expected: 'a JPEG, PNG or WebP picture' }])
-    const photo = { hash: createHash('sha256').update(bytes).digest('hex'), type: found.mime, bytes: bytes.length }
-    const path = this.pathOf(photo.hash)
-    if (!existsSync(path)) await this.write(path, bytes)
+  /** Keeps a picture that was found keepable. The same one twice, or twice at once, is kept once. */
+  async add({ bytes, type }: Picture): Promise<StoredPhoto> {
+    const photo = { hash: hashOf(bytes), type, bytes: bytes.length }
+    await this.write(photo.hash, bytes)
     await this.repository.addFile(photo)
     return photo
   }
@@ -34,26 +28,55 @@ export class PhotoStore {
   async get(hash: string): Promise<(StoredPhoto & { content: Buffer }) | undefined> {
     if (!/^[0-9a-f]{64}$/.test(hash)) return undefined
     const content = await readFile(this.pathOf(hash)).catch(() => undefined)
-    if (!content) return undefined
     // The database may be older than the folder; the bytes say themselves what they are.
-    const row = (await this.repository.fileOf(hash)) ?? (await this.add(content))
-    return { ...row, content }
+    const type = content && ((await this.repository.fileOf(hash))?.type ?? (await photoType(content)))
+    return content && type ? { hash, type, bytes: content.length, content } : undefined
   }
 
-  private pathOf(hash: string): string {
+  /** Is it here, whatever the database remembers? */
+  async has(hash: string): Promise<boolean> {
+    return /^[0-9a-f]{64}$/.test(hash) && existsSync(this.pathOf(hash))
+  }
+
+  /** Where pictures lie, for those who read them elsewhere. */
+  pathOf(hash: string): string {
     return join(this.folder, hash.slice(0, 2), hash)
   }
 
-  private async write(path: string, bytes: Buffer): Promise<void> {
-    await mkdir(join(path, '..'), { recursive: true })
-    const aside = `${path}.${process.pid}.tmp`
-    const handle = await open(aside, 'w')
-    try {
-      await handle.writeFile(bytes)
-      await handle.sync()
-    } finally {
-      await handle.close()
+  /** Pictures that come with a visit file: kept only if its entries are, and those that are new dropped again if not. */
+  coming(pictures: readonly { hash: string; type: string; bytes: Buffer }[]): ComingPictures {
+    const fresh: string[] = []
+    return {
+      hashes: new Set(pictures.map(({ hash }) => hash)),
+      keep: async () => {
+        for (const { hash, bytes } of pictures) if (await this.write(hash, bytes)) fresh.push(hash)
+      },
+      dropFresh: async () => {
+        for (const hash of fresh) await rm(this.pathOf(hash), { force: true })
+      },
     }
-    await rename(aside, path)
+  }
+
+  /** @returns whether it was new */
+  private async write(hash: string, bytes: Uint8Array): Promise<boolean> {
+    const path = this.pathOf(hash)
+    if (existsSync(path)) return false
+    await mkdir(dirname(path), { recursive: true })
+    // A name of its own for each writer: two who keep the same picture at once do not take each other's file away.
+    const aside = `${path}.${randomUUID()}.tmp`
+    try {
+      const handle = await open(aside, 'wx')
+      try {
+        await handle.writeFile(bytes)
+        await handle.sync()
+      } finally {
+        await handle.close()
+      }
+      await rename(aside, path)
+    } catch (error) {
+      await rm(aside, { force: true })
+      throw error
+    }
+    return true
   }
 }

@@ -5,7 +5,6 @@ import PdfPrinter from 'pdfmake'
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { VERDICT_WORDS, type Verdict } from '../../core/judgement/judgement'
 import type { Sheet, SheetReading } from '../../core/visit/sheet'
-import type { StoredPhoto } from './photo-store'
 
 const INK = '#14242B'
 const RULE = '#CFC7B2'
@@ -14,9 +13,9 @@ const COLOURS: Record<Verdict, string> = { sound: '#3F6B2C', tired: '#8A5A00', f
 /**
  * The sheet as PDF.
  *
- * @param photos by the order of the sheet's photos; WebP is left to the page, the library cannot embed it
+ * @param photos by the order of the sheet's photos, as JPEG; undefined for one that cannot be shown
  */
-export function sheetPdf(sheet: Sheet, photos: readonly ((StoredPhoto & { content: Buffer }) | undefined)[]): Promise<Buffer> {
+export function sheetPdf(sheet: Sheet, photos: readonly (Buffer | undefined)[]): Promise<Buffer> {
   const printer = new PdfPrinter(fonts())
   const document = printer.createPdfKitDocument(definition(sheet, photos))
   return new Promise((resolve, reject) => {
@@ -55,7 +54,7 @@ function text(value: string, style: object = {}): Content {
   return { text: runs, ...style }
 }
 
-function definition(sheet: Sheet, photos: readonly ((StoredPhoto & { content: Buffer }) | undefined)[]): TDocumentDefinitions {
+function definition(sheet: Sheet, photos: readonly (Buffer | undefined)[]): TDocumentDefinitions {
   const money = (amount: number) => new Intl.NumberFormat('en-US', { style: 'currency', currency: sheet.shop.rates.currency }).format(amount)
   return {
     pageSize: sheet.shop.units === 'us' ? 'LETTER' : 'A4', pageMargins: [48, 48, 48, 56],
@@ -116,10 +115,11 @@ function priceLines(sheet: Sheet, money: (amount: number) => string): Content[] 
   ]
 }
 
-function photoContent(sheet: Sheet, photos: readonly ((StoredPhoto & { content: Buffer }) | undefined)[]): Content[] {
-  const pictures = photos.flatMap((photo, index): Content[] => {
-    if (!photo || photo.type === 'image/webp') return []
-    return [{ image: `data:${photo.type};base64,${photo.content.toString('base64')}`, fit: [240, 180], margin: [0, 4, 0, 2] }, text(sheet.photos[index]?.caption ?? '', { fontSize: 9 })]
+function photoContent(sheet: Sheet, photos: readonly (Buffer | undefined)[]): Content[] {
+  const pictures = sheet.photos.flatMap(({ caption }, index): Content[] => {
+    const photo = photos[index]
+    const words = text(photo ? caption : `${caption} (this picture cannot be shown)`, { fontSize: 9 })
+    return photo ? [{ image: `data:image/jpeg;base64,${photo.toString('base64')}`, fit: [240, 180], margin: [0, 4, 0, 2] }, words] : [words]
   })
   return section('Pictures', pictures)
 }

@@ -5,42 +5,80 @@ import { fileURLToPath } from 'node:url'
 import { connect, type Connection } from '../database/connect'
 import { Repository } from '../database/repository'
 import { lockDataFolder } from './data-lock'
+import { heavyWork, type HeavyWork } from './heavy-work'
 import { Journal } from './journal'
 import { JournalFile } from './journal-file'
+import type { SetAside } from './journal-lines'
+import { PaceBook } from './pace-book'
 import { PhotoStore } from './photo-store'
+import { buildLists, reconcile, type OpeningProgress, type Reconciled } from './reconcile'
+import { RejectedFile, REJECTED_NAME } from './rejected-file'
+
+/** How the journal file was found at the start; absent where a database server keeps the journal. */
+export interface JournalReport extends Reconciled { setAside: readonly SetAside[] }
 
 /** Everything a request needs, opened once. */
-export interface ShopApp { repository: Repository; journal: Journal; photos: PhotoStore; kind: Connection['kind']; dataDir: string; close: () => Promise<void> }
+export interface ShopApp {
+  repository: Repository; journal: Journal; photos: PhotoStore; pace: PaceBook; work: HeavyWork; kind: Connection['kind']; dataDir: string; report?: JournalReport; close: () => Promise<void>
+}
 
-export interface ShopAppOptions { dataDir: string; databaseUrl?: string; migrationsDir?: string; templateDir?: string }
+export interface ShopAppOptions {
+  dataDir: string; databaseUrl?: string; migrationsDir?: string; templateDir?: string; tell?: (progress: OpeningProgress) => void
+  /** Says a sentence to whoever started the server. */
+  say?: (sentence: string) => void
+}
 
 /**
- * Opens a shop's data: lock, database, journal file, and the replay of what the database lacks.
+ * Opens a shop's data: lock, database, journal file, and what either of these two lacks of the other.
  *
- * @throws DataFolderBusy, or an Error with one clear sentence
+ * @throws DataFolderBusy, DatabaseTrouble, or an Error with one clear sentence
  */
-export async function openShopApp({ dataDir, databaseUrl, migrationsDir = besideServer('migrations', '../database/migrations'), templateDir }: ShopAppOptions): Promise<ShopApp> {
+export async function openShopApp({ dataDir, databaseUrl, migrationsDir = besideServer('migrations', '../database/migrations'), templateDir, tell, say = () => undefined }: ShopAppOptions): Promise<ShopApp> {
   const folder = resolve(dataDir)
   await writable(folder)
   const embedded = !databaseUrl
   const release = embedded ? await lockDataFolder(folder) : () => undefined
+  const work = heavyWork(workerFile())
+  const closing: (() => unknown)[] = [release, () => work.close()]
+  const close = async () => {
+    for (const end of closing.toReversed()) await end()
+  }
   try {
     const connection = await connect({ dataDir: folder, databaseUrl, migrationsDir, templateDir: templateDir ?? besideServer('../template', '../../.output/template') })
+    closing.push(() => connection.close())
     const repository = new Repository(connection.db)
+    const photos = new PhotoStore(join(folder, 'photos'), repository)
     const file = embedded ? await JournalFile.open(folder) : undefined
-    const journal = new Journal(repository, file)
-    await journal.replay()
-    await repository.backfillCauses()
-    const close = async () => {
-      await file?.close()
-      await connection.close()
-      release()
-    }
-    return { repository, journal, photos: new PhotoStore(join(folder, 'photos'), repository), kind: connection.kind, dataDir: folder, close }
+    closing.push(() => file?.close())
+    const report = file ? await takeIn(folder, file, repository, work, tell) : undefined
+    if (!file) await buildLists(repository, tell)
+    if (report) for (const sentence of sentencesOf(report)) say(sentence)
+    const journal = new Journal(repository, file, (hash) => photos.has(hash))
+    journal.countFrom(await repository.count())
+    return { repository, journal, photos, pace: new PaceBook(repository), work, kind: connection.kind, dataDir: folder, report, close }
   } catch (error) {
-    release()
+    await close().catch(() => undefined)
     throw error
   }
+}
+
+async function takeIn(folder: string, file: JournalFile, repository: Repository, work: HeavyWork, tell: ShopAppOptions['tell']): Promise<JournalReport> {
+  const rejected = await RejectedFile.open(folder)
+  const reconciled = await reconcile({ file, rejected, repository, read: (bytes) => work.run('readLines', { bytes }) }, tell)
+  return { ...reconciled, setAside: rejected.lines }
+}
+
+const MOST_LINES_SAID = 5
+
+function sentencesOf({ setAside, filled, takenIn, whole }: JournalReport): string[] {
+  const lines = (count: number) => (count === 1 ? '1 line' : `${count} lines`)
+  return [
+    ...(takenIn > 0 ? [`${lines(takenIn)} of the journal file ${takenIn === 1 ? 'was' : 'were'} put into the database.`] : []),
+    ...(filled > 0 ? [`${lines(filled)} that the database had and the journal file lacked ${filled === 1 ? 'was' : 'were'} written at its end.`] : []),
+    ...(setAside.length > 0 ? [`${lines(setAside.length)} of the journal file ${setAside.length === 1 ? 'is' : 'are'} set aside in ${REJECTED_NAME}${whole ? '' : ' since it was read from its beginning'}:`] : []),
+    ...setAside.slice(0, MOST_LINES_SAID).map(({ line, reason }) => `  line ${line}: ${reason}`),
+    ...(setAside.length > MOST_LINES_SAID ? [`  and ${setAside.length - MOST_LINES_SAID} more`] : []),
+  ]
 }
 
 async function writable(folder: string): Promise<void> {
@@ -52,9 +90,19 @@ async function writable(folder: string): Promise<void> {
   }
 }
 
+function serverDir(): string {
+  return process.env.PIKE_LAMP_SERVER_DIR ?? join(process.cwd(), '.output/server')
+}
+
+/** The bundled worker of a built server. From its sources (development, tests of the services) there is none. */
+function workerFile(): string | undefined {
+  const here = dirname(fileURLToPath(import.meta.url))
+  return [join(here, 'workers/heavy.mjs'), join(here, '../workers/heavy.mjs'), join(here, '../../workers/heavy.mjs')].find((path) => existsSync(path))
+}
+
 /** A folder that travels with the built server, or its place in the sources. */
 function besideServer(built: string, source: string): string {
   const here = dirname(fileURLToPath(import.meta.url))
-  const candidates = [join(process.env.PIKE_LAMP_SERVER_DIR ?? join(process.cwd(), '.output/server'), built), join(here, built), join(here, source)]
+  const candidates = [join(serverDir(), built), join(here, built), join(here, source)]
   return candidates.find((path) => existsSync(path)) ?? join(here, source)
 }

@@ -1,6 +1,9 @@
 import type { H3Event } from 'h3'
 import { getRequestHeader } from 'h3'
+import { jsonOf } from '../services/json'
 import { Problem } from './problem'
+
+const MOST_JSON_BYTES = 4 * 1024 * 1024
 
 /** Reads a body up to a limit and no further: a huge one is refused before it is held. */
 export async function readLimited(event: H3Event, mostBytes: number): Promise<Buffer> {
@@ -16,10 +19,14 @@ export async function readLimited(event: H3Event, mostBytes: number): Promise<Bu
   return Buffer.concat(chunks)
 }
 
-/** JSON from a body that says it is JSON. */
-export async function readJson(event: H3Event, mostBytes = 4 * 1024 * 1024): Promise<unknown> {
+/** The bytes of a body that says it is JSON. */
+export async function readJsonBytes(event: H3Event, mostBytes = MOST_JSON_BYTES): Promise<Buffer> {
   const type = getRequestHeader(event, 'content-type') ?? ''
   if (!/^application\/(?:[\w.-]+\+)?json\b/i.test(type)) throw new Problem(415, 'The content type must be application/json.', [{ field: 'content-type', value: type, expected: 'application/json' }])
-  const text = (await readLimited(event, mostBytes)).toString('utf8')
-  return JSON.parse(text)
+  return readLimited(event, mostBytes)
+}
+
+/** JSON from a body that says it is JSON. */
+export async function readJson(event: H3Event): Promise<unknown> {
+  return jsonOf(await readJsonBytes(event))
 }

@@ -1,44 +1,44 @@
-import type { Entry } from '../../core/visit/entry'
-import { foldVisit, type VisitState } from '../../core/visit/fold'
-import { earlierReadings, historyOf, type HistoryReading } from '../../core/visit/history'
-import { UNNAMED_SHOP, type Shop } from '../../core/visit/sheet'
-import { experienceOf } from '../../core/diagnosis/experience'
-import type { Pace } from '../../core/takedown/as-here'
-import { learnSteps, paceOf } from '../../core/takedown/own-times'
 import type { Kind } from '../../core/knowledge/vocabulary'
-import { liveEntries, newestOf, ofKind } from '../../core/visit/live-entries'
+import { experienceOf } from '../../core/diagnosis/experience'
+import { foldVisit } from '../../core/visit/fold'
+import { historyOf, type HistoryReading } from '../../core/visit/history'
+import { isUuid } from '../../core/validation/rules'
+import type { CountedAfter } from '../database/repository'
 import type { ShopApp } from '../services/shop-app'
+import { forgottenAt, shopOf, type VisitView } from '../services/visit-view'
 import { Problem } from './problem'
-
-const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/
 
 /** A UUID from the address, or a 404 that says so. */
 export function pathId(value: string | undefined, what: string): string {
-  if (!value || !UUID.test(value)) throw new Problem(404, `There is no ${what} with the id ${String(value).slice(0, 60)}.`)
+  if (!isUuid(value)) throw new Problem(404, `There is no ${what} with the id ${String(value).slice(0, 60)}.`)
   return value
 }
 
-/** The journal of a visit, its machine's earlier readings, the shop, what the shop's other closed visits make of each fault's rate, and its own times of each step's: what a screen needs to show everything. */
-export interface VisitView { visitId: string; entries: Entry[]; history: HistoryReading[]; shop: Shop; experience: Record<string, number>; pace: Pace }
-
+/** Everything a screen or a sheet needs of one visit. */
 export async function visitView(app: ShopApp, visitId: string): Promise<VisitView> {
   const entries = await app.repository.entriesOfVisit(visitId)
   const state = foldVisit(entries)
   if (!state) throw new Problem(404, `There is no visit with the id ${visitId}.`)
   const { kind, id } = state.machine
   const shopEntries = await app.repository.shopEntries()
-  const counts = await app.repository.causesOf(kind, { after: countedSince(shopEntries, kind), exceptVisit: visitId })
-  return { visitId, entries, history: await machineHistory(app, id, state.scheduledAt, visitId), shop: shopOf(shopEntries), experience: experienceOf(kind, counts), pace: paceOf(learnSteps(await app.repository.tickedSteps(visitId))) }
+  const counts = await app.repository.causesOf(kind, { after: countedAfter(shopEntries, [kind]), exceptVisit: visitId })
+  const history = await machineHistory(app, id, state.scheduledAt, visitId)
+  return { visitId, entries, history, shop: shopOf(shopEntries.map(({ entry }) => entry)), experience: experienceOf(kind, counts), pace: await app.pace.paceFor(visitId) }
 }
 
-/** Since when the shop's own visits of a kind count: its newest forgetting. */
-export function countedSince(shopEntries: readonly Entry[], kind: Kind): string | undefined {
-  return ofKind(liveEntries(shopEntries), 'shop-forget').findLast(({ body }) => body.pumpKind === undefined || body.pumpKind === kind)?.at
+/** Since which arrival the shop's own visits of these kinds count. */
+export function countedAfter(shopEntries: Awaited<ReturnType<ShopApp['repository']['shopEntries']>>, kinds: readonly Kind[]): CountedAfter {
+  const arrivals = new Map(shopEntries.map(({ entry, arrival }) => [entry.id, arrival]))
+  const entries = shopEntries.map(({ entry }) => entry)
+  return Object.fromEntries(kinds.flatMap((kind) => {
+    const arrival = arrivals.get(forgottenAt(entries, kind)?.id ?? '')
+    return arrival === undefined ? [] : [[kind, arrival]]
+  }))
 }
 
 /** Readings of a machine in visits before an instant, oldest first. */
 export async function machineHistory(app: ShopApp, machineId: string, before: string, exceptVisit?: string): Promise<HistoryReading[]> {
-  const rows = (await app.repository.visitsOfMachine(machineId)).filter(({ id, scheduledAt }) => id !== exceptVisit && scheduledAt <= before)
+  const rows = (await app.repository.visitsOfMachine(machineId)).filter(({ id, scheduledAt }) => id !== exceptVisit && Date.parse(scheduledAt) <= Date.parse(before))
   const journals = await app.repository.entriesOfVisits(rows.map(({ id }) => id))
   return rows.flatMap(({ id }) => {
     const visit = foldVisit(journals.get(id) ?? [])
@@ -46,11 +46,7 @@ export async function machineHistory(app: ShopApp, machineId: string, before: st
   })
 }
 
-/** A visit's state with its machine's earlier insulation readings, for the trend. */
-export function stateOf(view: VisitView): VisitState {
-  return foldVisit(view.entries, { earlier: earlierReadings(view.history) }) as VisitState
-}
-
-export function shopOf(shopEntries: readonly Entry[]): Shop {
-  return newestOf(liveEntries(shopEntries), 'shop-set')?.body ?? UNNAMED_SHOP
+/** Where the pictures of a visit lie, by hash. */
+export function photoPaths(app: ShopApp, { entries }: VisitView): Record<string, string> {
+  return Object.fromEntries(entries.flatMap((entry) => (entry.kind === 'photo' ? [[entry.body.hash, app.photos.pathOf(entry.body.hash)]] : [])))
 }

@@ -1,19 +1,46 @@
 <script setup lang="ts">
+import { entryWords } from '#core/visit/describe'
+import type { Entry } from '#core/visit/entry'
 import { useOutbox } from '~/stores/outbox'
 
+/** How it stands with what was written: nobody answers, the server cannot keep it now, it refuses a line, this device has no room. */
 const outbox = useOutbox()
+const changing = ref<string>()
+const all = ref(false)
+const MOST_SHOWN = 2
+const shown = computed(() => (all.value ? outbox.refused : outbox.refused.slice(0, MOST_SHOWN)))
+const lines = (count: number) => (count === 1 ? '1 line is' : `${count} lines are`)
+const kept = computed(() => outbox.waiting - Math.min(outbox.waiting, outbox.onlyHere))
+const line = computed(() => outbox.refused.find(({ entry }) => entry.id === changing.value))
+function change(entry: Entry): void {
+  if (changing.value) void outbox.change(changing.value, entry)
+  changing.value = undefined
+}
 </script>
 
 <template>
   <div role="status" aria-live="polite" class="no-print">
-    <p v-if="outbox.offline" class="flex flex-wrap items-center gap-x-4 bg-ink px-4 py-2 text-on-ink">
-      <strong>The server does not answer.</strong>
-      <span>{{ outbox.waiting === 0 ? 'Nothing is lost.' : outbox.waiting === 1 ? '1 line is kept here and sent when it is back.' : `${outbox.waiting} lines are kept here and sent when it is back.` }}</span>
-      <button type="button" class="min-h-12 underline underline-offset-4" @click="outbox.flush()">Try now</button>
+    <p v-if="outbox.reach.is !== 'answers'" class="bar bg-ink" data-testid="reach">
+      <strong>{{ outbox.reach.is === 'unreachable' ? 'The server does not answer.' : 'The server cannot keep lines just now.' }}</strong>
+      <span v-if="outbox.reach.is === 'failing'">{{ outbox.reach.title }}</span>
+      <span>{{ kept === 0 ? (outbox.onlyHere > 0 ? '' : 'Nothing is lost.') : `${lines(kept)} kept here and ${outbox.reach.is === 'unreachable' ? 'sent when it is back' : 'tried again'}.` }}</span>
+      <button type="button" class="act" @click="outbox.flush()">Try now</button>
     </p>
-    <p v-for="{ entry, reason } in outbox.refused" :key="entry.id" class="flex flex-wrap items-center gap-x-4 bg-rust px-4 py-2 text-on-ink">
-      <strong>Not kept: {{ entry.kind.replaceAll('-', ' ') }}.</strong><span>{{ reason }}</span>
-      <button type="button" class="min-h-12 underline underline-offset-4" @click="outbox.dismiss(entry.id)">Read</button>
+    <p v-if="outbox.onlyHere > 0" class="bar bg-rust" data-testid="storage-full">
+      <strong>This device has no room left.</strong><span>{{ lines(outbox.onlyHere) }} on this page alone: leave it open until {{ outbox.onlyHere === 1 ? 'it is' : 'they are' }} sent, or make room on the device.</span>
     </p>
+    <div v-for="{ entry, refusal } in shown" :key="entry.id" class="bar bg-rust" data-testid="refused">
+      <p class="min-w-0"><strong>Not kept at the shop: {{ entryWords(entry) }}.</strong> {{ refusalWords(refusal.title, refusal.problems) }}</p>
+      <button type="button" class="act" data-testid="change-refused" @click="changing = entry.id">Change</button>
+      <button type="button" class="act" data-testid="drop-refused" @click="outbox.drop(entry.id)">Drop</button>
+    </div>
+    <p v-if="outbox.refused.length > MOST_SHOWN" class="bar bg-rust"><button type="button" class="act" @click="all = !all">{{ all ? 'Show fewer' : `${outbox.refused.length - MOST_SHOWN} more were not kept: show all` }}</button></p>
+    <p v-if="outbox.dropped.length > 0" class="bar bg-ink" data-testid="dropped"><span>{{ outbox.dropped.length === 1 ? 'A line was dropped.' : `${outbox.dropped.length} lines were dropped.` }}</span><button type="button" class="act" @click="outbox.takeBack()">Undo</button></p>
+    <RefusedDialog v-if="line" :line="line" @close="changing = undefined" @change="change" />
   </div>
 </template>
+
+<style scoped>
+.bar { display: flex; flex-wrap: wrap; align-items: center; column-gap: 1rem; padding: 0.25rem 1rem; color: var(--on-ink); }
+.act { min-height: 48px; min-width: 48px; text-decoration: underline; text-underline-offset: 4px; }
+</style>

@@ -68,6 +68,7 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
       <HandOverJoint v-else />
     </main>
     <aside class="right no-print" aria-label="the lamp and the suspects" tabindex="0">
+      <ConflictNote />
       <CallLamp v-if="joint === 'call'" />
       <PrepareLamp v-else-if="joint === 'prepare'" />
       <SafeLamp v-else-if="joint === 'safe'" />

@@ -6,6 +6,7 @@ import { journalLines } from '#core/visit/describe'
 const emit = defineEmits<{ correct: [entryId: string, line: string]; photo: [entryId: string] }>()
 const { visit, state } = useVisitContext()
 const lines = computed(() => journalLines(state.value).filter(({ entry }) => entry.kind !== 'joint-done' && !(entry.kind === 'photo' && entry.body.of)))
+const inConflict = computed(() => new Set(state.value.conflicts.flatMap(({ claims }) => claims.map(({ entry }) => entry.id))))
 const photosOf = computed(() => {
   const groups = new Map<string, typeof state.value.photos>()
   for (const photo of state.value.photos) if (photo.of) groups.set(photo.of, [...(groups.get(photo.of) ?? []), photo])
@@ -28,9 +29,9 @@ function typed(line: ReturnType<typeof journalLines>[number]): string {
     <ol class="ruled">
       <li v-for="line in lines" :key="line.id" class="grid grid-cols-[3.4rem_1.6rem_minmax(0,1fr)_auto] items-center gap-x-2 py-1" data-testid="journal-line">
         <time class="number text-[0.9rem] text-slate" :datetime="line.at">{{ time(line.at) }}</time>
-        <StateMark v-if="line.verdict" :verdict="line.verdict" :size="20" /><span v-else />
+        <StateMark v-if="inConflict.has(line.id)" verdict="unclear" :size="20" /><StateMark v-else-if="line.verdict" :verdict="line.verdict" :size="20" /><span v-else />
         <span class="min-w-0">
-          {{ line.text }}<span v-if="line.detail" class="block truncate text-[0.88rem] text-slate" :title="line.detail">{{ line.detail }}</span>
+          {{ line.text }}<span v-if="inConflict.has(line.id)" class="block text-[0.88rem] text-slate">said in two ways, not settled</span><span v-else-if="line.detail" class="block truncate text-[0.88rem] text-slate" :title="line.detail">{{ line.detail }}</span>
           <span v-if="photosOf.get(line.id)" class="mt-1 flex gap-2"><PhotoThumb v-for="photo in photosOf.get(line.id)" :key="photo.entryId" :photo="photo" /></span>
           <PhotoThumb v-if="line.entry.kind === 'photo'" :photo="{ ...line.entry.body, entryId: line.id, at: line.at }" />
         </span>

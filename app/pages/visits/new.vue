@@ -4,7 +4,7 @@ import { ChevronDown } from '@lucide/vue'
 import { format } from 'date-fns'
 import { v7 as uuidv7 } from 'uuid'
 import { COMPLAINTS, complaintFits, CONSTRUCTIONS, KIND_CONSTRUCTIONS, KINDS, type Complaint, type Construction, type Kind } from '#core/knowledge/vocabulary'
-import type { Customer, Entry, Machine } from '#core/visit/entry'
+import { ENTRY_VERSION, type Customer, type Entry, type Machine } from '#core/visit/entry'
 import { useOutbox } from '~/stores/outbox'
 import { useVisit } from '~/stores/visit'
 
@@ -51,10 +51,10 @@ async function open(): Promise<void> {
   if (Number.isNaN(scheduled.getTime())) problems.value.day = 'A day and a time are needed.'
   if (!both || Object.keys(problems.value).length > 0) return
   const visitId = uuidv7()
-  const common = { visitId, at: new Date().toISOString(), author: visit.author || 'technician' }
+  const common = { v: ENTRY_VERSION, visitId, at: new Date().toISOString(), author: visit.author || 'technician' }
   const entries: Entry[] = [
-    { ...common, id: uuidv7(), kind: 'visit-opened', body: { ...both, scheduledAt: scheduled.toISOString(), plannedMinutes: form.minutes, callerSays: form.says.trim() } },
-    ...(complaints.value.length > 0 ? [{ ...common, id: uuidv7(), kind: 'call' as const, body: { complaints: complaints.value, alreadyReplaced: [], callerSays: form.says.trim() } }] : []),
+    { ...common, id: uuidv7(), lamport: 1, kind: 'visit-opened', body: { ...both, scheduledAt: scheduled.toISOString(), plannedMinutes: form.minutes, callerSays: form.says.trim() } },
+    ...(complaints.value.length > 0 ? [{ ...common, id: uuidv7(), lamport: 2, kind: 'call' as const, body: { complaints: complaints.value, alreadyReplaced: [], callerSays: form.says.trim() } }] : []),
   ]
   await outbox.add(JSON.parse(JSON.stringify(entries)) as Entry[])
   await navigateTo(`/visits/${visitId}`)

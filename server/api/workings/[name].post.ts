@@ -1,6 +1,7 @@
 import { getRouterParam } from 'h3'
-import { runByName, runLine, WORKINGS } from '../../../core/workings/registry'
-import { readJson, readLimited } from '../../utils/body'
+import { WORKINGS } from '../../../core/workings/registry'
+import { useShopApp } from '../../utils/app'
+import { readJsonBytes, readLimited } from '../../utils/body'
 import { api, Problem } from '../../utils/problem'
 
 const MOST_BATCH_BYTES = 16 * 1024 * 1024
@@ -9,10 +10,13 @@ const MOST_BATCH_BYTES = 16 * 1024 * 1024
 export default api(async (event) => {
   const name = getRouterParam(event, 'name') ?? ''
   if (name === 'batch') {
-    const text = (await readLimited(event, MOST_BATCH_BYTES)).toString('utf8')
+    const bytes = await readLimited(event, MOST_BATCH_BYTES)
     event.node.res.setHeader('content-type', 'application/x-ndjson')
-    return text.split('\n').filter((line) => line.trim()).map((line) => JSON.stringify(runLine(line))).join('\n')
+    return (await useShopApp()).work.run('batch', { bytes })
   }
   if (!WORKINGS.has(name)) throw new Problem(404, `There is no working called ${name.slice(0, 60)}.`, [{ field: 'name', value: name, expected: `one of ${[...WORKINGS.keys()].join(', ')}` }])
-  return runByName(name, await readJson(event))
+  const bytes = await readJsonBytes(event)
+  const answer = await (await useShopApp()).work.run('working', { name, bytes })
+  event.node.res.setHeader('content-type', 'application/json')
+  return answer
 })

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import { defineEventHandler, getRequestHeader, setResponseHeader, setResponseHeaders, setResponseStatus } from 'h3'
 
 const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]']
@@ -11,13 +12,27 @@ function ownNames(): Set<string> {
 
 const hostName = (host: string) => host.toLowerCase().replace(/:\d+$/, '')
 
+/** What a page may load and run: its own scripts by address, and the few lines that stand in the page itself by their hash. */
+function contentPolicy(scriptHashes: readonly string[] = []): string {
+  const scripts = ["'self'", ...scriptHashes.map((hash) => `'sha256-${hash}'`)].join(' ')
+  return `default-src 'self'; script-src ${scripts}; style-src 'self' 'unsafe-inline'; img-src 'self' blob: data:; worker-src 'self' blob:; connect-src 'self'; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'`
+}
+
+const INLINE_SCRIPT = /<script(?![^>]*\b(?:src|type="application\/json"))[^>]*>([\s\S]*?)<\/script>/g
+
+/** The policy of one page, with the hashes of the scripts that stand in it. */
+export function pagePolicy(html: string): string {
+  return contentPolicy([...html.matchAll(INLINE_SCRIPT)].map(([, script]) => createHash('sha256').update(script as string).digest('base64')))
+}
+
 /**
- * Answers only to its own host names (a rebinding name is refused), refuses writes from another origin, and says what a browser may do with a page.
+ * Answers only to its own host names (a rebinding name is refused), refuses writes from another origin, and says what a browser may do with a
+ * page. It stands before everything else, static files too.
  */
-export default defineEventHandler((event) => {
+export const guard = defineEventHandler((event) => {
   setResponseHeaders(event, {
-    'x-content-type-options': 'nosniff', 'referrer-policy': 'no-referrer', 'x-frame-options': 'DENY', 'cross-origin-opener-policy': 'same-origin', 'permissions-policy': 'camera=(self), microphone=(), geolocation=()',
-    'content-security-policy': "default-src 'self'; script-src 'self' 'unsafe-inline'; style-src 'self' 'unsafe-inline'; img-src 'self' blob: data:; worker-src 'self' blob:; connect-src 'self'; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'",
+    'x-content-type-options': 'nosniff', 'referrer-policy': 'no-referrer', 'x-frame-options': 'DENY', 'cross-origin-opener-policy': 'same-origin',
+    'permissions-policy': 'camera=(self), microphone=(), geolocation=()', 'content-security-policy': contentPolicy(),
   })
   const refuse = (status: number, title: string, field: string, value: string | undefined, expected: string) => {
     setResponseStatus(event, status)

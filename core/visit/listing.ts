@@ -1,0 +1,56 @@
+import { JOINTS, type Joint } from '../knowledge/vocabulary'
+import { ratiosOf, type StepRatio } from '../takedown/own-times'
+import type { Customer, Entry, Machine } from './entry'
+import { causeTaught, confirmedCause, machineOf } from './fold'
+import { newestOf, ofKind } from './of-kind'
+import { supersessionOf } from './supersession'
+
+/** What lists need to know of a visit without judging a single reading of it. */
+export interface VisitListing {
+  id: string
+  customer: Customer
+  machine: Machine
+  /** Was it this shop that said who and which, or a file that was taken in? */
+  said: { customer: Saying; machine: Saying }
+  scheduledAt: string
+  plannedMinutes: number
+  callerSays: string
+  complaints: string[]
+  joint: Joint
+  handedOver: boolean
+  /** The cause that the closed visit teaches, and the entry that taught it. */
+  cause?: { fault: string; entryId: string }
+  /** How long its steps took, over their estimates. */
+  paced: StepRatio[]
+}
+
+/** Who said it: the entry, and whether it came from a file. */
+export interface Saying { entryId: string; imported: boolean }
+
+/**
+ * A visit as lists show it.
+ *
+ * @param entries of one visit, in any order
+ * @returns undefined where no entry opens the visit
+ */
+export function listingOf(entries: readonly Entry[]): VisitListing | undefined {
+  const { live } = supersessionOf(entries)
+  const opened = newestOf(live, 'visit-opened')
+  const machine = machineOf(live)
+  if (!opened || !machine) return undefined
+  const { customer, scheduledAt, plannedMinutes, callerSays } = opened.body
+  const call = newestOf(live, 'call')
+  const done = new Set(ofKind(live, 'joint-done').map(({ body }) => body.joint))
+  const machineSaid = ofKind(live, 'machine-set').findLast(({ body }) => body.machine.id === machine.id) ?? opened
+  const handedOver = newestOf(live, 'handed-over')
+  const dissected = newestOf(live, 'post-mortem')
+  const fault = causeTaught({ handedOver, postMortem: dissected?.body, confirmed: confirmedCause(live) })
+  const taughtBy = dissected ?? handedOver
+  const saying = ({ id, imported }: Entry): Saying => ({ entryId: id, imported: imported === true })
+  return {
+    id: opened.visitId as string, customer, machine, said: { customer: saying(opened), machine: saying(machineSaid) }, scheduledAt, plannedMinutes,
+    callerSays: call?.body.callerSays ?? callerSays, complaints: call?.body.complaints ?? [], joint: JOINTS.find((joint) => !done.has(joint)) ?? 'hand-over',
+    handedOver: handedOver !== undefined, ...(fault && taughtBy ? { cause: { fault, entryId: taughtBy.id } } : {}),
+    paced: ratiosOf(ofKind(live, 'step').map(({ at, body: { step, done: ticked, estimate } }) => ({ step, at, done: ticked, ...(estimate === undefined ? {} : { estimate }) }))),
+  }
+}

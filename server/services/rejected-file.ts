@@ -1,0 +1,52 @@
+import { appendFile, open, readFile, rename, rm } from 'node:fs/promises'
+import { join } from 'node:path'
+import type { SetAside } from './journal-lines'
+
+export const REJECTED_NAME = 'journal.rejected.jsonl'
+
+/** The lines of the journal file that could not be taken in, each with its number and why. The journal file itself keeps them too. */
+export class RejectedFile {
+  private constructor(private readonly path: string, private known: SetAside[]) {}
+
+  static async open(dataDir: string): Promise<RejectedFile> {
+    const path = join(dataDir, REJECTED_NAME)
+    const text = await readFile(path, 'utf8').catch(() => '')
+    return new RejectedFile(path, text.split('\n').flatMap((line) => parsed(line) ?? []))
+  }
+
+  get lines(): readonly SetAside[] {
+    return this.known
+  }
+
+  /** Lines met as the journal was read on. */
+  async add(more: readonly SetAside[]): Promise<void> {
+    if (more.length === 0) return
+    this.known = [...this.known, ...more]
+    await appendFile(this.path, written(more))
+  }
+
+  /** The lines of a journal that was read from its beginning: they replace what was known, whole or not at all. */
+  async replace(all: readonly SetAside[]): Promise<void> {
+    this.known = [...all]
+    if (all.length === 0) return rm(this.path, { force: true })
+    const aside = `${this.path}.writing`
+    const handle = await open(aside, 'w')
+    await handle.writeFile(written(all))
+    await handle.sync()
+    await handle.close()
+    await rename(aside, this.path)
+  }
+}
+
+function written(lines: readonly SetAside[]): string {
+  return lines.map((line) => `${JSON.stringify(line)}\n`).join('')
+}
+
+function parsed(line: string): SetAside | undefined {
+  try {
+    const { line: number, reason, text } = JSON.parse(line) as SetAside
+    return Number.isInteger(number) ? { line: number, reason: String(reason), text: String(text) } : undefined
+  } catch {
+    return undefined
+  }
+}

@@ -1,0 +1,92 @@
+import { createHash } from 'node:crypto'
+import { readFile } from 'node:fs/promises'
+import Papa from 'papaparse'
+import { InputError, badField } from '../../core/validation/input-error'
+import { READING_COLUMNS, readingRows } from '../../core/visit/readings-table'
+import { writeSheet } from '../../core/visit/sheet'
+import { readVisitFile, toVisitFile, type VisitFile } from '../../core/visit/visit-file'
+import { runByName, runLine } from '../../core/workings/registry'
+import { ofKind } from '../../core/visit/of-kind'
+import { readLines } from '../services/journal-lines'
+import { jsonOf } from '../services/json'
+import { postedEntries } from '../services/posted-entries'
+import { forPaper, intact, keepable, photoType } from '../services/pictures'
+import { sheetPdf } from '../services/sheet-pdf'
+import { stateOf, type VisitView } from '../services/visit-view'
+
+/**
+ * What takes long enough to keep others waiting. Each runs in a worker thread, with plain data in and out: no database, no clock.
+ */
+export const TASKS = {
+  readLines: ({ bytes }: { bytes: Uint8Array }) => readLines(bytes),
+
+  entries: ({ bytes }: { bytes: Uint8Array }) => postedEntries(jsonOf(bytes)),
+
+  /** A visit file with its pictures checked, each decoded and under its own hash. */
+  async visitFile({ bytes }: { bytes: Uint8Array }): Promise<Pick<VisitFile, 'visitId' | 'entries'> & { pictures: { hash: string; type: string; bytes: Uint8Array }[] }> {
+    const { visitId, entries, photos } = readVisitFile(jsonOf(bytes))
+    const pictures = []
+    for (const [index, { hash, base64 }] of photos.entries()) {
+      const picture = Buffer.from(base64, 'base64')
+      if (createHash('sha256').update(picture).digest('hex') !== hash) throw badField(`photos.${index}.hash`, hash, 'the SHA-256 of the picture itself')
+      pictures.push({ hash, type: await intact(picture, `photos.${index}.base64`), bytes: picture as Uint8Array })
+    }
+    return { visitId, entries, pictures }
+  },
+
+  async picture({ bytes }: { bytes: Uint8Array }): Promise<{ bytes: Uint8Array; type: string }> {
+    return keepable(Buffer.from(bytes))
+  },
+
+  /** @param paths where the pictures lie, by their hash */
+  async sheet({ view, paths }: { view: VisitView; paths: Record<string, string> }): Promise<{ pdf: Uint8Array; date: string }> {
+    const sheet = writeSheet(stateOf(view), view.shop, view.experience)
+    const pictures = await Promise.all(sheet.photos.map(async ({ hash }) => readFile(paths[hash] as string).then(forPaper, () => undefined)))
+    return { pdf: await sheetPdf(sheet, pictures), date: sheet.date }
+  },
+
+  readings({ view }: { view: VisitView }): string {
+    // A cell that begins like a formula would be run by a spreadsheet.
+    return Papa.unparse(readingRows(stateOf(view)), { columns: [...READING_COLUMNS], escapeFormulae: true })
+  },
+
+  /** The whole visit as one file: journal and pictures. */
+  async visitJson({ view, paths }: { view: VisitView; paths: Record<string, string> }): Promise<string> {
+    const hashes = [...new Set(ofKind(view.entries, 'photo').map(({ body }) => body.hash))]
+    const photos = await Promise.all(hashes.map(async (hash) => {
+      const content = await readFile(paths[hash] as string).catch(() => undefined)
+      const type = content && (await photoType(content))
+      return content && type ? [{ hash, type, base64: content.toString('base64') }] : []
+    }))
+    return JSON.stringify(toVisitFile(view.visitId, view.entries, photos.flat()), null, 1)
+  },
+
+  working({ name, bytes }: { name: string; bytes: Uint8Array }): string {
+    return JSON.stringify(runByName(name, jsonOf(bytes)))
+  },
+
+  batch({ bytes }: { bytes: Uint8Array }): string {
+    const lines = new TextDecoder().decode(bytes).split('\n').filter((line) => line.trim())
+    return lines.map((line) => JSON.stringify(runLine(line))).join('\n')
+  },
+}
+
+export type Tasks = typeof TASKS
+export type TaskName = keyof Tasks
+export type TaskInput<N extends TaskName> = Parameters<Tasks[N]>[0]
+export type TaskOutput<N extends TaskName> = Awaited<ReturnType<Tasks[N]>>
+
+/** What a task came to, in a shape that crosses threads: errors lose their class on the way. */
+export type TaskAnswer<N extends TaskName> = { output: TaskOutput<N> } | { refused: InputError['problems'] } | { malformed: string }
+
+/** Runs a task; bad input is an answer, not an error. */
+export async function runTask<N extends TaskName>({ name, input }: { name: N; input: TaskInput<N> }): Promise<TaskAnswer<N>> {
+  try {
+    const task = TASKS[name] as (given: TaskInput<N>) => TaskOutput<N> | Promise<TaskOutput<N>>
+    return { output: await task(input) }
+  } catch (error) {
+    if (error instanceof InputError) return { refused: error.problems }
+    if (error instanceof SyntaxError) return { malformed: error.message }
+    throw error
+  }
+}

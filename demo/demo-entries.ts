@@ -4,7 +4,7 @@ import type { Construction, Gate, Joint, Kind } from '../core/knowledge/vocabula
 import { completePlate, type Installation, type Nameplate } from '../core/motor/nameplate'
 import type { TakeDownStep } from '../core/takedown/plan'
 import { repairSteps } from '../core/takedown/step-plan'
-import { compareEntries, type Customer, type Entry, type EntryBodies, type EntryKind, type Machine } from '../core/visit/entry'
+import { ENTRY_VERSION, type Customer, type Entry, type EntryBodies, type EntryKind, type Machine } from '../core/visit/entry'
 import { pumpOf } from '../core/visit/fold'
 import { understandLine } from '../core/visit/reading-line'
 import customersData from './data/customers.json'
@@ -34,7 +34,8 @@ export function demoEntries(today: Date): Entry[] {
   writer.write(null, 'shop-set', writer.midnight - 6 * 365 * DAY, { ...(shopData as Omit<EntryBodies['shop-set'], 'rates'>), rates: { ...DEFAULT_RATES, ...shopData.rates } })
   for (const visit of historyData as PastVisit[]) writer.past(visit)
   for (const visit of todayData as unknown as TodayVisit[]) writer.today(visit)
-  return writer.entries.sort(compareEntries)
+  // In the order in which they would have arrived.
+  return writer.entries.sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || (a.id < b.id ? -1 : 1))
 }
 
 class Writer {
@@ -64,7 +65,7 @@ class Writer {
   }
 
   write<K extends EntryKind>(visitId: string | null, kind: K, at: number, body: EntryBodies[K]): void {
-    this.entries.push({ id: timedId(at, this.count++), visitId, kind, at: new Date(at).toISOString(), author: AUTHOR, body } as unknown as Entry)
+    this.entries.push({ id: timedId(at, this.count++), v: ENTRY_VERSION, visitId, kind, at: new Date(at).toISOString(), author: AUTHOR, body } as unknown as Entry)
   }
 
   /** A visit of earlier years: looked at, perhaps repaired, handed over. */

@@ -9,7 +9,7 @@ import type { SchoolWays } from '#core/knowledge/schools'
 import type { LearnedStep } from '#core/takedown/own-times'
 import { ENTRY_VERSION } from '#core/visit/entry'
 import type { Shop } from '#core/visit/sheet'
-import type { JournalFound } from '~/components/shop/JournalFound.vue'
+import type { JournalFound } from '~/utils/journal-found'
 import { useOutbox } from '~/stores/outbox'
 import { useVisit } from '~/stores/visit'
 
@@ -94,9 +94,10 @@ const closed = computed(() => taughtKinds.value.reduce((sum, { visits }) => sum 
         <section class="min-w-0" data-testid="rates">
           <h2 class="text-xl">What the shop charges</h2>
           <dl class="ruled mt-2"><div v-for="[label, value] in [['an hour', money(view.shop.rates.hourly)], ['a journey', money(view.shop.rates.trip)], ['on parts', formatPercent(view.shop.rates.partsMarkup)], ['a pump down until the next visit', money(view.shop.rates.downtime)]]" :key="label" class="flex justify-between gap-4 py-1.5"><dt>{{ label }}</dt><dd class="number">{{ value }}</dd></div></dl>
-          <JournalFound v-if="view.journal" class="order-last mt-8" :journal="view.journal" />
           <Disclosure v-slot="{ open }" as="div" class="mt-3 border-t border-rule"><DisclosureButton class="flex min-h-12 w-full items-center justify-between text-left font-bold">Part prices<span class="text-slate font-normal">{{ open ? 'less' : `${prices.length} parts` }}</span></DisclosureButton>
             <DisclosurePanel><dl class="ruled"><div v-for="[id, price] in prices" :key="id" class="flex justify-between gap-4 py-1"><dt>{{ PARTS[id as keyof typeof PARTS] }}</dt><dd class="number">{{ money(price) }}</dd></div></dl></DisclosurePanel></Disclosure>
+          <JournalReport v-if="view.journal" class="mt-8" :journal="view.journal" />
+          <ImportVisit class="mt-4" />
         </section>
       </template>
     </main>

@@ -84,5 +84,6 @@ function findConversion(spelling: string): Conversion | undefined {
   const micro = spelling.normalize('NFKC').replace(/[\u03bc\u00b5]/g, 'u').replace(/\u2126/g, '\u03c9')
   if (micro === 'M' || micro === 'm') return SPELLINGS[micro]
   if (micro === 'mΩ' || micro === 'mω') return undefined // milliohm and megohm differ by 10⁹; this one is never guessed
-  return SPELLINGS[micro.toLowerCase()]
+  const known = micro.toLowerCase()
+  return Object.hasOwn(SPELLINGS, known) ? SPELLINGS[known] : undefined
 }

@@ -3,7 +3,7 @@ import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsString, Length, Max, M
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { holdable, jsonLevels, MOST_LEVELS } from './holdable'
-import { InputError } from './input-error'
+import type { InputError } from './input-error'
 import { isCalendarDay, isInstant, MayBeAbsent, OptionalQuantity, Quantity } from './rules'
 import { validated } from './validated'
 

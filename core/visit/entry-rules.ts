@@ -1,5 +1,5 @@
 import { Type } from 'class-transformer'
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsObject, IsString, Length, Matches, Max, MaxLength, Min, ValidateIf, ValidateNested } from 'class-validator'
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsObject, IsString, Length, Matches, Max, MaxLength, Min, ValidateNested } from 'class-validator'
 import { canonicalFinding, constructionFits, FindingInput, InstallationInput, NameplateInput } from '../diagnosis/case-rules'
 import { CHECKS } from '../knowledge/checks'
 import type { SchoolWays } from '../knowledge/schools'

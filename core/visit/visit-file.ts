@@ -4,10 +4,10 @@ import { ArrayMaxSize, IsArray, IsIn, IsString, Matches, MaxLength, ValidateNest
 import { badField, InputError } from '../validation/input-error'
 import { MayBeAbsent, Uuid } from '../validation/rules'
 import { validated } from '../validation/validated'
-import { compareEntries, type Entry } from './entry'
+import { compareEntries, ENTRY_VERSION, type Entry } from './entry'
 import { validEntry } from './entry-rules'
 import { foldVisit } from './fold'
-import { liftJournal } from './lift'
+import { liftEntry, liftJournal } from './lift'
 
 /** Version 2 carries the order of its lines; version 1 has them in order. */
 const VERSIONS = [1, 2] as const
@@ -58,7 +58,9 @@ export function readVisitFile(plain: unknown): VisitFile {
   const photo = ((plain as Partial<VisitFile>).photos as unknown[] | undefined)?.findIndex?.((each) => each === null || typeof each !== 'object' || Array.isArray(each))
   if (photo !== undefined && photo >= 0) throw badField(`photos.${photo}`, 'not an object', 'a picture: { hash, type, base64 }')
   const file = validated(FileInput, plain)
-  const valid = liftJournal(file.entries).map((entry, index) => validEntry(entry, `entries.${index}`))
+  // Only a file of version 1 can hold lines of before there were versions.
+  const lines = file.version === 1 ? file.entries : file.entries.map((line) => (line && typeof line === 'object' ? { v: ENTRY_VERSION, ...line } : line))
+  const valid = liftJournal(lines.map((line, index) => validEntry(liftEntry(line), `entries.${index}`)))
   const stranger = valid.findIndex(({ visitId }) => visitId !== file.visitId)
   if (stranger >= 0) throw badField(`entries.${stranger}.visitId`, valid[stranger]?.visitId, `${file.visitId}: all entries of a file belong to one visit`)
   const entries = valid.map((entry): Entry => ({ ...entry, imported: true }))

@@ -1,5 +1,6 @@
 import { CHECKS } from '../../core/knowledge/checks'
 import { QUESTIONS } from '../../core/questions/questions'
+import { ENTRY_VERSION } from '../../core/visit/entry'
 import { COMPLAINTS, CONSTRUCTIONS, FAULTS, GATES, JOINTS, KINDS, MOTOR_TYPES, PARTS } from '../../core/knowledge/vocabulary'
 
 type Schema = Record<string, unknown>
@@ -30,6 +31,7 @@ const findingFields: Record<string, Schema> = {
 const customer = object({ id: uuid, name: text(120), place: text(200), phone: text(40) }, ['id', 'name', 'place'])
 const machine = object({ id: uuid, customerId: uuid, name: text(120), kind: ids(KINDS), construction: ids(CONSTRUCTIONS), installedOn: date, warrantyUntil: date, nameplate, plateUnreadable: flag, installation, joints: list(object({ joint: text(60), count: { type: 'integer', minimum: 0, maximum: 200 }, hand: { enum: ['right', 'left'] }, tool: text(80) }, ['joint'])) }, ['id', 'customerId', 'name', 'kind', 'construction', 'nameplate'])
 
+const pieces: Schema = { type: 'integer', minimum: 0, maximum: 200 }
 const BODIES: Record<string, Schema> = {
   'visit-opened': object({ customer, machine, scheduledAt: instant, plannedMinutes: { type: 'integer', minimum: 5, maximum: 1440 }, callerSays: text(500) }, ['customer', 'machine', 'scheduledAt', 'plannedMinutes', 'callerSays']),
   call: object({ complaints: list(ids(COMPLAINTS)), alreadyReplaced: list(ids(PARTS)), callerSays: text(500), since: text(120), withoutWater: flag }, ['complaints', 'alreadyReplaced', 'callerSays']),
@@ -42,21 +44,26 @@ const BODIES: Record<string, Schema> = {
   'check-skipped': object({ check: ids(CHECKS), part: ids(PARTS), leads: text(40) }, ['check']),
   'cause-said': object({ fault: ids(FAULTS), verdict: { enum: ['not-this', 'it-was-this'] } }, ['fault', 'verdict']),
   'working-kept': object({ question: { enum: QUESTIONS.map(({ id }) => id) }, input: { type: 'object' }, units: { enum: ['us', 'metric'] } }, ['question', 'input', 'units']),
-  decision: object({ option: text(60) }, ['option']),
+  'post-mortem': object({ fault: ids(FAULTS), why: text(1000), keeping: text(500) }, ['fault', 'why', 'keeping']),
+  decision: object({ option: text(60), spareFirst: flag }, ['option']),
   'take-down-found': object({ joint: text(60), part: ids(PARTS), what: { enum: ['stuck', 'damaged'] } }, ['what']),
-  step: object({ step: text(80), done: flag, count: { type: 'integer', minimum: 0, maximum: 200 }, reason: text(300) }, ['step', 'done']),
+  'take-down-measured': object({ pipeInches: number, celsius: number, bearingClearanceMm: number, outletHigherMm: number, oneBearing: flag, hot: flag }, []),
+  step: object({ step: text(80), done: flag, count: pieces, places: list(object({ place: text(60), count: pieces }, ['place', 'count'])), reason: text(300), note: text(300), estimate: number }, ['step', 'done']),
   'joint-done': object({ joint: { enum: [...JOINTS] } }, ['joint']),
   'handed-over': object({ watch: text(2000), nextDate: date, price: number }, ['watch']),
   retracted: object({}, []),
 }
 
-const entry = (kind: string): Schema => object({ id: uuid, visitId: uuid, kind: { const: kind }, at: instant, author: text(80), supersedes: uuid, body: BODIES[kind] as Schema }, ['id', 'visitId', 'kind', 'at', 'author', 'body', ...(kind === 'retracted' ? ['supersedes'] : [])])
+const entry = (kind: string): Schema => object({
+  id: uuid, v: { type: 'integer', minimum: 1, maximum: ENTRY_VERSION }, lamport: { type: 'integer', minimum: 1 }, visitId: uuid, kind: { const: kind }, at: instant, author: text(80),
+  supersedes: uuid, settles: list(uuid), body: BODIES[kind] as Schema,
+}, ['id', 'visitId', 'kind', 'at', 'author', 'body', ...(kind === 'retracted' ? ['supersedes'] : [])])
 
 /** The schema of `*.visit.json`. */
 export function visitSchema(): Schema {
   return {
-    $schema: 'https://json-schema.org/draft/2020-12/schema', title: 'Pike Lamp visit', description: 'One whole visit: its journal and its pictures. Ids are those of the vocabulary; values are in canonical units. An id is a UUIDv7 in lower case.',
-    ...object({ format: { const: 'pike-lamp-visit' }, version: { const: 1 }, visitId: uuid, entries: list({ oneOf: Object.keys(BODIES).map(entry) }), photos: list(object({ hash: { type: 'string', pattern: '^[0-9a-f]{64}$' }, type: text(), base64: text() }, ['hash', 'type', 'base64'])) }, ['format', 'version', 'visitId', 'entries']),
+    $schema: 'https://json-schema.org/draft/2020-12/schema', title: 'Pike Lamp visit', description: 'One whole visit: its journal and its pictures. Ids are those of the vocabulary; values are in canonical units. An id is a UUIDv7 in lower case. Lines are ordered by lamport, their logical time; those of a version 1 file stand in their order. settles names the rivals that a line decides against.',
+    ...object({ format: { const: 'pike-lamp-visit' }, version: { enum: [1, 2] }, visitId: uuid, entries: list({ oneOf: Object.keys(BODIES).map(entry) }), photos: list(object({ hash: { type: 'string', pattern: '^[0-9a-f]{64}$' }, type: text(), base64: text() }, ['hash', 'type', 'base64'])) }, ['format', 'version', 'visitId', 'entries']),
   }
 }
 

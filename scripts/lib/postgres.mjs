@@ -1,5 +1,5 @@
 import { spawn, spawnSync } from 'node:child_process'
-import { chownSync, existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs'
+import { chownSync, existsSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -13,8 +13,8 @@ export function postgresBin() {
   return version && join(HOME, version, 'bin')
 }
 
-/** Starts a private cluster on loopback in a folder of its own. PostgreSQL refuses to run as root, so root lends it the postgres user. */
-export async function startPostgres() {
+/** Starts a private cluster on loopback in a folder of its own, with a password where one is asked for. PostgreSQL refuses to run as root, so root lends it the postgres user. */
+export async function startPostgres({ password } = {}) {
   const bin = postgresBin()
   if (!bin) throw new Error('PostgreSQL is not installed; npm test installs it from Debian’s packages.')
   const folder = mkdtempSync(join(tmpdir(), 'pike-lamp-postgres-'))
@@ -25,7 +25,9 @@ export async function startPostgres() {
   }
   const command = (program, args) => (asRoot ? ['runuser', ['-u', 'postgres', '--', join(bin, program), ...args]] : [join(bin, program), args])
   const data = join(folder, 'data')
-  const [initdb, initArgs] = command('initdb', ['-D', data, '-U', 'pike', '-A', 'trust', '--no-sync', '-E', 'UTF8', '--locale=C'])
+  const secret = join(folder, 'password')
+  if (password) writeFileSync(secret, password, { mode: 0o644 })
+  const [initdb, initArgs] = command('initdb', ['-D', data, '-U', 'pike', ...(password ? ['-A', 'scram-sha-256', `--pwfile=${secret}`] : ['-A', 'trust']), '--no-sync', '-E', 'UTF8', '--locale=C'])
   const made = spawnSync(initdb, initArgs, { encoding: 'utf8', cwd: '/' })
   if (made.status !== 0) throw new Error(`The private PostgreSQL cluster could not be made: ${made.stderr}`)
   const port = await freePort()
@@ -33,7 +35,7 @@ export async function startPostgres() {
   const child = spawn(postgres, args, { stdio: ['ignore', 'ignore', 'pipe'], cwd: '/' })
   let log = ''
   child.stderr.on('data', (chunk) => { log += chunk })
-  const url = `postgresql://pike@127.0.0.1:${port}/postgres`
+  const url = `postgresql://pike${password ? `:${password}` : ''}@127.0.0.1:${port}/postgres`
   for (let attempt = 0; attempt < 200; attempt++) {
     if (/ready to accept connections/.test(log)) return { url, stop: () => stop(child, data, folder, command) }
     if (child.exitCode !== null) break

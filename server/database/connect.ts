@@ -4,11 +4,12 @@ import { cp, mkdir, rename, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import { promisify } from 'node:util'
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core'
+import { bulkLoader, type BulkLoad } from './bulk-load'
 import { DatabaseTrouble, troubleOf } from './database-trouble'
 import * as schema from './schema'
 
 export type Db = PgDatabase<PgQueryResultHKT, typeof schema>
-export interface Connection { db: Db; kind: 'embedded' | 'server'; close: () => Promise<void> }
+export interface Connection { db: Db; kind: 'embedded' | 'server'; bulkLoad?: BulkLoad; close: () => Promise<void> }
 
 export interface ConnectOptions {
   /** Where the embedded database lives; also what the server mode ignores. */
@@ -43,8 +44,9 @@ async function connectServer(url: string, migrationsFolder: string): Promise<Con
     await migrate(db, { migrationsFolder })
   } catch (error) {
     await pool.end()
-    if (/timeout/i.test((error as Error).message)) throw troubleOf(Object.assign(new Error(), { code: 'ETIMEDOUT' }), url)
-    throw troubleOf(error, url) ?? error
+    // The driver's own patience ended: it says so in words, without a code.
+    const timedOut = error instanceof Error && error.cause instanceof Error && /timeout/i.test(error.cause.message)
+    throw troubleOf(timedOut ? Object.assign(new Error('timed out'), { code: 'ETIMEDOUT' }) : error, url) ?? error
   }
   return { db: db as unknown as Db, kind: 'server', close: () => pool.end() }
 }
@@ -58,7 +60,7 @@ async function connectEmbedded({ dataDir, migrationsDir, templateDir }: ConnectO
     const client = await PGlite.create(folder)
     const db = drizzle(client, { schema })
     await migrate(db, { migrationsFolder: migrationsDir })
-    return { db: db as unknown as Db, kind: 'embedded', close: () => client.close() }
+    return { db: db as unknown as Db, kind: 'embedded', bulkLoad: bulkLoader(client), close: () => client.close() }
   } catch (error) {
     throw troubleOf(error) ?? new DatabaseTrouble(`The database in ${folder} is damaged and cannot be opened. Move that folder aside and start again: it is built anew from journal.jsonl, which holds every line.`, 503, 'DAMAGED')
   }

@@ -45,12 +45,17 @@ async function projectSome(db: Db, visitIds: readonly string[]): Promise<void> {
   })
 }
 
+/** Does a line change anything that lists show? Most, readings above all, do not. */
+export function isListed({ kind }: Pick<Entry, 'kind'>): boolean {
+  return LISTED_KINDS.includes(kind)
+}
+
 /** The lines that lists are made of. Where every line has its logical time, the others, readings above all, are not even read. */
 const LISTED_KINDS: readonly EntryKind[] = ['visit-opened', 'call', 'machine-set', 'joint-done', 'cause-said', 'post-mortem', 'step', 'handed-over', 'retracted']
 
 async function listingsOf(db: Db, visitIds: readonly string[]): Promise<Listed[]> {
   const among = (ids: readonly string[]) => sql`${entries.visitId} = any(${`{${ids.join(',')}}`}::uuid[])`
-  const journals = await db.select({ id: entries.visitId, lastArrival: sql<string>`max(${entries.arrival})`, timed: sql<boolean>`bool_and(${entries.entry} ? 'lamport')` })
+  const journals = await db.select({ id: entries.visitId, lastArrival: sql<string>`max(${entries.arrival})`, timed: sql<boolean>`bool_and(${entries.entry}->>'lamport' is not null)` })
     .from(entries).where(among(visitIds)).groupBy(entries.visitId)
   const [timed, untimed] = [true, false].map((wanted) => journals.filter((journal) => journal.timed === wanted).map(({ id }) => id as string)) as [string[], string[]]
   const rows = await db.select({ entry: entries.entry, arrival: entries.arrival, visitId: entries.visitId }).from(entries)

@@ -4,7 +4,7 @@ import type { StepRatio } from '../../core/takedown/own-times'
 import type { Customer, Entry, Machine } from '../../core/visit/entry'
 import { liftEntry, liftJournal } from '../../core/visit/lift'
 import type { Db } from './connect'
-import { projectCustomers, projectVisits } from './projection'
+import { isListed, projectCustomers, projectVisits } from './projection'
 import { customers, entries, files, machines, meta, visits } from './schema'
 
 /** Any number the same for all servers of one shop: appends to one database go one after the other, whichever server takes them. */
@@ -109,7 +109,7 @@ export class Repository {
       const json = `[${entriesJson.slice(start, start + ROWS_AT_ONCE).join(',')}]`
       const done = (await this.db.execute(sql`
         insert into ${entries} (id, visit_id, kind, entry)
-        select (e->>'id')::uuid, (e->>'visitId')::uuid, e->>'kind', e from jsonb_array_elements(${json}::jsonb) with ordinality as given(e, place) order by place
+        select (e->>'id')::uuid, (e->>'visitId')::uuid, e->>'kind', e from json_array_elements(${json}::json) with ordinality as given(e, place) order by place
         on conflict do nothing`)) as unknown as { affectedRows?: number; rowCount?: number }
       fresh += done.affectedRows ?? done.rowCount ?? 0
       // A long list lets others have their turn between two parts of it.
@@ -118,11 +118,11 @@ export class Repository {
     return fresh
   }
 
-  /** Adds entries and brings the lists up to date. */
+  /** Adds entries and brings up to date the lists that they change. */
   async insert(added: readonly Entry[]): Promise<void> {
     if (added.length === 0) return
     await this.insertJson(added.map((entry) => JSON.stringify(entry)))
-    await this.projectVisits([...new Set(added.flatMap(({ visitId }) => visitId ?? []))])
+    await this.projectVisits([...new Set(added.filter(isListed).flatMap(({ visitId }) => visitId ?? []))])
     if (added.some(({ visitId }) => visitId === null)) await projectCustomers(this.db, await this.shopEntries())
   }
 

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm'
-import { bigint, bigserial, boolean, index, integer, jsonb, pgTable, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core'
+import { bigint, bigserial, boolean, index, integer, json, jsonb, pgTable, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core'
 import type { StepRatio } from '../../core/takedown/own-times'
 import type { Entry, Machine } from '../../core/visit/entry'
 
@@ -10,8 +10,8 @@ export const entries = pgTable('entries', {
   arrival: bigserial({ mode: 'number' }).notNull(),
   visitId: uuid('visit_id'),
   kind: text().notNull(),
-  /** The entry as it was accepted, so that what comes out is what went in. */
-  entry: jsonb().$type<Entry>().notNull(),
+  /** The entry as it was accepted, to the letter (`json` keeps the text, `jsonb` would not), so that what comes out is what went in. */
+  entry: json().$type<Entry>().notNull(),
 }, (table) => [uniqueIndex('entries_arrival').on(table.arrival), index('entries_visit').on(table.visitId, table.arrival)])
 
 /**
@@ -55,7 +55,7 @@ export const visits = pgTable('visits', {
   causeArrival: bigint('cause_arrival', { mode: 'number' }),
   /** What its steps teach of the shop's own times. */
   paced: jsonb().$type<StepRatio[]>().notNull().default(sql`'[]'::jsonb`),
-  /** The newest line of its journal. */
+  /** The newest line of its journal when this row was last built. */
   lastArrival: bigint('last_arrival', { mode: 'number' }).notNull().default(0),
 }, (table) => [
   index('visits_day').on(table.scheduledAt), index('visits_machine').on(table.machineId), index('visits_last').on(table.lastArrival),

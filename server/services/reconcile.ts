@@ -1,4 +1,5 @@
 import type { Entry } from '../../core/visit/entry'
+import type { BulkLoad } from '../database/bulk-load'
 import type { Repository } from '../database/repository'
 import { PROJECTION_VERSION } from '../database/projection'
 import { CHECKPOINT, sameEntry } from './journal'
@@ -20,7 +21,7 @@ type Tell = (progress: OpeningProgress) => void
 /** What comparing the journal file and the database came to: lines the database lacked, and lines the file lacked. */
 export interface Reconciled { takenIn: number; filled: number; whole: boolean }
 
-export interface Sides { file: JournalFile; rejected: RejectedFile; repository: Repository; read: (bytes: Uint8Array) => Promise<ReadLines> }
+export interface Sides { file: JournalFile; rejected: RejectedFile; repository: Repository; bulkLoad?: BulkLoad; read: (bytes: Uint8Array) => Promise<ReadLines> }
 
 /**
  * Compares the journal file with the database and fills the shorter one from the other.
@@ -33,21 +34,17 @@ export async function reconcile(sides: Sides, tell: Tell = () => undefined): Pro
   const { file, repository } = sides
   const mark = await repository.meta<JournalMark>(CHECKPOINT)
   const known = mark !== undefined && (await file.holds(mark)) && (file.position.bytes > mark.bytes || (await file.writtenAt()) === mark.writtenAt)
-  const listed = await listsAreCurrent(repository)
+  // What the lists know is what lines further on are checked against, so they are whole first.
+  await buildLists(repository, tell)
   const reading = new Reading(sides, tell, known ? mark : undefined, known ? 0 : await repository.count())
   const { touched, ...reconciled } = await reading.run()
-  if (!listed) await buildLists(repository, tell)
-  else if (touched.size > 0) await project(repository, [...touched], tell)
+  if (touched.size > 0) await project(repository, [...touched], tell)
   return reconciled
-}
-
-async function listsAreCurrent(repository: Repository): Promise<boolean> {
-  return (await repository.meta<number>(PROJECTED)) === PROJECTION_VERSION
 }
 
 /** Builds the lists anew where they are of an older version, or where building them was interrupted. */
 export async function buildLists(repository: Repository, tell: Tell = () => undefined): Promise<void> {
-  if (await listsAreCurrent(repository)) return
+  if ((await repository.meta<number>(PROJECTED)) === PROJECTION_VERSION) return
   await project(repository, await repository.visitIdsWithEntries(), tell)
 }
 
@@ -117,16 +114,24 @@ class Reading {
       return !reason
     })
     const mark: JournalMark = { ...(await file.markAt(end)), lines: this.lines + lines }
-    await repository.transaction(async (transaction) => {
-      const fresh = await transaction.insertJson(fitting.map(({ json }) => json))
-      if (fresh < fitting.length) aside.push(...(await differing(transaction, fitting)))
-      for (const { visitId } of fitting) if (visitId && fresh > 0) this.touched.add(visitId)
-      if (fresh > 0) await transaction.setMeta(PROJECTED, BUILDING)
-      await transaction.setMeta(CHECKPOINT, mark)
-      this.takenIn += fresh
-    })
+    const fresh = await this.put(fitting, mark)
+    if (fresh < fitting.length) aside.push(...(await differing(repository, fitting)))
+    if (fresh > 0) for (const { visitId } of fitting) if (visitId) this.touched.add(visitId)
+    this.takenIn += fresh
     await rejected.add(aside.sort((a, b) => a.line - b.line).map((each) => ({ ...each, line: this.lines + each.line })))
     this.lines += lines
+  }
+
+  /** Puts lines into the database and remembers how far they go. @returns how many of them were new */
+  private async put(lines: readonly EntryLine[], mark: JournalMark): Promise<number> {
+    const { repository, bulkLoad } = this.sides
+    if (bulkLoad && lines.length > 0 && (await bulkLoad(lines, { [PROJECTED]: BUILDING, [CHECKPOINT]: mark }))) return lines.length
+    return repository.transaction(async (transaction) => {
+      const fresh = await transaction.insertJson(lines.map(({ json }) => json))
+      if (fresh > 0) await transaction.setMeta(PROJECTED, BUILDING)
+      await transaction.setMeta(CHECKPOINT, mark)
+      return fresh
+    })
   }
 
   /** Why an entry belongs to nothing that the journal told of before it. */

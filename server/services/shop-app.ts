@@ -11,7 +11,7 @@ import { JournalFile } from './journal-file'
 import type { SetAside } from './journal-lines'
 import { PaceBook } from './pace-book'
 import { PhotoStore } from './photo-store'
-import { buildLists, reconcile, type OpeningProgress, type Reconciled } from './reconcile'
+import { buildLists, reconcile, type OpeningProgress, type Reconciled, type Sides } from './reconcile'
 import { RejectedFile, REJECTED_NAME } from './rejected-file'
 
 /** How the journal file was found at the start; absent where a database server keeps the journal. */
@@ -39,32 +39,43 @@ export async function openShopApp({ dataDir, databaseUrl, migrationsDir = beside
   const embedded = !databaseUrl
   const release = embedded ? await lockDataFolder(folder) : () => undefined
   const work = heavyWork(workerFile())
-  const closing: (() => unknown)[] = [release, () => work.close()]
-  const close = async () => {
-    for (const end of closing.toReversed()) await end()
-  }
+  const ends: (() => unknown)[] = [() => work.close(), release]
+  let closing: Promise<void> | undefined
+  /** Asked twice by a server that stops, done once; what cannot be closed keeps nothing else open. */
+  const close = () => (closing ??= endAll(ends))
   try {
     const connection = await connect({ dataDir: folder, databaseUrl, migrationsDir, templateDir: templateDir ?? besideServer('../template', '../../.output/template') })
-    closing.push(() => connection.close())
+    ends.push(() => connection.close())
     const repository = new Repository(connection.db)
     const photos = new PhotoStore(join(folder, 'photos'), repository)
     const file = embedded ? await JournalFile.open(folder) : undefined
-    closing.push(() => file?.close())
-    const report = file ? await takeIn(folder, file, repository, work, tell) : undefined
+    ends.push(() => file?.close())
+    const report = file ? await takeIn(folder, file, { repository, bulkLoad: connection.bulkLoad }, work, tell) : undefined
     if (!file) await buildLists(repository, tell)
     if (report) for (const sentence of sentencesOf(report)) say(sentence)
     const journal = new Journal(repository, file, (hash) => photos.has(hash))
     journal.countFrom(await repository.count())
     return { repository, journal, photos, pace: new PaceBook(repository), work, kind: connection.kind, dataDir: folder, report, close }
   } catch (error) {
-    await close().catch(() => undefined)
+    await close()
     throw error
   }
 }
 
-async function takeIn(folder: string, file: JournalFile, repository: Repository, work: HeavyWork, tell: ShopAppOptions['tell']): Promise<JournalReport> {
+/** The last thing opened is closed first. */
+async function endAll(ends: readonly (() => unknown)[]): Promise<void> {
+  for (const end of ends.toReversed()) {
+    try {
+      await end()
+    } catch {
+      // It was closed already, or cannot be.
+    }
+  }
+}
+
+async function takeIn(folder: string, file: JournalFile, database: Pick<Sides, 'repository' | 'bulkLoad'>, work: HeavyWork, tell: ShopAppOptions['tell']): Promise<JournalReport> {
   const rejected = await RejectedFile.open(folder)
-  const reconciled = await reconcile({ file, rejected, repository, read: (bytes) => work.run('readLines', { bytes }) }, tell)
+  const reconciled = await reconcile({ ...database, file, rejected, read: (bytes) => work.run('readLines', { bytes }) }, tell)
   return { ...reconciled, setAside: rejected.lines }
 }
 

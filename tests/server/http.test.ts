@@ -39,7 +39,7 @@ describe('bad input at every route', () => {
     ['too many entries', () => post(`${server.url}/api/entries`, { entries: Array.from({ length: 501 }, () => entry) }), 422, 'entries'],
     ['a wrong type', () => post(`${server.url}/api/entries`, { entries: [{ ...entry, body: { ...(entry.body as object), value: 'lots' } }] }), 422, 'entries.0.body.value'],
     ['an unknown visit', () => post(`${server.url}/api/entries`, { entries: [entry] }), 422, 'entries.0.visitId'],
-    ['a prototype key', () => post(`${server.url}/api/entries`, `{"entries":[{"__proto__":{"kind":"note"},"id":"x"}]}`), 422, 'entries.0.id'],
+    ['a prototype key', () => post(`${server.url}/api/entries`, `{"entries":[{"__proto__":{"kind":"note"},"id":"x"}]}`), 422, 'entries.0.__proto__'],
     ['an unknown working', () => post(`${server.url}/api/workings/astrology`, {}), 404, 'name'],
     ['a working’s bad field', () => post(`${server.url}/api/workings/capacitor-bleed`, { microfarads: -1, volts: 1, ohms: 1 }), 422, 'microfarads'],
     ['a bench finding that is no fault', () => post(`${server.url}/api/entries`, { entries: [visit.opened, visit.write('post-mortem', { fault: 'gremlins', why: '', keeping: '' })] }), 422, 'entries.1.body.fault'],

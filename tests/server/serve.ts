@@ -17,10 +17,11 @@ export function freePort(): Promise<number> {
   })
 }
 
-/** Spawns the production build on a data folder; does not wait for it. */
-export async function spawnServer(dataDir: string, env: Record<string, string> = {}): Promise<Served> {
+/** Spawns the production build on a data folder, by way of a command where one is given; does not wait for it. */
+export async function spawnServer(dataDir: string, env: Record<string, string> = {}, by: readonly string[] = []): Promise<Served> {
   const port = env.PORT ?? (await freePort())
-  const child = spawn('node', [join(SERVER, 'index.mjs')], { env: { ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', PORT: String(port), NITRO_PORT: String(port), PIKE_LAMP_DATA: dataDir, PIKE_LAMP_SERVER_DIR: SERVER, ...env } })
+  const [command = process.execPath, ...args] = [...by, process.execPath, join(SERVER, 'index.mjs')]
+  const child = spawn(command, args, { env: { ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', PORT: String(port), NITRO_PORT: String(port), PIKE_LAMP_DATA: dataDir, PIKE_LAMP_SERVER_DIR: SERVER, ...env } })
   let output = ''
   child.stdout.on('data', (chunk: Buffer) => { output += chunk.toString() })
   child.stderr.on('data', (chunk: Buffer) => { output += chunk.toString() })

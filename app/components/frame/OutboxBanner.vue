@@ -7,7 +7,8 @@ import { useOutbox } from '~/stores/outbox'
 const outbox = useOutbox()
 const changing = ref<string>()
 const all = ref(false)
-const MOST_SHOWN = 2
+/** One at a time: on a phone the lamp stays in sight. */
+const MOST_SHOWN = 1
 const shown = computed(() => (all.value ? outbox.refused : outbox.refused.slice(0, MOST_SHOWN)))
 const lines = (count: number) => (count === 1 ? '1 line is' : `${count} lines are`)
 const kept = computed(() => outbox.waiting - Math.min(outbox.waiting, outbox.onlyHere))
@@ -34,7 +35,7 @@ function change(entry: Entry): void {
       <button type="button" class="act" data-testid="change-refused" @click="changing = entry.id">Change</button>
       <button type="button" class="act" data-testid="drop-refused" @click="outbox.drop(entry.id)">Drop</button>
     </div>
-    <p v-if="outbox.refused.length > MOST_SHOWN" class="bar bg-rust"><button type="button" class="act" @click="all = !all">{{ all ? 'Show fewer' : `${outbox.refused.length - MOST_SHOWN} more were not kept: show all` }}</button></p>
+    <p v-if="outbox.refused.length > MOST_SHOWN" class="bar bg-rust"><button type="button" class="act" @click="all = !all">{{ all ? 'Show fewer' : `${outbox.refused.length - MOST_SHOWN} more not kept: show all` }}</button></p>
     <p v-if="outbox.dropped.length > 0" class="bar bg-ink" data-testid="dropped"><span>{{ outbox.dropped.length === 1 ? 'A line was dropped.' : `${outbox.dropped.length} lines were dropped.` }}</span><button type="button" class="act" @click="outbox.takeBack()">Undo</button></p>
     <RefusedDialog v-if="line" :line="line" @close="changing = undefined" @change="change" />
   </div>

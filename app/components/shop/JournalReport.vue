@@ -1,10 +1,6 @@
-<script lang="ts">
-/** How the journal file was found when the server started. */
-export interface JournalFound { filled: number; takenIn: number; setAside: { line: number; reason: string }[]; setAsideCount: number }
-</script>
-
 <script setup lang="ts">
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
+import type { JournalFound } from '~/utils/journal-found'
 
 const { journal } = defineProps<{ journal: JournalFound }>()
 const lines = (count: number) => (count === 1 ? '1 line' : `${count} lines`)

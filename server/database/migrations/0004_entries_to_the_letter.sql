@@ -1,0 +1,1 @@
+ALTER TABLE "entries" ALTER COLUMN "entry" SET DATA TYPE json;

@@ -102,7 +102,7 @@ test('two devices that corrected one reading: both stand until one is chosen', a
   await expect(page.getByTestId('claim')).toHaveCount(2)
 })
 
-test('lines set aside are told on the Shop page; a file that knows the customer otherwise asks', async ({ page, shop }) => {
+test('lines set aside are told on the Shop page; a file that knows the customer otherwise asks', async ({ page }) => {
   const own = temporaryFolder()
   const visit = testVisit()
   const file = join(own.path, 'journal.jsonl')

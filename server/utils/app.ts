@@ -17,6 +17,8 @@ export function openApp(): Promise<ShopApp> {
     say: (sentence) => console.log(sentence),
   }).then((app) => {
     open = true
+    // The first visit that is opened finds the shop's own times read already.
+    app.pace.steps().catch(() => undefined)
     return app
   })
   return opening

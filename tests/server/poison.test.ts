@@ -4,15 +4,25 @@ import { v7 as uuidv7 } from 'uuid'
 import fc from 'fast-check'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Entry, EntryBodies } from '#core/visit/entry'
+import { startPostgres } from '../../scripts/lib/postgres.mjs'
 import { reading, testVisit, type TestVisit } from './entries'
 import { post, serve, temporaryFolder, type Served } from './serve'
 
 const folder = temporaryFolder()
+const otherFolder = temporaryFolder()
 let server: Served
-beforeAll(async () => { server = await serve(folder.path) })
+/** Two servers of one shop on a database server. */
+let pair: [Served, Served]
+let postgres: Awaited<ReturnType<typeof startPostgres>>
+beforeAll(async () => {
+  server = await serve(folder.path)
+  postgres = await startPostgres()
+  pair = [await serve(otherFolder.path, { DATABASE_URL: postgres.url }), await serve(otherFolder.path, { DATABASE_URL: postgres.url })]
+})
 afterAll(async () => {
-  await server.kill('SIGTERM')
-  folder.remove()
+  for (const each of [server, ...pair]) await each.kill('SIGTERM')
+  postgres.stop()
+  for (const each of [folder, otherFolder]) each.remove()
 })
 
 const HALF = '\ud83d'
@@ -80,6 +90,12 @@ describe('a line that cannot be kept', () => {
     expect(journalText()).toBe(before)
   })
 
+  it('is refused the same way where a database server keeps the journal', async () => {
+    const before = await entriesOf(pair[0])
+    for (const [what, , make] of POISONS) expect([400, 422], what).toContain((await post(`${pair[0].url}/api/entries`, `{"entries":${json(make(testVisit()))}}`)).status)
+    expect(await entriesOf(pair[0])).toBe(before)
+  })
+
   it('already in the journal of a shop: set aside with its number and why, said at the start and to the Shop, and the shop opens', async () => {
     const own = temporaryFolder()
     const good = testVisit()
@@ -107,6 +123,24 @@ describe('a line that cannot be kept', () => {
     expect(((await (await fetch(`${again.url}/api/shop`)).json()) as { journal: { setAsideCount: number } }).journal.setAsideCount, 'said until the journal is read anew').toBe(aside.length)
     await again.kill('SIGTERM')
     own.remove()
+  })
+})
+
+const entriesOf = async ({ url }: Served) => ((await (await fetch(`${url}/api/health`)).json()) as { entries: number }).entries
+
+describe('two servers of one shop, at once', () => {
+  it('never acknowledge two contents of one id, lose no line, and show the same journal', async () => {
+    const visit = testVisit()
+    expect((await post(`${pair[0].url}/api/entries`, { entries: [visit.opened] })).status).toBe(200)
+    const twice = reading(visit, 230)
+    const statuses = await Promise.all(pair.map(async ({ url }, index) => (await post(`${url}/api/entries`, { entries: [{ ...twice, author: `van ${index}` }] })).status))
+    expect(statuses.sort()).toEqual([200, 409])
+    const many = Array.from({ length: 60 }, (_, index) => reading(visit, 200 + index))
+    const answers = await Promise.all(many.map((entry, index) => post(`${(pair[index % 2] as Served).url}/api/entries`, { entries: [entry] })))
+    expect(answers.every(({ ok }) => ok)).toBe(true)
+    const [here, there] = await Promise.all(pair.map((each) => journalOf(each, visit.visitId)))
+    expect(here).toEqual(there)
+    expect(new Set(here?.map(({ id }) => id)).size).toBe(62)
   })
 })
 

@@ -27,7 +27,7 @@ export class Journal {
 
   constructor(private readonly repository: Repository, private readonly file: JournalFile | undefined, private readonly hasPicture: (hash: string) => Promise<boolean> = async () => false) {}
 
-  /** How many entries there are, as far as this server knows. */
+  /** How many lines have arrived, as far as this server knows: those that were refused on their way may be counted among them. */
   get count(): number {
     return this.counted
   }

@@ -68,6 +68,16 @@ export function jsonLevels(text: string, most = MOST_LEVELS): number {
   return deepest
 }
 
+/**
+ * Parses JSON that came from outside, unless it is nested so deep that reading it could break the reader.
+ *
+ * @throws SyntaxError saying what is wrong with the text
+ */
+export function boundedJson(text: string): unknown {
+  if (jsonLevels(text) > MOST_LEVELS) throw new SyntaxError(`it is nested deeper than ${MOST_LEVELS} levels`)
+  return JSON.parse(text)
+}
+
 /** The index of the quote that ends the string begun at `start`, or the end of the text. */
 function endOfString(text: string, start: number): number {
   for (let index = text.indexOf('"', start + 1); index >= 0; index = text.indexOf('"', index + 1)) {

@@ -1,4 +1,4 @@
-import { holdable, jsonLevels, MOST_LEVELS } from '../validation/holdable'
+import { boundedJson, holdable } from '../validation/holdable'
 import { InputError } from '../validation/input-error'
 import { usualInput } from '../questions/fields'
 import { answerOf, asOutput } from '../questions/question'
@@ -38,8 +38,7 @@ export function runByName(name: string, input: unknown): object {
 /** One line of a batch: a working and its input in, output or error out; a bad line spoils only itself. */
 export function runLine(line: string): { output: object } | { error: { title: string; problems: InputError['problems'] } } {
   try {
-    if (jsonLevels(line) > MOST_LEVELS) throw new SyntaxError(`it is nested deeper than ${MOST_LEVELS} levels`)
-    const request: unknown = JSON.parse(line)
+    const request = boundedJson(line)
     if (request === null || typeof request !== 'object') throw new InputError([{ field: '', value: request, expected: 'an object {"working": NAME, "input": {…}} is needed' }])
     const { working, input } = request as { working?: unknown; input?: unknown }
     return { output: runByName(String(working ?? ''), input) }

@@ -6,6 +6,7 @@ import { listingOf, type Saying, type VisitListing } from '../../core/visit/list
 import { ofKind } from '../../core/visit/of-kind'
 import { liveEntries } from '../../core/visit/supersession'
 import type { Db } from './connect'
+import { byVisit, isAnyOf } from './rows'
 import { customers, entries, machines, SAID_BY, visits } from './schema'
 
 /** Bumped when what the lists are made of changes: an older database has them built anew at the next start. */
@@ -54,27 +55,17 @@ export function isListed({ kind }: Pick<Entry, 'kind'>): boolean {
 const LISTED_KINDS: readonly EntryKind[] = ['visit-opened', 'call', 'machine-set', 'joint-done', 'cause-said', 'post-mortem', 'step', 'handed-over', 'retracted']
 
 async function listingsOf(db: Db, visitIds: readonly string[]): Promise<Listed[]> {
-  const among = (ids: readonly string[]) => sql`${entries.visitId} = any(${`{${ids.join(',')}}`}::uuid[])`
+  const among = (ids: readonly string[]) => isAnyOf(entries.visitId, ids)
   const journals = await db.select({ id: entries.visitId, lastArrival: sql<string>`max(${entries.arrival})`, timed: sql<boolean>`bool_and(${entries.entry}->>'lamport' is not null)` })
     .from(entries).where(among(visitIds)).groupBy(entries.visitId)
   const [timed, untimed] = [true, false].map((wanted) => journals.filter((journal) => journal.timed === wanted).map(({ id }) => id as string)) as [string[], string[]]
   const rows = await db.select({ entry: entries.entry, arrival: entries.arrival, visitId: entries.visitId }).from(entries)
     .where(or(and(among(timed), inArray(entries.kind, [...LISTED_KINDS])), among(untimed))).orderBy(entries.arrival)
   const last = new Map(journals.map(({ id, lastArrival }) => [id, Number(lastArrival)]))
-  return [...grouped(rows)].flatMap(([id, journal]) => {
+  return [...byVisit(rows)].flatMap(([id, journal]) => {
     const listing = listingOf(liftJournal(journal.map(({ entry }) => entry)))
     return listing ? [{ ...listing, arrivals: new Map(journal.map(({ entry, arrival }) => [entry.id, arrival])), lastArrival: last.get(id) as number }] : []
   })
-}
-
-function grouped<T extends { visitId: string | null }>(rows: readonly T[]): Map<string | null, T[]> {
-  const groups = new Map<string | null, T[]>()
-  for (const row of rows) {
-    const group = groups.get(row.visitId)
-    if (group) group.push(row)
-    else groups.set(row.visitId, [row])
-  }
-  return groups
 }
 
 /** What the shop said outright of its customers: each one's newest word. */

@@ -5,6 +5,7 @@ import type { Customer, Entry, Machine } from '../../core/visit/entry'
 import { liftEntry, liftJournal } from '../../core/visit/lift'
 import type { Db } from './connect'
 import { isListed, projectCustomers, projectVisits } from './projection'
+import { byVisit, isAnyOf } from './rows'
 import { customers, entries, files, machines, meta, visits } from './schema'
 
 /** Any number the same for all servers of one shop: appends to one database go one after the other, whichever server takes them. */
@@ -53,13 +54,7 @@ export class Repository {
   async entriesOfVisits(visitIds: readonly string[]): Promise<Map<string, Entry[]>> {
     if (visitIds.length === 0) return new Map()
     const rows = await this.db.select({ entry: entries.entry, visitId: entries.visitId }).from(entries).where(isAnyOf(entries.visitId, visitIds)).orderBy(asc(entries.arrival))
-    const grouped = new Map<string, Entry[]>()
-    for (const { entry, visitId } of rows) {
-      const journal = grouped.get(visitId as string)
-      if (journal) journal.push(entry)
-      else grouped.set(visitId as string, [entry])
-    }
-    return new Map([...grouped].map(([id, journal]) => [id, liftJournal(journal)]))
+    return new Map([...byVisit(rows)].map(([id, journal]) => [id, liftJournal(journal.map(({ entry }) => entry))]))
   }
 
   /** The shop's own entries with the order of their arrival. */
@@ -233,9 +228,4 @@ export class Repository {
 
 function customerOf({ id, name, place, phone }: typeof customers.$inferSelect): Customer {
   return { id, name, place, ...(phone ? { phone } : {}) }
-}
-
-/** One parameter for any number of ids, where a list of parameters ends at some ten thousand. */
-function isAnyOf(column: typeof entries.id | typeof entries.visitId | typeof visits.id, ids: readonly string[]): SQL {
-  return sql`${column} = any(${`{${ids.join(',')}}`}::uuid[])`
 }

@@ -1,4 +1,4 @@
-import { holdable, jsonLevels, MOST_LEVELS } from '../../core/validation/holdable'
+import { boundedJson, holdable } from '../../core/validation/holdable'
 
 /**
  * JSON from bytes that came from outside: UTF-8 and not nested so deep that reading it could break the reader.
@@ -6,9 +6,7 @@ import { holdable, jsonLevels, MOST_LEVELS } from '../../core/validation/holdabl
  * @throws SyntaxError saying what is wrong with the text, InputError naming a field that holds what nothing can keep
  */
 export function jsonOf(bytes: Uint8Array): unknown {
-  const text = utf8(bytes)
-  if (jsonLevels(text) > MOST_LEVELS) throw new SyntaxError(`it is nested deeper than ${MOST_LEVELS} levels`)
-  const plain: unknown = JSON.parse(text)
+  const plain = boundedJson(utf8(bytes))
   holdable(plain)
   return plain
 }

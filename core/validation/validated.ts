@@ -46,9 +46,18 @@ function passes(type: ClassConstructor<object>, instance: object): boolean {
   for (const [field, { conditions, checks, nested }] of rules) {
     const value = (instance as Record<string, unknown>)[field]
     if (!conditions.every((condition) => condition(instance, value))) continue
-    if (nested || !checks.every(({ each, holds }) => (each ? Array.isArray(value) && value.every((item) => holds(item, instance)) : holds(value, instance)))) return false
+    if (!checks.every(({ each, holds }) => (each ? Array.isArray(value) && value.every((item) => holds(item, instance)) : holds(value, instance)))) return false
+    if (nested && !(Array.isArray(value) ? value : [value]).every(passesNested)) return false
   }
   return true
+}
+
+/** What the library's transformation made an instance of a class of rules; anything else is for the library to refuse. */
+function passesNested(value: unknown): boolean {
+  if (value === null || typeof value !== 'object' || Array.isArray(value)) return false
+  // Not by `value.constructor`: data from outside may have a field of that name.
+  const { constructor } = Object.getPrototypeOf(value) as { constructor: ClassConstructor<object> }
+  return constructor !== (Object as unknown) && passes(constructor, value)
 }
 
 function fieldRules(type: ClassConstructor<object>): ReadonlyMap<string, FieldRules> {

@@ -214,7 +214,7 @@ function validBody(kind: EntryKind, plain: object): object {
     if (Object.keys(plain).length > 0) throw new InputError([{ field: Object.keys(plain)[0] as string, value: Object.values(plain)[0], expected: 'a retraction has an empty body' }])
     return {}
   }
-  const body = toPlain(validated(BODIES[kind], plain)) as object
+  const body = toPlain(validated(BODIES[kind], plain))
   // What can be written can be answered: a working that ends in an error is refused at the edge.
   if (kind === 'working-kept') atPath('input', () => ask(questionById((body as EntryBodies['working-kept']).question), (body as EntryBodies['working-kept']).input))
   if (kind === 'take-down-found' && !('joint' in body) && !('part' in body)) throw new InputError([{ field: 'joint', value: undefined, expected: 'the joint or the part it was found at' }])
@@ -229,8 +229,9 @@ function validBody(kind: EntryKind, plain: object): object {
 }
 
 /** Class instances back to plain data, undefined fields left out: what is stored is what was sent. */
-function toPlain(value: unknown): unknown {
-  return JSON.parse(JSON.stringify(value))
+function toPlain(value: object): object {
+  const isFlat = Object.values(value).every((field) => field === null || typeof field !== 'object')
+  return isFlat ? { ...value } : (JSON.parse(JSON.stringify(value)) as object)
 }
 
 function atPath<T>(path: string, make: () => T): T {

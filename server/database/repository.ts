@@ -68,10 +68,10 @@ export class Repository {
     return this.db.select({ entry: entries.entry, arrival: entries.arrival }).from(entries).where(gt(entries.arrival, arrival)).orderBy(asc(entries.arrival)).limit(most)
   }
 
-  /** Visits whose steps teach the shop's own times and that changed after an arrival, oldest first. */
+  /** Visits whose steps teach the shop's own times and that changed after an arrival, oldest first; among the changed also those that teach nothing any more. */
   async pacedVisits(after: number): Promise<PacedVisit[]> {
     return this.db.select({ id: visits.id, scheduledAt: visits.scheduledAt, lastArrival: visits.lastArrival, paced: visits.paced }).from(visits)
-      .where(and(gt(visits.lastArrival, after), sql`${visits.paced} <> '[]'::jsonb`)).orderBy(asc(visits.scheduledAt), asc(visits.id))
+      .where(after === 0 ? sql`${visits.paced} <> '[]'::jsonb` : gt(visits.lastArrival, after)).orderBy(asc(visits.scheduledAt), asc(visits.id))
   }
 
   /** The arrival of the newest entry, 0 where there is none. */

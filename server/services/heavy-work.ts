@@ -23,13 +23,18 @@ export interface HeavyWork {
   close: () => Promise<void>
 }
 
+export interface HeavyWorkOptions {
+  /** How many tasks a thread has in hand: with two it goes on while the thread that gives them out is itself busy. A task that is ended takes the other with it. */
+  tasksInHand?: number
+}
+
 /**
  * Worker threads for heavy work.
  *
  * @param filename the bundled worker; where the server runs from its sources there is none, and the work is done in this thread
  */
-export function heavyWork(filename: string | undefined): HeavyWork {
-  const pool = filename && existsSync(filename) ? poolOf(filename) : undefined
+export function heavyWork(filename: string | undefined, options: HeavyWorkOptions = {}): HeavyWork {
+  const pool = filename && existsSync(filename) ? poolOf(filename, options) : undefined
   return {
     async run<N extends TaskName>(name: N, input: TaskInput<N>): Promise<TaskOutput<N>> {
       return outputOf(pool ? await inThread(pool, name, input) : await here(name, input))
@@ -38,9 +43,9 @@ export function heavyWork(filename: string | undefined): HeavyWork {
   }
 }
 
-function poolOf(filename: string): Piscina {
+function poolOf(filename: string, { tasksInHand = 1 }: HeavyWorkOptions): Piscina {
   return new Piscina({
-    filename, minThreads: 1, maxThreads: Math.max(2, availableParallelism()), idleTimeout: IDLE_MILLISECONDS, maxQueue: MOST_WAITING, resourceLimits: { maxOldGenerationSizeMb: MOST_MEGABYTES },
+    filename, concurrentTasksPerWorker: tasksInHand, minThreads: 1, maxThreads: Math.max(2, availableParallelism()), idleTimeout: IDLE_MILLISECONDS, maxQueue: MOST_WAITING, resourceLimits: { maxOldGenerationSizeMb: MOST_MEGABYTES },
   })
 }
 

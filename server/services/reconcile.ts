@@ -11,7 +11,7 @@ import type { RejectedFile } from './rejected-file'
 const PROJECTED = 'projected'
 const BUILDING = 0
 /** Chunks that are read and checked elsewhere while one is put into the database. */
-const CHUNKS_AHEAD = 4
+const CHUNKS_AHEAD = 6
 const ROWS_AT_ONCE = 5_000
 
 /** How far the opening of the shop has come. */

@@ -38,8 +38,7 @@ export async function openShopApp({ dataDir, databaseUrl, migrationsDir = beside
   await writable(folder)
   const embedded = !databaseUrl
   const release = embedded ? await lockDataFolder(folder) : () => undefined
-  const work = heavyWork(workerFile())
-  const ends: (() => unknown)[] = [() => work.close(), release]
+  const ends: (() => unknown)[] = [release]
   let closing: Promise<void> | undefined
   /** Asked twice by a server that stops, done once; what cannot be closed keeps nothing else open. */
   const close = () => (closing ??= endAll(ends))
@@ -50,8 +49,10 @@ export async function openShopApp({ dataDir, databaseUrl, migrationsDir = beside
     const photos = new PhotoStore(join(folder, 'photos'), repository)
     const file = embedded ? await JournalFile.open(folder) : undefined
     ends.push(() => file?.close())
-    const report = file ? await takeIn(folder, file, { repository, bulkLoad: connection.bulkLoad }, work, tell) : undefined
+    const report = file ? await takeIn(folder, file, { repository, bulkLoad: connection.bulkLoad }, tell) : undefined
     if (!file) await buildLists(repository, tell)
+    const work = heavyWork(workerFile())
+    ends.push(() => work.close())
     if (report) for (const sentence of sentencesOf(report)) say(sentence)
     const journal = new Journal(repository, file, (hash) => photos.has(hash))
     // Counting a million rows takes as long as the rest of a warm start; the number of the newest line is known at once.
@@ -74,10 +75,16 @@ async function endAll(ends: readonly (() => unknown)[]): Promise<void> {
   }
 }
 
-async function takeIn(folder: string, file: JournalFile, database: Pick<Sides, 'repository' | 'bulkLoad'>, work: HeavyWork, tell: ShopAppOptions['tell']): Promise<JournalReport> {
+async function takeIn(folder: string, file: JournalFile, database: Pick<Sides, 'repository' | 'bulkLoad'>, tell: ShopAppOptions['tell']): Promise<JournalReport> {
   const rejected = await RejectedFile.open(folder)
-  const reconciled = await reconcile({ ...database, file, rejected, read: (bytes) => work.run('readLines', { bytes }) }, tell)
-  return { ...reconciled, setAside: rejected.lines }
+  /** Threads only where there is something to read, and of its own: this thread is busy with the database most of the time. */
+  let readers: HeavyWork | undefined
+  try {
+    const reconciled = await reconcile({ ...database, file, rejected, read: (bytes) => (readers ??= heavyWork(workerFile(), { tasksInHand: 2 })).run('readLines', { bytes }) }, tell)
+    return { ...reconciled, setAside: rejected.lines }
+  } finally {
+    await readers?.close()
+  }
 }
 
 const MOST_LINES_SAID = 5

@@ -195,6 +195,9 @@ describe.each(['embedded', 'server'] as const)('the repository on the %s databas
     await new Journal(repository, undefined).append([third.opened, step(third, 'down:make-dead', 0), step(third, 'down:valves-shut', 6)])
     expect(await own('0197a000-0009-7000-8000-000000000001'), 'another server wrote it').toBeGreaterThan(fromTwo as number)
     expect((await pace.steps()).find((each) => each.step === 'down:valves-shut')?.times).toBe(3)
+    const thirds = (await repository.entriesOfVisit(third.visitId)).filter(({ kind }) => kind === 'step')
+    await journal.append(thirds.map(({ id }) => ({ ...third.write('retracted', {}), supersedes: id }) as Entry))
+    expect((await pace.steps()).find((each) => each.step === 'down:valves-shut')?.times, 'all its steps are taken back').toBe(2)
   })
 
   it('keeps pictures by content, and only pictures', async () => {

@@ -10,7 +10,9 @@ const spaEntry = fileURLToPath(new URL('./node_modules/nuxt/dist/app/entry-spa.j
 /** Decorators of class-validator: esbuild must see this in every place that compiles core. */
 const decorators = { compilerOptions: { experimentalDecorators: true } }
 
-const REQUIRED_BY_CONDITION = ['async-function', 'async-generator-function', 'generator-function'].map((name) => `node_modules/${name}/require.mjs`).filter((file) => existsSync(file))
+const REQUIRED_BY_CONDITION = ['async-function', 'async-generator-function', 'generator-function']
+  .map((name) => `node_modules/${name}/require.mjs`)
+  .filter((file) => existsSync(file))
 
 const SHEET_FONTS = [
   'atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff',
@@ -31,7 +33,10 @@ export default defineNuxtConfig({
     head: {
       title: 'Pike Lamp',
       htmlAttrs: { lang: 'en' },
-      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1, viewport-fit=cover' }, { name: 'description', content: 'One visit, one journal, one lit next thing.' }],
+      meta: [
+        { name: 'viewport', content: 'width=device-width, initial-scale=1, viewport-fit=cover' },
+        { name: 'description', content: 'One visit, one journal, one lit next thing.' },
+      ],
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/lamp.svg' }],
     },
   },
@@ -46,7 +51,18 @@ export default defineNuxtConfig({
     plugins: [tailwindcss()],
     worker: { format: 'es' },
     esbuild: { tsconfigRaw: decorators },
-    optimizeDeps: { include: ['apexcharts', 'vue3-apexcharts', 'comlink', '@headlessui/vue', '@lucide/vue', 'uuid', 'convert', 'date-fns'] },
+    optimizeDeps: {
+      include: [
+        'apexcharts',
+        'vue3-apexcharts',
+        'comlink',
+        '@headlessui/vue',
+        '@lucide/vue',
+        'uuid',
+        'convert',
+        'date-fns',
+      ],
+    },
   },
   nitro: {
     preset: 'node-server',
@@ -56,7 +72,10 @@ export default defineNuxtConfig({
     typescript: { tsConfig: decorators },
     // The tracer does not see what these reach only by the export condition of the running Node.
     // Many small CommonJS files load slowly; bundled, the server starts half a second sooner.
-    externals: { inline: ['class-validator', 'class-transformer', 'validator', 'drizzle-orm', 'reflect-metadata', 'convert'], traceInclude: ['node_modules/pdfmake/src/printer.js', ...REQUIRED_BY_CONDITION] },
+    externals: {
+      inline: ['class-validator', 'class-transformer', 'validator', 'drizzle-orm', 'reflect-metadata', 'convert'],
+      traceInclude: ['node_modules/pdfmake/src/printer.js', ...REQUIRED_BY_CONDITION],
+    },
   },
   // Nuxt 4.4.5 looks for a server entry even where nothing is rendered on the server, and `nuxt dev` dies without one.
   $development: { vite: { environments: { ssr: { build: { rollupOptions: { input: { server: spaEntry } } } } } } },
@@ -67,7 +86,8 @@ export default defineNuxtConfig({
         const { serverDir } = nitro.options.output
         await cp('server/database/migrations', join(serverDir, 'migrations'), { recursive: true })
         await bundleWorker(join(serverDir, 'workers/heavy.mjs'))
-        for (const file of SHEET_FONTS) await cp(`node_modules/@fontsource/${file}`, join(serverDir, 'fonts', file.split('/').at(-1) as string))
+        for (const file of SHEET_FONTS)
+          await cp(`node_modules/@fontsource/${file}`, join(serverDir, 'fonts', file.split('/').at(-1) as string))
       })
     },
   },

@@ -11,7 +11,10 @@ export default defineConfig({
   // A stalled machine gets a second try; the run says which tests needed it.
   retries: 1,
   forbidOnly: true,
-  reporter: [['list'], ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? '.cache/results/playwright.json' }]],
+  reporter: [
+    ['list'],
+    ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? '.cache/results/playwright.json' }],
+  ],
   use: { browserName: 'chromium', launchOptions: CHROMIUM_LAUNCH, trace: 'off', actionTimeout: 30_000 },
   projects: [
     { name: 'desk', use: { viewport: { width: 1280, height: 800 } } },

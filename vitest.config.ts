@@ -7,11 +7,23 @@ export default defineConfig({
   resolve: { alias: { '#core': root('./core'), '#server': root('./server') } },
   esbuild: { tsconfigRaw: { compilerOptions: { experimentalDecorators: true, useDefineForClassFields: true } } },
   test: {
-    include: ['core/**/*.test.ts', 'tests/reference/**/*.test.ts', 'tests/server/**/*.test.ts', 'demo/**/*.test.ts', 'app/utils/**/*.test.ts'],
+    include: [
+      'core/**/*.test.ts',
+      'tests/reference/**/*.test.ts',
+      'tests/server/**/*.test.ts',
+      'demo/**/*.test.ts',
+      'app/utils/**/*.test.ts',
+    ],
     setupFiles: ['tests/set-up/fast-check.ts'],
     testTimeout: 120_000,
     hookTimeout: 120_000,
     benchmark: { include: ['bench/**/*.bench.ts'] },
-    coverage: { provider: 'v8', include: ['core/**/*.ts'], exclude: ['core/**/*.test.ts', 'core/knowledge/model-types.ts'], reporter: ['text-summary', 'json-summary'], thresholds: { lines: 90, statements: 90, branches: 80 } },
+    coverage: {
+      provider: 'v8',
+      include: ['core/**/*.ts'],
+      exclude: ['core/**/*.test.ts', 'core/knowledge/model-types.ts'],
+      reporter: ['text-summary', 'json-summary'],
+      thresholds: { lines: 90, statements: 90, branches: 80 },
+    },
   },
 })

@@ -9,6 +9,10 @@ const five = Object.keys(largest.reach).slice(-5) as Part[]
 const none = new Set<string>()
 
 describe(`the largest construction, ${largest.id} with ${largest.joints.length} joints, five targets (aim: under 20 ms)`, () => {
-  bench('the least-time set of joints', () => { cheapestOpening(largest, five, none, none) })
-  bench('the whole plan, with its 2,000 tries of the clock', () => { planTakeDown(largest.id, five) })
+  bench('the least-time set of joints', () => {
+    cheapestOpening(largest, five, none, none)
+  })
+  bench('the whole plan, with its 2,000 tries of the clock', () => {
+    planTakeDown(largest.id, five)
+  })
 })

@@ -9,7 +9,9 @@ import machines from './data/machines.json'
 
 const today = new Date(2026, 4, 12, 9, 0)
 const entries = demoEntries(today)
-const visits = [...new Set(entries.flatMap(({ visitId }) => visitId ?? []))].map((id) => foldVisit(entries.filter(({ visitId }) => visitId === id)))
+const visits = [...new Set(entries.flatMap(({ visitId }) => visitId ?? []))].map((id) =>
+  foldVisit(entries.filter(({ visitId }) => visitId === id)),
+)
 
 describe('the made-up shop', () => {
   it('keeps the rules of every entry', () => {
@@ -35,13 +37,21 @@ describe('the made-up shop', () => {
     const now = visits.filter((visit) => visit && new Date(visit.scheduledAt).toDateString() === today.toDateString())
     expect(now.length).toBe(7)
     expect(new Set(now.map((visit) => visit?.joint)).size).toBe(7)
-    expect(now.find((visit) => visit?.machine.name === 'filter pump 2')).toMatchObject({ joint: 'call', findings: [], call: { complaints: [] } })
+    expect(now.find((visit) => visit?.machine.name === 'filter pump 2')).toMatchObject({
+      joint: 'call',
+      findings: [],
+      call: { complaints: [] },
+    })
   })
 
   it('hangs on the day of seeding, and is the same for the same day', () => {
     expect(demoEntries(today)).toEqual(entries)
     const later = demoEntries(new Date(2027, 0, 3, 14, 0))
-    expect(later.filter(({ kind }: Entry) => kind === 'visit-opened').some((entry) => (entry.body as { scheduledAt: string }).scheduledAt.startsWith('2027-01-03'))).toBe(true)
+    expect(
+      later
+        .filter(({ kind }: Entry) => kind === 'visit-opened')
+        .some((entry) => (entry.body as { scheduledAt: string }).scheduledAt.startsWith('2027-01-03')),
+    ).toBe(true)
     expect(later.every(({ at }) => Date.parse(at) <= new Date(2027, 0, 3, 14, 0).getTime())).toBe(true)
   })
 })

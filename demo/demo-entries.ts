@@ -4,7 +4,14 @@ import type { Construction, Gate, Joint, Kind } from '../core/knowledge/vocabula
 import { completePlate, type Installation, type Nameplate } from '../core/motor/nameplate'
 import type { TakeDownStep } from '../core/takedown/plan'
 import { repairSteps } from '../core/takedown/step-plan'
-import { ENTRY_VERSION, type Customer, type Entry, type EntryBodies, type EntryKind, type Machine } from '../core/visit/entry'
+import {
+  ENTRY_VERSION,
+  type Customer,
+  type Entry,
+  type EntryBodies,
+  type EntryKind,
+  type Machine,
+} from '../core/visit/entry'
 import { pumpOf } from '../core/visit/fold'
 import { understandLine } from '../core/visit/reading-line'
 import customersData from './data/customers.json'
@@ -13,10 +20,41 @@ import machinesData from './data/machines.json'
 import shopData from './data/shop.json'
 import todayData from './data/today.json'
 
-interface MachineRow { key: string; customer: string; name: string; kind: Kind; construction: Construction; ageYears: number; warrantyDays?: number; plateUnreadable?: boolean; nameplate: Nameplate; installation: Installation }
-interface Story { machine: string; says: string; complaints: string[]; replaced?: string[]; lines: string[]; prove?: string[]; option?: string; confirmed?: string; watch?: string; price?: number }
-interface PastVisit extends Story { daysAgo: number }
-interface TodayVisit extends Story { time: string; minutes: number; joints: Joint[]; gates: Gate[]; skips?: string[]; stepsDone?: boolean }
+interface MachineRow {
+  key: string
+  customer: string
+  name: string
+  kind: Kind
+  construction: Construction
+  ageYears: number
+  warrantyDays?: number
+  plateUnreadable?: boolean
+  nameplate: Nameplate
+  installation: Installation
+}
+interface Story {
+  machine: string
+  says: string
+  complaints: string[]
+  replaced?: string[]
+  lines: string[]
+  prove?: string[]
+  option?: string
+  confirmed?: string
+  watch?: string
+  price?: number
+}
+interface PastVisit extends Story {
+  daysAgo: number
+}
+interface TodayVisit extends Story {
+  time: string
+  minutes: number
+  joints: Joint[]
+  gates: Gate[]
+  skips?: string[]
+  stepsDone?: boolean
+}
 
 const DAY = 24 * 3600 * 1000
 const MINUTE = 60_000
@@ -31,7 +69,10 @@ const AUTHOR = 'Lantern'
  */
 export function demoEntries(today: Date): Entry[] {
   const writer = new Writer(today)
-  writer.write(null, 'shop-set', writer.midnight - 6 * 365 * DAY, { ...(shopData as Omit<EntryBodies['shop-set'], 'rates'>), rates: { ...DEFAULT_RATES, ...shopData.rates } })
+  writer.write(null, 'shop-set', writer.midnight - 6 * 365 * DAY, {
+    ...(shopData as Omit<EntryBodies['shop-set'], 'rates'>),
+    rates: { ...DEFAULT_RATES, ...shopData.rates },
+  })
   for (const visit of historyData as PastVisit[]) writer.past(visit)
   for (const visit of todayData as unknown as TodayVisit[]) writer.today(visit)
   // In the order in which they would have arrived.
@@ -48,16 +89,33 @@ class Writer {
   constructor(today: Date) {
     this.now = today.getTime()
     this.midnight = new Date(today.getFullYear(), today.getMonth(), today.getDate()).getTime()
-    const customers = new Map((customersData as { key: string; name: string; place: string; phone: string }[]).map(({ key, name, place, phone }, index): [string, Customer] => [key, { id: fixedId(1, index), name, place, phone }]))
-    this.machines = new Map((machinesData as unknown as MachineRow[]).map((row, index) => {
-      const customer = customers.get(row.customer) as Customer
-      const { kind, construction, name, nameplate, installation, plateUnreadable } = row
-      const machine: Machine = {
-        id: fixedId(2, index), customerId: customer.id, name, kind, construction, nameplate, installation, installedOn: this.date(this.midnight - row.ageYears * 365 * DAY),
-        ...(row.warrantyDays ? { warrantyUntil: this.date(this.midnight + row.warrantyDays * DAY) } : {}), ...(plateUnreadable ? { plateUnreadable } : {}),
-      }
-      return [row.key, { machine, customer }]
-    }))
+    const customers = new Map(
+      (customersData as { key: string; name: string; place: string; phone: string }[]).map(
+        ({ key, name, place, phone }, index): [string, Customer] => [
+          key,
+          { id: fixedId(1, index), name, place, phone },
+        ],
+      ),
+    )
+    this.machines = new Map(
+      (machinesData as unknown as MachineRow[]).map((row, index) => {
+        const customer = customers.get(row.customer) as Customer
+        const { kind, construction, name, nameplate, installation, plateUnreadable } = row
+        const machine: Machine = {
+          id: fixedId(2, index),
+          customerId: customer.id,
+          name,
+          kind,
+          construction,
+          nameplate,
+          installation,
+          installedOn: this.date(this.midnight - row.ageYears * 365 * DAY),
+          ...(row.warrantyDays ? { warrantyUntil: this.date(this.midnight + row.warrantyDays * DAY) } : {}),
+          ...(plateUnreadable ? { plateUnreadable } : {}),
+        }
+        return [row.key, { machine, customer }]
+      }),
+    )
   }
 
   private date(instant: number): string {
@@ -65,7 +123,15 @@ class Writer {
   }
 
   write<K extends EntryKind>(visitId: string | null, kind: K, at: number, body: EntryBodies[K]): void {
-    this.entries.push({ id: timedId(at, this.count++), v: ENTRY_VERSION, visitId, kind, at: new Date(at).toISOString(), author: AUTHOR, body } as unknown as Entry)
+    this.entries.push({
+      id: timedId(at, this.count++),
+      v: ENTRY_VERSION,
+      visitId,
+      kind,
+      at: new Date(at).toISOString(),
+      author: AUTHOR,
+      body,
+    } as unknown as Entry)
   }
 
   /** A visit of earlier years: looked at, perhaps repaired, handed over. */
@@ -77,8 +143,13 @@ class Writer {
     if (visit.confirmed) this.write(visitId, 'cause-said', next(), { fault: visit.confirmed, verdict: 'it-was-this' })
     if (visit.option) at = this.repair(visitId, machine, visit.option, next())
     for (const line of visit.prove ?? []) this.line(visitId, machine, line, 'prove', next())
-    for (const joint of ['call', 'prepare', 'safe', 'test', 'decide', 'repair', 'prove', 'hand-over'] as const) this.write(visitId, 'joint-done', joint === 'call' ? at - 2 * DAY : next(), { joint })
-    this.write(visitId, 'handed-over', next(), { watch: visit.watch ?? '', nextDate: this.date(at + 365 * DAY), price: visit.option ? 210 : 96 })
+    for (const joint of ['call', 'prepare', 'safe', 'test', 'decide', 'repair', 'prove', 'hand-over'] as const)
+      this.write(visitId, 'joint-done', joint === 'call' ? at - 2 * DAY : next(), { joint })
+    this.write(visitId, 'handed-over', next(), {
+      watch: visit.watch ?? '',
+      nextDate: this.date(at + 365 * DAY),
+      price: visit.option ? 210 : 96,
+    })
   }
 
   /** A visit of today, at the joint where its work stands. */
@@ -92,10 +163,26 @@ class Writer {
     const start = Math.min(scheduled, this.now - steps * 2 * MINUTE)
     let turn = 0
     const next = () => start + Math.min(turn++, steps) * 2 * MINUTE
-    const done = (joint: Joint) => { if (visit.joints.includes(joint)) this.write(visitId, 'joint-done', joint === 'call' ? called + 5 * MINUTE : next(), { joint }) }
+    const done = (joint: Joint) => {
+      if (visit.joints.includes(joint))
+        this.write(visitId, 'joint-done', joint === 'call' ? called + 5 * MINUTE : next(), { joint })
+    }
     done('call')
     done('prepare')
-    for (const gate of visit.gates) this.write(visitId, 'gate', next(), { gate, shut: true, ...(gate === 'proved-dead' ? { lines: [{ line: 'line 1 to ground', volts: 0 }, { line: 'line 2 to ground', volts: 0 }, { line: 'line to line', volts: 0.2 }] } : {}) })
+    for (const gate of visit.gates)
+      this.write(visitId, 'gate', next(), {
+        gate,
+        shut: true,
+        ...(gate === 'proved-dead'
+          ? {
+              lines: [
+                { line: 'line 1 to ground', volts: 0 },
+                { line: 'line 2 to ground', volts: 0 },
+                { line: 'line to line', volts: 0.2 },
+              ],
+            }
+          : {}),
+      })
     done('safe')
     for (const line of visit.lines) this.line(visitId, machine, line, 'test', next())
     for (const check of visit.skips ?? []) this.write(visitId, 'check-skipped', next(), { check })
@@ -106,15 +193,35 @@ class Writer {
     for (const line of visit.prove ?? []) this.line(visitId, machine, line, 'prove', next())
     done('prove')
     done('hand-over')
-    if (visit.joints.includes('hand-over')) this.write(visitId, 'handed-over', next(), { watch: visit.watch ?? '', nextDate: this.date(this.midnight + 180 * DAY), price: visit.price ?? 96 })
+    if (visit.joints.includes('hand-over'))
+      this.write(visitId, 'handed-over', next(), {
+        watch: visit.watch ?? '',
+        nextDate: this.date(this.midnight + 180 * DAY),
+        price: visit.price ?? 96,
+      })
   }
 
-  private open(visit: Story, scheduled: number, plannedMinutes: number, called: number): { visitId: string; machine: Machine } {
+  private open(
+    visit: Story,
+    scheduled: number,
+    plannedMinutes: number,
+    called: number,
+  ): { visitId: string; machine: Machine } {
     const known = this.machines.get(visit.machine)
     if (!known) throw new Error(`no machine of the demo is called ${visit.machine}`)
     const visitId = timedId(called, this.count++)
-    this.write(visitId, 'visit-opened', called, { ...known, scheduledAt: new Date(scheduled).toISOString(), plannedMinutes, callerSays: visit.says })
-    if (visit.complaints.length > 0) this.write(visitId, 'call', called + MINUTE, { complaints: visit.complaints, alreadyReplaced: visit.replaced ?? [], callerSays: visit.says })
+    this.write(visitId, 'visit-opened', called, {
+      ...known,
+      scheduledAt: new Date(scheduled).toISOString(),
+      plannedMinutes,
+      callerSays: visit.says,
+    })
+    if (visit.complaints.length > 0)
+      this.write(visitId, 'call', called + MINUTE, {
+        complaints: visit.complaints,
+        alreadyReplaced: visit.replaced ?? [],
+        callerSays: visit.says,
+      })
     return { visitId, machine: known.machine }
   }
 
@@ -140,8 +247,15 @@ class Writer {
   private line(visitId: string, machine: Machine, line: string, stage: 'test' | 'prove', at: number): void {
     const plate = completePlate(pumpOf(machine, new Date(at).toISOString()))
     const understood = understandLine(line, { kind: machine.kind, plate })
-    if (understood.kind === 'note' && !understood.unknown) this.write(visitId, 'note', at, { text: understood.text, seenAndLeft: understood.seenAndLeft })
-    else if (understood.kind === 'findings') for (const finding of understood.findings) this.write(visitId, 'finding', at, { ...finding, ...(checkInfo(finding.check)?.unit ? { unit: checkInfo(finding.check)?.unit } : {}), stage })
+    if (understood.kind === 'note' && !understood.unknown)
+      this.write(visitId, 'note', at, { text: understood.text, seenAndLeft: understood.seenAndLeft })
+    else if (understood.kind === 'findings')
+      for (const finding of understood.findings)
+        this.write(visitId, 'finding', at, {
+          ...finding,
+          ...(checkInfo(finding.check)?.unit ? { unit: checkInfo(finding.check)?.unit } : {}),
+          stage,
+        })
     else throw new Error(`the demo line “${line}” is not understood: ${JSON.stringify(understood)}`)
   }
 }

@@ -6,7 +6,20 @@ import { bundle } from './lib/bundle.mjs'
 
 needNode()
 await installPackages()
-const { values } = parseArgs({ options: { machines: { type: 'string', default: '2000' }, worst: { type: 'string', default: '12' }, tune: { type: 'boolean', default: false }, 'only-drawn': { type: 'boolean', default: false } } })
+const { values } = parseArgs({
+  options: {
+    machines: { type: 'string', default: '2000' },
+    worst: { type: 'string', default: '12' },
+    tune: { type: 'boolean', default: false },
+    'only-drawn': { type: 'boolean', default: false },
+  },
+})
 const workerFile = new URL(await bundle('bench/diagnosis/worker.ts', 'bench-diagnosis-worker'))
 const { runBench } = await import(await bundle('bench/diagnosis/run.ts', 'bench-diagnosis'))
-await runBench({ machines: Number(values.machines), tune: values.tune, everyFault: !values['only-drawn'], worst: Number(values.worst), workerFile })
+await runBench({
+  machines: Number(values.machines),
+  tune: values.tune,
+  everyFault: !values['only-drawn'],
+  worst: Number(values.worst),
+  workerFile,
+})

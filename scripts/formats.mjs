@@ -7,7 +7,10 @@ import { installPackages, root } from './lib/setup.mjs'
 await installPackages()
 const { visitSchema, diagnoseSchema } = await import(await bundle('scripts/lib/formats.ts', 'formats'))
 let drifted = false
-for (const [name, schema] of [['visit.schema.json', visitSchema()], ['diagnose.schema.json', diagnoseSchema()]]) {
+for (const [name, schema] of [
+  ['visit.schema.json', visitSchema()],
+  ['diagnose.schema.json', diagnoseSchema()],
+]) {
   const file = join(root, 'docs/formats', name)
   const text = `${JSON.stringify(schema, null, 2)}\n`
   if (!process.argv.includes('--check')) writeFileSync(file, text)

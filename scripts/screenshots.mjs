@@ -18,15 +18,26 @@ mkdirSync(data)
 mkdirSync(out, { recursive: true })
 const entries = await seedDemo(NOW)
 writeFileSync(join(data, 'journal.jsonl'), entries.map((entry) => `${JSON.stringify(entry)}\n`).join(''))
-const visit = (machine) => entries.filter((entry) => entry.kind === 'visit-opened' && entry.body.machine.name === machine).at(-1).visitId
+const visit = (machine) =>
+  entries.filter((entry) => entry.kind === 'visit-opened' && entry.body.machine.name === machine).at(-1).visitId
 const lido = visit('filter pump 2')
-const { child, address } = await startServer({ port: 4392, dataDir: data, stdio: 'ignore', env: { PIKE_LAMP_NOW: NOW.toISOString() } })
+const { child, address } = await startServer({
+  port: 4392,
+  dataDir: data,
+  stdio: 'ignore',
+  env: { PIKE_LAMP_NOW: NOW.toISOString() },
+})
 const { chromium } = await import('@playwright/test')
 const browser = await chromium.launch(CHROMIUM_LAUNCH)
 const wanted = process.argv.slice(2)
 
 async function picture(name, path, { scheme = 'light', size = [1280, 800], before } = {}) {
-  const context = await browser.newContext({ viewport: { width: size[0], height: size[1] }, colorScheme: scheme, hasTouch: size[0] < 600, reducedMotion: 'reduce' })
+  const context = await browser.newContext({
+    viewport: { width: size[0], height: size[1] },
+    colorScheme: scheme,
+    hasTouch: size[0] < 600,
+    reducedMotion: 'reduce',
+  })
   const page = await context.newPage()
   await page.clock.setFixedTime(NOW)
   await page.goto((path.startsWith('http') ? '' : address) + path)
@@ -45,26 +56,56 @@ const say = async (page, ...lines) => {
 }
 
 await picture('day-daylight', '/')
-await picture('call-daylight', `/visits/${lido}/call`, { before: async (page) => { await page.getByRole('button', { name: 'hums, will not turn' }).click(); await page.getByTestId('joint-end').click(); await page.goBack() } })
-await picture('prepare-daylight', `/visits/${lido}/prepare`, { before: async (page) => { await page.getByTestId('load-part:run-capacitor').click(); await page.getByTestId('joint-end').click(); await page.goBack() } })
+await picture('call-daylight', `/visits/${lido}/call`, {
+  before: async (page) => {
+    await page.getByRole('button', { name: 'hums, will not turn' }).click()
+    await page.getByTestId('joint-end').click()
+    await page.goBack()
+  },
+})
+await picture('prepare-daylight', `/visits/${lido}/prepare`, {
+  before: async (page) => {
+    await page.getByTestId('load-part:run-capacitor').click()
+    await page.getByTestId('joint-end').click()
+    await page.goBack()
+  },
+})
 await picture('safe-cellar', `/visits/${lido}/safe`, {
-  scheme: 'dark', before: async (page) => {
+  scheme: 'dark',
+  before: async (page) => {
     await page.getByTestId('gate-power-off').getByRole('button').click()
-    for (const line of ['line 1 to ground', 'line 2 to ground', 'line to line']) await page.getByLabel(`${line}, volts`).fill('0')
+    for (const line of ['line 1 to ground', 'line 2 to ground', 'line to line'])
+      await page.getByLabel(`${line}, volts`).fill('0')
     await page.getByRole('button', { name: 'Proved dead' }).click()
   },
 })
-await picture('test-daylight', `/visits/${lido}/test`, { before: async (page) => { await say(page, 'weep dry', 'supply 236', 'shaft free'); await page.getByLabel('a reading, a note').fill('run cap 27') } })
+await picture('test-daylight', `/visits/${lido}/test`, {
+  before: async (page) => {
+    await say(page, 'weep dry', 'supply 236', 'shaft free')
+    await page.getByLabel('a reading, a note').fill('run cap 27')
+  },
+})
 await picture('test-phone', `/visits/${lido}/test`, { size: [390, 844] })
 await picture('well-daylight', `/visits/${visit('deep well')}/test`)
 await picture('sump-cellar', `/visits/${visit('cellar sump')}/test`, { scheme: 'dark' })
-await picture('wiring-daylight', `/visits/${visit('cellar sump')}/test`, { before: async (page) => { await page.getByTestId('show-wiring').click(); await page.getByTestId('point-piggyback-float-outlet').click() } })
+await picture('wiring-daylight', `/visits/${visit('cellar sump')}/test`, {
+  before: async (page) => {
+    await page.getByTestId('show-wiring').click()
+    await page.getByTestId('point-piggyback-float-outlet').click()
+  },
+})
 await picture('shop-daylight', '/shop')
 await picture('workings-daylight', '/workings')
 await picture('well-pressure-daylight', `/workings/well-pressure?visit=${visit('deep well')}`)
 await picture('which-sump-pump-cellar', `/workings/which-sump-pump?visit=${visit('cellar sump')}`, { scheme: 'dark' })
 await picture('tank-phone', `/workings/tank-and-charge?visit=${visit('spray jet pump')}`, { size: [390, 844] })
-await picture('decide-daylight', `/visits/${lido}/decide`, { before: async (page) => { await say(page, 'run cap 27'); await page.getByTestId('option-replace-run-capacitor').getByRole('radio').click(); await page.getByTestId('decision-chart').locator('svg').first().waitFor() } })
+await picture('decide-daylight', `/visits/${lido}/decide`, {
+  before: async (page) => {
+    await say(page, 'run cap 27')
+    await page.getByTestId('option-replace-run-capacitor').getByRole('radio').click()
+    await page.getByTestId('decision-chart').locator('svg').first().waitFor()
+  },
+})
 await picture('repair-daylight', `/visits/${visit('garden pool pump')}/decide`, {
   before: async (page) => {
     // Later than all that the demo has ticked by now.
@@ -73,15 +114,31 @@ await picture('repair-daylight', `/visits/${visit('garden pool pump')}/decide`, 
     // Later than the decision: with a clock that stands still, steps and decision would sort by chance.
     await page.clock.setFixedTime(new Date(NOW.getTime() + 60_000))
     await page.goto(`${address}/visits/${visit('garden pool pump')}/repair`)
-    for (let turn = 0; turn < 40 && !(await page.getByTestId('lamp-title').innerText()).startsWith('Lock screw'); turn++) {
+    for (
+      let turn = 0;
+      turn < 40 && !(await page.getByTestId('lamp-title').innerText()).startsWith('Lock screw');
+      turn++
+    ) {
       await page.getByTestId('step-done').click()
       await page.waitForTimeout(60)
     }
   },
 })
-await picture('prove-daylight', `/visits/${lido}/prove`, { before: async (page) => { await say(page, 'shaft free', 'prime holds', 'pot full', 'supply 237', 'loaded 234', 'run cap 30.2') } })
-await picture('hand-over-daylight', `/visits/${lido}/hand-over`, { before: async (page) => { await page.getByLabel('What to watch').fill('listen to it when the season opens'); await page.getByLabel('Next date').fill('2027-05-12') } })
-await new Promise((done) => { child.once('exit', done); child.kill() })
+await picture('prove-daylight', `/visits/${lido}/prove`, {
+  before: async (page) => {
+    await say(page, 'shaft free', 'prime holds', 'pot full', 'supply 237', 'loaded 234', 'run cap 30.2')
+  },
+})
+await picture('hand-over-daylight', `/visits/${lido}/hand-over`, {
+  before: async (page) => {
+    await page.getByLabel('What to watch').fill('listen to it when the season opens')
+    await page.getByLabel('Next date').fill('2027-05-12')
+  },
+})
+await new Promise((done) => {
+  child.once('exit', done)
+  child.kill()
+})
 const empty = await startServer({ port: 4393, dataDir: join(folder, 'empty'), stdio: 'ignore' })
 await picture('first-day', `${empty.address}/`)
 await browser.close()

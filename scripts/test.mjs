@@ -20,13 +20,31 @@ await step('build', 'node', ['scripts/build.mjs'])
 await step('types of app and server', 'npx', ['nuxt', 'typecheck'])
 await step('types of core', 'npx', ['tsc', '-p', 'core/tsconfig.json'])
 await step('types of tests', 'npx', ['tsc', '-p', 'tests/tsconfig.json'])
-await counted('unit, reference and server tests', 'npx', ['vitest', 'run', '--coverage', '--reporter=default', '--reporter=json', `--outputFile.json=${join(results, 'vitest.json')}`], () => {
-  const report = read('vitest.json')
-  return report && { passed: report.numPassedTests, failed: report.numFailedTests + report.numFailedTestSuites * (report.numFailedTests === 0 ? 1 : 0) }
-})
+await counted(
+  'unit, reference and server tests',
+  'npx',
+  [
+    'vitest',
+    'run',
+    '--coverage',
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${join(results, 'vitest.json')}`,
+  ],
+  () => {
+    const report = read('vitest.json')
+    return (
+      report && {
+        passed: report.numPassedTests,
+        failed: report.numFailedTests + report.numFailedTestSuites * (report.numFailedTests === 0 ? 1 : 0),
+      }
+    )
+  },
+)
 await counted('browser tests', 'npx', ['playwright', 'test'], () => {
   const report = read('playwright.json')
-  if (report?.stats.flaky > 0) console.log(`${report.stats.flaky} browser tests passed only at their second try: named above as flaky`)
+  if (report?.stats.flaky > 0)
+    console.log(`${report.stats.flaky} browser tests passed only at their second try: named above as flaky`)
   return report && { passed: report.stats.expected + report.stats.flaky, failed: report.stats.unexpected }
 })
 console.log(`${passed} passed, ${failed} failed`)
@@ -58,10 +76,20 @@ function run(name, command, args) {
   const started = Date.now()
   console.log(`\n── ${name}`)
   return new Promise((done) => {
-    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', PLAYWRIGHT_JSON_OUTPUT_NAME: join(results, 'playwright.json') } })
+    const child = spawn(command, args, {
+      cwd: root,
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: {
+        ...process.env,
+        NUXT_TELEMETRY_DISABLED: '1',
+        PLAYWRIGHT_JSON_OUTPUT_NAME: join(results, 'playwright.json'),
+      },
+    })
     child.on('error', () => done(1))
     child.on('close', (code) => {
-      console.log(`── ${name}: ${code === 0 ? 'held' : `ended with ${code}`}, ${Math.round((Date.now() - started) / 1000)} s`)
+      console.log(
+        `── ${name}: ${code === 0 ? 'held' : `ended with ${code}`}, ${Math.round((Date.now() - started) / 1000)} s`,
+      )
       done(code ?? 1)
     })
   })

@@ -5,6 +5,8 @@ let asker: Remote<Asker> | undefined
 
 /** The worker for ten thousand tries, started at first use. */
 export function useAsker(): Remote<Asker> {
-  asker ??= wrap<Asker>(new Worker(new URL('../workers/workings.worker.ts', import.meta.url), { type: 'module', name: 'workings' }))
+  asker ??= wrap<Asker>(
+    new Worker(new URL('../workers/workings.worker.ts', import.meta.url), { type: 'module', name: 'workings' }),
+  )
   return asker
 }

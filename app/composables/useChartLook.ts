@@ -8,8 +8,17 @@ const css = (name: string) => getComputedStyle(document.documentElement).getProp
 export function useChartLook() {
   const { scheme } = useScheme()
   const look = computed(() => ({
-    chart: { toolbar: { show: false }, zoom: { enabled: false }, animations: { enabled: false }, background: 'transparent', foreColor: css('--ink'), fontFamily: 'Atkinson Hyperlegible Next, Noto Sans, sans-serif' },
-    theme: { mode: scheme.value === 'cellar' ? 'dark' as const : 'light' as const }, dataLabels: { enabled: false }, grid: { borderColor: css('--rule') },
+    chart: {
+      toolbar: { show: false },
+      zoom: { enabled: false },
+      animations: { enabled: false },
+      background: 'transparent',
+      foreColor: css('--ink'),
+      fontFamily: 'Atkinson Hyperlegible Next, Noto Sans, sans-serif',
+    },
+    theme: { mode: scheme.value === 'cellar' ? ('dark' as const) : ('light' as const) },
+    dataLabels: { enabled: false },
+    grid: { borderColor: css('--rule') },
   }))
   return { Chart, css, scheme, look }
 }

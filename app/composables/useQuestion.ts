@@ -19,19 +19,23 @@ export function useQuestion(id: Ref<string>, visitId: Ref<string | undefined>, w
   })
   const input = shallowRef<Input>({})
   /** The numbers of the link, else of the machine, else the usual ones. */
-  watch([id, visitId, () => visit.visitId === visitId.value && visit.state !== undefined], () => {
-    linkProblem.value = ''
-    const start = { ...usualInput<Input>(question.value.fields), ...taken.value.input }
-    input.value = start
-    if (!written.value) return
-    try {
-      const given = JSON.parse(written.value) as Input
-      ask(question.value, given)
-      input.value = { ...usualInput<Input>(question.value.fields), ...given }
-    } catch (error) {
-      linkProblem.value = `The numbers in this link could not be used${error instanceof InputError ? `: ${error.message}` : ''}. These are the usual ones.`
-    }
-  }, { immediate: true })
+  watch(
+    [id, visitId, () => visit.visitId === visitId.value && visit.state !== undefined],
+    () => {
+      linkProblem.value = ''
+      const start = { ...usualInput<Input>(question.value.fields), ...taken.value.input }
+      input.value = start
+      if (!written.value) return
+      try {
+        const given = JSON.parse(written.value) as Input
+        ask(question.value, given)
+        input.value = { ...usualInput<Input>(question.value.fields), ...given }
+      } catch (error) {
+        linkProblem.value = `The numbers in this link could not be used${error instanceof InputError ? `: ${error.message}` : ''}. These are the usual ones.`
+      }
+    },
+    { immediate: true },
+  )
 
   const asked = computed<{ answer?: Answer; problems: FieldProblem[] }>(() => {
     try {
@@ -43,13 +47,39 @@ export function useQuestion(id: Ref<string>, visitId: Ref<string | undefined>, w
   })
   /** The newest answer that was one: it stays on the screen, dimmed, while a number is being corrected. */
   const answer = shallowRef<Answer>()
-  watch(asked, ({ answer: next }) => { if (next) answer.value = next }, { immediate: true })
-  watch(id, () => { answer.value = asked.value.answer })
-  const picture = computed(() => (answer.value ? question.value.draw(answer.value.input as never, answer.value.solved as never) : undefined))
-  const source = (name: string) => (taken.value.sources[name] !== undefined && JSON.stringify(input.value[name]) === JSON.stringify(taken.value.input[name]) ? taken.value.sources[name] : undefined)
+  watch(
+    asked,
+    ({ answer: next }) => {
+      if (next) answer.value = next
+    },
+    { immediate: true },
+  )
+  watch(id, () => {
+    answer.value = asked.value.answer
+  })
+  const picture = computed(() =>
+    answer.value ? question.value.draw(answer.value.input as never, answer.value.solved as never) : undefined,
+  )
+  const source = (name: string) =>
+    taken.value.sources[name] !== undefined &&
+    JSON.stringify(input.value[name]) === JSON.stringify(taken.value.input[name])
+      ? taken.value.sources[name]
+      : undefined
   function set(name: string, value: unknown): void {
     const { [name]: _, ...rest } = input.value
     input.value = value === undefined ? rest : { ...rest, [name]: value }
   }
-  return { question, input, answer, picture, problems: computed(() => asked.value.problems), linkProblem, source, set, reset: () => { input.value = { ...usualInput<Input>(question.value.fields), ...taken.value.input } } }
+  return {
+    question,
+    input,
+    answer,
+    picture,
+    problems: computed(() => asked.value.problems),
+    linkProblem,
+    source,
+    set,
+    reset: () => {
+      input.value = { ...usualInput<Input>(question.value.fields), ...taken.value.input }
+    },
+  }
 }

@@ -14,7 +14,14 @@ import { useRepairPlan } from '~/stores/repair-plan'
 export function useRepair() {
   const { visit, state } = useVisitContext()
   const { plan, clock } = storeToRefs(useRepairPlan())
-  const steps = computed(() => (plan.value?.steps ?? []).map((step, index) => ({ ...step, ...splitStep(step.text), number: index + 1, record: state.value.steps.get(step.id) })))
+  const steps = computed(() =>
+    (plan.value?.steps ?? []).map((step, index) => ({
+      ...step,
+      ...splitStep(step.text),
+      number: index + 1,
+      record: state.value.steps.get(step.id),
+    })),
+  )
   const current = computed(() => steps.value.find(({ record }) => !record?.done))
   const lastDone = computed(() => steps.value.findLast(({ record }) => record?.done))
   const tray = computed(() => trayOf(plan.value?.steps ?? [], state.value.steps))
@@ -26,12 +33,34 @@ export function useRepair() {
   const likely = computed(() => likelyMinutes(steps.value))
   const minutesLeft = computed(() => likelyMinutes(steps.value.filter(({ record }) => !record?.done)))
   const verdicts = computed(() => new Map([...partVerdicts(state.value)].map(([part, { verdict }]) => [part, verdict])))
-  const whileOpen = computed(() => (plan.value ? whileOpenSums(plan.value.whileOpen, likely.value, state.value.plate.ageYears, visit.shop.rates, verdicts.value) : []))
-  function tick(step: string, done: boolean, { count, places, reason, note }: { count?: number; places?: JointPlace[]; reason?: string; note?: string } = {}): void {
+  const whileOpen = computed(() =>
+    plan.value
+      ? whileOpenSums(plan.value.whileOpen, likely.value, state.value.plate.ageYears, visit.shop.rates, verdicts.value)
+      : [],
+  )
+  function tick(
+    step: string,
+    done: boolean,
+    { count, places, reason, note }: { count?: number; places?: JointPlace[]; reason?: string; note?: string } = {},
+  ): void {
     const planned = steps.value.find(({ id }) => id === step)
-    visit.append('step', { step, done, ...(count === undefined ? {} : { count }), ...(places && planned?.places ? { places } : {}), ...(reason ? { reason } : {}), ...(note ? { note } : {}), ...(planned ? { estimate: planned.estimate } : {}) })
+    visit.append('step', {
+      step,
+      done,
+      ...(count === undefined ? {} : { count }),
+      ...(places && planned?.places ? { places } : {}),
+      ...(reason ? { reason } : {}),
+      ...(note ? { note } : {}),
+      ...(planned ? { estimate: planned.estimate } : {}),
+    })
     // Counted otherwise than its construction: the machine remembers, for next time.
-    if (done && planned?.phase === 'down' && count !== undefined && (count !== planned.count || JSON.stringify(places) !== JSON.stringify(planned.places))) correct(step, { count, ...(places && planned.places ? { places } : {}) })
+    if (
+      done &&
+      planned?.phase === 'down' &&
+      count !== undefined &&
+      (count !== planned.count || JSON.stringify(places) !== JSON.stringify(planned.places))
+    )
+      correct(step, { count, ...(places && planned.places ? { places } : {}) })
   }
   /** What this machine has otherwise at a joint is kept with it. */
   function correct(step: string, otherwise: Omit<JointCorrection, 'joint'>): void {
@@ -39,7 +68,12 @@ export function useRepair() {
     const { machine } = state.value
     const joint = jointKey(step)
     const known = machine.joints?.find((each) => each.joint === joint)
-    visit.append('machine-set', { machine: { ...machine, joints: [...(machine.joints ?? []).filter((each) => each.joint !== joint), { ...known, joint, ...otherwise }] } })
+    visit.append('machine-set', {
+      machine: {
+        ...machine,
+        joints: [...(machine.joints ?? []).filter((each) => each.joint !== joint), { ...known, joint, ...otherwise }],
+      },
+    })
   }
   const stuck = (step: string) => visit.append('take-down-found', { joint: jointKey(step), what: 'stuck' })
   const damaged = (part: string) => visit.append('take-down-found', { part: part as never, what: 'damaged' })

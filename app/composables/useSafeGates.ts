@@ -12,8 +12,17 @@ export function useSafeGates() {
   const bleed = computed(() => {
     const { plate } = state.value
     const start = plate.startCapacitorMicrofarads
-    const largest = Math.max(MOTOR_HAS.runCapacitor(plate.motorType) ? (plate.runCapacitorMicrofarads ?? 0) : 0, MOTOR_HAS.startCapacitor(plate.motorType) ? (Array.isArray(start) ? start[1] : (start ?? 0)) : 0)
-    return largest > 0 ? { microfarads: largest, volts: worstCapacitorVolts(plate), ...capacitorBleed(largest, worstCapacitorVolts(plate)) } : undefined
+    const largest = Math.max(
+      MOTOR_HAS.runCapacitor(plate.motorType) ? (plate.runCapacitorMicrofarads ?? 0) : 0,
+      MOTOR_HAS.startCapacitor(plate.motorType) ? (Array.isArray(start) ? start[1] : (start ?? 0)) : 0,
+    )
+    return largest > 0
+      ? {
+          microfarads: largest,
+          volts: worstCapacitorVolts(plate),
+          ...capacitorBleed(largest, worstCapacitorVolts(plate)),
+        }
+      : undefined
   })
   const order = computed<Gate[]>(() => safeGates(state.value.machine.kind, state.value.plate))
   const held = (gate: Gate) => state.value.gates.has(gate)

@@ -8,7 +8,15 @@ export function useScheme() {
   const chosen = useLocalStorageRef<Scheme | ''>('pike-lamp.scheme', '')
   const preferred: Scheme = window.matchMedia('(prefers-color-scheme: dark)').matches ? 'cellar' : 'daylight'
   const scheme = computed<Scheme>(() => chosen.value || preferred)
-  watchEffect(() => { document.documentElement.dataset.scheme = scheme.value })
+  watchEffect(() => {
+    document.documentElement.dataset.scheme = scheme.value
+  })
   const other = computed<Scheme>(() => (scheme.value === 'daylight' ? 'cellar' : 'daylight'))
-  return { scheme, other, toggle: () => { chosen.value = other.value } }
+  return {
+    scheme,
+    other,
+    toggle: () => {
+      chosen.value = other.value
+    },
+  }
 }

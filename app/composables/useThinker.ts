@@ -5,6 +5,8 @@ let thinker: Remote<Thinker> | undefined
 
 /** The inference worker, started at first use and kept for the page's life: its models stay warm. */
 export function useThinker(): Remote<Thinker> {
-  thinker ??= wrap<Thinker>(new Worker(new URL('../workers/inference.worker.ts', import.meta.url), { type: 'module', name: 'inference' }))
+  thinker ??= wrap<Thinker>(
+    new Worker(new URL('../workers/inference.worker.ts', import.meta.url), { type: 'module', name: 'inference' }),
+  )
   return thinker
 }

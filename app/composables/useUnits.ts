@@ -8,5 +8,12 @@ export function useUnits() {
   const chosen = useLocalStorageRef<UnitSystem | ''>('pike-lamp.units', '')
   const system = computed<UnitSystem>(() => chosen.value || visit.shop.units)
   const other = computed<UnitSystem>(() => (system.value === 'us' ? 'metric' : 'us'))
-  return { system, other, toggle: () => { chosen.value = other.value }, reader: computed(() => ({ system: system.value, currency: visit.shop.rates.currency })) }
+  return {
+    system,
+    other,
+    toggle: () => {
+      chosen.value = other.value
+    },
+    reader: computed(() => ({ system: system.value, currency: visit.shop.rates.currency })),
+  }
 }

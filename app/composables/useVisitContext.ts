@@ -11,12 +11,27 @@ export function useVisitContext() {
   const diagnosis = computed(() => visit.thought?.diagnosis)
   const options = computed(() => visit.thought?.options ?? [])
   /** Work that no fault asks for; read only where it is chosen or offered. */
-  const jobs = computed(() => jobOptions(state.value.pump, state.value.plate, visit.shop.rates, { schools: visit.shop.schools, pace: visit.pace }))
+  const jobs = computed(() =>
+    jobOptions(state.value.pump, state.value.plate, visit.shop.rates, {
+      schools: visit.shop.schools,
+      pace: visit.pace,
+    }),
+  )
   /** The repair or the job that was chosen, with what was found damaged on the way. */
   const chosen = computed(() => {
-    const option = state.value.decision === undefined ? undefined : [...options.value, ...jobs.value].find(({ id }) => id === state.value.decision)
+    const option =
+      state.value.decision === undefined
+        ? undefined
+        : [...options.value, ...jobs.value].find(({ id }) => id === state.value.decision)
     const { machine, takeDownFound: found } = state.value
-    return option && withFound(option, machine.kind, machine.construction, visit.shop.rates, { found, schools: visit.shop.schools, pace: visit.pace })
+    return (
+      option &&
+      withFound(option, machine.kind, machine.construction, visit.shop.rates, {
+        found,
+        schools: visit.shop.schools,
+        pace: visit.pace,
+      })
+    )
   })
   return { visit, state, diagnosis, options, jobs, chosen, preparation: computed(() => visit.thought?.preparation) }
 }

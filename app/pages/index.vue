@@ -3,10 +3,18 @@ import { addDays, format, startOfDay } from 'date-fns'
 import { complaintWords, nextVisit, type DayVisit } from '#core/planning/day'
 import { formatMinutes } from '#core/quantity/format'
 
-interface DayView { visits: DayVisit[]; empty: boolean; shop: { name: string } }
+interface DayView {
+  visits: DayVisit[]
+  empty: boolean
+  shop: { name: string }
+}
 
 const route = useRoute()
-const day = computed(() => (typeof route.query.day === 'string' && !Number.isNaN(Date.parse(route.query.day)) ? startOfDay(new Date(`${route.query.day}T12:00:00`)) : startOfDay(new Date())))
+const day = computed(() =>
+  typeof route.query.day === 'string' && !Number.isNaN(Date.parse(route.query.day))
+    ? startOfDay(new Date(`${route.query.day}T12:00:00`))
+    : startOfDay(new Date()),
+)
 const view = ref<DayView>()
 const problem = ref('')
 const ASK_AGAIN = 1_500
@@ -30,8 +38,24 @@ async function load(): Promise<void> {
 }
 watch(day, load, { immediate: true })
 const lit = computed(() => nextVisit(view.value?.visits ?? [])?.id)
-const work = computed(() => formatMinutes((view.value?.visits ?? []).filter(({ done }) => !done).reduce((sum, { plannedMinutes }) => sum + plannedMinutes, 0)))
-const NUMBERS = ['no visits', 'one visit', 'two visits', 'three visits', 'four visits', 'five visits', 'six visits', 'seven visits', 'eight visits', 'nine visits', 'ten visits']
+const work = computed(() =>
+  formatMinutes(
+    (view.value?.visits ?? []).filter(({ done }) => !done).reduce((sum, { plannedMinutes }) => sum + plannedMinutes, 0),
+  ),
+)
+const NUMBERS = [
+  'no visits',
+  'one visit',
+  'two visits',
+  'three visits',
+  'four visits',
+  'five visits',
+  'six visits',
+  'seven visits',
+  'eight visits',
+  'nine visits',
+  'ten visits',
+]
 const count = computed(() => NUMBERS[view.value?.visits.length ?? 0] ?? `${view.value?.visits.length} visits`)
 const link = (days: number) => ({ query: { day: format(addDays(day.value, days), 'yyyy-MM-dd') } })
 useHead({ title: computed(() => `${format(day.value, 'EEEE d MMMM')} · Pike Lamp`) })
@@ -41,26 +65,57 @@ useHead({ title: computed(() => `${format(day.value, 'EEEE d MMMM')} · Pike Lam
   <div class="min-h-dvh">
     <OutboxBanner />
     <header class="flex min-h-16 flex-wrap items-center gap-x-5 gap-y-1 border-b border-rule px-5 py-1 max-sm:px-3">
-      <LampLogo /><h1 class="text-[1.25rem]">{{ format(day, 'EEEE d MMMM') }}</h1>
+      <LampLogo />
+      <h1 class="text-[1.25rem]">{{ format(day, 'EEEE d MMMM') }}</h1>
       <p v-if="view" class="text-slate max-sm:hidden">{{ count }}, {{ work }} of work</p>
-      <nav aria-label="days" class="ml-auto flex items-center gap-1"><NuxtLink class="button button-quiet" :to="link(-1)">before</NuxtLink><NuxtLink class="button button-quiet" to="/">today</NuxtLink><NuxtLink class="button button-quiet" :to="link(1)">after</NuxtLink></nav>
-      <NuxtLink class="button button-quiet" to="/workings">Workings</NuxtLink><NuxtLink class="button button-quiet" to="/shop">Shop</NuxtLink>
+      <nav aria-label="days" class="ml-auto flex items-center gap-1">
+        <NuxtLink class="button button-quiet" :to="link(-1)">before</NuxtLink
+        ><NuxtLink class="button button-quiet" to="/">today</NuxtLink
+        ><NuxtLink class="button button-quiet" :to="link(1)">after</NuxtLink>
+      </nav>
+      <NuxtLink class="button button-quiet" to="/workings">Workings</NuxtLink
+      ><NuxtLink class="button button-quiet" to="/shop">Shop</NuxtLink>
       <SchemeSwitch />
       <NuxtLink class="button max-sm:w-full" to="/visits/new" data-testid="new-visit">New visit</NuxtLink>
     </header>
     <main class="mx-auto max-w-6xl">
-      <div v-if="problem" class="p-6"><p class="mb-3 font-bold">{{ problem }}</p><button type="button" class="button" @click="load">Try again</button></div>
+      <div v-if="problem" class="p-6">
+        <p class="mb-3 font-bold">{{ problem }}</p>
+        <button type="button" class="button" @click="load">Try again</button>
+      </div>
       <p v-else-if="!view" class="p-6 text-slate">Reading the day</p>
       <DayInvitation v-else-if="view.visits.length === 0" :first="view.empty" />
       <ol v-else class="day" data-testid="day">
-        <DayRow v-for="visit in view.visits" :key="visit.id" :visit="visit" :lit="visit.id === lit" :day="day" :words="complaintWords(visit.complaints)" />
+        <DayRow
+          v-for="visit in view.visits"
+          :key="visit.id"
+          :visit="visit"
+          :lit="visit.id === lit"
+          :day="day"
+          :words="complaintWords(visit.complaints)"
+        />
       </ol>
     </main>
   </div>
 </template>
 
 <style scoped>
-.day { position: relative; padding-block: 0.6rem; }
-.day::before { content: ''; position: absolute; left: 106px; top: 0; bottom: 0; width: 10px; border-inline: 2px solid var(--ink); }
-@media (max-width: 700px) { .day::before { left: 19px; } }
+.day {
+  position: relative;
+  padding-block: 0.6rem;
+}
+.day::before {
+  content: '';
+  position: absolute;
+  left: 106px;
+  top: 0;
+  bottom: 0;
+  width: 10px;
+  border-inline: 2px solid var(--ink);
+}
+@media (max-width: 700px) {
+  .day::before {
+    left: 19px;
+  }
+}
 </style>

@@ -13,8 +13,18 @@ import type { JournalFound } from '~/utils/journal-found'
 import { useOutbox } from '~/stores/outbox'
 import { useVisit } from '~/stores/visit'
 
-interface Taught { kind: Kind; since?: string; visits: number; causes: Learned[] }
-interface ShopView { shop: Shop; taught: Taught[]; steps: LearnedStep[]; journal?: JournalFound }
+interface Taught {
+  kind: Kind
+  since?: string
+  visits: number
+  causes: Learned[]
+}
+interface ShopView {
+  shop: Shop
+  taught: Taught[]
+  steps: LearnedStep[]
+  journal?: JournalFound
+}
 
 const outbox = useOutbox()
 const visit = useVisit()
@@ -35,11 +45,30 @@ onMounted(load)
 useHead({ title: 'Shop · Pike Lamp' })
 
 const name = (fault: string) => (isIdOf(FAULTS, fault) ? FAULTS[fault] : fault)
-const moved = (causes: readonly Learned[]) => causes.filter(({ counted, estimated, learned }) => counted > 0 || Math.abs(learned - estimated) > MOVED).sort((a, b) => b.counted - a.counted || b.learned - a.learned).slice(0, 12)
+const moved = (causes: readonly Learned[]) =>
+  causes
+    .filter(({ counted, estimated, learned }) => counted > 0 || Math.abs(learned - estimated) > MOVED)
+    .sort((a, b) => b.counted - a.counted || b.learned - a.learned)
+    .slice(0, 12)
 const forgetting = ref<{ id: string; kind?: Kind }>()
-async function write(kind: 'shop-forget' | 'shop-set' | 'retracted', body: object, supersedes?: string): Promise<string> {
+async function write(
+  kind: 'shop-forget' | 'shop-set' | 'retracted',
+  body: object,
+  supersedes?: string,
+): Promise<string> {
   const id = uuidv7()
-  await outbox.add([{ id, v: ENTRY_VERSION, visitId: null, kind, at: new Date().toISOString(), author: visit.author || 'technician', ...(supersedes ? { supersedes } : {}), body } as never])
+  await outbox.add([
+    {
+      id,
+      v: ENTRY_VERSION,
+      visitId: null,
+      kind,
+      at: new Date().toISOString(),
+      author: visit.author || 'technician',
+      ...(supersedes ? { supersedes } : {}),
+      body,
+    } as never,
+  ])
   await load()
   return id
 }
@@ -53,49 +82,154 @@ async function remember(): Promise<void> {
   if (forgetting.value) await write('retracted', {}, forgetting.value.id)
   forgetting.value = undefined
 }
-const prices = computed(() => Object.entries(view.value?.shop.rates.partPrices ?? {}).filter(([id]) => isIdOf(PARTS, id)).sort(([a], [b]) => (a < b ? -1 : 1)))
-const money = (amount: number) => new Intl.NumberFormat('en-US', { style: 'currency', currency: view.value?.shop.rates.currency ?? 'USD', maximumFractionDigits: 0 }).format(amount)
+const prices = computed(() =>
+  Object.entries(view.value?.shop.rates.partPrices ?? {})
+    .filter(([id]) => isIdOf(PARTS, id))
+    .sort(([a], [b]) => (a < b ? -1 : 1)),
+)
+const money = (amount: number) =>
+  new Intl.NumberFormat('en-US', {
+    style: 'currency',
+    currency: view.value?.shop.rates.currency ?? 'USD',
+    maximumFractionDigits: 0,
+  }).format(amount)
 const taughtKinds = computed(() => [...(view.value?.taught ?? [])].sort((a, b) => b.visits - a.visits))
 const closed = computed(() => taughtKinds.value.reduce((sum, { visits }) => sum + visits, 0))
 </script>
 
 <template>
   <div class="min-h-dvh">
-    <PlaceHeader title="Shop"><p v-if="view" class="text-slate">{{ view.shop.name }}<template v-if="view.shop.place">, {{ view.shop.place }}</template></p></PlaceHeader>
+    <PlaceHeader title="Shop"
+      ><p v-if="view" class="text-slate">
+        {{ view.shop.name }}<template v-if="view.shop.place">, {{ view.shop.place }}</template>
+      </p></PlaceHeader
+    >
     <main class="mx-auto grid max-w-6xl gap-x-10 gap-y-6 p-5 max-sm:p-3 lg:grid-cols-[1fr_20rem]">
-      <div v-if="problem"><p class="mb-3 font-bold">{{ problem }}</p><button type="button" class="button" @click="load">Try again</button></div>
+      <div v-if="problem">
+        <p class="mb-3 font-bold">{{ problem }}</p>
+        <button type="button" class="button" @click="load">Try again</button>
+      </div>
       <p v-else-if="!view" class="text-slate">Reading the shop</p>
       <template v-else>
         <section class="min-w-0" data-testid="taught">
           <h2 class="text-xl">What your visits taught</h2>
-          <p class="mb-3 text-slate">Each closed visit with a confirmed cause, and each machine opened later at the bench, moves how likely that cause is here. The printed estimate counts as {{ ESTIMATE_WEIGHT.visits }} visits. {{ closed === 0 ? 'None is closed with its cause yet.' : `${closed} so far.` }}</p>
-          <p v-if="forgetting" class="mb-3 border-l-4 border-river pl-3" role="status">Forgotten: {{ forgetting.kind ? KINDS[forgetting.kind] : 'every kind' }}. <button type="button" class="button button-quiet" @click="remember">Remember again</button></p>
-          <Disclosure v-for="({ kind, visits, causes, since }, index) in taughtKinds" :key="kind" v-slot="{ open }" as="div" :default-open="index === 0 && visits > 0" class="border-t border-rule" :data-testid="`taught-${kind}`">
-            <DisclosureButton class="flex min-h-12 w-full items-center justify-between gap-3 py-1 text-left"><span class="font-bold">{{ KINDS[kind] }}</span><span class="number text-slate">{{ visits === 0 ? 'the estimate alone' : visits === 1 ? '1 visit' : `${visits} visits` }}<span class="sr-only">{{ open ? ', less' : ', more' }}</span></span></DisclosureButton>
+          <p class="mb-3 text-slate">
+            Each closed visit with a confirmed cause, and each machine opened later at the bench, moves how likely that
+            cause is here. The printed estimate counts as {{ ESTIMATE_WEIGHT.visits }} visits.
+            {{ closed === 0 ? 'None is closed with its cause yet.' : `${closed} so far.` }}
+          </p>
+          <p v-if="forgetting" class="mb-3 border-l-4 border-river pl-3" role="status">
+            Forgotten: {{ forgetting.kind ? KINDS[forgetting.kind] : 'every kind' }}.
+            <button type="button" class="button button-quiet" @click="remember">Remember again</button>
+          </p>
+          <Disclosure
+            v-for="({ kind, visits, causes, since }, index) in taughtKinds"
+            :key="kind"
+            v-slot="{ open }"
+            as="div"
+            :default-open="index === 0 && visits > 0"
+            class="border-t border-rule"
+            :data-testid="`taught-${kind}`"
+          >
+            <DisclosureButton class="flex min-h-12 w-full items-center justify-between gap-3 py-1 text-left"
+              ><span class="font-bold">{{ KINDS[kind] }}</span
+              ><span class="number text-slate"
+                >{{ visits === 0 ? 'the estimate alone' : visits === 1 ? '1 visit' : `${visits} visits`
+                }}<span class="sr-only">{{ open ? ', less' : ', more' }}</span></span
+              ></DisclosureButton
+            >
             <DisclosurePanel class="pb-4">
               <p v-if="since" class="text-slate">Counted since {{ format(new Date(since), 'd MMM yyyy, HH:mm') }}.</p>
               <p v-if="visits === 0" class="text-slate">Nothing has moved: the estimates stand as printed.</p>
-              <div v-else class="overflow-x-auto" tabindex="0" role="group" :aria-label="`what ${KINDS[kind]} visits taught`">
+              <div
+                v-else
+                class="overflow-x-auto"
+                tabindex="0"
+                role="group"
+                :aria-label="`what ${KINDS[kind]} visits taught`"
+              >
                 <table class="w-full min-w-[30rem] border-collapse">
-                  <thead><tr class="border-b border-ink text-left"><th scope="col" class="py-1">cause</th><th scope="col" class="text-right">yours</th><th scope="col" class="text-right">estimated</th><th scope="col" class="text-right">now</th><th scope="col" class="w-[34%] pl-4">from estimate to now</th></tr></thead>
+                  <thead>
+                    <tr class="border-b border-ink text-left">
+                      <th scope="col" class="py-1">cause</th>
+                      <th scope="col" class="text-right">yours</th>
+                      <th scope="col" class="text-right">estimated</th>
+                      <th scope="col" class="text-right">now</th>
+                      <th scope="col" class="w-[34%] pl-4">from estimate to now</th>
+                    </tr>
+                  </thead>
                   <tbody>
-                    <tr v-for="cause in moved(causes)" :key="cause.fault" class="border-b border-rule"><th scope="row" class="py-1.5 text-left font-normal">{{ name(cause.fault) }}</th><td class="number text-right">{{ cause.counted }}</td><td class="number text-right text-slate">{{ formatPercent(cause.estimated) }}</td><td class="number text-right font-bold">{{ formatPercent(cause.learned) }}</td>
-                      <td class="pl-4"><svg viewBox="0 0 200 16" class="h-4 w-full" aria-hidden="true"><path d="M0 8h200" stroke="var(--rule)" /><path :d="`M${Math.min(198, cause.estimated * 500)} 8H${Math.min(198, cause.learned * 500)}`" stroke="var(--river)" stroke-width="3" /><circle :cx="Math.min(196, cause.estimated * 500)" cy="8" r="3.500" fill="var(--paper)" stroke="var(--slate)" stroke-width="1.500" /><circle :cx="Math.min(196, cause.learned * 500)" cy="8" r="4.500" fill="var(--river)" /></svg></td></tr>
+                    <tr v-for="cause in moved(causes)" :key="cause.fault" class="border-b border-rule">
+                      <th scope="row" class="py-1.5 text-left font-normal">{{ name(cause.fault) }}</th>
+                      <td class="number text-right">{{ cause.counted }}</td>
+                      <td class="number text-right text-slate">{{ formatPercent(cause.estimated) }}</td>
+                      <td class="number text-right font-bold">{{ formatPercent(cause.learned) }}</td>
+                      <td class="pl-4">
+                        <svg viewBox="0 0 200 16" class="h-4 w-full" aria-hidden="true">
+                          <path d="M0 8h200" stroke="var(--rule)" />
+                          <path
+                            :d="`M${Math.min(198, cause.estimated * 500)} 8H${Math.min(198, cause.learned * 500)}`"
+                            stroke="var(--river)"
+                            stroke-width="3"
+                          />
+                          <circle
+                            :cx="Math.min(196, cause.estimated * 500)"
+                            cy="8"
+                            r="3.500"
+                            fill="var(--paper)"
+                            stroke="var(--slate)"
+                            stroke-width="1.500"
+                          />
+                          <circle :cx="Math.min(196, cause.learned * 500)" cy="8" r="4.500" fill="var(--river)" />
+                        </svg>
+                      </td>
+                    </tr>
                   </tbody>
                 </table>
-                <button type="button" class="button mt-3" :data-testid="`forget-${kind}`" @click="forget(kind)">Forget what {{ KINDS[kind] }} visits taught</button>
+                <button type="button" class="button mt-3" :data-testid="`forget-${kind}`" @click="forget(kind)">
+                  Forget what {{ KINDS[kind] }} visits taught
+                </button>
               </div>
             </DisclosurePanel>
           </Disclosure>
-          <button v-if="closed > 0" type="button" class="button mt-4" data-testid="forget-all" @click="forget()">Forget all of it</button>
+          <button v-if="closed > 0" type="button" class="button mt-4" data-testid="forget-all" @click="forget()">
+            Forget all of it
+          </button>
           <OwnTimes class="mt-8" :steps="view.steps" />
           <SchoolSettings class="mt-8" :schools="view.shop.schools" @set="setSchools" />
         </section>
         <section class="min-w-0" data-testid="rates">
           <h2 class="text-xl">What the shop charges</h2>
-          <dl class="ruled mt-2"><div v-for="[label, value] in [['an hour', money(view.shop.rates.hourly)], ['a journey', money(view.shop.rates.trip)], ['on parts', formatPercent(view.shop.rates.partsMarkup)], ['a pump down until the next visit', money(view.shop.rates.downtime)]]" :key="label" class="flex justify-between gap-4 py-1.5"><dt>{{ label }}</dt><dd class="number">{{ value }}</dd></div></dl>
-          <Disclosure v-slot="{ open }" as="div" class="mt-3 border-t border-rule"><DisclosureButton class="flex min-h-12 w-full items-center justify-between text-left font-bold">Part prices<span class="text-slate font-normal">{{ open ? 'less' : `${prices.length} parts` }}</span></DisclosureButton>
-            <DisclosurePanel><dl class="ruled"><div v-for="[id, price] in prices" :key="id" class="flex justify-between gap-4 py-1"><dt>{{ PARTS[id as keyof typeof PARTS] }}</dt><dd class="number">{{ money(price) }}</dd></div></dl></DisclosurePanel></Disclosure>
+          <dl class="ruled mt-2">
+            <div
+              v-for="[label, value] in [
+                ['an hour', money(view.shop.rates.hourly)],
+                ['a journey', money(view.shop.rates.trip)],
+                ['on parts', formatPercent(view.shop.rates.partsMarkup)],
+                ['a pump down until the next visit', money(view.shop.rates.downtime)],
+              ]"
+              :key="label"
+              class="flex justify-between gap-4 py-1.5"
+            >
+              <dt>{{ label }}</dt>
+              <dd class="number">{{ value }}</dd>
+            </div>
+          </dl>
+          <Disclosure v-slot="{ open }" as="div" class="mt-3 border-t border-rule"
+            ><DisclosureButton class="flex min-h-12 w-full items-center justify-between text-left font-bold"
+              >Part prices<span class="text-slate font-normal">{{
+                open ? 'less' : `${prices.length} parts`
+              }}</span></DisclosureButton
+            >
+            <DisclosurePanel
+              ><dl class="ruled">
+                <div v-for="[id, price] in prices" :key="id" class="flex justify-between gap-4 py-1">
+                  <dt>{{ PARTS[id as keyof typeof PARTS] }}</dt>
+                  <dd class="number">{{ money(price) }}</dd>
+                </div>
+              </dl></DisclosurePanel
+            ></Disclosure
+          >
           <JournalReport v-if="view.journal" class="mt-8" :journal="view.journal" />
           <ImportVisit class="mt-4" />
         </section>

@@ -27,7 +27,9 @@ export const useOutbox = defineStore('outbox', () => {
   let timer: ReturnType<typeof setTimeout> | undefined
 
   const pending = computed(() => lines.value.filter(({ refusal }) => !refusal).map(({ entry }) => entry))
-  const refused = computed(() => lines.value.filter((line): line is WaitingLine & { refusal: Refusal } => line.refusal !== undefined))
+  const refused = computed(() =>
+    lines.value.filter((line): line is WaitingLine & { refusal: Refusal } => line.refusal !== undefined),
+  )
 
   function reread(): void {
     lines.value = waitingLines.all()
@@ -48,7 +50,9 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   function flush(): Promise<void> {
-    sending ??= sendAll().finally(() => { sending = undefined })
+    sending ??= sendAll().finally(() => {
+      sending = undefined
+    })
     return sending
   }
 
@@ -97,7 +101,21 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   window.addEventListener('online', () => void flush())
-  window.addEventListener('storage', ({ key }) => { if (WaitingLines.concerns(key)) reread() })
+  window.addEventListener('storage', ({ key }) => {
+    if (WaitingLines.concerns(key)) reread()
+  })
   void flush()
-  return { pending, refused, dropped, reach, onlyHere, waiting: computed(() => pending.value.length), add, flush, change, drop, takeBack }
+  return {
+    pending,
+    refused,
+    dropped,
+    reach,
+    onlyHere,
+    waiting: computed(() => pending.value.length),
+    add,
+    flush,
+    change,
+    drop,
+    takeBack,
+  }
 })

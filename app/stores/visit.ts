@@ -1,7 +1,14 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { v7 as uuidv7 } from 'uuid'
-import { compareEntries, ENTRY_VERSION, nextLamport, type Entry, type EntryBodies, type EntryKind } from '#core/visit/entry'
+import {
+  compareEntries,
+  ENTRY_VERSION,
+  nextLamport,
+  type Entry,
+  type EntryBodies,
+  type EntryKind,
+} from '#core/visit/entry'
 import type { Claim } from '#core/visit/supersession'
 import { foldVisit, type VisitState } from '#core/visit/fold'
 import { earlierReadings, type HistoryReading } from '#core/visit/history'
@@ -38,7 +45,11 @@ export const useVisit = defineStore('visit', () => {
     return refused.size === 0 ? here.value : here.value.filter(({ id }) => !refused.has(id))
   })
   // What waits in the outbox belongs to the journal here, and stays in it when it has been sent.
-  watch(() => [outbox.pending, visitId.value] as const, ([pending]) => merge(pending.filter((entry) => entry.visitId === visitId.value)), { immediate: true })
+  watch(
+    () => [outbox.pending, visitId.value] as const,
+    ([pending]) => merge(pending.filter((entry) => entry.visitId === visitId.value)),
+    { immediate: true },
+  )
   const earlier = computed(() => earlierReadings(history.value))
   const state = computed<VisitState | undefined>(() => foldVisit(entries.value, { earlier: earlier.value }))
 
@@ -54,8 +65,18 @@ export const useVisit = defineStore('visit', () => {
     try {
       const response = await fetch(`/api/visits/${id}`)
       // The shop is still taking in its journal: it says how far it is, and is asked again.
-      if (response.status === 503) again = setTimeout(() => { if (visitId.value === id) void open(id) }, ASK_AGAIN)
-      const view = (await response.json()) as { entries: Entry[]; history: HistoryReading[]; shop: Shop; experience: Record<string, number>; pace: Pace; title?: string }
+      if (response.status === 503)
+        again = setTimeout(() => {
+          if (visitId.value === id) void open(id)
+        }, ASK_AGAIN)
+      const view = (await response.json()) as {
+        entries: Entry[]
+        history: HistoryReading[]
+        shop: Shop
+        experience: Record<string, number>
+        pace: Pace
+        title?: string
+      }
       if (!response.ok) throw new Error(view.title ?? response.statusText)
       merge(view.entries)
       history.value = view.history
@@ -64,7 +85,11 @@ export const useVisit = defineStore('visit', () => {
       pace.value = view.pace
     } catch (error) {
       // With something of this visit in hand the work goes on; the banner says that the server is away.
-      if (!state.value) problem.value = error instanceof TypeError ? 'The server does not answer. Start it, then open this page again.' : (error as Error).message
+      if (!state.value)
+        problem.value =
+          error instanceof TypeError
+            ? 'The server does not answer. Start it, then open this page again.'
+            : (error as Error).message
     }
   }
 
@@ -72,15 +97,30 @@ export const useVisit = defineStore('visit', () => {
     const known = new Set(here.value.map(({ id }) => id))
     // A line that an older app left waiting has no logical time: it stands after what is here, as it will when it arrives.
     const untimed = nextLamport(here.value)
-    const fresh = more.filter(({ id }) => !known.has(id)).map((entry, index) => (entry.lamport === undefined ? { ...entry, lamport: untimed + index } : entry))
+    const fresh = more
+      .filter(({ id }) => !known.has(id))
+      .map((entry, index) => (entry.lamport === undefined ? { ...entry, lamport: untimed + index } : entry))
     if (fresh.length > 0) here.value = [...here.value, ...fresh].sort(compareEntries)
   }
 
   /** Writes one line in the journal. It counts at once; the outbox carries it to the server. */
-  function append<K extends EntryKind>(kind: K, body: EntryBodies[K], supersedes?: string, settles: readonly string[] = []): Entry {
+  function append<K extends EntryKind>(
+    kind: K,
+    body: EntryBodies[K],
+    supersedes?: string,
+    settles: readonly string[] = [],
+  ): Entry {
     const entry = {
-      id: uuidv7(), v: ENTRY_VERSION, lamport: nextLamport(here.value), visitId: visitId.value ?? null, kind, at: new Date().toISOString(), author: author.value || 'technician',
-      ...(supersedes ? { supersedes } : {}), ...(settles.length > 0 ? { settles: [...settles] } : {}), body,
+      id: uuidv7(),
+      v: ENTRY_VERSION,
+      lamport: nextLamport(here.value),
+      visitId: visitId.value ?? null,
+      kind,
+      at: new Date().toISOString(),
+      author: author.value || 'technician',
+      ...(supersedes ? { supersedes } : {}),
+      ...(settles.length > 0 ? { settles: [...settles] } : {}),
+      body,
     } as unknown as Entry
     merge([entry])
     void outbox.add([entry])
@@ -104,27 +144,61 @@ export const useVisit = defineStore('visit', () => {
   }
 
   let latest = 0
-  watch(() => (state.value ? JSON.stringify([state.value.case, shop.value.rates, experience.value, state.value.decision]) : undefined), async (key) => {
-    if (!key || !state.value) return
-    const turn = ++latest
-    thinking.value = true
-    const result = await useThinker().think(JSON.parse(JSON.stringify(state.value.case)), JSON.parse(JSON.stringify(shop.value.rates)), { ...earlier.value }, { ...experience.value }, state.value.decision)
-    // A newer case overtakes an older answer.
-    if (turn !== latest) return
-    thought.value = result
-    thinking.value = false
-  }, { immediate: true })
+  watch(
+    () =>
+      state.value
+        ? JSON.stringify([state.value.case, shop.value.rates, experience.value, state.value.decision])
+        : undefined,
+    async (key) => {
+      if (!key || !state.value) return
+      const turn = ++latest
+      thinking.value = true
+      const result = await useThinker().think(
+        JSON.parse(JSON.stringify(state.value.case)),
+        JSON.parse(JSON.stringify(shop.value.rates)),
+        { ...earlier.value },
+        { ...experience.value },
+        state.value.decision,
+      )
+      // A newer case overtakes an older answer.
+      if (turn !== latest) return
+      thought.value = result
+      thinking.value = false
+    },
+    { immediate: true },
+  )
 
   /** Another tab wrote: its entries are in the shared outbox or on the server. */
   const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('pike-lamp')
   if (channel) {
-    channel.onmessage = (message: MessageEvent<{ visitId: string; entries: Entry[] }>) => { if (message.data.visitId === visitId.value) merge(message.data.entries) }
+    channel.onmessage = (message: MessageEvent<{ visitId: string; entries: Entry[] }>) => {
+      if (message.data.visitId === visitId.value) merge(message.data.entries)
+    }
     watch(here, (all, before) => {
       const known = new Set((before ?? []).map(({ id }) => id))
       const fresh = all.filter(({ id }) => !known.has(id))
-      if (fresh.length > 0 && fresh.length < 5 && visitId.value) channel.postMessage({ visitId: visitId.value, entries: JSON.parse(JSON.stringify(fresh)) })
+      if (fresh.length > 0 && fresh.length < 5 && visitId.value)
+        channel.postMessage({ visitId: visitId.value, entries: JSON.parse(JSON.stringify(fresh)) })
     })
   }
 
-  return { visitId, entries, history, earlier, shop, experience, pace, state, thought, thinking, problem, author, undoable, open, append, settle, undo }
+  return {
+    visitId,
+    entries,
+    history,
+    earlier,
+    shop,
+    experience,
+    pace,
+    state,
+    thought,
+    thinking,
+    problem,
+    author,
+    undoable,
+    open,
+    append,
+    settle,
+    undo,
+  }
 })

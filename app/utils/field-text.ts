@@ -14,14 +14,35 @@ export function readNumber(text: string): number | undefined {
 
 /** A curve as text: `0 at 260, 10 at 180`, flow at head, in the units shown. */
 export function curveText(points: readonly CurvePoint[], system: UnitSystem): string {
-  return points.map((point) => `${shortNumber(toShown(point.flowLitresPerSecond, 'flow', system))} at ${shortNumber(toShown(point.headMetres, 'head', system))}`).join(', ')
+  return points
+    .map(
+      (point) =>
+        `${shortNumber(toShown(point.flowLitresPerSecond, 'flow', system))} at ${shortNumber(toShown(point.headMetres, 'head', system))}`,
+    )
+    .join(', ')
 }
 
 /** Reads such a text; nothing where a point is no point or the head does not fall. */
 export function readCurve(written: string, system: UnitSystem): CurvePoint[] | undefined {
-  const points = written.split(/\s*[,;]\s*/).map((point) => /^(\d+(?:\.\d+)?)\s*(?:at|@|\/|\s)\s*(\d+(?:\.\d+)?)$/.exec(point.trim()))
-  const known = points.flatMap((found): CurvePoint[] => (found ? [{ flowLitresPerSecond: fromShown(Number(found[1]), 'flow', system), headMetres: fromShown(Number(found[2]), 'head', system) }] : []))
-  const falls = known.every((point, index) => index === 0 || (point.flowLitresPerSecond > (known[index - 1]?.flowLitresPerSecond ?? 0) && point.headMetres < (known[index - 1]?.headMetres ?? 0)))
+  const points = written
+    .split(/\s*[,;]\s*/)
+    .map((point) => /^(\d+(?:\.\d+)?)\s*(?:at|@|\/|\s)\s*(\d+(?:\.\d+)?)$/.exec(point.trim()))
+  const known = points.flatMap((found): CurvePoint[] =>
+    found
+      ? [
+          {
+            flowLitresPerSecond: fromShown(Number(found[1]), 'flow', system),
+            headMetres: fromShown(Number(found[2]), 'head', system),
+          },
+        ]
+      : [],
+  )
+  const falls = known.every(
+    (point, index) =>
+      index === 0 ||
+      (point.flowLitresPerSecond > (known[index - 1]?.flowLitresPerSecond ?? 0) &&
+        point.headMetres < (known[index - 1]?.headMetres ?? 0)),
+  )
   return known.length === points.length && known.length > 0 && falls ? known : undefined
 }
 
@@ -33,7 +54,9 @@ export function stockText(stock: readonly StockCapacitor[]): string {
 export function readStock(written: string): StockCapacitor[] | undefined {
   if (written.trim() === '') return []
   const cans = written.split(/\s*[,;]\s*/).map((can) => /^(\d+(?:\.\d+)?)\s*\/\s*(\d+(?:\.\d+)?)$/.exec(can.trim()))
-  return cans.every((can) => can !== null) ? cans.map((can) => ({ microfarads: Number(can[1]), volts: Number(can[2]) })) : undefined
+  return cans.every((can) => can !== null)
+    ? cans.map((can) => ({ microfarads: Number(can[1]), volts: Number(can[2]) }))
+    : undefined
 }
 
 /** What a question's field holds, as its text. */
@@ -50,7 +73,11 @@ export function readField(field: Field, written: string, system: UnitSystem): { 
   if (field.as === 'choice') return { value: written }
   if (field.as === 'curve') {
     const value = readCurve(written, system)
-    return value && value.length > 1 ? { value } : { problem: `Two points or more as ${unitOf('flow', system)} at ${unitOf('head', system)}, head falling: 0 at 260, 10 at 180` }
+    return value && value.length > 1
+      ? { value }
+      : {
+          problem: `Two points or more as ${unitOf('flow', system)} at ${unitOf('head', system)}, head falling: 0 at 260, 10 at 180`,
+        }
   }
   if (field.as === 'stock') {
     const value = readStock(written)
@@ -58,7 +85,12 @@ export function readField(field: Field, written: string, system: UnitSystem): { 
   }
   const number = readNumber(written)
   const value = number === undefined ? undefined : fromShown(number, field.measure, system)
-  const fits = value !== undefined && value <= field.max && (field.min === undefined || value >= field.min - 1e-12) && (field.above === undefined || value > field.above) && (!field.whole || Number.isInteger(value))
+  const fits =
+    value !== undefined &&
+    value <= field.max &&
+    (field.min === undefined || value >= field.min - 1e-12) &&
+    (field.above === undefined || value > field.above) &&
+    (!field.whole || Number.isInteger(value))
   return fits ? { value } : { problem: rangeWords(field, system) }
 }
 

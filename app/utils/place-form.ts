@@ -5,20 +5,41 @@ import { fromShown, toShown, unitOf, type Measure as Quantity, type UnitSystem }
 import { curveText, readCurve, readNumber, shortNumber } from './field-text'
 
 type Measure = 'length' | 'short-length' | 'volume' | 'pressure' | 'hours' | 'gauge' | 'curve'
-export interface PlaceField { key: Exclude<keyof Installation, 'onlySupply' | 'livestock'>; label: string; measure: Measure; kinds: readonly Kind[]; max: number }
+export interface PlaceField {
+  key: Exclude<keyof Installation, 'onlySupply' | 'livestock'>
+  label: string
+  measure: Measure
+  kinds: readonly Kind[]
+  max: number
+}
 
 const ALL = Object.keys(KINDS) as Kind[]
 
 /** What is known of the place, kind by kind: cable and depth of a well, switch and tank of a house, a pit's width. */
 export const PLACE_FIELDS: readonly PlaceField[] = [
-  { key: 'cutInPsi', label: 'Cut-in, psi', measure: 'pressure', kinds: HOUSE_WATER, max: 300 }, { key: 'cutOutPsi', label: 'Cut-out, psi', measure: 'pressure', kinds: HOUSE_WATER, max: 300 }, { key: 'tankLitres', label: 'Tank', measure: 'volume', kinds: HOUSE_WATER, max: 20000 },
-  { key: 'wellDepthMetres', label: 'Well depth', measure: 'length', kinds: WELLS, max: 1000 }, { key: 'liftMetres', label: 'Lift', measure: 'length', kinds: [...HOUSE_WATER, 'sump'], max: 1000 }, { key: 'cableAwg', label: 'Drop cable, AWG', measure: 'gauge', kinds: WELLS, max: 40 },
-  { key: 'cableMetres', label: 'Drop cable', measure: 'length', kinds: WELLS, max: 1500 }, { key: 'pumpCurve', label: 'Curve', measure: 'curve', kinds: HOUSE_WATER, max: 1000 }, { key: 'pitDiameterMetres', label: 'Pit across', measure: 'short-length', kinds: ['sump'], max: 10 },
+  { key: 'cutInPsi', label: 'Cut-in, psi', measure: 'pressure', kinds: HOUSE_WATER, max: 300 },
+  { key: 'cutOutPsi', label: 'Cut-out, psi', measure: 'pressure', kinds: HOUSE_WATER, max: 300 },
+  { key: 'tankLitres', label: 'Tank', measure: 'volume', kinds: HOUSE_WATER, max: 20000 },
+  { key: 'wellDepthMetres', label: 'Well depth', measure: 'length', kinds: WELLS, max: 1000 },
+  { key: 'liftMetres', label: 'Lift', measure: 'length', kinds: [...HOUSE_WATER, 'sump'], max: 1000 },
+  { key: 'cableAwg', label: 'Drop cable, AWG', measure: 'gauge', kinds: WELLS, max: 40 },
+  { key: 'cableMetres', label: 'Drop cable', measure: 'length', kinds: WELLS, max: 1500 },
+  { key: 'pumpCurve', label: 'Curve', measure: 'curve', kinds: HOUSE_WATER, max: 1000 },
+  { key: 'pitDiameterMetres', label: 'Pit across', measure: 'short-length', kinds: ['sump'], max: 10 },
   { key: 'dutyHoursPerDay', label: 'Hours a day', measure: 'hours', kinds: ALL, max: 24 },
 ]
 
 /** Which of core's measures a field is written in; a metric pit is written in metres. */
-const measured = (measure: Measure, units: UnitSystem): Quantity | undefined => (measure === 'length' ? 'length' : measure === 'volume' ? 'volume' : measure === 'short-length' ? (units === 'us' ? 'level' : 'length') : undefined)
+const measured = (measure: Measure, units: UnitSystem): Quantity | undefined =>
+  measure === 'length'
+    ? 'length'
+    : measure === 'volume'
+      ? 'volume'
+      : measure === 'short-length'
+        ? units === 'us'
+          ? 'level'
+          : 'length'
+        : undefined
 const CURVE_UNITS = (units: UnitSystem) => `${unitOf('flow', units)} at ${unitOf('head', units)}`
 
 /** The field's label with the unit it is written in. */
@@ -30,35 +51,68 @@ export function placeLabel({ label, measure }: PlaceField, units: UnitSystem): s
 
 /** The place as the text of its fields. */
 export function placeText(installation: Installation | undefined, units: UnitSystem): Record<string, string> {
-  return Object.fromEntries(PLACE_FIELDS.map(({ key, measure }) => {
-    const value = installation?.[key]
-    if (value === undefined) return [key, '']
-    if (Array.isArray(value)) return [key, curveText(value, units)]
-    const quantity = measured(measure, units)
-    return [key, typeof value === 'string' ? value : shortNumber(quantity ? toShown(value, quantity, units) : value)]
-  }))
+  return Object.fromEntries(
+    PLACE_FIELDS.map(({ key, measure }) => {
+      const value = installation?.[key]
+      if (value === undefined) return [key, '']
+      if (Array.isArray(value)) return [key, curveText(value, units)]
+      const quantity = measured(measure, units)
+      return [key, typeof value === 'string' ? value : shortNumber(quantity ? toShown(value, quantity, units) : value)]
+    }),
+  )
 }
 
 /** Reads the fields back; each problem says what would be right. What stands there unchanged keeps its exact value. */
-export function readPlace(text: Record<string, string>, kind: Kind, units: UnitSystem, before: Installation = {}): { installation: Installation; problems: Record<string, string> } {
+export function readPlace(
+  text: Record<string, string>,
+  kind: Kind,
+  units: UnitSystem,
+  before: Installation = {},
+): { installation: Installation; problems: Record<string, string> } {
   const problems: Record<string, string> = {}
   const unchanged = placeText(before, units)
-  const changed = PLACE_FIELDS.filter(({ key, kinds }) => kinds.includes(kind) && (text[key] ?? '').trim() !== unchanged[key])
+  const changed = PLACE_FIELDS.filter(
+    ({ key, kinds }) => kinds.includes(kind) && (text[key] ?? '').trim() !== unchanged[key],
+  )
   const rewritten = new Set<string>(changed.map(({ key }) => key))
-  const installation: Record<string, unknown> = Object.fromEntries(Object.entries(before).filter(([key]) => !rewritten.has(key)))
+  const installation: Record<string, unknown> = Object.fromEntries(
+    Object.entries(before).filter(([key]) => !rewritten.has(key)),
+  )
   for (const field of changed) {
     const { key, measure, max } = field
     const written = (text[key] ?? '').trim()
     if (!written) continue
-    const read = measure === 'gauge' ? readGauge(written) : measure === 'curve' ? readCurve(written, units) : readSize(written, measured(measure, units), units, max, measure === 'hours')
-    if (read === undefined) problems[key] = measure === 'gauge' ? 'A gauge from 40 to 1, or 1/0 to 4/0' : measure === 'curve' ? `Points as ${CURVE_UNITS(units)}, head falling: 0 at 260, 10 at 180` : `${placeLabel(field, units)}: a number above 0`
+    const read =
+      measure === 'gauge'
+        ? readGauge(written)
+        : measure === 'curve'
+          ? readCurve(written, units)
+          : readSize(written, measured(measure, units), units, max, measure === 'hours')
+    if (read === undefined)
+      problems[key] =
+        measure === 'gauge'
+          ? 'A gauge from 40 to 1, or 1/0 to 4/0'
+          : measure === 'curve'
+            ? `Points as ${CURVE_UNITS(units)}, head falling: 0 at 260, 10 at 180`
+            : `${placeLabel(field, units)}: a number above 0`
     else installation[key] = read
   }
-  if (typeof installation.cutInPsi === 'number' && typeof installation.cutOutPsi === 'number' && installation.cutOutPsi <= installation.cutInPsi) problems.cutOutPsi = `Above the cut-in of ${shortNumber(installation.cutInPsi)} psi`
+  if (
+    typeof installation.cutInPsi === 'number' &&
+    typeof installation.cutOutPsi === 'number' &&
+    installation.cutOutPsi <= installation.cutInPsi
+  )
+    problems.cutOutPsi = `Above the cut-in of ${shortNumber(installation.cutInPsi)} psi`
   return { installation: installation as Installation, problems }
 }
 
-function readSize(written: string, quantity: Quantity | undefined, units: UnitSystem, max: number, zero: boolean): number | undefined {
+function readSize(
+  written: string,
+  quantity: Quantity | undefined,
+  units: UnitSystem,
+  max: number,
+  zero: boolean,
+): number | undefined {
   const number = readNumber(written)
   const value = number !== undefined && quantity ? fromShown(number, quantity, units) : number
   return value !== undefined && (zero ? value >= 0 : value > 0) && value <= max ? value : undefined

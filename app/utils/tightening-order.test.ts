@@ -11,5 +11,6 @@ describe('the order of tightening', () => {
     }
   })
 
-  it('goes round one after the other where that is the rule', () => expect(tighteningOrder(5, 'in order')).toEqual([0, 1, 2, 3, 4]))
+  it('goes round one after the other where that is the rule', () =>
+    expect(tighteningOrder(5, 'in order')).toEqual([0, 1, 2, 3, 4]))
 })

@@ -2,9 +2,16 @@ import type { FieldProblem } from '#core/validation/input-error'
 import { compareEntries, type Entry } from '#core/visit/entry'
 
 /** Why the server would not take a line: its words, and the fields they are about. */
-export interface Refusal { title: string; status: number; problems: FieldProblem[] }
+export interface Refusal {
+  title: string
+  status: number
+  problems: FieldProblem[]
+}
 /** A line that the server has not acknowledged: on its way, or refused and kept until somebody changes or drops it. */
-export interface WaitingLine { entry: Entry; refusal?: Refusal }
+export interface WaitingLine {
+  entry: Entry
+  refusal?: Refusal
+}
 
 const PREFIX = 'pike-lamp.waiting.'
 /** Where all lines lay together before each had a place of its own. */
@@ -23,8 +30,12 @@ export class WaitingLines {
 
   /** Every waiting line in the order of its journal. */
   all(): WaitingLine[] {
-    const kept = Array.from({ length: this.storage.length }, (_, index) => this.storage.key(index)).flatMap((key) => (key?.startsWith(PREFIX) ? (parsed(this.storage.getItem(key)) ?? []) : []))
-    return [...new Map([...kept, ...this.unkept.values()].map((line) => [line.entry.id, line])).values()].sort((a, b) => compareEntries(a.entry, b.entry))
+    const kept = Array.from({ length: this.storage.length }, (_, index) => this.storage.key(index)).flatMap((key) =>
+      key?.startsWith(PREFIX) ? (parsed(this.storage.getItem(key)) ?? []) : [],
+    )
+    return [...new Map([...kept, ...this.unkept.values()].map((line) => [line.entry.id, line])).values()].sort((a, b) =>
+      compareEntries(a.entry, b.entry),
+    )
   }
 
   /** Lines that are only on this page, because the device's storage would not take them. */

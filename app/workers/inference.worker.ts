@@ -6,11 +6,25 @@ import type { Rates } from '#core/knowledge/rates'
 import { prepare, type Preparation } from '#core/planning/preparation'
 
 /** Everything that follows from a case, computed away from the page. */
-export interface Thought { diagnosis: Diagnosis; options: Option[]; preparation: Preparation }
+export interface Thought {
+  diagnosis: Diagnosis
+  options: Option[]
+  preparation: Preparation
+}
 
 const thinker = {
-  think(input: DiagnosisCase, rates: Rates, earlier: Record<string, number>, experience: Record<string, number>, chosen?: string): Thought {
-    return { diagnosis: diagnose(input, { rates, earlier, experience }), options: optionsFor(input, rates, experience, chosen), preparation: prepare(input, experience) }
+  think(
+    input: DiagnosisCase,
+    rates: Rates,
+    earlier: Record<string, number>,
+    experience: Record<string, number>,
+    chosen?: string,
+  ): Thought {
+    return {
+      diagnosis: diagnose(input, { rates, earlier, experience }),
+      options: optionsFor(input, rates, experience, chosen),
+      preparation: prepare(input, experience),
+    }
   },
 }
 export type Thinker = typeof thinker

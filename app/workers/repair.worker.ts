@@ -6,16 +6,37 @@ import { downtimeOf, type Downtime } from '#core/takedown/downtime'
 import { repairSteps, spareAssembly, type RepairOptions, type StepPlan } from '#core/takedown/step-plan'
 
 /** What a repair takes from here on: its clock, and how long the water is off. */
-export interface RepairClock { minutes: StepPlan['minutes']; downtime: Downtime }
+export interface RepairClock {
+  minutes: StepPlan['minutes']
+  downtime: Downtime
+}
 
 const clock = {
   /** The tries of every step’s three points, off the page’s own thread. */
-  read(kind: Kind, construction: Construction, option: string, options: RepairOptions, installation: Installation | undefined, done: readonly string[]): RepairClock | undefined {
+  read(
+    kind: Kind,
+    construction: Construction,
+    option: string,
+    options: RepairOptions,
+    installation: Installation | undefined,
+    done: readonly string[],
+  ): RepairClock | undefined {
     const plan = repairSteps(kind, construction, option, options)
     if (!plan) return undefined
-    const inPlace = options.spareFirst ? repairSteps(kind, construction, option, { ...options, spareFirst: false }) : plan
-    const spare = spareAssembly(kind, construction) && inPlace && inPlace.assemblies.length > 0 ? repairSteps(kind, construction, option, { ...options, spareFirst: true }) : undefined
-    return { minutes: minutesOf(plan.steps.filter(({ id }) => !done.includes(id)), plan.waits), downtime: downtimeOf(kind, inPlace ?? plan, spare, installation) }
+    const inPlace = options.spareFirst
+      ? repairSteps(kind, construction, option, { ...options, spareFirst: false })
+      : plan
+    const spare =
+      spareAssembly(kind, construction) && inPlace && inPlace.assemblies.length > 0
+        ? repairSteps(kind, construction, option, { ...options, spareFirst: true })
+        : undefined
+    return {
+      minutes: minutesOf(
+        plan.steps.filter(({ id }) => !done.includes(id)),
+        plan.waits,
+      ),
+      downtime: downtimeOf(kind, inPlace ?? plan, spare, installation),
+    }
   },
 }
 export type Clock = typeof clock

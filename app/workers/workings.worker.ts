@@ -6,7 +6,14 @@ let turn = 0
 
 const asker = {
   /** Asks many times, telling how far it is; nothing comes back once another was begun or it was stopped. */
-  async spread(id: string, input: object, doubts: Doubts, runs: number, seed: number, progress: (done: number) => void): Promise<Spread | undefined> {
+  async spread(
+    id: string,
+    input: object,
+    doubts: Doubts,
+    runs: number,
+    seed: number,
+    progress: (done: number) => void,
+  ): Promise<Spread | undefined> {
     const mine = ++turn
     const asking = spreadOf(questionById(id), input, doubts, { runs, seed })
     for (;;) {

@@ -9,7 +9,14 @@ import { breakMachine } from '#core/virtual/faults'
 import type { VirtualMachine } from '#core/virtual/machine'
 import { chance, type Chance } from '#core/quantity/random'
 
-export interface VirtualCase { seed: number; machine: VirtualMachine; pump: Pump; faults: Fault[]; complaints: Complaint[]; chance: Chance }
+export interface VirtualCase {
+  seed: number
+  machine: VirtualMachine
+  pump: Pump
+  faults: Fault[]
+  complaints: Complaint[]
+  chance: Chance
+}
 
 const MOST_TRIES = 400
 /** So many machines with one fault and nobody notices: then nobody calls about it. */

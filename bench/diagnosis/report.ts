@@ -1,21 +1,51 @@
 import type { Done } from './worker'
 
-export interface Calibration { error: number; bins: { from: number; count: number; believed: number; right: number }[] }
+export interface Calibration {
+  error: number
+  bins: { from: number; count: number; believed: number; right: number }[]
+}
 
 /** Expected calibration error over ten bins: how far belief and truth lie apart, weighed by how often. */
 export function calibration(rows: readonly { belief: number; right: boolean }[]): Calibration {
   const bins = Array.from({ length: 10 }, (_, index) => {
     const inside = rows.filter(({ belief }) => Math.min(9, Math.floor(belief * 10)) === index)
-    const mean = (values: readonly number[]) => (values.length === 0 ? 0 : values.reduce((sum, value) => sum + value, 0) / values.length)
-    return { from: index / 10, count: inside.length, believed: mean(inside.map(({ belief }) => belief)), right: mean(inside.map(({ right }) => (right ? 1 : 0))) }
+    const mean = (values: readonly number[]) =>
+      values.length === 0 ? 0 : values.reduce((sum, value) => sum + value, 0) / values.length
+    return {
+      from: index / 10,
+      count: inside.length,
+      believed: mean(inside.map(({ belief }) => belief)),
+      right: mean(inside.map(({ right }) => (right ? 1 : 0))),
+    }
   })
-  return { error: bins.reduce((sum, { count, believed, right }) => sum + (count / rows.length) * Math.abs(believed - right), 0), bins }
+  return {
+    error: bins.reduce(
+      (sum, { count, believed, right }) => sum + (count / rows.length) * Math.abs(believed - right),
+      0,
+    ),
+    bins,
+  }
 }
 
 const percent = (value: number) => `${(100 * value).toFixed(1)} %`
 const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length)
 
-export interface Figures { settled: number; right: number; named: number; lean: number; causeError: number; cureError: number; minutes: number; checklistMinutes: number; wholeMinutes: number; ratio: number; unneeded: number; unneededChecklist: number; unneededLot: number; checklistRight: number }
+export interface Figures {
+  settled: number
+  right: number
+  named: number
+  lean: number
+  causeError: number
+  cureError: number
+  minutes: number
+  checklistMinutes: number
+  wholeMinutes: number
+  ratio: number
+  unneeded: number
+  unneededChecklist: number
+  unneededLot: number
+  checklistRight: number
+}
 
 export function figuresOf(rows: readonly Done[]): Figures {
   const lamp = rows.map((row) => row.lamp)
@@ -23,10 +53,20 @@ export function figuresOf(rows: readonly Done[]): Figures {
   const paired = rows.filter(({ checklist }) => checklist !== undefined)
   const minutes = mean(paired.map((row) => row.lamp.minutes))
   return {
-    settled: mean(lamp.map(({ settled }) => (settled ? 1 : 0))), right: mean(lamp.map(({ right }) => (right ? 1 : 0))), named: mean(lamp.map(({ named }) => (named ? 1 : 0))), lean: mean(lamp.map(({ right, unneeded }) => (right && unneeded === 0 ? 1 : 0))),
-    causeError: calibration(lamp.map(({ belief, named }) => ({ belief, right: named }))).error, cureError: calibration(lamp.map(({ cureBelief, right }) => ({ belief: cureBelief, right }))).error,
-    minutes, checklistMinutes: mean(list.map((row) => row.minutes)), wholeMinutes: mean(list.map(({ wholeList }) => wholeList)), ratio: minutes / mean(list.map((row) => row.minutes)),
-    unneeded: 100 * mean(lamp.map(({ unneeded }) => unneeded)), unneededChecklist: 100 * mean(list.map(({ unneeded }) => unneeded)), unneededLot: 100 * mean(rows.map(({ lot }) => lot)), checklistRight: mean(list.map(({ right }) => (right ? 1 : 0))),
+    settled: mean(lamp.map(({ settled }) => (settled ? 1 : 0))),
+    right: mean(lamp.map(({ right }) => (right ? 1 : 0))),
+    named: mean(lamp.map(({ named }) => (named ? 1 : 0))),
+    lean: mean(lamp.map(({ right, unneeded }) => (right && unneeded === 0 ? 1 : 0))),
+    causeError: calibration(lamp.map(({ belief, named }) => ({ belief, right: named }))).error,
+    cureError: calibration(lamp.map(({ cureBelief, right }) => ({ belief: cureBelief, right }))).error,
+    minutes,
+    checklistMinutes: mean(list.map((row) => row.minutes)),
+    wholeMinutes: mean(list.map(({ wholeList }) => wholeList)),
+    ratio: minutes / mean(list.map((row) => row.minutes)),
+    unneeded: 100 * mean(lamp.map(({ unneeded }) => unneeded)),
+    unneededChecklist: 100 * mean(list.map(({ unneeded }) => unneeded)),
+    unneededLot: 100 * mean(rows.map(({ lot }) => lot)),
+    checklistRight: mean(list.map(({ right }) => (right ? 1 : 0))),
   }
 }
 
@@ -55,18 +95,26 @@ export function printWorst(rows: readonly Done[], most: number): string {
     const key = `${row.kind} ${row.lamp.faults.join(' + ')}`
     byFault.set(key, [...(byFault.get(key) ?? []), row])
   }
-  const worst = [...byFault].map(([key, list]) => ({ key, list, wrong: list.filter(({ lamp }) => !lamp.right) })).filter(({ wrong }) => wrong.length > 0).sort((a, b) => b.wrong.length - a.wrong.length || b.wrong.length / b.list.length - a.wrong.length / a.list.length).slice(0, most)
-  return worst.map(({ key, list, wrong }) => {
-    const { lamp } = wrong[0] as Done
-    return `  ${key}: ${wrong.length} of ${list.length} wrong; ${lamp.settled ? 'settled on' : 'not settled,'} ${lamp.action} (${lamp.top} ${percent(lamp.belief)}) after ${lamp.complaints.join(', ')}; ${lamp.checks.join(', ') || 'no check'}`
-  }).join('\n')
+  const worst = [...byFault]
+    .map(([key, list]) => ({ key, list, wrong: list.filter(({ lamp }) => !lamp.right) }))
+    .filter(({ wrong }) => wrong.length > 0)
+    .sort((a, b) => b.wrong.length - a.wrong.length || b.wrong.length / b.list.length - a.wrong.length / a.list.length)
+    .slice(0, most)
+  return worst
+    .map(({ key, list, wrong }) => {
+      const { lamp } = wrong[0] as Done
+      return `  ${key}: ${wrong.length} of ${list.length} wrong; ${lamp.settled ? 'settled on' : 'not settled,'} ${lamp.action} (${lamp.top} ${percent(lamp.belief)}) after ${lamp.complaints.join(', ')}; ${lamp.checks.join(', ') || 'no check'}`
+    })
+    .join('\n')
 }
 
 export function printKinds(rows: readonly Done[]): string {
   const kinds = [...new Set(rows.map(({ kind }) => kind))]
-  return kinds.map((kind) => {
-    const own = rows.filter((row) => row.kind === kind)
-    const f = figuresOf(own)
-    return `  ${kind.padEnd(16)} ${String(own.length).padStart(4)}  right ${percent(f.right).padStart(7)}  named ${percent(f.named).padStart(7)}  cure ECE ${f.cureError.toFixed(3)}  minutes ${f.minutes.toFixed(1).padStart(5)} of ${f.checklistMinutes.toFixed(1).padStart(6)} (${percent(f.ratio)})`
-  }).join('\n')
+  return kinds
+    .map((kind) => {
+      const own = rows.filter((row) => row.kind === kind)
+      const f = figuresOf(own)
+      return `  ${kind.padEnd(16)} ${String(own.length).padStart(4)}  right ${percent(f.right).padStart(7)}  named ${percent(f.named).padStart(7)}  cure ECE ${f.cureError.toFixed(3)}  minutes ${f.minutes.toFixed(1).padStart(5)} of ${f.checklistMinutes.toFixed(1).padStart(6)} (${percent(f.ratio)})`
+    })
+    .join('\n')
 }

@@ -40,22 +40,54 @@ function asFinding(question: Asked, dice: Chance, { machine }: VirtualCase): Fin
   return { ...question, ...answer(machine, question, dice), ...(unit ? { unit } : {}) }
 }
 
-function outcomeOf(each: VirtualCase, model: DiagnosisModel, diagnosis: Diagnosis, clock: VisitClock, findings: readonly Finding[]): Outcome {
+function outcomeOf(
+  each: VirtualCase,
+  model: DiagnosisModel,
+  diagnosis: Diagnosis,
+  clock: VisitClock,
+  findings: readonly Finding[],
+): Outcome {
   const action = model.actions.find(({ id }) => id === diagnosis.bestAction) as ActionRow
   const beside = model.actions.find(({ id }) => id === diagnosis.alsoDo)
-  const done = beside ? { parts: [...new Set([...action.parts, ...beside.parts])], cures: [...action.cures, ...beside.cures] } : action
+  const done = beside
+    ? { parts: [...new Set([...action.parts, ...beside.parts])], cures: [...action.cures, ...beside.cures] }
+    : action
   const right = each.faults.every((fault) => done.cures.includes(fault))
   const { probabilities } = infer(model, { complaints: each.complaints, findings })
   const [top, belief] = [...marginals(model, probabilities)].sort((a, b) => b[1] - a[1])[0] as [string, number]
   return {
-    kind: each.pump.kind, faults: each.faults, complaints: each.complaints, settled: diagnosis.settled, minutes: clock.minutes, checks: findings.map((finding) => `${checkKey(finding)}=${finding.outcome ?? (finding.value === null ? 'open' : String(finding.value))}`),
-    right, named: each.faults.includes(top as never), action: [action.id, beside?.id].filter(Boolean).join(' + '), top, belief, cureBelief: cureChance(model.hypotheses, probabilities, done.cures), unneeded: unneededParts(model, done, each.faults),
+    kind: each.pump.kind,
+    faults: each.faults,
+    complaints: each.complaints,
+    settled: diagnosis.settled,
+    minutes: clock.minutes,
+    checks: findings.map(
+      (finding) =>
+        `${checkKey(finding)}=${finding.outcome ?? (finding.value === null ? 'open' : String(finding.value))}`,
+    ),
+    right,
+    named: each.faults.includes(top as never),
+    action: [action.id, beside?.id].filter(Boolean).join(' + '),
+    top,
+    belief,
+    cureBelief: cureChance(model.hypotheses, probabilities, done.cures),
+    unneeded: unneededParts(model, done, each.faults),
   }
 }
 
 /** Parts of a repair beyond those of the repair with least parts that cures what is wrong; all of them where it does not cure. */
-export function unneededParts(model: DiagnosisModel, action: Pick<ActionRow, 'parts' | 'cures'>, faults: readonly string[]): number {
-  const cure = (fault: string) => model.actions.filter(({ cures }) => (cures as readonly string[]).includes(fault)).sort((a, b) => partsPrice(a.parts, DEFAULT_RATES, model.pump.kind) - partsPrice(b.parts, DEFAULT_RATES, model.pump.kind))[0]
+export function unneededParts(
+  model: DiagnosisModel,
+  action: Pick<ActionRow, 'parts' | 'cures'>,
+  faults: readonly string[],
+): number {
+  const cure = (fault: string) =>
+    model.actions
+      .filter(({ cures }) => (cures as readonly string[]).includes(fault))
+      .sort(
+        (a, b) =>
+          partsPrice(a.parts, DEFAULT_RATES, model.pump.kind) - partsPrice(b.parts, DEFAULT_RATES, model.pump.kind),
+      )[0]
   const needed = new Set(faults.flatMap((fault) => cure(fault)?.parts ?? []))
   const cures = faults.every((fault) => (action.cures as readonly string[]).includes(fault))
   // A part with a larger one in it (a pump with its motor and seal) counts as one replacement more than was needed.
@@ -83,9 +115,17 @@ function textbookOrder(model: DiagnosisModel): Asked[] {
   const order = Object.keys(CHECKS)
   const stage = (question: Asked) => {
     const gates = gatesFor(question, model.pump.kind, model.plate)
-    return gates.includes('pulled') || gates.includes('wet-end-open') ? 3 : gates.includes('power-on') ? 1 : gates.length > 0 ? 2 : 0
+    return gates.includes('pulled') || gates.includes('wet-end-open')
+      ? 3
+      : gates.includes('power-on')
+        ? 1
+        : gates.length > 0
+          ? 2
+          : 0
   }
-  return model.checks.filter(({ check }) => !checkInfo(check)?.historyOnly).map(pickAsked)
+  return model.checks
+    .filter(({ check }) => !checkInfo(check)?.historyOnly)
+    .map(pickAsked)
     .sort((a, b) => stage(a) - stage(b) || order.indexOf(a.check) - order.indexOf(b.check))
 }
 
@@ -95,7 +135,9 @@ export function followChecklist(each: VirtualCase): Outcome & { wholeList: numbe
   const clock = new VisitClock(each.pump)
   const model = buildModel(each.pump)
   const turning = model.knowledge.standstill.checks as readonly string[]
-  const still = each.complaints.some((complaint) => (model.knowledge.standstill.complaints as readonly string[]).includes(complaint))
+  const still = each.complaints.some((complaint) =>
+    (model.knowledge.standstill.complaints as readonly string[]).includes(complaint),
+  )
   const list = textbookOrder(model).filter(({ check }) => !still || !turning.includes(check))
   const findings: Finding[] = []
   const base = { pump: each.pump, complaints: each.complaints }
@@ -114,6 +156,8 @@ export function followChecklist(each: VirtualCase): Outcome & { wholeList: numbe
 /** Measures nothing and swaps the lot; what is left wrong then gets its own repair. Parts that no cure needed. */
 export function swapTheLot(each: VirtualCase): number {
   const model = buildModel(each.pump)
-  const lot = [...model.actions].sort((a, b) => partsPrice(b.parts, DEFAULT_RATES, each.pump.kind) - partsPrice(a.parts, DEFAULT_RATES, each.pump.kind))[0] as ActionRow
+  const lot = [...model.actions].sort(
+    (a, b) => partsPrice(b.parts, DEFAULT_RATES, each.pump.kind) - partsPrice(a.parts, DEFAULT_RATES, each.pump.kind),
+  )[0] as ActionRow
   return unneededParts(model, lot, each.faults)
 }

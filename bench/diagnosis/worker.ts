@@ -3,8 +3,17 @@ import type { Fault, Kind } from '#core/knowledge/vocabulary'
 import { drawCase } from './cases'
 import { followChecklist, followLamp, swapTheLot } from './technicians'
 
-export interface Task { seed: number; kind: Kind; fault?: Fault; withChecklist: boolean }
-export type Done = Task & { lamp: ReturnType<typeof followLamp>; checklist?: ReturnType<typeof followChecklist>; lot: number }
+export interface Task {
+  seed: number
+  kind: Kind
+  fault?: Fault
+  withChecklist: boolean
+}
+export type Done = Task & {
+  lamp: ReturnType<typeof followLamp>
+  checklist?: ReturnType<typeof followChecklist>
+  lot: number
+}
 
 for (const task of (workerData as { tasks: Task[] }).tasks) {
   const each = drawCase(task.seed, task.kind, task.fault)
@@ -12,5 +21,10 @@ for (const task of (workerData as { tasks: Task[] }).tasks) {
     parentPort?.postMessage({ ...task, lamp: undefined })
     continue
   }
-  parentPort?.postMessage({ ...task, lamp: followLamp(each), ...(task.withChecklist ? { checklist: followChecklist(each) } : {}), lot: swapTheLot(each) })
+  parentPort?.postMessage({
+    ...task,
+    lamp: followLamp(each),
+    ...(task.withChecklist ? { checklist: followChecklist(each) } : {}),
+    lot: swapTheLot(each),
+  })
 }

@@ -32,7 +32,12 @@ const start = async (options) => {
   up.add(server.child)
   return server
 }
-const end = (child) => new Promise((done) => { up.delete(child); child.once('exit', done); child.kill() })
+const end = (child) =>
+  new Promise((done) => {
+    up.delete(child)
+    child.once('exit', done)
+    child.kill()
+  })
 const memory = (pid) => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))[1]) / 1024
 const peak = (pid) => Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))[1]) / 1024
 const timed = async (work) => {
@@ -50,7 +55,7 @@ try {
   const { shopJournal } = await import(await bundle('bench/million/shop.ts', 'million-shop'))
   const today = new Date()
   let lines = 0
-  
+
   function* text() {
     for (const entry of shopJournal({ visits, linesEach, visitsPerMachine: 4 }, today)) {
       lines++
@@ -61,7 +66,12 @@ try {
   await pipeline(Readable.from(text(), { highWaterMark: 1024 }), createWriteStream(join(data, 'journal.jsonl')))
   console.log(`${lines} lines, ${Math.round(statSync(join(data, 'journal.jsonl')).size / 1e6)} MB, ${visits} visits`)
 
-  say('reference: the same engine alone, rows put in one chunk after the other', await bareEngine(join(data, 'journal.jsonl')), 's per million', '')
+  say(
+    'reference: the same engine alone, rows put in one chunk after the other',
+    await bareEngine(join(data, 'journal.jsonl')),
+    's per million',
+    '',
+  )
   const first = await start()
   say('first start, the whole journal taken in', first.milliseconds / 1000, 's', '60 per million')
   say('memory at its highest then', peak(first.child.pid), 'MB', '')
@@ -85,10 +95,15 @@ async function bareEngine(journal) {
   const { PGlite } = await import('@electric-sql/pglite')
   const rows = readFileSync(journal, 'utf8').slice(0, 12_000_000).split('\n').slice(0, -1)
   const engine = await PGlite.create(join(folder, 'bare'))
-  await engine.exec('create table entries (id uuid primary key, arrival bigserial not null, visit_id uuid, kind text not null, entry jsonb not null); create unique index on entries (arrival); create index on entries (visit_id, arrival)')
+  await engine.exec(
+    'create table entries (id uuid primary key, arrival bigserial not null, visit_id uuid, kind text not null, entry jsonb not null); create unique index on entries (arrival); create index on entries (visit_id, arrival)',
+  )
   const took = await timed(async () => {
     for (let from = 0; from < rows.length; from += 2000) {
-      await engine.query(`insert into entries (id, visit_id, kind, entry) select (e->>'id')::uuid, (e->>'visitId')::uuid, e->>'kind', e from jsonb_array_elements($1::jsonb) e`, [`[${rows.slice(from, from + 2000).join(',')}]`])
+      await engine.query(
+        `insert into entries (id, visit_id, kind, entry) select (e->>'id')::uuid, (e->>'visitId')::uuid, e->>'kind', e from jsonb_array_elements($1::jsonb) e`,
+        [`[${rows.slice(from, from + 2000).join(',')}]`],
+      )
     }
   })
   await engine.close()
@@ -115,8 +130,19 @@ async function measure({ child, address }) {
   say('PDF, first', await timed(() => get(`/api/visits/${pick(3)}/sheet.pdf`)), 'ms', '')
   say('PDF, median of 9', median(await repeated(9, (turn) => get(`/api/visits/${pick(turn)}/sheet.pdf`))), 'ms', '1000')
   const append = async (turn) => {
-    const entry = { id: `0197b000-0009-7000-8000-${turn.toString(16).padStart(12, '0')}`, visitId: known.at(-1), kind: 'note', at: new Date().toISOString(), author: 'bench', body: { text: `note ${turn}`, seenAndLeft: false } }
-    const response = await fetch(`${address}/api/entries`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ entries: [entry] }) })
+    const entry = {
+      id: `0197b000-0009-7000-8000-${turn.toString(16).padStart(12, '0')}`,
+      visitId: known.at(-1),
+      kind: 'note',
+      at: new Date().toISOString(),
+      author: 'bench',
+      body: { text: `note ${turn}`, seenAndLeft: false },
+    }
+    const response = await fetch(`${address}/api/entries`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ entries: [entry] }),
+    })
     if (!response.ok) throw new Error(await response.text())
   }
   const appended = await repeated(60, append)
@@ -133,8 +159,21 @@ async function measure({ child, address }) {
   const file = Buffer.from(await get(`/api/visits/${pick(1)}/visit.json`)).toString('utf8')
   await Promise.all([
     ...Array.from({ length: 6 }, (_, turn) => get(`/api/visits/${pick(turn)}/sheet.pdf`)),
-    ...Array.from({ length: 4 }, () => fetch(`${address}/api/visits/import`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: file })),
-    fetch(`${address}/api/workings/batch`, { method: 'POST', body: Array.from({ length: 400 }, () => '{"working":"diagnose","input":{"pump":{"kind":"pool","nameplate":{"volts":230}},"complaints":["hums-no-start"]}}').join('\n') }).then((answer) => answer.text()),
+    ...Array.from({ length: 4 }, () =>
+      fetch(`${address}/api/visits/import`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: file,
+      }),
+    ),
+    fetch(`${address}/api/workings/batch`, {
+      method: 'POST',
+      body: Array.from(
+        { length: 400 },
+        () =>
+          '{"working":"diagnose","input":{"pump":{"kind":"pool","nameplate":{"volts":230}},"complaints":["hums-no-start"]}}',
+      ).join('\n'),
+    }).then((answer) => answer.text()),
   ])
   busy = false
   await watch

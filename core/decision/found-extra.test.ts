@@ -5,9 +5,16 @@ import { withFound } from './found-extra'
 import { jobOptions } from './job-options'
 import type { Option } from './options'
 
-const pump: Pump = { kind: 'pool', construction: 'bolted-seal-plate', nameplate: { volts: 230, hertz: 60, motorType: 'permanent-split', horsepower: 1 } }
+const pump: Pump = {
+  kind: 'pool',
+  construction: 'bolted-seal-plate',
+  nameplate: { volts: 230, hertz: 60, motorType: 'permanent-split', horsepower: 1 },
+}
 const diffuser = jobOptions(pump, completePlate(pump), DEFAULT_RATES).find(({ id }) => id === 'diffuser') as Option
-const found = (...parts: ('seal-plate' | 'diffuser' | 'volute')[]) => withFound(diffuser, 'pool', 'bolted-seal-plate', DEFAULT_RATES, { found: parts.map((part) => ({ part, what: 'damaged' as const })) })
+const found = (...parts: ('seal-plate' | 'diffuser' | 'volute')[]) =>
+  withFound(diffuser, 'pool', 'bolted-seal-plate', DEFAULT_RATES, {
+    found: parts.map((part) => ({ part, what: 'damaged' as const })),
+  })
 
 describe('a damage found on the way', () => {
   it('joins the price with its part and the minutes that it adds', () => {

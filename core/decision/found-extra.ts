@@ -10,14 +10,38 @@ import type { Option } from './options'
  *
  * @param here what the repair is planned with, the findings among it
  */
-export function withFound(option: Option, kind: Kind, construction: Construction, rates: Rates, here: RepairOptions): Option {
-  const found = [...new Set((here.found ?? []).flatMap(({ part, what }) => (part && what === 'damaged' ? [part] : [])))].filter((part) => !option.parts.some((each) => each.part === part))
+export function withFound(
+  option: Option,
+  kind: Kind,
+  construction: Construction,
+  rates: Rates,
+  here: RepairOptions,
+): Option {
+  const found = [
+    ...new Set((here.found ?? []).flatMap(({ part, what }) => (part && what === 'damaged' ? [part] : []))),
+  ].filter((part) => !option.parts.some((each) => each.part === part))
   if (found.length === 0) return option
-  const likely = (options: RepairOptions) => likelyMinutes(repairSteps(kind, construction, option.id, options)?.steps ?? [])
-  const minutes = Math.max(0, Math.round(likely(here) - likely({ ...here, found: here.found?.filter(({ what }) => what !== 'damaged') })))
+  const likely = (options: RepairOptions) =>
+    likelyMinutes(repairSteps(kind, construction, option.id, options)?.steps ?? [])
+  const minutes = Math.max(
+    0,
+    Math.round(likely(here) - likely({ ...here, found: here.found?.filter(({ what }) => what !== 'damaged') })),
+  )
   const [materials, labour] = [partsPrice(found, rates, kind), (minutes / 60) * rates.hourly]
   return {
-    ...option, parts: [...option.parts, ...found.map((part) => ({ part, label: `${PARTS[part]}, found damaged`, price: partsPrice([part], rates, kind) }))],
-    minutes: option.minutes + minutes, partsPrice: option.partsPrice + materials, labourPrice: option.labourPrice + labour, price: option.price + materials + labour, expectedCost: option.expectedCost + materials + labour,
+    ...option,
+    parts: [
+      ...option.parts,
+      ...found.map((part) => ({
+        part,
+        label: `${PARTS[part]}, found damaged`,
+        price: partsPrice([part], rates, kind),
+      })),
+    ],
+    minutes: option.minutes + minutes,
+    partsPrice: option.partsPrice + materials,
+    labourPrice: option.labourPrice + labour,
+    price: option.price + materials + labour,
+    expectedCost: option.expectedCost + materials + labour,
   }
 }

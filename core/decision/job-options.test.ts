@@ -3,7 +3,11 @@ import { DEFAULT_RATES } from '../knowledge/rates'
 import { completePlate, type Pump } from '../motor/nameplate'
 import { jobOptions } from './job-options'
 
-const pool: Pump = { kind: 'pool', construction: 'bolted-seal-plate', nameplate: { volts: 230, hertz: 60, motorType: 'permanent-split', horsepower: 1 } }
+const pool: Pump = {
+  kind: 'pool',
+  construction: 'bolted-seal-plate',
+  nameplate: { volts: 230, hertz: 60, motorType: 'permanent-split', horsepower: 1 },
+}
 const options = jobOptions(pool, completePlate(pool), DEFAULT_RATES)
 
 describe('work that no fault asks for', () => {

@@ -13,6 +13,18 @@ export function jobOptions(pump: Pump, plate: CompletePlate, rates: Rates, here:
   return jobsFor(kind, construction).map(({ id, label, parts, because }): Option => {
     const minutes = Math.round(likelyMinutes(repairSteps(kind, construction, id, here)?.steps ?? []))
     const [materials, labour] = [partsPrice(parts, rates, kind), (minutes / 60) * rates.hourly]
-    return { id, label, because, minutes, tools: [], parts: parts.map((part) => ({ part, label: partLabel(part, plate), price: partsPrice([part], rates, kind) })), partsPrice: materials, labourPrice: labour, price: materials + labour, expectedCost: materials + labour, chanceRight: 0 }
+    return {
+      id,
+      label,
+      because,
+      minutes,
+      tools: [],
+      parts: parts.map((part) => ({ part, label: partLabel(part, plate), price: partsPrice([part], rates, kind) })),
+      partsPrice: materials,
+      labourPrice: labour,
+      price: materials + labour,
+      expectedCost: materials + labour,
+      chanceRight: 0,
+    }
   })
 }

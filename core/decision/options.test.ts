@@ -4,16 +4,43 @@ import { DEFAULT_RATES } from '../knowledge/rates'
 import { KINDS, type Kind } from '../knowledge/vocabulary'
 import { optionsFor } from './options'
 
-const humming: DiagnosisCase = { pump: { kind: 'pool', construction: 'band-clamp', ageYears: 9, nameplate: { volts: 230, motorType: 'permanent-split', horsepower: 1, runCapacitorMicrofarads: 30, runCapacitorVolts: 370 } }, complaints: ['hums-no-start'] }
-const settled: DiagnosisCase = { ...humming, findings: [{ check: 'supply-voltage', value: 236 }, { check: 'shaft-turn', outcome: 'free' }, { check: 'capacitance', part: 'run-capacitor', value: 27 }] }
+const humming: DiagnosisCase = {
+  pump: {
+    kind: 'pool',
+    construction: 'band-clamp',
+    ageYears: 9,
+    nameplate: {
+      volts: 230,
+      motorType: 'permanent-split',
+      horsepower: 1,
+      runCapacitorMicrofarads: 30,
+      runCapacitorVolts: 370,
+    },
+  },
+  complaints: ['hums-no-start'],
+}
+const settled: DiagnosisCase = {
+  ...humming,
+  findings: [
+    { check: 'supply-voltage', value: 236 },
+    { check: 'shaft-turn', outcome: 'free' },
+    { check: 'capacitance', part: 'run-capacitor', value: 27 },
+  ],
+}
 
 describe('options side by side', () => {
   const options = optionsFor(settled, DEFAULT_RATES)
 
   it('puts the cheap cure first and the whole pump last, with parts, minutes and price', () => {
-    expect(options[0]).toMatchObject({ id: 'replace-run-capacitor', minutes: 15, parts: [{ label: 'run capacitor 30 μF, 370 V or more' }] })
+    expect(options[0]).toMatchObject({
+      id: 'replace-run-capacitor',
+      minutes: 15,
+      parts: [{ label: 'run capacitor 30 μF, 370 V or more' }],
+    })
     expect(options.map(({ id }) => id)).toContain('swap-motor')
-    expect(options.map(({ expectedCost }) => expectedCost)).toEqual([...options.map(({ expectedCost }) => expectedCost)].sort((a, b) => a - b))
+    expect(options.map(({ expectedCost }) => expectedCost)).toEqual(
+      [...options.map(({ expectedCost }) => expectedCost)].sort((a, b) => a - b),
+    )
   })
 
   it('adds to the price what being wrong is expected to cost', () => {
@@ -21,8 +48,12 @@ describe('options side by side', () => {
       expect(partsPrice + labourPrice).toBeCloseTo(price)
       if (chanceRight < 0.999) expect(expectedCost).toBeGreaterThan(price)
     }
-    const [early, late] = [optionsFor(humming, DEFAULT_RATES), options].map((list) => list.find(({ id }) => id === 'replace-run-capacitor'))
-    expect((early?.expectedCost ?? 0) - (early?.price ?? 0)).toBeGreaterThan((late?.expectedCost ?? 0) - (late?.price ?? 0))
+    const [early, late] = [optionsFor(humming, DEFAULT_RATES), options].map((list) =>
+      list.find(({ id }) => id === 'replace-run-capacitor'),
+    )
+    expect((early?.expectedCost ?? 0) - (early?.price ?? 0)).toBeGreaterThan(
+      (late?.expectedCost ?? 0) - (late?.price ?? 0),
+    )
   })
 
   it('follows the shop’s own rates', () => {
@@ -40,15 +71,34 @@ describe('options side by side', () => {
   })
 
   it('offers to send back only what is under warranty', () => {
-    const worn: DiagnosisCase = { pump: { ...humming.pump, ageYears: 1 }, complaints: ['noise-grind'], findings: [{ check: 'shaft-turn', outcome: 'gritty' }] }
-    const has = (input: DiagnosisCase) => optionsFor(input, DEFAULT_RATES).some(({ id }) => id === 'return-under-warranty')
+    const worn: DiagnosisCase = {
+      pump: { ...humming.pump, ageYears: 1 },
+      complaints: ['noise-grind'],
+      findings: [{ check: 'shaft-turn', outcome: 'gritty' }],
+    }
+    const has = (input: DiagnosisCase) =>
+      optionsFor(input, DEFAULT_RATES).some(({ id }) => id === 'return-under-warranty')
     expect(has(worn)).toBe(false)
     expect(has({ ...worn, pump: { ...worn.pump, underWarranty: true } })).toBe(true)
   })
 
   it('has repairs of its own for every kind, with its own prices', () => {
-    for (const kind of Object.keys(KINDS) as Kind[]) expect(optionsFor({ pump: { kind, nameplate: { volts: 230 } }, complaints: ['trips-breaker'] }, DEFAULT_RATES)[0]?.price, kind).toBeGreaterThan(0)
-    const pull = optionsFor({ pump: { kind: 'well-two-wire', nameplate: { volts: 230 }, installation: { wellDepthMetres: 80 } }, findings: [{ check: 'winding-resistance', value: null }, { check: 'winding-resistance', half: 'motor', value: null }] }, DEFAULT_RATES)[0]
+    for (const kind of Object.keys(KINDS) as Kind[])
+      expect(
+        optionsFor({ pump: { kind, nameplate: { volts: 230 } }, complaints: ['trips-breaker'] }, DEFAULT_RATES)[0]
+          ?.price,
+        kind,
+      ).toBeGreaterThan(0)
+    const pull = optionsFor(
+      {
+        pump: { kind: 'well-two-wire', nameplate: { volts: 230 }, installation: { wellDepthMetres: 80 } },
+        findings: [
+          { check: 'winding-resistance', value: null },
+          { check: 'winding-resistance', half: 'motor', value: null },
+        ],
+      },
+      DEFAULT_RATES,
+    )[0]
     expect(pull).toMatchObject({ id: 'replace-two-wire-motor' })
     expect(pull?.minutes).toBeGreaterThan(130)
   })

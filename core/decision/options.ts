@@ -11,7 +11,11 @@ import type { DiagnosisCase } from '../diagnosis/finding'
 import { formatPercent } from '../quantity/format'
 import type { CompletePlate } from '../motor/nameplate'
 
-export interface OptionPart { part: Part; label: string; price: number }
+export interface OptionPart {
+  part: Part
+  label: string
+  price: number
+}
 export interface Option {
   id: string
   label: string
@@ -39,7 +43,12 @@ const MOST_OPTIONS = 5
  *
  * @param chosen a repair that stays among them however unlikely it has become: it is the one being done
  */
-export function optionsFor(input: DiagnosisCase, rates: Rates, experience?: Readonly<Record<string, number>>, chosen?: string): Option[] {
+export function optionsFor(
+  input: DiagnosisCase,
+  rates: Rates,
+  experience?: Readonly<Record<string, number>>,
+  chosen?: string,
+): Option[] {
   const { pump } = input
   const model = buildModel(pump, input.alreadyReplaced, experience)
   const open = input.gates?.includes(accessGateOf(pump.kind)) ?? false
@@ -49,32 +58,54 @@ export function optionsFor(input: DiagnosisCase, rates: Rates, experience?: Read
     const chanceRight = cureChance(model.hypotheses, probabilities, action.cures)
     const materials = partsPrice(action.parts, rates, pump.kind)
     return {
-      id: action.id, label: action.label, tools: action.tools, minutes: Math.round(actionMinutes(action, pump, open)), partsPrice: materials,
-      parts: action.parts.map((part) => ({ part, label: partLabel(part, model.plate), price: partsPrice([part], rates, pump.kind) })),
-      labourPrice: actionCost(action, pump, rates, open) - materials, price: actionCost(action, pump, rates, open), expectedCost: expected[index] as number, chanceRight,
+      id: action.id,
+      label: action.label,
+      tools: action.tools,
+      minutes: Math.round(actionMinutes(action, pump, open)),
+      partsPrice: materials,
+      parts: action.parts.map((part) => ({
+        part,
+        label: partLabel(part, model.plate),
+        price: partsPrice([part], rates, pump.kind),
+      })),
+      labourPrice: actionCost(action, pump, rates, open) - materials,
+      price: actionCost(action, pump, rates, open),
+      expectedCost: expected[index] as number,
+      chanceRight,
       because: reason(action, chanceRight),
     }
   })
   const sorted = options.sort((a, b) => a.expectedCost - b.expectedCost)
-  const shown = sorted.filter(({ chanceRight }, index) => index === 0 || chanceRight >= WORTH_SHOWING).slice(0, MOST_OPTIONS)
+  const shown = sorted
+    .filter(({ chanceRight }, index) => index === 0 || chanceRight >= WORTH_SHOWING)
+    .slice(0, MOST_OPTIONS)
   const kept = sorted.find(({ id }) => id === chosen)
   return kept && !shown.includes(kept) ? [...shown, kept] : shown
 }
 
 function reason(action: ActionRow, chanceRight: number): string {
-  const cured = action.cures.length <= 2 ? action.cures.map((fault) => faultLabel(fault).toLowerCase()).join(' and ') : ''
+  const cured =
+    action.cures.length <= 2 ? action.cures.map((fault) => faultLabel(fault).toLowerCase()).join(' and ') : ''
   return `${action.reason} ${formatPercent(chanceRight)} likely to be the whole cure${cured ? ` (${cured})` : ''}.`
 }
 
 /** A part with its rating, as it goes on the loading list and the sheet. */
-export function partLabel(part: Part, plate: Pick<CompletePlate, 'runCapacitorMicrofarads' | 'runCapacitorVolts' | 'startCapacitorMicrofarads' | 'horsepower' | 'volts'>): string {
+export function partLabel(
+  part: Part,
+  plate: Pick<
+    CompletePlate,
+    'runCapacitorMicrofarads' | 'runCapacitorVolts' | 'startCapacitorMicrofarads' | 'horsepower' | 'volts'
+  >,
+): string {
   const name = PARTS[part]
-  if (part === 'run-capacitor' && plate.runCapacitorMicrofarads !== undefined) return `${name} ${plate.runCapacitorMicrofarads} μF, ${plate.runCapacitorVolts ?? 370} V or more`
+  if (part === 'run-capacitor' && plate.runCapacitorMicrofarads !== undefined)
+    return `${name} ${plate.runCapacitorMicrofarads} μF, ${plate.runCapacitorVolts ?? 370} V or more`
   if (part === 'start-capacitor' && plate.startCapacitorMicrofarads !== undefined) {
     const rated = plate.startCapacitorMicrofarads
     return `${name} ${typeof rated === 'number' ? rated : `${rated[0]} to ${rated[1]}`} μF`
   }
-  if (part === 'motor') return `${name}, ${Number(plate.horsepower.toFixed(2))} hp, ${plate.volts} V, same flange and shaft`
+  if (part === 'motor')
+    return `${name}, ${Number(plate.horsepower.toFixed(2))} hp, ${plate.volts} V, same flange and shaft`
   if (part === 'shaft-seal') return `${name} set of this pump`
   if (part === 'bearings') return 'bearings, both ends (read the rings)'
   return name

@@ -13,6 +13,17 @@ const WARRANTED: readonly Part[] = ['motor', 'pump', 'pump-end']
  *
  * @returns 0 where nothing in it has a warranty
  */
-export function warrantyWorth({ parts }: Pick<Option, 'parts'>, rates: Rates, kind: Kind, years: number = NEW_WARRANTY_YEARS): number {
-  return parts.filter(({ part }) => WARRANTED.includes(part)).reduce((sum, { part }) => sum + chanceOfFailing(LIVES[part] ?? LIVES.pump ?? [7, 12], 0, years) * partsPrice([part], rates, kind), 0)
+export function warrantyWorth(
+  { parts }: Pick<Option, 'parts'>,
+  rates: Rates,
+  kind: Kind,
+  years: number = NEW_WARRANTY_YEARS,
+): number {
+  return parts
+    .filter(({ part }) => WARRANTED.includes(part))
+    .reduce(
+      (sum, { part }) =>
+        sum + chanceOfFailing(LIVES[part] ?? LIVES.pump ?? [7, 12], 0, years) * partsPrice([part], rates, kind),
+      0,
+    )
 }

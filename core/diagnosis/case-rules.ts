@@ -1,7 +1,26 @@
 import { Type } from 'class-transformer'
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsString, MaxLength, ValidateIf, ValidateNested } from 'class-validator'
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsString,
+  MaxLength,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator'
 import { CHECKS, checkInfo } from '../knowledge/checks'
-import { COMPLAINTS, CONSTRUCTIONS, FAULTS, GATES, KIND_CONSTRUCTIONS, KINDS, MOTOR_TYPES, PARTS, type Kind } from '../knowledge/vocabulary'
+import {
+  COMPLAINTS,
+  CONSTRUCTIONS,
+  FAULTS,
+  GATES,
+  KIND_CONSTRUCTIONS,
+  KINDS,
+  MOTOR_TYPES,
+  PARTS,
+  type Kind,
+} from '../knowledge/vocabulary'
 import { InputError, type FieldProblem } from '../validation/input-error'
 import { readUnit } from '../quantity/units'
 import type { DiagnosisCase, Finding } from './finding'
@@ -40,7 +59,12 @@ class CurvePoint {
 export class InstallationInput implements Installation {
   @MayBeAbsent() @IsString() @MaxLength(8) cableAwg?: string
   @OptionalQuantity({ above: 0 }) cableMetres?: number
-  @MayBeAbsent() @IsArray() @ArrayMaxSize(100) @ValidateNested({ each: true }) @Type(() => CurvePoint) pumpCurve?: CurvePoint[]
+  @MayBeAbsent()
+  @IsArray()
+  @ArrayMaxSize(100)
+  @ValidateNested({ each: true })
+  @Type(() => CurvePoint)
+  pumpCurve?: CurvePoint[]
   @OptionalQuantity({ min: 0, max: 300 }) cutInPsi?: number
   @OptionalQuantity({ min: 0, max: 300 }) cutOutPsi?: number
   @OptionalQuantity({ above: 0 }) tankLitres?: number
@@ -63,7 +87,8 @@ export class PumpInput implements Pump {
 
 export class FindingInput implements Finding {
   @IdOf(CHECKS) check!: string
-  @ValidateIf((finding: FindingInput) => finding.value !== null && finding.value !== undefined) @Quantity() value?: number | null
+  @ValidateIf((finding: FindingInput) => finding.value !== null && finding.value !== undefined) @Quantity() value?:
+    number | null
   @MayBeAbsent() @IsString() @MaxLength(20) unit?: string
   @MayBeAbsent() @IsString() @MaxLength(40) outcome?: string
   @MayBeAbsent() @IdOf(PARTS) part?: string
@@ -85,7 +110,12 @@ export class DiagnoseInput implements DiagnosisCase {
   @ValidateNested() @Type(() => PumpInput) pump!: PumpInput
   @MayBeAbsent() @IsArray() @ArrayMaxSize(30) @IdOf(COMPLAINTS, { each: true }) complaints?: string[]
   @MayBeAbsent() @IsArray() @ArrayMaxSize(90) @IdOf(PARTS, { each: true }) alreadyReplaced?: string[]
-  @MayBeAbsent() @IsArray() @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => FindingInput) findings?: FindingInput[]
+  @MayBeAbsent()
+  @IsArray()
+  @ArrayMaxSize(2000)
+  @ValidateNested({ each: true })
+  @Type(() => FindingInput)
+  findings?: FindingInput[]
   @MayBeAbsent() @IsArray() @ArrayMaxSize(100) @IdOf(FAULTS, { each: true }) excluded?: string[]
   @MayBeAbsent() @IsArray() @ArrayMaxSize(30) @IdOf(GATES, { each: true }) gates?: string[]
   @MayBeAbsent() @IsArray() @ArrayMaxSize(100) @IsString({ each: true }) skipped?: string[]
@@ -102,17 +132,48 @@ export function canonicalFinding(finding: Finding, path = ''): Finding {
   const field = (name: string) => (path ? `${path}.${name}` : name)
   const problems: FieldProblem[] = []
   if (info?.outcomes) {
-    if (finding.outcome === undefined || !Object.hasOwn(info.outcomes, finding.outcome)) problems.push({ field: field('outcome'), value: finding.outcome, expected: `${finding.check} is seen as one of ${Object.keys(info.outcomes).join(', ')}` })
-    if (finding.value !== undefined) problems.push({ field: field('value'), value: finding.value, expected: `${finding.check} is seen, not measured: give an outcome` })
+    if (finding.outcome === undefined || !Object.hasOwn(info.outcomes, finding.outcome))
+      problems.push({
+        field: field('outcome'),
+        value: finding.outcome,
+        expected: `${finding.check} is seen as one of ${Object.keys(info.outcomes).join(', ')}`,
+      })
+    if (finding.value !== undefined)
+      problems.push({
+        field: field('value'),
+        value: finding.value,
+        expected: `${finding.check} is seen, not measured: give an outcome`,
+      })
     if (problems.length > 0) throw new InputError(problems)
     return finding
   }
-  if (finding.outcome !== undefined) problems.push({ field: field('outcome'), value: finding.outcome, expected: `${finding.check} is measured: give a value${info?.unit ? ` in ${info.unit}` : ''}` })
-  if (finding.value === undefined) problems.push({ field: field('value'), value: undefined, expected: `${finding.check} needs a number${info?.unit ? ` in ${info.unit}` : ''}` })
+  if (finding.outcome !== undefined)
+    problems.push({
+      field: field('outcome'),
+      value: finding.outcome,
+      expected: `${finding.check} is measured: give a value${info?.unit ? ` in ${info.unit}` : ''}`,
+    })
+  if (finding.value === undefined)
+    problems.push({
+      field: field('value'),
+      value: undefined,
+      expected: `${finding.check} needs a number${info?.unit ? ` in ${info.unit}` : ''}`,
+    })
   const unit = finding.unit === undefined ? undefined : readUnit(finding.unit, info?.unit)
-  if (finding.unit !== undefined && unit?.unit !== info?.unit) problems.push({ field: field('unit'), value: finding.unit, expected: `${finding.check} is measured in ${info?.unit}` })
-  const value = finding.value === null || finding.value === undefined || !unit ? finding.value : unit.toCanonical(finding.value)
-  if (typeof value === 'number' && value < (info?.plausible?.[0] ?? 0)) problems.push({ field: field('value'), value: finding.value, expected: `${finding.check} cannot be below ${info?.plausible?.[0] ?? 0} ${info?.unit ?? ''}`.trim() })
+  if (finding.unit !== undefined && unit?.unit !== info?.unit)
+    problems.push({
+      field: field('unit'),
+      value: finding.unit,
+      expected: `${finding.check} is measured in ${info?.unit}`,
+    })
+  const value =
+    finding.value === null || finding.value === undefined || !unit ? finding.value : unit.toCanonical(finding.value)
+  if (typeof value === 'number' && value < (info?.plausible?.[0] ?? 0))
+    problems.push({
+      field: field('value'),
+      value: finding.value,
+      expected: `${finding.check} cannot be below ${info?.plausible?.[0] ?? 0} ${info?.unit ?? ''}`.trim(),
+    })
   if (problems.length > 0) throw new InputError(problems)
   return { ...finding, ...(value === undefined ? {} : { value }), ...(info?.unit ? { unit: info.unit } : {}) }
 }
@@ -124,7 +185,21 @@ export function constructionFits(pump: Pick<Pump, 'kind' | 'construction'>): boo
 
 /** The case with the rules between fields checked. */
 export function canonicalCase(input: DiagnoseInput): DiagnosisCase {
-  if (!input.pump?.nameplate) throw new InputError([{ field: input.pump ? 'pump.nameplate' : 'pump', value: undefined, expected: 'a nameplate with at least its volts is needed' }])
-  if (!constructionFits(input.pump)) throw new InputError([{ field: 'pump.construction', value: input.pump.construction, expected: `a ${input.pump.kind} pump is one of ${KIND_CONSTRUCTIONS[input.pump.kind].join(', ')}` }])
+  if (!input.pump?.nameplate)
+    throw new InputError([
+      {
+        field: input.pump ? 'pump.nameplate' : 'pump',
+        value: undefined,
+        expected: 'a nameplate with at least its volts is needed',
+      },
+    ])
+  if (!constructionFits(input.pump))
+    throw new InputError([
+      {
+        field: 'pump.construction',
+        value: input.pump.construction,
+        expected: `a ${input.pump.kind} pump is one of ${KIND_CONSTRUCTIONS[input.pump.kind].join(', ')}`,
+      },
+    ])
   return { ...input, findings: input.findings?.map((finding, index) => canonicalFinding(finding, `findings.${index}`)) }
 }

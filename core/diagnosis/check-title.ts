@@ -3,11 +3,15 @@ import { isIdOf, PARTS } from '../knowledge/vocabulary'
 import { checkKey, type Asked } from './finding'
 
 const TITLES: Readonly<Record<string, string>> = {
-  'winding-resistance:common-run': 'Measure the run winding', 'winding-resistance:common-start': 'Measure the start winding',
+  'winding-resistance:common-run': 'Measure the run winding',
+  'winding-resistance:common-start': 'Measure the start winding',
   'winding-resistance:common-run:motor': 'Measure the winding at the motor’s own leads',
   'winding-resistance:common-start:motor': 'Measure the start winding at the motor’s own leads',
-  'insulation-resistance:motor-and-cable': 'Measure the insulation, motor and cable', 'insulation-resistance:cable-alone': 'Measure the cable alone', 'insulation-resistance:motor-alone': 'Measure the motor alone',
-  'shaft-turn:motor': 'Turn the motor alone by hand', 'shaft-turn:pump-end': 'Turn the pump end alone by hand',
+  'insulation-resistance:motor-and-cable': 'Measure the insulation, motor and cable',
+  'insulation-resistance:cable-alone': 'Measure the cable alone',
+  'insulation-resistance:motor-alone': 'Measure the motor alone',
+  'shaft-turn:motor': 'Turn the motor alone by hand',
+  'shaft-turn:pump-end': 'Turn the pump end alone by hand',
 }
 
 /** How a check is asked for, saying which of its like it is. */

@@ -5,7 +5,11 @@ import type { Pump } from '../motor/nameplate'
 import { PSI_PER_METRE_OF_WATER } from '../quantity/conversions'
 
 /** Between what a reading should lie, in the check's own unit. */
-export interface ReadingBand { low?: number; high?: number; basis: Basis }
+export interface ReadingBand {
+  low?: number
+  high?: number
+  basis: Basis
+}
 
 const SIX_CELLS_UP_TO = 18
 
@@ -31,14 +35,19 @@ export function plainBand(check: string, kind: Kind): ReadingBand | undefined {
   const { filterHighPsi, vacuum, jetVacuum } = PRESSURES
   const { heightInches, endPlayInches } = SUBMERSIBLE_SHAFT
   switch (check) {
-    case 'filter-pressure': return { high: filterHighPsi.value, basis: filterHighPsi.basis }
+    case 'filter-pressure':
+      return { high: filterHighPsi.value, basis: filterHighPsi.basis }
     case 'suction-vacuum': {
       const { lowInHg: low, highInHg: high, basis } = kind === 'jet' ? jetVacuum : vacuum
       return { low, high, basis }
     }
-    case 'shaft-height': return { low: heightInches[0], high: heightInches[1], basis: SUBMERSIBLE_SHAFT.basis }
-    case 'end-play': return { low: endPlayInches[0], high: endPlayInches[1], basis: SUBMERSIBLE_SHAFT.basis }
-    case 'shaft-runout': return { high: RUNOUT_INCHES.high, basis: RUNOUT_INCHES.basis }
-    default: return undefined
+    case 'shaft-height':
+      return { low: heightInches[0], high: heightInches[1], basis: SUBMERSIBLE_SHAFT.basis }
+    case 'end-play':
+      return { low: endPlayInches[0], high: endPlayInches[1], basis: SUBMERSIBLE_SHAFT.basis }
+    case 'shaft-runout':
+      return { high: RUNOUT_INCHES.high, basis: RUNOUT_INCHES.basis }
+    default:
+      return undefined
   }
 }

@@ -3,7 +3,8 @@ import { KINDS, type Kind } from '../knowledge/vocabulary'
 import { diagnose } from './diagnose'
 import { ESTIMATE_WEIGHT, experienceOf, learnFrom } from './experience'
 
-const of = (counts: Record<string, number>, fault: string) => learnFrom('pool', counts).find((each) => each.fault === fault) as ReturnType<typeof learnFrom>[number]
+const of = (counts: Record<string, number>, fault: string) =>
+  learnFrom('pool', counts).find((each) => each.fault === fault) as ReturnType<typeof learnFrom>[number]
 
 describe('what the shop’s own visits teach', () => {
   it('leaves the estimate as it is when nothing was counted', () => {
@@ -30,8 +31,13 @@ describe('what the shop’s own visits teach', () => {
   })
 
   it('moves the lamp: the same complaint, another suspect first', () => {
-    const input = { pump: { kind: 'pool' as const, nameplate: { volts: 230, motorType: 'permanent-split' as const } }, complaints: ['leak-under-motor'] }
+    const input = {
+      pump: { kind: 'pool' as const, nameplate: { volts: 230, motorType: 'permanent-split' as const } },
+      complaints: ['leak-under-motor'],
+    }
     expect(diagnose(input).suspects[0]?.fault).toBe('shaft-seal-leaking')
-    expect(diagnose(input, { experience: experienceOf('pool', { 'seal-plate-cracked': 60 }) }).suspects[0]?.fault).toBe('seal-plate-cracked')
+    expect(diagnose(input, { experience: experienceOf('pool', { 'seal-plate-cracked': 60 }) }).suspects[0]?.fault).toBe(
+      'seal-plate-cracked',
+    )
   })
 })

@@ -11,26 +11,42 @@ const MOST_SENTENCES = 3
 
 /** Leads by what they are read as a winding, by colour as they are. */
 function windingName(leads: string): string {
-  const names: Readonly<Record<string, string>> = { 'common-run': 'run winding', 'common-start': 'start winding', 'run-start': 'run and start winding' }
+  const names: Readonly<Record<string, string>> = {
+    'common-run': 'run winding',
+    'common-start': 'start winding',
+    'run-start': 'run and start winding',
+  }
   return names[sortedLeads(leads)] ?? `winding ${leads}`
 }
 
 /** A finding in a few words: "run capacitor 27 μF", "shaft, by hand: free". */
 export function describeFinding(finding: Finding): string {
   const info = checkInfo(finding.check)
-  const about = finding.part && isIdOf(PARTS, finding.part) ? PARTS[finding.part] : finding.leads && finding.check === 'winding-resistance' ? windingName(finding.leads) : (info?.label ?? finding.check)
+  const about =
+    finding.part && isIdOf(PARTS, finding.part)
+      ? PARTS[finding.part]
+      : finding.leads && finding.check === 'winding-resistance'
+        ? windingName(finding.leads)
+        : (info?.label ?? finding.check)
   if (finding.outcome !== undefined) return `${about}: ${outcomeLabel(finding.outcome)}`
   return `${about} ${formatQuantity(finding.value ?? null, info?.unit)}`
 }
 
 /** Log-likelihood ratio of one piece of evidence for a fault against everything else, weighed by the complaint's posterior. */
-export function logRatio({ holding }: Pick<DiagnosisModel, 'holding'>, weights: Float64Array, likelihood: Float64Array, fault: string): number {
-  let all = 0, mass = 0
+export function logRatio(
+  { holding }: Pick<DiagnosisModel, 'holding'>,
+  weights: Float64Array,
+  likelihood: Float64Array,
+  fault: string,
+): number {
+  let all = 0,
+    mass = 0
   for (let h = 0; h < weights.length; h++) {
     all += (weights[h] as number) * (likelihood[h] as number)
     mass += weights[h] as number
   }
-  let withFault = 0, withMass = 0
+  let withFault = 0,
+    withMass = 0
   for (const h of holding.get(fault) ?? []) {
     withFault += (weights[h] as number) * (likelihood[h] as number)
     withMass += weights[h] as number
@@ -43,7 +59,10 @@ export function logRatio({ holding }: Pick<DiagnosisModel, 'holding'>, weights: 
  * Why a fault stands where it stands: the three pieces of evidence that moved it most, for or against, as sentences.
  */
 export function explainFault(model: DiagnosisModel, posterior: Posterior, fault: string): string[] {
-  const fromFindings = posterior.weighed.map(({ finding, likelihood }) => ({ text: describeFinding(finding), ratio: logRatio(model, posterior.fromComplaint, likelihood, fault) }))
+  const fromFindings = posterior.weighed.map(({ finding, likelihood }) => ({
+    text: describeFinding(finding),
+    ratio: logRatio(model, posterior.fromComplaint, likelihood, fault),
+  }))
   const fromComplaints = posterior.complaints.map(({ complaint, likelihood }) => ({
     text: isIdOf(COMPLAINTS, complaint) ? `the caller says: ${COMPLAINTS[complaint]}` : complaint,
     ratio: logRatio(model, model.priors, likelihood, fault),
@@ -57,10 +76,17 @@ export function explainFault(model: DiagnosisModel, posterior: Posterior, fault:
 
 function odds(ratio: number): string {
   const times = Math.exp(Math.abs(ratio))
-  return times > 100 ? 'more than 100 to 1' : times >= 10 ? `${Math.round(times / 5) * 5} to 1` : `${times < 3 ? times.toFixed(1) : Math.round(times)} to 1`
+  return times > 100
+    ? 'more than 100 to 1'
+    : times >= 10
+      ? `${Math.round(times / 5) * 5} to 1`
+      : `${times < 3 ? times.toFixed(1) : Math.round(times)} to 1`
 }
 
-export interface Disagreement { findings: [Finding, Finding]; because: string }
+export interface Disagreement {
+  findings: [Finding, Finding]
+  because: string
+}
 
 /** How unlikely, against each finding's own best explanation, two findings must be together before they are called out. */
 const DISAGREE_LOG = -2.2
@@ -76,7 +102,10 @@ export function findDisagreement(model: DiagnosisModel, weighed: readonly Weighe
       const j = i + 1 + offset
       let together = -Infinity
       for (let h = 0; h < model.hypotheses.length; h++) {
-        together = Math.max(together, Math.log(first.likelihood[h] as number) + Math.log(second.likelihood[h] as number))
+        together = Math.max(
+          together,
+          Math.log(first.likelihood[h] as number) + Math.log(second.likelihood[h] as number),
+        )
       }
       const log = together - (best[i] as number) - (best[j] as number)
       if (log < DISAGREE_LOG && (!worst || log < worst.log)) worst = { log, pair: [first, second] }
@@ -84,5 +113,8 @@ export function findDisagreement(model: DiagnosisModel, weighed: readonly Weighe
   })
   if (!worst) return undefined
   const [first, second] = worst.pair.map(({ finding }) => finding) as [Finding, Finding]
-  return { findings: [first, second], because: `These two readings disagree: ${describeFinding(first)}, and ${describeFinding(second)}. Prove the instrument, then repeat the cheaper one.` }
+  return {
+    findings: [first, second],
+    because: `These two readings disagree: ${describeFinding(first)}, and ${describeFinding(second)}. Prove the instrument, then repeat the cheaper one.`,
+  }
 }

@@ -38,7 +38,15 @@ export interface DiagnosisCase {
 /** What a finding is a reading *of*: repeated readings of one thing do not multiply, the newest speaks. */
 export function mechanismOf(finding: Finding): string {
   const { check, part, leads, lead, half, at } = finding
-  return [check, part ?? '', leads ? sortedLeads(leads) : '', lead ?? '', half && half !== 'whole' ? half : '', check === 'joint-look' || check === 'air-leak-test' ? (at ?? '') : '', finding.setup ?? ''].join('|')
+  return [
+    check,
+    part ?? '',
+    leads ? sortedLeads(leads) : '',
+    lead ?? '',
+    half && half !== 'whole' ? half : '',
+    check === 'joint-look' || check === 'air-leak-test' ? (at ?? '') : '',
+    finding.setup ?? '',
+  ].join('|')
 }
 
 /** Lead pairs in one order, so that `common-run` and `run-common` are one reading. */
@@ -58,10 +66,18 @@ export type Asked = Pick<Finding, 'check' | 'part' | 'leads' | 'setup' | 'half'>
 
 /** Which check of its like, only the fields that are set. */
 export function pickAsked({ check, part, leads, setup, half }: Asked): Asked {
-  return { check, ...(part ? { part } : {}), ...(leads ? { leads } : {}), ...(setup ? { setup } : {}), ...(half ? { half } : {}) }
+  return {
+    check,
+    ...(part ? { part } : {}),
+    ...(leads ? { leads } : {}),
+    ...(setup ? { setup } : {}),
+    ...(half ? { half } : {}),
+  }
 }
 
 /** The name of a check that tells it from its like: id, then part, leads, setup and half. A skipped check is known by it too. */
 export function checkKey({ check, part, leads, setup, half }: Asked): string {
-  return [check, part, leads ? sortedLeads(leads) : undefined, setup, half === 'whole' ? undefined : half].filter(Boolean).join(':')
+  return [check, part, leads ? sortedLeads(leads) : undefined, setup, half === 'whole' ? undefined : half]
+    .filter(Boolean)
+    .join(':')
 }

@@ -6,8 +6,26 @@ import type { Asked } from './finding'
 /** What stands between a technician and the inside: the wet end of a surface pump, the water over a submerged one. */
 export type AccessGate = Extract<Gate, 'wet-end-open' | 'pulled'>
 
-const WELL_CHECKS_OUT: ReadonlySet<string> = new Set(['shaft-turn', 'connector-look', 'motor-fill-look', 'intake-look', 'coupling-turn', 'stack-look', 'end-play', 'shaft-height', 'capacitance', 'capacitor-look'])
-const SUMP_CHECKS_OUT: ReadonlySet<string> = new Set(['shaft-turn', 'impeller-look', 'connector-look', 'motor-fill-look', 'winding-smell', 'intake-look'])
+const WELL_CHECKS_OUT: ReadonlySet<string> = new Set([
+  'shaft-turn',
+  'connector-look',
+  'motor-fill-look',
+  'intake-look',
+  'coupling-turn',
+  'stack-look',
+  'end-play',
+  'shaft-height',
+  'capacitance',
+  'capacitor-look',
+])
+const SUMP_CHECKS_OUT: ReadonlySet<string> = new Set([
+  'shaft-turn',
+  'impeller-look',
+  'connector-look',
+  'motor-fill-look',
+  'winding-smell',
+  'intake-look',
+])
 const UNPRIMED: ReadonlySet<Kind> = new Set<Kind>([...SUBMERGED, 'circulation'])
 /** Electronics that a megohmmeter would destroy stand beside the motor. */
 const WITH_BOX: ReadonlySet<Kind> = new Set<Kind>(['well-three-wire'])
@@ -20,7 +38,14 @@ export function accessGateOf(kind: Kind): AccessGate {
 /** Is the place of a check behind the access gate on this kind? */
 function reachesInside({ check, part, setup, half }: Asked, kind: Kind): boolean {
   const asks = checkInfo(check)?.gates.includes('wet-end-open') ?? false
-  if (WELLS.includes(kind)) return asks || (WELL_CHECKS_OUT.has(check) && !(kind === 'well-three-wire' && check.startsWith('capacit'))) || setup === 'cable-alone' || setup === 'motor-alone' || (check === 'winding-resistance' && half === 'motor')
+  if (WELLS.includes(kind))
+    return (
+      asks ||
+      (WELL_CHECKS_OUT.has(check) && !(kind === 'well-three-wire' && check.startsWith('capacit'))) ||
+      setup === 'cable-alone' ||
+      setup === 'motor-alone' ||
+      (check === 'winding-resistance' && half === 'motor')
+    )
   if (kind === 'sump') return asks || SUMP_CHECKS_OUT.has(check)
   // The eye is reached through the pot where there is one, and the lid ring lies under the lid.
   if (check === 'impeller-look' && (kind === 'pool' || kind === 'utility')) return false
@@ -37,17 +62,27 @@ export function gatesFor(asked: Asked, kind: Kind, plate: Pick<CompletePlate, 'm
   const access = accessGateOf(kind)
   const inside = reachesInside(asked, kind)
   const submerged = access === 'pulled'
-  const charged = type === 'electronic' || ((MOTOR_HAS.runCapacitor(type) || MOTOR_HAS.startCapacitor(type)) && CAN_IN_REACH.includes(kind))
+  const charged =
+    type === 'electronic' ||
+    ((MOTOR_HAS.runCapacitor(type) || MOTOR_HAS.startCapacitor(type)) && CAN_IN_REACH.includes(kind))
   const gates = (checkInfo(asked.check)?.gates ?? []).flatMap<Gate>((gate) => {
     switch (gate) {
-      case 'electronics-disconnected': return type === 'electronic' || WITH_BOX.has(kind) ? [gate] : []
-      case 'discharged': return !charged ? [] : type === 'electronic' ? ['drive-discharged'] : [gate]
-      case 'primed': return UNPRIMED.has(kind) ? [] : [gate]
-      case 'guards-on': return submerged ? [] : [gate]
-      case 'valves-shut': return submerged ? [] : [gate]
-      case 'depressurised': return kind === 'sump' ? [] : [gate]
-      case 'wet-end-open': return inside && !submerged ? [gate] : []
-      default: return [gate]
+      case 'electronics-disconnected':
+        return type === 'electronic' || WITH_BOX.has(kind) ? [gate] : []
+      case 'discharged':
+        return !charged ? [] : type === 'electronic' ? ['drive-discharged'] : [gate]
+      case 'primed':
+        return UNPRIMED.has(kind) ? [] : [gate]
+      case 'guards-on':
+        return submerged ? [] : [gate]
+      case 'valves-shut':
+        return submerged ? [] : [gate]
+      case 'depressurised':
+        return kind === 'sump' ? [] : [gate]
+      case 'wet-end-open':
+        return inside && !submerged ? [gate] : []
+      default:
+        return [gate]
     }
   })
   if (inside && submerged) {
@@ -76,6 +111,18 @@ export function gateMinutes(gate: Gate, pump: Pump): number {
 /** The gates that make a machine safe to touch, in the order they are shut: what its kind has, and nothing it has not. */
 export function safeGates(kind: Kind, { motorType }: Pick<CompletePlate, 'motorType'>): Gate[] {
   if (kind === 'sump') return ['power-off', 'battery-disconnected', 'proved-dead']
-  const charged: Gate[] = motorType === 'electronic' ? ['drive-discharged'] : CAN_IN_REACH.includes(kind) && (MOTOR_HAS.runCapacitor(motorType) || MOTOR_HAS.startCapacitor(motorType)) ? ['discharged'] : []
-  return ['power-off', 'proved-dead', ...charged, ...(WELLS.includes(kind) ? ['depressurised' as const] : ['cool' as const, 'valves-shut' as const, 'depressurised' as const])]
+  const charged: Gate[] =
+    motorType === 'electronic'
+      ? ['drive-discharged']
+      : CAN_IN_REACH.includes(kind) && (MOTOR_HAS.runCapacitor(motorType) || MOTOR_HAS.startCapacitor(motorType))
+        ? ['discharged']
+        : []
+  return [
+    'power-off',
+    'proved-dead',
+    ...charged,
+    ...(WELLS.includes(kind)
+      ? ['depressurised' as const]
+      : ['cool' as const, 'valves-shut' as const, 'depressurised' as const]),
+  ]
 }

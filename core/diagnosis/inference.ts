@@ -2,7 +2,10 @@ import { newestFindings, type Finding } from './finding'
 import { complaintLikelihood, modelCheckOf, type DiagnosisModel } from './model'
 
 /** One piece of evidence that moves the posterior: its likelihood per hypothesis. */
-export interface Weighed { finding: Finding; likelihood: Float64Array }
+export interface Weighed {
+  finding: Finding
+  likelihood: Float64Array
+}
 
 export interface Posterior {
   /** Probability per hypothesis, in the model's order. Sums to 1. */
@@ -26,8 +29,13 @@ export interface Evidence {
  * The order of the findings does not matter; a finding that cannot tell moves nothing.
  */
 export function infer(model: DiagnosisModel, { complaints = [], findings = [], excluded = [] }: Evidence): Posterior {
-  const log = Float64Array.from(model.hypotheses, ({ faults, prior }) => (faults.some((fault) => excluded.includes(fault)) ? -Infinity : Math.log(prior)))
-  const said = [...new Set(complaints)].map((complaint) => ({ complaint, likelihood: complaintLikelihood(model, complaint) }))
+  const log = Float64Array.from(model.hypotheses, ({ faults, prior }) =>
+    faults.some((fault) => excluded.includes(fault)) ? -Infinity : Math.log(prior),
+  )
+  const said = [...new Set(complaints)].map((complaint) => ({
+    complaint,
+    likelihood: complaintLikelihood(model, complaint),
+  }))
   for (const { likelihood } of said) addLog(log, likelihood)
   const fromComplaint = normalise(log)
   const weighed = weigh(model, findings)
@@ -43,8 +51,9 @@ function weigh(model: DiagnosisModel, findings: readonly Finding[]): Weighed[] {
     return check && likelihood ? [{ key: check.key, finding, likelihood }] : []
   })
   // Two ways of naming one reading are one reading: the last said speaks.
-  return [...new Map(speaking.map((each) => [each.key, each])).values()]
-    .sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : 0))
+  return [...new Map(speaking.map((each) => [each.key, each])).values()].sort((a, b) =>
+    a.key < b.key ? -1 : a.key > b.key ? 1 : 0,
+  )
 }
 
 function addLog(log: Float64Array, likelihood: Float64Array): void {

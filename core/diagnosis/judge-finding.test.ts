@@ -3,9 +3,24 @@ import { completePlate, type Pump } from '../motor/nameplate'
 import type { Finding } from './finding'
 import { judgeFinding, usualSetup } from './judge-finding'
 
-const pool: Pump = { kind: 'pool', nameplate: { volts: 230, hertz: 60, motorType: 'capacitor-start-run', horsepower: 1, fullLoadAmps: 7, serviceFactorAmps: 8.2, runCapacitorMicrofarads: 25, startCapacitorMicrofarads: [88, 106], runWindingOhms: [1.8, 2.4], startWindingOhms: [4, 5] } }
+const pool: Pump = {
+  kind: 'pool',
+  nameplate: {
+    volts: 230,
+    hertz: 60,
+    motorType: 'capacitor-start-run',
+    horsepower: 1,
+    fullLoadAmps: 7,
+    serviceFactorAmps: 8.2,
+    runCapacitorMicrofarads: 25,
+    startCapacitorMicrofarads: [88, 106],
+    runWindingOhms: [1.8, 2.4],
+    startWindingOhms: [4, 5],
+  },
+}
 const well: Pump = { kind: 'well-two-wire', nameplate: { volts: 230 }, installation: { cutInPsi: 40, cutOutPsi: 60 } }
-const judge = (finding: Finding, pump: Pump = pool, findings: Finding[] = []) => judgeFinding(finding, { pump, plate: completePlate(pump), findings })
+const judge = (finding: Finding, pump: Pump = pool, findings: Finding[] = []) =>
+  judgeFinding(finding, { pump, plate: completePlate(pump), findings })
 
 describe('every reading is judged at once, with limit, reason and basis', () => {
   it.each<[string, Finding, string, Pump?]>([
@@ -27,7 +42,12 @@ describe('every reading is judged at once, with limit, reason and basis', () => 
     ['an end play', { check: 'end-play', value: 0.02 }, 'sound', well],
     ['a runout', { check: 'shaft-runout', value: 0.007 }, 'failed'],
     ['a dirty filter', { check: 'filter-pressure', value: 31 }, 'failed'],
-    ['a tired battery', { check: 'battery-voltage', value: 11.2 }, 'failed', { kind: 'sump', nameplate: { volts: 115 } }],
+    [
+      'a tired battery',
+      { check: 'battery-voltage', value: 11.2 },
+      'failed',
+      { kind: 'sump', nameplate: { volts: 115 } },
+    ],
     ['a level without a limit', { check: 'static-water-level', value: 60 }, 'unclear', well],
     ['a gritty shaft', { check: 'shaft-turn', outcome: 'gritty' }, 'tired'],
     ['a bulged can', { check: 'capacitor-look', part: 'run-capacitor', outcome: 'bulged' }, 'failed'],
@@ -42,7 +62,10 @@ describe('every reading is judged at once, with limit, reason and basis', () => 
   })
 
   it('compares the loaded supply with the newest reading at rest', () => {
-    const rest: Finding[] = [{ check: 'supply-voltage', value: 250 }, { check: 'supply-voltage', value: 240 }]
+    const rest: Finding[] = [
+      { check: 'supply-voltage', value: 250 },
+      { check: 'supply-voltage', value: 240 },
+    ]
     expect(judge({ check: 'supply-voltage-loaded', value: 224 }, pool, rest).because).toContain('6.67 % from 240 V')
   })
 
@@ -53,13 +76,19 @@ describe('every reading is judged at once, with limit, reason and basis', () => 
   })
 
   it('says that an ohmmeter can only condemn', () => {
-    expect(judge({ check: 'ground-ohmmeter', outcome: 'open' })).toMatchObject({ verdict: 'unclear', because: expect.stringContaining('megohmmeter') as string })
+    expect(judge({ check: 'ground-ohmmeter', outcome: 'open' })).toMatchObject({
+      verdict: 'unclear',
+      because: expect.stringContaining('megohmmeter') as string,
+    })
     expect(judge({ check: 'ground-ohmmeter', outcome: 'shorted' }).verdict).toBe('failed')
   })
 
   it('says that a motor has no such capacitor, instead of judging it against nothing', () => {
     const split: Pump = { kind: 'pool', nameplate: { volts: 230, motorType: 'split-phase' } }
-    expect(judge({ check: 'capacitance', part: 'run-capacitor', value: 30 }, split)).toMatchObject({ verdict: 'unclear', because: expect.stringContaining('no run capacitor') as string })
+    expect(judge({ check: 'capacitance', part: 'run-capacitor', value: 30 }, split)).toMatchObject({
+      verdict: 'unclear',
+      because: expect.stringContaining('no run capacitor') as string,
+    })
   })
 
   it('takes the usual setup of insulation from the kind', () => {
@@ -68,11 +97,18 @@ describe('every reading is judged at once, with limit, reason and basis', () => 
   })
 
   it('weighs a loose bearing against what retaining compound can take', () => {
-    expect(judge({ check: 'bearing-fit', outcome: 'loose', clearanceMillimetres: 0.05 }).because).toContain('retaining compound can take it')
-    expect(judge({ check: 'bearing-fit', outcome: 'loose', clearanceMillimetres: 0.2 }).because).toContain('new shaft or motor')
+    expect(judge({ check: 'bearing-fit', outcome: 'loose', clearanceMillimetres: 0.05 }).because).toContain(
+      'retaining compound can take it',
+    )
+    expect(judge({ check: 'bearing-fit', outcome: 'loose', clearanceMillimetres: 0.2 }).because).toContain(
+      'new shaft or motor',
+    )
   })
 
   it('keeps what the owner told as history, never as a verdict', () => {
-    expect(judge({ check: 'spin-start', outcome: 'starts' })).toMatchObject({ verdict: 'unclear', because: expect.stringContaining('as told') as string })
+    expect(judge({ check: 'spin-start', outcome: 'starts' })).toMatchObject({
+      verdict: 'unclear',
+      because: expect.stringContaining('as told') as string,
+    })
   })
 })

@@ -40,26 +40,49 @@ export interface JudgingContext {
 export function judgeFinding(finding: Finding, context: JudgingContext): Judgement {
   const part = partOfFinding(finding)
   const judged = finding.outcome === undefined ? judgeMeasured(finding, context) : judgeSeen(finding)
-  return { check: finding.check, ...(part ? { part } : {}), ...(finding.leads ? { leads: finding.leads } : {}), ...judged }
+  return {
+    check: finding.check,
+    ...(part ? { part } : {}),
+    ...(finding.leads ? { leads: finding.leads } : {}),
+    ...judged,
+  }
 }
 
 function judgeSeen(finding: Finding): Judgement {
   const info = checkInfo(finding.check)
   const outcome = finding.outcome as string
   const verdict = outcomeVerdict(finding.check, outcome) ?? 'unclear'
-  const about = finding.part && isIdOf(PARTS, finding.part) ? `${PARTS[finding.part]}, look` : (info?.label ?? finding.check)
+  const about =
+    finding.part && isIdOf(PARTS, finding.part) ? `${PARTS[finding.part]}, look` : (info?.label ?? finding.check)
   const subject = finding.at ? `${about}, ${finding.at}` : about
   const base = { subject, value: outcome, verdict, basis: SEEN }
   if (finding.check === 'ground-ohmmeter' && outcome === 'open') {
-    return { ...base, because: 'an ordinary ohmmeter can only condemn, never clear: a winding that reads open on it can be 0.2 MΩ at 500 V. Use the megohmmeter' }
+    return {
+      ...base,
+      because:
+        'an ordinary ohmmeter can only condemn, never clear: a winding that reads open on it can be 0.2 MΩ at 500 V. Use the megohmmeter',
+    }
   }
-  if (finding.check === 'capacitor-look' && verdict === 'failed') return { ...base, because: `${outcomeLabel(outcome)}: failed whatever it reads`, basis: CAPACITOR.lookBasis }
+  if (finding.check === 'capacitor-look' && verdict === 'failed')
+    return { ...base, because: `${outcomeLabel(outcome)}: failed whatever it reads`, basis: CAPACITOR.lookBasis }
   if (finding.check === 'bearing-fit' && outcome === 'loose' && finding.clearanceMillimetres !== undefined) {
     const { high, basis } = RETAINING_MILLIMETRES
     const within = finding.clearanceMillimetres <= high
-    return { ...base, high, basis, because: `${formatNumber(finding.clearanceMillimetres)} mm on the diameter: ${within ? `within ${high} mm, retaining compound can take it` : `over ${high} mm, a new shaft or motor`}` }
+    return {
+      ...base,
+      high,
+      basis,
+      because: `${formatNumber(finding.clearanceMillimetres)} mm on the diameter: ${within ? `within ${high} mm, retaining compound can take it` : `over ${high} mm, a new shaft or motor`}`,
+    }
   }
-  if (finding.check === 'spin-start') return { ...base, because: outcome === 'starts' ? 'as told: the winding has power, its starting torque is missing' : 'as told: spinning it made no difference' }
+  if (finding.check === 'spin-start')
+    return {
+      ...base,
+      because:
+        outcome === 'starts'
+          ? 'as told: the winding has power, its starting torque is missing'
+          : 'as told: spinning it made no difference',
+    }
   return { ...base, because: outcomeLabel(outcome) }
 }
 
@@ -69,19 +92,50 @@ function judgeMeasured(finding: Finding, context: JudgingContext): Judgement {
   const info = checkInfo(finding.check)
   const subject = info?.label ?? finding.check
   if (finding.check === 'winding-resistance') return judgeWindingFinding(finding, context)
-  if (value === null) return { subject, value: null, unit: info?.unit, verdict: 'unclear', because: 'over range: the instrument gave no figure', basis: NO_LIMIT }
+  if (value === null)
+    return {
+      subject,
+      value: null,
+      unit: info?.unit,
+      verdict: 'unclear',
+      because: 'over range: the instrument gave no figure',
+      basis: NO_LIMIT,
+    }
   switch (finding.check) {
-    case 'supply-voltage': return judgeSupply(plate.volts, value)
-    case 'outlet-voltage': return judgeSupply(plate.volts, value, 'outlet')
-    case 'supply-voltage-loaded': return judgeLoadedSupply(plate.volts, value, newest(findings, 'supply-voltage'))
-    case 'running-current': return judgeRunningCurrent(value, plate.fullLoadAmps, plate.serviceFactorAmps)
-    case 'locked-current': return judgeLockedCurrent(value, plate.fullLoadAmps, plate.lockedRotorAmps)
-    case 'capacitance': return judgeCapacitorFinding(finding, value, plate)
+    case 'supply-voltage':
+      return judgeSupply(plate.volts, value)
+    case 'outlet-voltage':
+      return judgeSupply(plate.volts, value, 'outlet')
+    case 'supply-voltage-loaded':
+      return judgeLoadedSupply(plate.volts, value, newest(findings, 'supply-voltage'))
+    case 'running-current':
+      return judgeRunningCurrent(value, plate.fullLoadAmps, plate.serviceFactorAmps)
+    case 'locked-current':
+      return judgeLockedCurrent(value, plate.fullLoadAmps, plate.lockedRotorAmps)
+    case 'capacitance':
+      return judgeCapacitorFinding(finding, value, plate)
     case 'insulation-resistance': {
       const setup = finding.setup ?? usualSetup(pump)
-      return judgeInsulation({ megohms: value, setup, celsius: finding.celsius, testVolts: finding.testVolts, ageState: finding.ageState, earlierMegohms: context.earlier?.[`insulation-resistance:${setup}`] })
+      return judgeInsulation({
+        megohms: value,
+        setup,
+        celsius: finding.celsius,
+        testVolts: finding.testVolts,
+        ageState: finding.ageState,
+        earlierMegohms: context.earlier?.[`insulation-resistance:${setup}`],
+      })
     }
-    default: return judgeByLimits(finding.check, value, context) ?? { subject, value, unit: info?.unit, verdict: 'unclear', because: 'no limit known for this machine; kept for comparison', basis: NO_LIMIT }
+    default:
+      return (
+        judgeByLimits(finding.check, value, context) ?? {
+          subject,
+          value,
+          unit: info?.unit,
+          verdict: 'unclear',
+          because: 'no limit known for this machine; kept for comparison',
+          basis: NO_LIMIT,
+        }
+      )
   }
 }
 
@@ -89,15 +143,31 @@ function judgeCapacitorFinding(finding: Finding, value: number, plate: CompleteP
   const role = finding.part === 'start-capacitor' ? 'start' : 'run'
   const rated = role === 'run' ? plate.runCapacitorMicrofarads : plate.startCapacitorMicrofarads
   if (rated === undefined) {
-    return { subject: `${role} capacitor`, value, unit: 'uF', verdict: 'unclear', because: `this motor type has no ${role} capacitor by its plate: check the type, or enter the rating`, basis: role === 'run' ? CAPACITOR.runBasis : CAPACITOR.startBasis }
+    return {
+      subject: `${role} capacitor`,
+      value,
+      unit: 'uF',
+      verdict: 'unclear',
+      because: `this motor type has no ${role} capacitor by its plate: check the type, or enter the rating`,
+      basis: role === 'run' ? CAPACITOR.runBasis : CAPACITOR.startBasis,
+    }
   }
-  return judgeCapacitance(role, capacitorBand(role, rated, role === 'run' ? plate.capacitorTolerancePercent : undefined), value)
+  return judgeCapacitance(
+    role,
+    capacitorBand(role, rated, role === 'run' ? plate.capacitorTolerancePercent : undefined),
+    value,
+  )
 }
 
 function judgeWindingFinding(finding: Finding, { pump, plate, findings }: JudgingContext): Judgement {
   const pair = windingPair(finding, pump.kind)
   const { runWinding: run, startWinding } = plate
-  const range = pair === 'run-start' ? { low: run.low + startWinding.low, high: run.high + startWinding.high, basis: run.basis } : pair === 'common-start' ? startWinding : run
+  const range =
+    pair === 'run-start'
+      ? { low: run.low + startWinding.low, high: run.high + startWinding.high, basis: run.basis }
+      : pair === 'common-start'
+        ? startWinding
+        : run
   const name = pair === 'run-start' ? 'run + start winding' : pair === 'common-start' ? 'start winding' : 'run winding'
   const value = finding.value ?? null
   const { ohms, cableOhms } = windingOhmsAt20(finding, pump)
@@ -107,13 +177,31 @@ function judgeWindingFinding(finding: Finding, { pump, plate, findings }: Judgin
   if (together?.swapped) return { ...judged, value, verdict: 'failed', because: together.swapped }
   if (own && !isRolePair(pair) && value !== null) {
     if (together) return { ...judged, value, verdict: together.verdict, because: together.because }
-    return { ...judged, value, verdict: 'unclear', because: `${formatNumber(value)} Ω between ${finding.leads?.replace('-', ' and ')}: three pairs together name the leads` }
+    return {
+      ...judged,
+      value,
+      verdict: 'unclear',
+      because: `${formatNumber(value)} Ω between ${finding.leads?.replace('-', ' and ')}: three pairs together name the leads`,
+    }
   }
   if (value === null || ohms === null) return judged
-  const taken = [cableOhms === undefined ? '' : `${formatNumber(cableOhms)} Ω of cable off`, finding.celsius === undefined ? '' : `${formatNumber(ohms)} Ω at 20 °C`].filter(Boolean)
+  const taken = [
+    cableOhms === undefined ? '' : `${formatNumber(cableOhms)} Ω of cable off`,
+    finding.celsius === undefined ? '' : `${formatNumber(ohms)} Ω at 20 °C`,
+  ].filter(Boolean)
   return {
-    ...judged, value, because: `${judged.because}${taken.length > 0 ? ` (${taken.join(', ')})` : ''}`,
-    ...(taken.length > 0 ? { corrected: { value: ohms, to: cableOhms === undefined ? '20 °C' : 'the winding alone', rule: 'copper, IEC 60028' } } : {}),
+    ...judged,
+    value,
+    because: `${judged.because}${taken.length > 0 ? ` (${taken.join(', ')})` : ''}`,
+    ...(taken.length > 0
+      ? {
+          corrected: {
+            value: ohms,
+            to: cableOhms === undefined ? '20 °C' : 'the winding alone',
+            rule: 'copper, IEC 60028',
+          },
+        }
+      : {}),
   }
 }
 
@@ -127,27 +215,56 @@ function judgeByLimits(check: string, value: number, context: JudgingContext): J
   const limits = bandOf(check, value, context)
   if (!limits) return undefined
   const { verdict, margin } = judgeRange(value, limits)
-  const band = limits.low === undefined ? `at most ${formatNumber(limits.high as number)}` : limits.high === undefined ? `at least ${formatNumber(limits.low)}` : `${formatNumber(limits.low)} to ${formatNumber(limits.high)}`
-  return { subject: info?.label ?? check, value, unit: info?.unit, verdict, low: limits.low, high: limits.high, margin, because: `${verdict === 'failed' ? 'outside' : 'inside'} ${band} ${info?.unit ? UNIT_LABELS[info.unit] : ''}`.trim(), basis: limits.basis }
+  const band =
+    limits.low === undefined
+      ? `at most ${formatNumber(limits.high as number)}`
+      : limits.high === undefined
+        ? `at least ${formatNumber(limits.low)}`
+        : `${formatNumber(limits.low)} to ${formatNumber(limits.high)}`
+  return {
+    subject: info?.label ?? check,
+    value,
+    unit: info?.unit,
+    verdict,
+    low: limits.low,
+    high: limits.high,
+    margin,
+    because:
+      `${verdict === 'failed' ? 'outside' : 'inside'} ${band} ${info?.unit ? UNIT_LABELS[info.unit] : ''}`.trim(),
+    basis: limits.basis,
+  }
 }
 
 function bandOf(check: string, value: number, { pump, plate }: JudgingContext): ReadingBand | undefined {
   const { precharge, cutTolerancePsi: cut, cycleSeconds, shutoff, waterOverIntake } = PRESSURES
-  const around = (centre: number | undefined, half: number, basis: Basis) => (centre === undefined ? undefined : { low: centre - half, high: centre + half, basis })
+  const around = (centre: number | undefined, half: number, basis: Basis) =>
+    centre === undefined ? undefined : { low: centre - half, high: centre + half, basis }
   switch (check) {
-    case 'tank-precharge': return around(plate.cutInPsi === undefined ? undefined : plate.cutInPsi - precharge.belowCutInPsi, precharge.tolerancePsi, precharge.basis)
-    case 'cut-in': return around(plate.cutInPsi, cut.value, cut.basis)
-    case 'cut-out': return around(plate.cutOutPsi, cut.value, cut.basis)
-    case 'cycle-time': return { low: pump.kind === 'sump' ? cycleSeconds.sumpLow : cycleSeconds.low, basis: cycleSeconds.basis }
+    case 'tank-precharge':
+      return around(
+        plate.cutInPsi === undefined ? undefined : plate.cutInPsi - precharge.belowCutInPsi,
+        precharge.tolerancePsi,
+        precharge.basis,
+      )
+    case 'cut-in':
+      return around(plate.cutInPsi, cut.value, cut.basis)
+    case 'cut-out':
+      return around(plate.cutOutPsi, cut.value, cut.basis)
+    case 'cycle-time':
+      return { low: pump.kind === 'sump' ? cycleSeconds.sumpLow : cycleSeconds.low, basis: cycleSeconds.basis }
     case 'shutoff-pressure': {
       const expected = shutoffPsi(pump)
       return expected === undefined ? undefined : { low: expected * shutoff.soundFraction, basis: shutoff.basis }
     }
     case 'pumping-water-level': {
       const depth = pump.installation?.wellDepthMetres
-      return depth === undefined ? undefined : { high: (depth * (1 - waterOverIntake.lowFraction)) / METRES_PER_FOOT, basis: waterOverIntake.basis }
+      return depth === undefined
+        ? undefined
+        : { high: (depth * (1 - waterOverIntake.lowFraction)) / METRES_PER_FOOT, basis: waterOverIntake.basis }
     }
-    case 'battery-voltage': return { low: BATTERY_VOLTS.perSix.failed * batteryCells(value), basis: BATTERY_VOLTS.basis }
-    default: return plainBand(check, pump.kind)
+    case 'battery-voltage':
+      return { low: BATTERY_VOLTS.perSix.failed * batteryCells(value), basis: BATTERY_VOLTS.basis }
+    default:
+      return plainBand(check, pump.kind)
   }
 }

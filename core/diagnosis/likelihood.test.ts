@@ -5,15 +5,19 @@ import { ageFactor } from './model'
 
 describe('noisy-max', () => {
   const states = ['quiet', 'buzz', 'hum']
-  const distribution = fc.tuple(fc.double({ min: 0, max: 0.5, noNaN: true }), fc.double({ min: 0, max: 0.5, noNaN: true })).map(([buzz, hum]) => ({ buzz, hum }))
+  const distribution = fc
+    .tuple(fc.double({ min: 0, max: 0.5, noNaN: true }), fc.double({ min: 0, max: 0.5, noNaN: true }))
+    .map(([buzz, hum]) => ({ buzz, hum }))
 
   it('sums to one and never makes the normal state likelier by adding a cause', () => {
-    fc.assert(fc.property(distribution, distribution, (leak, cause) => {
-      const alone = noisyMax(states, [leak])
-      const both = noisyMax(states, [leak, cause])
-      expect(both.reduce((sum, value) => sum + value, 0)).toBeCloseTo(1, 9)
-      expect(both[0]).toBeLessThanOrEqual((alone[0] as number) + 1e-9)
-    }))
+    fc.assert(
+      fc.property(distribution, distribution, (leak, cause) => {
+        const alone = noisyMax(states, [leak])
+        const both = noisyMax(states, [leak, cause])
+        expect(both.reduce((sum, value) => sum + value, 0)).toBeCloseTo(1, 9)
+        expect(both[0]).toBeLessThanOrEqual((alone[0] as number) + 1e-9)
+      }),
+    )
   })
 
   it('is the highest of independent draws', () => {
@@ -26,7 +30,14 @@ describe('noisy-max', () => {
 
 describe('measured likelihoods', () => {
   it('agree between density and ranges', () => {
-    const mixture = resolveMixture([{ weight: 0.7, mean: 1, sd: 0.05 }, { weight: 0.3, mean: 0.6, sd: 0.1 }], 0.05, 0.01)
+    const mixture = resolveMixture(
+      [
+        { weight: 0.7, mean: 1, sd: 0.05 },
+        { weight: 0.3, mean: 0.6, sd: 0.1 },
+      ],
+      0.05,
+      0.01,
+    )
     const [below, inside, above] = mixtureStates(mixture, [0.94, 1.06], false) as [number, number, number]
     let integral = 0
     for (let value = -1; value < 0.94; value += 0.0005) integral += mixtureDensity(mixture, value) * 0.0005

@@ -43,7 +43,10 @@ export function normalCumulative(z: number): number {
 }
 
 /** A mixture made ready: widths resolved, meter error added in quadrature. */
-export interface Mixture { normals: { weight: number; mean: number; sd: number }[]; open: number }
+export interface Mixture {
+  normals: { weight: number; mean: number; sd: number }[]
+  open: number
+}
 
 /**
  * Resolves a row's components.
@@ -53,15 +56,28 @@ export interface Mixture { normals: { weight: number; mean: number; sd: number }
  */
 export function resolveMixture(components: readonly Component[], bandSd: number, meterSd: number): Mixture {
   const normals = components.flatMap((component) =>
-    'open' in component ? [] : [{ weight: component.weight, mean: component.mean, sd: Math.hypot(component.sd === 'band' ? bandSd : component.sd, meterSd) }])
+    'open' in component
+      ? []
+      : [
+          {
+            weight: component.weight,
+            mean: component.mean,
+            sd: Math.hypot(component.sd === 'band' ? bandSd : component.sd, meterSd),
+          },
+        ],
+  )
   const open = components.reduce((sum, component) => sum + ('open' in component ? component.weight : 0), 0)
   return { normals, open }
 }
 
 /** One mixture with a share of another. */
 export function blend(one: Mixture, other: Mixture, share: number): Mixture {
-  const part = (mixture: Mixture, weight: number) => mixture.normals.map((component) => ({ ...component, weight: component.weight * weight }))
-  return { normals: [...part(one, share), ...part(other, 1 - share)], open: one.open * share + other.open * (1 - share) }
+  const part = (mixture: Mixture, weight: number) =>
+    mixture.normals.map((component) => ({ ...component, weight: component.weight * weight }))
+  return {
+    normals: [...part(one, share), ...part(other, 1 - share)],
+    open: one.open * share + other.open * (1 - share),
+  }
 }
 
 /** Two causes that both speak about one measured value: half of each. */
@@ -76,12 +92,17 @@ const BACKGROUND_SD = 4
 export function mixtureDensity(mixture: Mixture, value: number | null): number {
   if (value === null) return mixture.open + FLOOR
   const background = (FLOOR * Math.exp(-((value / (2 * BACKGROUND_SD)) ** 2) / 2)) / (2 * BACKGROUND_SD) + 1e-9
-  return mixture.normals.reduce((sum, { weight, mean, sd }) => sum + (weight * Math.exp(-(((value - mean) / sd) ** 2) / 2)) / (sd * Math.sqrt(2 * Math.PI)), background)
+  return mixture.normals.reduce(
+    (sum, { weight, mean, sd }) =>
+      sum + (weight * Math.exp(-(((value - mean) / sd) ** 2) / 2)) / (sd * Math.sqrt(2 * Math.PI)),
+    background,
+  )
 }
 
 /** Probability of each range between the cuts, then of an open reading when `withOpen`. */
 export function mixtureStates(mixture: Mixture, cuts: readonly number[], withOpen: boolean): number[] {
-  const below = (cut: number) => mixture.normals.reduce((sum, { weight, mean, sd }) => sum + weight * normalCumulative((cut - mean) / sd), 0)
+  const below = (cut: number) =>
+    mixture.normals.reduce((sum, { weight, mean, sd }) => sum + weight * normalCumulative((cut - mean) / sd), 0)
   const total = mixture.normals.reduce((sum, { weight }) => sum + weight, 0)
   const edges = [0, ...cuts.map(below), total]
   const ranges = edges.slice(1).map((edge, index) => edge - (edges[index] as number))

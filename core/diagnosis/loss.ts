@@ -11,13 +11,21 @@ export function actionMinutes(action: Pick<ActionRow, 'minutes' | 'access'>, pum
 }
 
 /** What a repair costs the customer when it goes as planned: parts with the shop's markup, and minutes. */
-export function actionCost(action: Pick<ActionRow, 'parts' | 'minutes' | 'access'>, pump: Pump, rates: Rates, open = false): number {
+export function actionCost(
+  action: Pick<ActionRow, 'parts' | 'minutes' | 'access'>,
+  pump: Pump,
+  rates: Rates,
+  open = false,
+): number {
   return partsPrice(action.parts, rates, pump.kind) + (actionMinutes(action, pump, open) / 60) * rates.hourly
 }
 
 /** Price of parts, markup included; a kind's own price before the general one. A part without a price counts nothing and is listed by the caller. */
 export function partsPrice(parts: ActionRow['parts'], rates: Rates, kind: Kind): number {
-  return parts.reduce((sum, part) => sum + (rates.partPrices[`${part}:${kind}`] ?? rates.partPrices[part] ?? 0), 0) * (1 + rates.partsMarkup)
+  return (
+    parts.reduce((sum, part) => sum + (rates.partPrices[`${part}:${kind}`] ?? rates.partPrices[part] ?? 0), 0) *
+    (1 + rates.partsMarkup)
+  )
 }
 
 export interface LossTable {
@@ -54,7 +62,9 @@ export function lossTable(model: DiagnosisModel, rates: Rates, open = false): Lo
     return value
   }
   const perMinute = rates.hourly / 60
-  const wrong = BEING_WRONG.noticedOnSite * BEING_WRONG.onSiteMinutes * perMinute + (1 - BEING_WRONG.noticedOnSite) * (rates.trip + BEING_WRONG.laterMinutes * perMinute + rates.downtime)
+  const wrong =
+    BEING_WRONG.noticedOnSite * BEING_WRONG.onSiteMinutes * perMinute +
+    (1 - BEING_WRONG.noticedOnSite) * (rates.trip + BEING_WRONG.laterMinutes * perMinute + rates.downtime)
   // Leaving a faulty machine running is never noticed on site: it comes back as a call.
   const comeback = rates.trip + BEING_WRONG.laterMinutes * perMinute + rates.downtime
   const rows = actions.length + 1
@@ -63,7 +73,8 @@ export function lossTable(model: DiagnosisModel, rates: Rates, open = false): Lo
     hypotheses.forEach(({ faults }, h) => {
       // A repair of what was never wrong leaves the complaint as it was.
       const left = faults.filter((fault) => !cures[a]?.has(fault))
-      const consequence = left.length === 0 ? 0 : (action.cures.includes('nothing-wrong') ? comeback : wrong) + cheapest(left)
+      const consequence =
+        left.length === 0 ? 0 : (action.cures.includes('nothing-wrong') ? comeback : wrong) + cheapest(left)
       table[a * hypotheses.length + h] = (costs[a] as number) + consequence
     })
   })
@@ -74,9 +85,16 @@ export function lossTable(model: DiagnosisModel, rates: Rates, open = false): Lo
 }
 
 /** Probability that curing these faults cures everything that is wrong. */
-export function cureChance(hypotheses: DiagnosisModel['hypotheses'], probabilities: Float64Array, cures: readonly string[]): number {
+export function cureChance(
+  hypotheses: DiagnosisModel['hypotheses'],
+  probabilities: Float64Array,
+  cures: readonly string[],
+): number {
   const cured = new Set(cures)
-  return hypotheses.reduce((sum, { faults }, h) => (faults.every((fault) => cured.has(fault)) ? sum + (probabilities[h] as number) : sum), 0)
+  return hypotheses.reduce(
+    (sum, { faults }, h) => (faults.every((fault) => cured.has(fault)) ? sum + (probabilities[h] as number) : sum),
+    0,
+  )
 }
 
 /** Expected loss of each action, then of testing on. */

@@ -1,6 +1,15 @@
 import { checkInfo, outcomeLabel } from '../knowledge/checks'
 import { KIND_KNOWLEDGE } from '../knowledge/kinds'
-import type { ActionRow, Applies, Distribution, FaultRow, KindKnowledge, MeasuredRow, Needs, SeenRow } from '../knowledge/model-types'
+import type {
+  ActionRow,
+  Applies,
+  Distribution,
+  FaultRow,
+  KindKnowledge,
+  MeasuredRow,
+  Needs,
+  SeenRow,
+} from '../knowledge/model-types'
 import { UNIT_LABELS } from '../quantity/units'
 import { formatNumber } from '../quantity/format'
 import { completePlate, MOTOR_HAS, type CompletePlate, type Pump } from '../motor/nameplate'
@@ -13,7 +22,10 @@ import { statisticScale } from './statistic'
 import { windingPair } from './winding-reading'
 
 /** One explanation: no fault, one, or two together. */
-export interface Hypothesis { faults: readonly string[]; prior: number }
+export interface Hypothesis {
+  faults: readonly string[]
+  prior: number
+}
 
 /** A check as the engine sees it: states with their probabilities per hypothesis, and how a finding weighs. */
 export interface ModelCheck extends Asked {
@@ -42,12 +54,18 @@ export interface DiagnosisModel {
 /** Has this motor type what the row needs? What it cannot have is no hypothesis. */
 export function motorHas(type: MotorType, needs: Needs | undefined): boolean {
   switch (needs) {
-    case undefined: return true
-    case 'run-capacitor': return MOTOR_HAS.runCapacitor(type)
-    case 'start-capacitor': return MOTOR_HAS.startCapacitor(type)
-    case 'start-switch': return MOTOR_HAS.startSwitch(type)
-    case 'start-winding': return MOTOR_HAS.startWinding(type)
-    case 'electronics': return type === 'electronic'
+    case undefined:
+      return true
+    case 'run-capacitor':
+      return MOTOR_HAS.runCapacitor(type)
+    case 'start-capacitor':
+      return MOTOR_HAS.startCapacitor(type)
+    case 'start-switch':
+      return MOTOR_HAS.startSwitch(type)
+    case 'start-winding':
+      return MOTOR_HAS.startWinding(type)
+    case 'electronics':
+      return type === 'electronic'
   }
 }
 
@@ -58,18 +76,44 @@ export function motorHas(type: MotorType, needs: Needs | undefined): boolean {
  * @param alreadyReplaced part ids: lowers what was replaced, raises what such a replacement masks
  * @param experience what the shop's own visits make of each fault's rate, as a multiple; absent means 1
  */
-export function buildModel(pump: Pump, alreadyReplaced: readonly string[] = [], experience: Readonly<Record<string, number>> = {}): DiagnosisModel {
+export function buildModel(
+  pump: Pump,
+  alreadyReplaced: readonly string[] = [],
+  experience: Readonly<Record<string, number>> = {},
+): DiagnosisModel {
   const knowledge = KIND_KNOWLEDGE[pump.kind]
   const plate = completePlate(pump)
   const construction = pump.construction ?? KIND_CONSTRUCTIONS[pump.kind][0]
-  const holds = ({ needs, constructions }: Applies) => motorHas(plate.motorType, needs) && (constructions === undefined || (construction !== undefined && constructions.includes(construction)))
+  const holds = ({ needs, constructions }: Applies) =>
+    motorHas(plate.motorType, needs) &&
+    (constructions === undefined || (construction !== undefined && constructions.includes(construction)))
   const faults = knowledge.faults.filter(({ needs }) => motorHas(plate.motorType, needs))
   const hypotheses = enumerate(knowledge, faults, plate, alreadyReplaced, experience)
-  const typed = <T extends SeenRow | MeasuredRow>(row: T): T => ({ ...row, effects: { ...row.effects, ...row.byType?.[plate.motorType] } })
-  const seen = knowledge.seen.filter(holds).map(typed).map((row) => seenCheck(row, hypotheses, knowledge))
-  const measured = knowledge.measured.filter(holds).map(typed).flatMap((row) => measuredCheck(row, plate, pump, hypotheses, knowledge) ?? [])
-  const actions = knowledge.actions.filter((action) => holds(action) && (!action.onlyUnderWarranty || pump.underWarranty === true))
-  return { pump, plate, knowledge, hypotheses, priors: Float64Array.from(hypotheses, ({ prior }) => prior), holding: indexByFault(hypotheses), checks: [...seen, ...measured], actions }
+  const typed = <T extends SeenRow | MeasuredRow>(row: T): T => ({
+    ...row,
+    effects: { ...row.effects, ...row.byType?.[plate.motorType] },
+  })
+  const seen = knowledge.seen
+    .filter(holds)
+    .map(typed)
+    .map((row) => seenCheck(row, hypotheses, knowledge))
+  const measured = knowledge.measured
+    .filter(holds)
+    .map(typed)
+    .flatMap((row) => measuredCheck(row, plate, pump, hypotheses, knowledge) ?? [])
+  const actions = knowledge.actions.filter(
+    (action) => holds(action) && (!action.onlyUnderWarranty || pump.underWarranty === true),
+  )
+  return {
+    pump,
+    plate,
+    knowledge,
+    hypotheses,
+    priors: Float64Array.from(hypotheses, ({ prior }) => prior),
+    holding: indexByFault(hypotheses),
+    checks: [...seen, ...measured],
+    actions,
+  }
 }
 
 function indexByFault(hypotheses: readonly Hypothesis[]): Map<string, Int32Array> {
@@ -86,14 +130,32 @@ export function ageFactor(row: Pick<FaultRow, 'shape' | 'atYears'>, ageYears: nu
   return Math.min(5, Math.max(0.2, factor))
 }
 
-function enumerate(knowledge: KindKnowledge, faults: readonly FaultRow[], plate: CompletePlate, replaced: readonly string[], experience: Readonly<Record<string, number>>): Hypothesis[] {
+function enumerate(
+  knowledge: KindKnowledge,
+  faults: readonly FaultRow[],
+  plate: CompletePlate,
+  replaced: readonly string[],
+  experience: Readonly<Record<string, number>>,
+): Hypothesis[] {
   const { lowered, raised, masks } = knowledge.replacement
-  const masked = new Set(replaced.flatMap((part) => (masks as Record<string, readonly string[] | undefined>)[part] ?? []))
-  const yearly = new Map<string, number>(faults.map((row) => {
-    const duty = row.shape > 1 ? Math.sqrt(plate.dutyHoursPerDay / 8) : 1
-    const renewed = row.part !== undefined && replaced.includes(row.part) ? lowered : 1
-    return [row.fault, (row.per1000 / 1000) * ageFactor(row, plate.ageYears) * duty * renewed * (experience[row.fault] ?? 1) * (masked.has(row.fault) ? raised : 1)]
-  }))
+  const masked = new Set(
+    replaced.flatMap((part) => (masks as Record<string, readonly string[] | undefined>)[part] ?? []),
+  )
+  const yearly = new Map<string, number>(
+    faults.map((row) => {
+      const duty = row.shape > 1 ? Math.sqrt(plate.dutyHoursPerDay / 8) : 1
+      const renewed = row.part !== undefined && replaced.includes(row.part) ? lowered : 1
+      return [
+        row.fault,
+        (row.per1000 / 1000) *
+          ageFactor(row, plate.ageYears) *
+          duty *
+          renewed *
+          (experience[row.fault] ?? 1) *
+          (masked.has(row.fault) ? raised : 1),
+      ]
+    }),
+  )
   const singles = faults.map(({ fault }) => ({ faults: [fault], prior: yearly.get(fault) as number }))
   const pairs: Hypothesis[] = []
   const links = new Map(knowledge.pairs.map((row) => [row.faults.join('+'), row]))
@@ -106,20 +168,40 @@ function enumerate(knowledge: KindKnowledge, faults: readonly FaultRow[], plate:
       pairs.push({ faults: [first.fault, second.fault], prior: independent * knowledge.unnoticed + follow })
     }
   })
-  const all: Hypothesis[] = [{ faults: ['nothing-wrong'], prior: (knowledge.nothingWrong.per1000 / 1000) * (experience['nothing-wrong'] ?? 1) }, ...singles, ...pairs]
+  const all: Hypothesis[] = [
+    { faults: ['nothing-wrong'], prior: (knowledge.nothingWrong.per1000 / 1000) * (experience['nothing-wrong'] ?? 1) },
+    ...singles,
+    ...pairs,
+  ]
   const sum = all.reduce((total, { prior }) => total + prior, 0)
   return all.map((hypothesis) => ({ ...hypothesis, prior: hypothesis.prior / sum }))
 }
 
 /** Probability that this complaint is made, per hypothesis: noisy-or over the faults with a leak. */
-export function complaintLikelihood({ knowledge, hypotheses, plate }: Pick<DiagnosisModel, 'knowledge' | 'hypotheses' | 'plate'>, complaint: string): Float64Array {
-  const byFault = new Map<string, number>(knowledge.faults.map((row) => [row.fault, ((row.complaintsByType?.[plate.motorType] ?? row.complaints) as Record<string, number>)[complaint] ?? 0]))
+export function complaintLikelihood(
+  { knowledge, hypotheses, plate }: Pick<DiagnosisModel, 'knowledge' | 'hypotheses' | 'plate'>,
+  complaint: string,
+): Float64Array {
+  const byFault = new Map<string, number>(
+    knowledge.faults.map((row) => [
+      row.fault,
+      ((row.complaintsByType?.[plate.motorType] ?? row.complaints) as Record<string, number>)[complaint] ?? 0,
+    ]),
+  )
   byFault.set('nothing-wrong', (knowledge.nothingWrong.complaints as Record<string, number>)[complaint] ?? 0)
-  return Float64Array.from(hypotheses, ({ faults }) => 1 - faults.reduce((silent, fault) => silent * (1 - (byFault.get(fault) ?? 0)), 1 - knowledge.complaintLeak))
+  return Float64Array.from(
+    hypotheses,
+    ({ faults }) =>
+      1 - faults.reduce((silent, fault) => silent * (1 - (byFault.get(fault) ?? 0)), 1 - knowledge.complaintLeak),
+  )
 }
 
 /** Which faults of a hypothesis a check can tell of. Without power a live check shows nothing but that. */
-function speaking(check: string, told: object, { blocking }: KindKnowledge): (faults: readonly string[]) => readonly string[] {
+function speaking(
+  check: string,
+  told: object,
+  { blocking }: KindKnowledge,
+): (faults: readonly string[]) => readonly string[] {
   const live = checkInfo(check)?.gates.includes('power-on') ?? false
   const blockers = new Set<string>(live ? blocking : [])
   const known = new Set(Object.keys(told))
@@ -152,7 +234,9 @@ function seenCheck(row: SeenRow, hypotheses: readonly Hypothesis[], knowledge: K
     rows.set(spread, index * states.length)
   })
   return {
-    key: checkKey(row), ...pickAsked(row), rows,
+    key: checkKey(row),
+    ...pickAsked(row),
+    rows,
     states: states.map((id) => ({ id, label: outcomeLabel(id) })),
     weigh: ({ outcome }) => {
       const state = outcome === undefined ? -1 : states.indexOf(outcome)
@@ -162,12 +246,20 @@ function seenCheck(row: SeenRow, hypotheses: readonly Hypothesis[], knowledge: K
   }
 }
 
-function measuredCheck(row: MeasuredRow, plate: CompletePlate, pump: Pump, hypotheses: readonly Hypothesis[], knowledge: KindKnowledge): ModelCheck | undefined {
+function measuredCheck(
+  row: MeasuredRow,
+  plate: CompletePlate,
+  pump: Pump,
+  hypotheses: readonly Hypothesis[],
+  knowledge: KindKnowledge,
+): ModelCheck | undefined {
   const scale = statisticScale(row, plate, pump)
   if (!scale) return undefined
   const resolve = (components: MeasuredRow['normal']) => resolveMixture(components, scale.bandSd, row.meterSd)
   const normal = resolve(row.normal)
-  const effects = new Map<string, Mixture>(Object.entries(row.effects).map(([fault, components]) => [fault, resolve(components)]))
+  const effects = new Map<string, Mixture>(
+    Object.entries(row.effects).map(([fault, components]) => [fault, resolve(components)]),
+  )
   const speakingOf = speaking(row.check, row.effects, knowledge)
   const dominates = new Set<string>(row.dominant)
   const still = row.still ? resolve(row.still) : undefined
@@ -181,17 +273,23 @@ function measuredCheck(row: MeasuredRow, plate: CompletePlate, pump: Pump, hypot
     const share = 1 - faults.reduce((turns, fault) => turns * (1 - standsStill(fault as Fault, plate.motorType)), 1)
     return share === 0 ? turning : blend(still, turning, share)
   })
-  const cuts = row.cuts.map((cut) => (cut === 'low' ? scale.low : cut === 'high' ? scale.high : cut)).sort((a, b) => a - b)
+  const cuts = row.cuts
+    .map((cut) => (cut === 'low' ? scale.low : cut === 'high' ? scale.high : cut))
+    .sort((a, b) => a - b)
   const withOpen = [normal, ...(still ? [still] : []), ...effects.values()].some(({ open }) => open > 0)
   const states = rangeStates(row, cuts.map(scale.back), withOpen)
   const rows = new Float64Array(hypotheses.length * states.length)
   const spread = perMixture(mixtures, (mixture) => mixtureStates(mixture, cuts, withOpen))
   mixtures.forEach((mixture, index) => rows.set(spread.get(mixture) as number[], index * states.length))
   return {
-    key: checkKey(row), ...pickAsked(row), states, rows,
+    key: checkKey(row),
+    ...pickAsked(row),
+    states,
+    rows,
     weigh: (finding) => {
       if (finding.outcome !== undefined) return null
-      if (finding.check === 'insulation-resistance' && finding.testVolts !== undefined && finding.testVolts < 250) return null
+      if (finding.check === 'insulation-resistance' && finding.testVolts !== undefined && finding.testVolts < 250)
+        return null
       const value = finding.value ?? null
       const statistic = value === null ? null : scale.from(value, finding)
       const densities = perMixture(mixtures, (mixture) => mixtureDensity(mixture, statistic))
@@ -216,19 +314,34 @@ function rangeStates(row: MeasuredRow, bounds: readonly number[], withOpen: bool
     ...bounds.slice(1).map((bound, index) => `${text(bounds[index] as number)} to ${text(bound)}${suffix}`),
     `over ${text(bounds[bounds.length - 1] as number)}${suffix}`,
   ]
-  return [...ranges.map((label, index) => ({ id: `range-${index}`, label })), ...(withOpen ? [{ id: 'open', label: row.openLabel ?? 'gives no figure' }] : [])]
+  return [
+    ...ranges.map((label, index) => ({ id: `range-${index}`, label })),
+    ...(withOpen ? [{ id: 'open', label: row.openLabel ?? 'gives no figure' }] : []),
+  ]
 }
 
 /** The model check that a finding speaks to, if the kind knows it. */
-export function modelCheckOf({ checks, pump }: Pick<DiagnosisModel, 'checks' | 'pump'>, finding: Finding): ModelCheck | undefined {
+export function modelCheckOf(
+  { checks, pump }: Pick<DiagnosisModel, 'checks' | 'pump'>,
+  finding: Finding,
+): ModelCheck | undefined {
   // Where the cord is the supply, what is read at the terminals and at the outlet is one thing.
-  const named = checks.some(({ check }) => check === finding.check) ? finding.check : finding.check === 'supply-voltage' ? 'outlet-voltage' : finding.check
+  const named = checks.some(({ check }) => check === finding.check)
+    ? finding.check
+    : finding.check === 'supply-voltage'
+      ? 'outlet-voltage'
+      : finding.check
   const alike = checks.filter(({ check }) => check === named)
   return alike.find((candidate) => {
-    if (candidate.leads) return sortedLeads(candidate.leads) === windingPair(finding, pump.kind) && candidate.half === (finding.half === 'motor' || finding.throughCable === false ? 'motor' : undefined)
+    if (candidate.leads)
+      return (
+        sortedLeads(candidate.leads) === windingPair(finding, pump.kind) &&
+        candidate.half === (finding.half === 'motor' || finding.throughCable === false ? 'motor' : undefined)
+      )
     if (candidate.setup) return candidate.setup === (finding.setup ?? usualSetup(pump))
     if (finding.check === 'shaft-turn') return candidate.half === (finding.half === 'whole' ? undefined : finding.half)
-    if (candidate.part) return finding.part ? candidate.part === finding.part : alike.length === 1 || candidate === alike[0]
+    if (candidate.part)
+      return finding.part ? candidate.part === finding.part : alike.length === 1 || candidate === alike[0]
     return true
   })
 }

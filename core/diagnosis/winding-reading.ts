@@ -10,7 +10,13 @@ const COLOUR_ROLES: Readonly<Record<string, string>> = { yellow: 'common', black
 /** The pair a winding reading is about, by role: colours of a 3-wire well mean roles, and no leads at all mean the run winding. */
 export function windingPair({ leads, part }: Pick<Finding, 'leads' | 'part'>, kind: Kind): string {
   if (!leads) return part === 'start-winding' ? 'common-start' : 'common-run'
-  const roles = kind === 'well-three-wire' ? leads.split('-').map((lead) => COLOUR_ROLES[lead] ?? lead).join('-') : leads
+  const roles =
+    kind === 'well-three-wire'
+      ? leads
+          .split('-')
+          .map((lead) => COLOUR_ROLES[lead] ?? lead)
+          .join('-')
+      : leads
   return sortedLeads(roles)
 }
 
@@ -21,7 +27,8 @@ export function isRolePair(pair: string): boolean {
 
 /** Ohms of the drop cable, out and back, at 20 °C; undefined where gauge or length is not known. */
 export function cableLoopOhms({ kind, installation }: Pick<Pump, 'kind' | 'installation'>): number | undefined {
-  if (!WELLS.includes(kind) || installation?.cableAwg === undefined || installation.cableMetres === undefined) return undefined
+  if (!WELLS.includes(kind) || installation?.cableAwg === undefined || installation.cableMetres === undefined)
+    return undefined
   return (2 * installation.cableMetres * ohmsPerKilometre({ awg: installation.cableAwg, stranded: true }, 20)) / 1000
 }
 
@@ -31,18 +38,32 @@ export function windingOhmsAt20(finding: Finding, pump: Pump): { ohms: number | 
   if (value === null) return { ohms: null }
   const cableOhms = finding.throughCable === false || finding.half === 'motor' ? undefined : cableLoopOhms(pump)
   const bare = cableOhms === undefined ? value : Math.max(0, value - cableOhms)
-  return { ohms: finding.celsius === undefined ? bare : correctResistance(bare, finding.celsius, 20), ...(cableOhms === undefined ? {} : { cableOhms }) }
+  return {
+    ohms: finding.celsius === undefined ? bare : correctResistance(bare, finding.celsius, 20),
+    ...(cableOhms === undefined ? {} : { cableOhms }),
+  }
 }
 
 /** What the three pairs together say, once all three are read under names of their own; undefined until then. */
 export function threePairs(findings: readonly Finding[], pump: Pump): (ThreeLeads & { swapped?: string }) | undefined {
-  const named = findings.filter(({ check, leads }) => check === 'winding-resistance' && leads !== undefined && !isRolePair(sortedLeads(leads)))
+  const named = findings.filter(
+    ({ check, leads }) => check === 'winding-resistance' && leads !== undefined && !isRolePair(sortedLeads(leads)),
+  )
   const pairs = new Map(named.map((finding) => [sortedLeads(finding.leads as string), finding]))
   if (pairs.size !== 3 || new Set([...pairs.keys()].flatMap((pair) => pair.split('-'))).size !== 3) return undefined
   const loop = [...pairs.values()].some(({ throughCable }) => throughCable === false) ? 0 : (cableLoopOhms(pump) ?? 0)
   if ([...pairs.values()].some(({ value }) => typeof value === 'number' && value <= loop)) return undefined
-  const found = identifyLeads(Object.fromEntries([...pairs].map(([pair, { value }]) => [pair, value ?? null])), { cableOhms: loop })
+  const found = identifyLeads(Object.fromEntries([...pairs].map(([pair, { value }]) => [pair, value ?? null])), {
+    cableOhms: loop,
+  })
   if (pump.kind !== 'well-three-wire' || found.run === undefined) return found
-  const wrong = (['common', 'run', 'start'] as const).filter((role) => COLOUR_ROLES[found[role] as string] !== undefined && COLOUR_ROLES[found[role] as string] !== role)
-  return wrong.length === 0 ? found : { ...found, swapped: `${wrong.map((role) => `${found[role] as string} measures as ${role}`).join(', ')}: leads were swapped at a splice` }
+  const wrong = (['common', 'run', 'start'] as const).filter(
+    (role) => COLOUR_ROLES[found[role] as string] !== undefined && COLOUR_ROLES[found[role] as string] !== role,
+  )
+  return wrong.length === 0
+    ? found
+    : {
+        ...found,
+        swapped: `${wrong.map((role) => `${found[role] as string} measures as ${role}`).join(', ')}: leads were swapped at a splice`,
+      }
 }

@@ -1,11 +1,20 @@
 import { CAPACITOR } from '../knowledge/limits'
 
-export interface StockCapacitor { microfarads: number; volts: number }
-export interface Substitute extends StockCapacitor { of: StockCapacitor[]; deviationPercent: number }
+export interface StockCapacitor {
+  microfarads: number
+  volts: number
+}
+export interface Substitute extends StockCapacitor {
+  of: StockCapacitor[]
+  deviationPercent: number
+}
 
 /** Capacitors in parallel add; the weakest voltage rating holds for all. */
 export function inParallel(of: readonly StockCapacitor[]): StockCapacitor {
-  return { microfarads: of.reduce((sum, { microfarads }) => sum + microfarads, 0), volts: Math.min(...of.map(({ volts }) => volts)) }
+  return {
+    microfarads: of.reduce((sum, { microfarads }) => sum + microfarads, 0),
+    volts: Math.min(...of.map(({ volts }) => volts)),
+  }
 }
 
 /** Capacitors in series: reciprocals add, and the volts divide inversely to the capacitance, so the smallest bears most. */
@@ -29,12 +38,19 @@ const MOST_SHOWN = 8
  *
  * Each capacitor of the stock is there once.
  */
-export function substitutes(wanted: StockCapacitor, stock: readonly StockCapacitor[], tolerancePercent = CAPACITOR.runTolerancePercent): { single?: Substitute; parallel: Substitute[]; series: Substitute[] } {
+export function substitutes(
+  wanted: StockCapacitor,
+  stock: readonly StockCapacitor[],
+  tolerancePercent = CAPACITOR.runTolerancePercent,
+): { single?: Substitute; parallel: Substitute[]; series: Substitute[] } {
   const fits = (of: readonly StockCapacitor[], made: StockCapacitor): Substitute[] => {
     const deviationPercent = (100 * (made.microfarads - wanted.microfarads)) / wanted.microfarads
-    return Math.abs(deviationPercent) <= tolerancePercent && made.volts >= wanted.volts ? [{ ...made, of: [...of], deviationPercent }] : []
+    return Math.abs(deviationPercent) <= tolerancePercent && made.volts >= wanted.volts
+      ? [{ ...made, of: [...of], deviationPercent }]
+      : []
   }
-  const nearest = (list: Substitute[]) => list.sort((a, b) => Math.abs(a.deviationPercent) - Math.abs(b.deviationPercent) || a.of.length - b.of.length)
+  const nearest = (list: Substitute[]) =>
+    list.sort((a, b) => Math.abs(a.deviationPercent) - Math.abs(b.deviationPercent) || a.of.length - b.of.length)
   const groups = combinations(stock)
   const single = nearest(stock.flatMap((each) => fits([each], each)))[0]
   return {
@@ -49,12 +65,19 @@ function combinations(stock: readonly StockCapacitor[]): StockCapacitor[][] {
   let grown: number[][] = stock.map((_, index) => [index])
   const groups: number[][] = []
   for (let size = 2; size <= MOST_TOGETHER; size++) {
-    grown = grown.flatMap((group) => stock.flatMap((_, index) => (index > (group.at(-1) as number) ? [[...group, index]] : [])))
+    grown = grown.flatMap((group) =>
+      stock.flatMap((_, index) => (index > (group.at(-1) as number) ? [[...group, index]] : [])),
+    )
     groups.push(...grown)
   }
   const seen = new Set<string>()
-  return groups.map((group) => group.map((index) => stock[index] as StockCapacitor)).filter((group) => {
-    const key = group.map(({ microfarads, volts }) => `${microfarads}/${volts}`).sort().join('+')
-    return !seen.has(key) && seen.add(key)
-  })
+  return groups
+    .map((group) => group.map((index) => stock[index] as StockCapacitor))
+    .filter((group) => {
+      const key = group
+        .map(({ microfarads, volts }) => `${microfarads}/${volts}`)
+        .sort()
+        .join('+')
+      return !seen.has(key) && seen.add(key)
+    })
 }

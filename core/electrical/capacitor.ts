@@ -5,7 +5,11 @@ import { formatNumber } from '../quantity/format'
 
 export type CapacitorRole = 'run' | 'start'
 
-export interface CapacitorBand { ratedMicrofarads: number; lowMicrofarads: number; highMicrofarads: number }
+export interface CapacitorBand {
+  ratedMicrofarads: number
+  lowMicrofarads: number
+  highMicrofarads: number
+}
 
 /**
  * The band a capacitor must read in.
@@ -15,11 +19,20 @@ export interface CapacitorBand { ratedMicrofarads: number; lowMicrofarads: numbe
  * @param tolerancePercent printed tolerance of a run capacitor; default 6
  * @source printed tolerance; common practice for start types
  */
-export function capacitorBand(role: CapacitorRole, rated: number | readonly [number, number], tolerancePercent?: number): CapacitorBand {
-  if (typeof rated !== 'number') return { ratedMicrofarads: rated[0], lowMicrofarads: rated[0], highMicrofarads: rated[1] }
+export function capacitorBand(
+  role: CapacitorRole,
+  rated: number | readonly [number, number],
+  tolerancePercent?: number,
+): CapacitorBand {
+  if (typeof rated !== 'number')
+    return { ratedMicrofarads: rated[0], lowMicrofarads: rated[0], highMicrofarads: rated[1] }
   if (tolerancePercent !== undefined || role === 'run') {
     const tolerance = (tolerancePercent ?? CAPACITOR.runTolerancePercent) / 100
-    return { ratedMicrofarads: rated, lowMicrofarads: rated * (1 - tolerance), highMicrofarads: rated * (1 + tolerance) }
+    return {
+      ratedMicrofarads: rated,
+      lowMicrofarads: rated * (1 - tolerance),
+      highMicrofarads: rated * (1 + tolerance),
+    }
   }
   return { ratedMicrofarads: rated, lowMicrofarads: rated, highMicrofarads: rated * CAPACITOR.startHighFraction }
 }
@@ -34,13 +47,24 @@ export function judgeCapacitance(role: CapacitorRole, band: CapacitorBand, measu
   const tiredBelow = low + ((high - low) / 2) * CAPACITOR.tiredFraction
   const tired = role === 'run' && verdict === 'sound' && measuredMicrofarads < tiredBelow
   const because =
-    measuredMicrofarads < rated * CAPACITOR.openFraction ? `reads next to nothing: open`
-    : measuredMicrofarads > rated * CAPACITOR.shortedFraction ? `far over its rating: shorted, or not the part on the can`
-    : verdict === 'failed' ? `${formatNumber(Math.abs(deviation))} % ${deviation < 0 ? 'under' : 'over'} ${formatNumber(rated)} μF, outside ${limits}`
-    : tired ? `inside ${limits}, ${formatNumber(Math.abs(deviation))} % under: near the end of its life`
-    : `inside ${limits}`
+    measuredMicrofarads < rated * CAPACITOR.openFraction
+      ? `reads next to nothing: open`
+      : measuredMicrofarads > rated * CAPACITOR.shortedFraction
+        ? `far over its rating: shorted, or not the part on the can`
+        : verdict === 'failed'
+          ? `${formatNumber(Math.abs(deviation))} % ${deviation < 0 ? 'under' : 'over'} ${formatNumber(rated)} μF, outside ${limits}`
+          : tired
+            ? `inside ${limits}, ${formatNumber(Math.abs(deviation))} % under: near the end of its life`
+            : `inside ${limits}`
   return {
-    subject: `${role} capacitor`, value: measuredMicrofarads, unit: 'uF', verdict: tired ? 'tired' : verdict, low, high, margin, because,
+    subject: `${role} capacitor`,
+    value: measuredMicrofarads,
+    unit: 'uF',
+    verdict: tired ? 'tired' : verdict,
+    low,
+    high,
+    margin,
+    because,
     basis: role === 'run' ? CAPACITOR.runBasis : CAPACITOR.startBasis,
   }
 }
@@ -56,7 +80,11 @@ export function capacitanceFromCurrent(volts: number, amps: number, hertz: numbe
   return (amps * 1e6) / (2 * Math.PI * hertz * volts)
 }
 
-export interface Bleed { seconds: number; joules: number; peakWatts: number }
+export interface Bleed {
+  seconds: number
+  joules: number
+  peakWatts: number
+}
 
 /**
  * How long a resistor needs to bring a charged capacitor down: t = RC·ln(V/Vsafe).
@@ -65,8 +93,22 @@ export interface Bleed { seconds: number; joules: number; peakWatts: number }
  * @param ohms of the bleed resistor
  * @throws InputError when the safe voltage is not a positive voltage
  */
-export function capacitorBleed(microfarads: number, volts: number, ohms: number = BLEED.ohms, safeVolts: number = BLEED.safeVolts): Bleed {
-  if (!(safeVolts > 0)) throw badField('safeVolts', safeVolts, 'a voltage above 0 V; a capacitor never reaches exactly zero through a resistor')
+export function capacitorBleed(
+  microfarads: number,
+  volts: number,
+  ohms: number = BLEED.ohms,
+  safeVolts: number = BLEED.safeVolts,
+): Bleed {
+  if (!(safeVolts > 0))
+    throw badField(
+      'safeVolts',
+      safeVolts,
+      'a voltage above 0 V; a capacitor never reaches exactly zero through a resistor',
+    )
   const farads = microfarads * 1e-6
-  return { seconds: volts <= safeVolts ? 0 : ohms * farads * Math.log(volts / safeVolts), joules: (farads * volts * volts) / 2, peakWatts: (volts * volts) / ohms }
+  return {
+    seconds: volts <= safeVolts ? 0 : ohms * farads * Math.log(volts / safeVolts),
+    joules: (farads * volts * volts) / 2,
+    peakWatts: (volts * volts) / ohms,
+  }
 }

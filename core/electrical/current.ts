@@ -18,12 +18,31 @@ export function judgeRunningCurrent(amps: number, fullLoadAmps: number, serviceF
   const base = { subject: 'running current', value: amps, unit: 'A' as const, low, high, basis: CURRENT.basis }
   if (amps > high) {
     const stalled = amps >= fullLoadAmps * CURRENT.lockedFraction[0]
-    return { ...base, verdict: 'failed', margin: (high - amps) / high, because: stalled ? `${load}: the rotor is not turning` : `${load}, over the service-factor amps${assumed ? ' (assumed)' : ''} of ${formatNumber(high)} A` }
+    return {
+      ...base,
+      verdict: 'failed',
+      margin: (high - amps) / high,
+      because: stalled
+        ? `${load}: the rotor is not turning`
+        : `${load}, over the service-factor amps${assumed ? ' (assumed)' : ''} of ${formatNumber(high)} A`,
+    }
   }
   const margin = Math.min((amps - low) / low, (high - amps) / high)
-  if (amps < low) return { ...base, verdict: 'tired', margin, because: `${load}, light: dry, air-bound, throttled or turning with no load` }
-  if (amps > fullLoadAmps) return { ...base, verdict: 'tired', margin, because: `${load}: inside the service factor, above full load` }
-  return { ...base, verdict: 'sound', margin, because: `${load}, between ${formatNumber(low)} and ${formatNumber(high)} A` }
+  if (amps < low)
+    return {
+      ...base,
+      verdict: 'tired',
+      margin,
+      because: `${load}, light: dry, air-bound, throttled or turning with no load`,
+    }
+  if (amps > fullLoadAmps)
+    return { ...base, verdict: 'tired', margin, because: `${load}: inside the service factor, above full load` }
+  return {
+    ...base,
+    verdict: 'sound',
+    margin,
+    because: `${load}, between ${formatNumber(low)} and ${formatNumber(high)} A`,
+  }
 }
 
 /**
@@ -34,8 +53,26 @@ export function judgeRunningCurrent(amps: number, fullLoadAmps: number, serviceF
 export function judgeLockedCurrent(amps: number, fullLoadAmps: number, lockedRotorAmps?: number): Judgement {
   const low = lockedRotorAmps ? lockedRotorAmps * 0.8 : fullLoadAmps * CURRENT.lockedFraction[0]
   const high = lockedRotorAmps ? lockedRotorAmps * 1.2 : fullLoadAmps * CURRENT.lockedFraction[1]
-  const base = { subject: 'locked-rotor current', value: amps, unit: 'A' as const, low, high, margin: Math.min((amps - low) / low, (high - amps) / high), basis: CURRENT.basis }
-  if (amps > high) return { ...base, verdict: 'failed', because: `above ${formatNumber(high)} A: shorted turns are possible` }
-  if (amps < low) return { ...base, verdict: 'unclear', because: `below ${formatNumber(low)} A: the rotor may have turned, or a winding is missing` }
-  return { ...base, verdict: 'unclear', because: `${formatNumber(amps / fullLoadAmps, 2)} times full load: the rotor is not turning, the winding takes current` }
+  const base = {
+    subject: 'locked-rotor current',
+    value: amps,
+    unit: 'A' as const,
+    low,
+    high,
+    margin: Math.min((amps - low) / low, (high - amps) / high),
+    basis: CURRENT.basis,
+  }
+  if (amps > high)
+    return { ...base, verdict: 'failed', because: `above ${formatNumber(high)} A: shorted turns are possible` }
+  if (amps < low)
+    return {
+      ...base,
+      verdict: 'unclear',
+      because: `below ${formatNumber(low)} A: the rotor may have turned, or a winding is missing`,
+    }
+  return {
+    ...base,
+    verdict: 'unclear',
+    because: `${formatNumber(amps / fullLoadAmps, 2)} times full load: the rotor is not turning, the winding takes current`,
+  }
 }

@@ -13,7 +13,12 @@ export type InsulationRule = keyof typeof INSULATION_RULES
  * @returns MΩ at `toCelsius`
  * @source IEEE 43
  */
-export function correctInsulation(megohms: number, celsius: number, toCelsius = 40, rule: InsulationRule = 'halving'): number {
+export function correctInsulation(
+  megohms: number,
+  celsius: number,
+  toCelsius = 40,
+  rule: InsulationRule = 'halving',
+): number {
   if (rule === 'halving') return megohms * 2 ** ((celsius - toCelsius) / 10)
   return (megohms * toForty(celsius)) / toForty(toCelsius)
 }
@@ -29,7 +34,9 @@ function toForty(celsius: number): number {
 export function correctionCaution(celsius: number, toCelsius: number, rule: InsulationRule): string | undefined {
   const [low, high] = INSULATION_RULES[rule].validCelsius
   const outside = [celsius, toCelsius].find((temperature) => temperature < low || temperature > high)
-  return outside === undefined ? undefined : `${formatNumber(outside)} °C lies outside ${low} to ${high} °C, where the ${rule} rule was made: treat the figure as a hint`
+  return outside === undefined
+    ? undefined
+    : `${formatNumber(outside)} °C lies outside ${low} to ${high} °C, where the ${rule} rule was made: treat the figure as a hint`
 }
 
 export interface InsulationReading {
@@ -50,19 +57,33 @@ export interface InsulationReading {
 export function judgeInsulation(reading: InsulationReading): Judgement & { megohmsAt40?: number } {
   const { megohms, setup, celsius, testVolts, ageState, earlierMegohms } = reading
   const limits = INSULATION[setup]
-  const corrected = limits.correctedTo === undefined || celsius === undefined ? undefined : correctInsulation(megohms, celsius, limits.correctedTo)
+  const corrected =
+    limits.correctedTo === undefined || celsius === undefined
+      ? undefined
+      : correctInsulation(megohms, celsius, limits.correctedTo)
   const compared = corrected ?? megohms
   const newLimit = ageState === 'new' ? limits.newMegohms : undefined
   const sound = newLimit ?? limits.soundMegohms
-  const at = corrected === undefined ? '' : ` at 40 °C (read ${formatNumber(megohms)} MΩ at ${formatNumber(celsius as number)} °C)`
+  const at =
+    corrected === undefined
+      ? ''
+      : ` at 40 °C (read ${formatNumber(megohms)} MΩ at ${formatNumber(celsius as number)} °C)`
   const fallen = earlierMegohms !== undefined && earlierMegohms / megohms >= INSULATION_TREND_FALL
 
-  let verdict: Verdict = compared < limits.failedMegohms || (newLimit !== undefined && compared < newLimit) ? 'failed' : compared < sound ? 'tired' : 'sound'
+  let verdict: Verdict =
+    compared < limits.failedMegohms || (newLimit !== undefined && compared < newLimit)
+      ? 'failed'
+      : compared < sound
+        ? 'tired'
+        : 'sound'
   let because =
-    newLimit !== undefined && verdict === 'failed' ? `${formatNumber(compared)} MΩ${at}: a new one below ${newLimit} MΩ goes back`
-    : verdict === 'failed' ? `${formatNumber(compared)} MΩ${at}, below the limit of ${limits.failedMegohms} MΩ`
-    : verdict === 'tired' ? `${formatNumber(compared)} MΩ${at}: above ${limits.failedMegohms} MΩ, under the ${limits.soundMegohms} MΩ of a sound one`
-    : `${formatNumber(compared)} MΩ${at}, sound above ${sound} MΩ`
+    newLimit !== undefined && verdict === 'failed'
+      ? `${formatNumber(compared)} MΩ${at}: a new one below ${newLimit} MΩ goes back`
+      : verdict === 'failed'
+        ? `${formatNumber(compared)} MΩ${at}, below the limit of ${limits.failedMegohms} MΩ`
+        : verdict === 'tired'
+          ? `${formatNumber(compared)} MΩ${at}: above ${limits.failedMegohms} MΩ, under the ${limits.soundMegohms} MΩ of a sound one`
+          : `${formatNumber(compared)} MΩ${at}, sound above ${sound} MΩ`
   if (verdict === 'sound' && fallen) {
     verdict = 'tired'
     because = `above its limit, but ${formatNumber(earlierMegohms / megohms)} times lower than last time (${formatNumber(earlierMegohms)} MΩ)`
@@ -72,9 +93,20 @@ export function judgeInsulation(reading: InsulationReading): Judgement & { megoh
     because = `read at ${formatNumber(testVolts)} V: weak insulation shows only at 500 V. Use the megohmmeter`
   }
   return {
-    subject: `insulation, ${setup.replaceAll('-', ' ')}`, value: megohms, unit: 'Mohm', verdict, low: limits.failedMegohms,
-    margin: (compared - limits.failedMegohms) / limits.failedMegohms, because, basis: limits.basis,
-    ...(corrected === undefined ? {} : { megohmsAt40: corrected, corrected: { value: corrected, to: '40 °C', rule: INSULATION_RULES.halving.basis.name } }),
+    subject: `insulation, ${setup.replaceAll('-', ' ')}`,
+    value: megohms,
+    unit: 'Mohm',
+    verdict,
+    low: limits.failedMegohms,
+    margin: (compared - limits.failedMegohms) / limits.failedMegohms,
+    because,
+    basis: limits.basis,
+    ...(corrected === undefined
+      ? {}
+      : {
+          megohmsAt40: corrected,
+          corrected: { value: corrected, to: '40 °C', rule: INSULATION_RULES.halving.basis.name },
+        }),
   }
 }
 
@@ -85,7 +117,11 @@ export function judgeInsulation(reading: InsulationReading): Judgement & { megoh
  */
 export function splitInsulation(totalMegohms: number, cableMegohms: number): number {
   if (cableMegohms <= totalMegohms) {
-    throw badField('cableMegohms', cableMegohms, `more than the whole, ${formatNumber(totalMegohms)} MΩ: the cable alone cannot leak more than cable and motor together. Measure both again with the splice cut`)
+    throw badField(
+      'cableMegohms',
+      cableMegohms,
+      `more than the whole, ${formatNumber(totalMegohms)} MΩ: the cable alone cannot leak more than cable and motor together. Measure both again with the splice cut`,
+    )
   }
   return 1 / (1 / totalMegohms - 1 / cableMegohms)
 }
@@ -93,8 +129,15 @@ export function splitInsulation(totalMegohms: number, cableMegohms: number): num
 /**
  * Between what the motor alone must lie when both readings may be off by a share. The upper end is absent where the two bands overlap: then the motor may be anything.
  */
-export function splitRange(totalMegohms: number, cableMegohms: number, error: number): { lowestMegohms: number; highestMegohms?: number } {
+export function splitRange(
+  totalMegohms: number,
+  cableMegohms: number,
+  error: number,
+): { lowestMegohms: number; highestMegohms?: number } {
   const motor = (total: number, cable: number) => 1 / (1 / total - 1 / cable)
   const [worstTotal, worstCable] = [totalMegohms * (1 + error), cableMegohms * (1 - error)]
-  return { lowestMegohms: motor(totalMegohms * (1 - error), cableMegohms * (1 + error)), ...(worstCable > worstTotal ? { highestMegohms: motor(worstTotal, worstCable) } : {}) }
+  return {
+    lowestMegohms: motor(totalMegohms * (1 - error), cableMegohms * (1 + error)),
+    ...(worstCable > worstTotal ? { highestMegohms: motor(worstTotal, worstCable) } : {}),
+  }
 }

@@ -1,10 +1,39 @@
-import { add, argument, complex, divide, modulus, multiply, parallel, scale, subtract, type Complex } from '../quantity/complex'
+import {
+  add,
+  argument,
+  complex,
+  divide,
+  modulus,
+  multiply,
+  parallel,
+  scale,
+  subtract,
+  type Complex,
+} from '../quantity/complex'
 
 /** Equivalent circuit of a single-phase induction motor. Rotor and magnetising values as seen by the main winding, full values: each revolving field takes half. */
-export interface MotorCircuit { r1Ohms: number; x1Ohms: number; r2Ohms: number; x2Ohms: number; xmOhms: number }
+export interface MotorCircuit {
+  r1Ohms: number
+  x1Ohms: number
+  r2Ohms: number
+  x2Ohms: number
+  xmOhms: number
+}
 /** The second winding, a quarter turn away in space, with what stands in series with it. */
-export interface AuxiliaryCircuit { auxOhms: number; auxReactanceOhms: number; turnsRatio: number; runMicrofarads?: number }
-export interface RunningPoint { volts: number; hertz: number; poles: number; slip: number; coreLossWatts?: number; frictionWatts?: number }
+export interface AuxiliaryCircuit {
+  auxOhms: number
+  auxReactanceOhms: number
+  turnsRatio: number
+  runMicrofarads?: number
+}
+export interface RunningPoint {
+  volts: number
+  hertz: number
+  poles: number
+  slip: number
+  coreLossWatts?: number
+  frictionWatts?: number
+}
 
 export interface MotorRun {
   inputAmps: number
@@ -42,7 +71,11 @@ function fieldImpedance({ r2Ohms, x2Ohms, xmOhms }: MotorCircuit, slip: number):
  * @returns amps, watts, newton metres and rpm; `efficiency` 0 to 1
  * @source double revolving field after Fitzgerald, Kingsley and Umans, Electric Machinery; two unequal windings in quadrature by the same fields
  */
-export function runMotor(circuit: MotorCircuit, { volts, hertz, poles, slip, coreLossWatts = 0, frictionWatts = 0 }: RunningPoint, auxiliary?: AuxiliaryCircuit): MotorRun {
+export function runMotor(
+  circuit: MotorCircuit,
+  { volts, hertz, poles, slip, coreLossWatts = 0, frictionWatts = 0 }: RunningPoint,
+  auxiliary?: AuxiliaryCircuit,
+): MotorRun {
   const forward = fieldImpedance(circuit, slip)
   const backward = fieldImpedance(circuit, 2 - slip)
   const supply = complex(volts)
@@ -50,10 +83,15 @@ export function runMotor(circuit: MotorCircuit, { volts, hertz, poles, slip, cor
   let main = divide(supply, mainOwn)
   let aux = complex(0)
   const turns = auxiliary?.turnsRatio ?? 0
-  const series = auxiliary?.runMicrofarads === undefined ? complex(0) : capacitorImpedance(auxiliary.runMicrofarads, hertz)
+  const series =
+    auxiliary?.runMicrofarads === undefined ? complex(0) : capacitorImpedance(auxiliary.runMicrofarads, hertz)
   if (auxiliary) {
     const mutual = multiply(complex(0, turns), subtract(forward, backward))
-    const auxOwn = add(complex(auxiliary.auxOhms, auxiliary.auxReactanceOhms), series, scale(add(forward, backward), turns ** 2))
+    const auxOwn = add(
+      complex(auxiliary.auxOhms, auxiliary.auxReactanceOhms),
+      series,
+      scale(add(forward, backward), turns ** 2),
+    )
     // V = mainOwn·Im − mutual·Ia and V = mutual·Im + auxOwn·Ia.
     const determinant = add(multiply(mainOwn, auxOwn), multiply(mutual, mutual))
     main = divide(multiply(supply, add(auxOwn, mutual)), determinant)
@@ -70,15 +108,41 @@ export function runMotor(circuit: MotorCircuit, { volts, hertz, poles, slip, cor
   const inputAmps = modulus(line)
   const speed = synchronous * (1 - slip)
   return {
-    inputAmps, powerFactor: inputWatts / (volts * inputAmps), inputWatts, airGapForwardWatts, airGapBackwardWatts,
-    developedTorqueNewtonMetres: developed / synchronous, shaftWatts, shaftTorqueNewtonMetres: speed > 0 ? shaftWatts / speed : developed / synchronous,
-    speedRpm: (120 * hertz * (1 - slip)) / poles, efficiency: inputWatts > 0 ? Math.max(0, shaftWatts) / inputWatts : 0,
-    ...(auxiliary ? { mainAmps: modulus(main), auxAmps: modulus(aux), ...(auxiliary.runMicrofarads === undefined ? {} : { capacitorVolts: modulus(multiply(aux, series)) }) } : {}),
+    inputAmps,
+    powerFactor: inputWatts / (volts * inputAmps),
+    inputWatts,
+    airGapForwardWatts,
+    airGapBackwardWatts,
+    developedTorqueNewtonMetres: developed / synchronous,
+    shaftWatts,
+    shaftTorqueNewtonMetres: speed > 0 ? shaftWatts / speed : developed / synchronous,
+    speedRpm: (120 * hertz * (1 - slip)) / poles,
+    efficiency: inputWatts > 0 ? Math.max(0, shaftWatts) / inputWatts : 0,
+    ...(auxiliary
+      ? {
+          mainAmps: modulus(main),
+          auxAmps: modulus(aux),
+          ...(auxiliary.runMicrofarads === undefined ? {} : { capacitorVolts: modulus(multiply(aux, series)) }),
+        }
+      : {}),
   }
 }
 
-export interface StartWindings { volts: number; mainOhms: number; mainReactanceOhms: number; auxOhms: number; auxReactanceOhms: number; hertz: number }
-export interface StartCurrents { mainAmps: number; auxAmps: number; lineAmps: number; angleDegrees: number; capacitorVolts: number }
+export interface StartWindings {
+  volts: number
+  mainOhms: number
+  mainReactanceOhms: number
+  auxOhms: number
+  auxReactanceOhms: number
+  hertz: number
+}
+export interface StartCurrents {
+  mainAmps: number
+  auxAmps: number
+  lineAmps: number
+  angleDegrees: number
+  capacitorVolts: number
+}
 
 /**
  * Currents of the two windings at standstill with a capacitor in series with the auxiliary one.
@@ -86,11 +150,20 @@ export interface StartCurrents { mainAmps: number; auxAmps: number; lineAmps: nu
  * @param microfarads of the capacitor, or undefined where the winding hangs straight on the line
  * @returns amps, the angle by which the auxiliary current leads the main one, and the volts across the capacitor
  */
-export function startCurrents({ volts, mainOhms, mainReactanceOhms, auxOhms, auxReactanceOhms, hertz }: StartWindings, microfarads?: number): StartCurrents {
+export function startCurrents(
+  { volts, mainOhms, mainReactanceOhms, auxOhms, auxReactanceOhms, hertz }: StartWindings,
+  microfarads?: number,
+): StartCurrents {
   const series = microfarads === undefined ? complex(0) : capacitorImpedance(microfarads, hertz)
   const main = divide(complex(volts), complex(mainOhms, mainReactanceOhms))
   const aux = divide(complex(volts), add(complex(auxOhms, auxReactanceOhms), series))
-  return { mainAmps: modulus(main), auxAmps: modulus(aux), lineAmps: modulus(add(main, aux)), angleDegrees: ((argument(aux) - argument(main)) * 180) / Math.PI, capacitorVolts: modulus(multiply(aux, series)) }
+  return {
+    mainAmps: modulus(main),
+    auxAmps: modulus(aux),
+    lineAmps: modulus(add(main, aux)),
+    angleDegrees: ((argument(aux) - argument(main)) * 180) / Math.PI,
+    capacitorVolts: modulus(multiply(aux, series)),
+  }
 }
 
 /** Start torque in proportion: the two currents times the sine between them. */
@@ -103,13 +176,33 @@ export function startTorque({ mainAmps, auxAmps, angleDegrees }: StartCurrents):
  *
  * @throws nothing: a positive resistance and reactance always have one
  */
-export function quadratureCapacitor({ mainOhms, mainReactanceOhms, auxOhms, auxReactanceOhms, hertz }: Omit<StartWindings, 'volts'>): { microfarads: number; reactanceOhms: number } {
+export function quadratureCapacitor({
+  mainOhms,
+  mainReactanceOhms,
+  auxOhms,
+  auxReactanceOhms,
+  hertz,
+}: Omit<StartWindings, 'volts'>): { microfarads: number; reactanceOhms: number } {
   const reactanceOhms = auxReactanceOhms + (auxOhms * mainOhms) / mainReactanceOhms
   return { microfarads: 1e6 / (2 * Math.PI * hertz * reactanceOhms), reactanceOhms }
 }
 
 /** Synchronous speed, slip and shaft torque from speed and power. */
-export function slipTorque({ hertz, poles, rpm, shaftWatts }: { hertz: number; poles: number; rpm: number; shaftWatts: number }): { synchronousRpm: number; slip: number; torqueNewtonMetres: number } {
+export function slipTorque({
+  hertz,
+  poles,
+  rpm,
+  shaftWatts,
+}: {
+  hertz: number
+  poles: number
+  rpm: number
+  shaftWatts: number
+}): { synchronousRpm: number; slip: number; torqueNewtonMetres: number } {
   const synchronousRpm = (120 * hertz) / poles
-  return { synchronousRpm, slip: (synchronousRpm - rpm) / synchronousRpm, torqueNewtonMetres: shaftWatts / ((2 * Math.PI * rpm) / 60) }
+  return {
+    synchronousRpm,
+    slip: (synchronousRpm - rpm) / synchronousRpm,
+    torqueNewtonMetres: shaftWatts / ((2 * Math.PI * rpm) / 60),
+  }
 }

@@ -3,11 +3,17 @@ import { judgeRange, worstVerdict, type Judgement } from '../judgement/judgement
 import { badField } from '../validation/input-error'
 import { formatNumber } from '../quantity/format'
 
-export interface SupplyWindow { lowVolts: number; highVolts: number }
+export interface SupplyWindow {
+  lowVolts: number
+  highVolts: number
+}
 
 /** Permitted supply at the motor terminals: nameplate ±10 % (NEMA MG 1). Volts in, volts out. */
 export function supplyWindow(nameplateVolts: number): SupplyWindow {
-  return { lowVolts: nameplateVolts * (1 - SUPPLY.toleranceFraction), highVolts: nameplateVolts * (1 + SUPPLY.toleranceFraction) }
+  return {
+    lowVolts: nameplateVolts * (1 - SUPPLY.toleranceFraction),
+    highVolts: nameplateVolts * (1 + SUPPLY.toleranceFraction),
+  }
 }
 
 /** Fall from rest to load as a percentage of the resting volts. */
@@ -31,10 +37,13 @@ export function judgeSupply(nameplateVolts: number, volts: number, subject = 'su
   const side = deviation < 0 ? 'under' : 'over'
   const limits = `${formatNumber(low)} to ${formatNumber(high)} V`
   const because =
-    volts < nameplateVolts * 0.1 ? `no supply to speak of: ${formatNumber(volts)} V where ${limits} is wanted`
-    : verdict === 'failed' ? `${formatNumber(Math.abs(deviation))} % ${side} the ${nameplateVolts} V plate, outside ${limits}`
-    : verdict === 'tired' ? `inside ${limits}, with little margin left`
-    : `within ${limits} for a ${nameplateVolts} V plate`
+    volts < nameplateVolts * 0.1
+      ? `no supply to speak of: ${formatNumber(volts)} V where ${limits} is wanted`
+      : verdict === 'failed'
+        ? `${formatNumber(Math.abs(deviation))} % ${side} the ${nameplateVolts} V plate, outside ${limits}`
+        : verdict === 'tired'
+          ? `inside ${limits}, with little margin left`
+          : `within ${limits} for a ${nameplateVolts} V plate`
   return { subject, value: volts, unit: 'V', verdict, low, high, margin, because, basis: SUPPLY.basis }
 }
 

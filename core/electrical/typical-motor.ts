@@ -8,28 +8,57 @@ const FULL_LOAD_SLIP = 0.04
 
 /** Reactances and rotor of a small single-phase motor, in shares of volts over full-load amps; fitted to four to seven times full load with the rotor locked. */
 export const TYPICAL_MOTOR = {
-  x1: 0.1, r2: 0.12, x2: 0.09, xm: 3, auxReactance: 0.16,
+  x1: 0.1,
+  r2: 0.12,
+  x2: 0.09,
+  xm: 3,
+  auxReactance: 0.16,
   /** Motors that run on a capacitor are wound with more leakage and draw less. */
   runCapacitorWinding: 1.3,
-  auxReactanceShare: (type: MotorType) => (type === 'split-phase' ? 0.6 : 1.2), turnsRatio: (type: MotorType) => (type === 'split-phase' ? 0.75 : 1.2),
-  basis: { kind: 'handbook', name: 'a typical small motor scaled to this plate, after textbook examples of the double-revolving-field circuit' } as Basis,
+  auxReactanceShare: (type: MotorType) => (type === 'split-phase' ? 0.6 : 1.2),
+  turnsRatio: (type: MotorType) => (type === 'split-phase' ? 0.75 : 1.2),
+  basis: {
+    kind: 'handbook',
+    name: 'a typical small motor scaled to this plate, after textbook examples of the double-revolving-field circuit',
+  } as Basis,
 } as const
 
 /** A motor's equivalent circuit and its start winding. */
-export interface TypicalMotor { circuit: MotorCircuit; auxiliary: Omit<AuxiliaryCircuit, 'runMicrofarads'>; poles: number }
+export interface TypicalMotor {
+  circuit: MotorCircuit
+  auxiliary: Omit<AuxiliaryCircuit, 'runMicrofarads'>
+  poles: number
+}
 
 /** The typical motor of this plate: winding ohms as given, the rest scaled from volts and amps. */
-export function typicalMotor({ volts, fullLoadAmps, motorType }: Pick<CompletePlate, 'volts' | 'fullLoadAmps' | 'motorType'>, runOhms: number, startOhms: number): TypicalMotor {
+export function typicalMotor(
+  { volts, fullLoadAmps, motorType }: Pick<CompletePlate, 'volts' | 'fullLoadAmps' | 'motorType'>,
+  runOhms: number,
+  startOhms: number,
+): TypicalMotor {
   const { x1, r2, x2, xm, auxReactance, runCapacitorWinding, auxReactanceShare, turnsRatio } = TYPICAL_MOTOR
   const base = (volts / fullLoadAmps) * (MOTOR_HAS.runCapacitor(motorType) ? runCapacitorWinding : 1)
   return {
-    circuit: { r1Ohms: runOhms, x1Ohms: x1 * base, r2Ohms: r2 * base, x2Ohms: x2 * base, xmOhms: xm * base }, poles: 2,
-    auxiliary: { auxOhms: startOhms, auxReactanceOhms: auxReactance * base * auxReactanceShare(motorType), turnsRatio: turnsRatio(motorType) },
+    circuit: { r1Ohms: runOhms, x1Ohms: x1 * base, r2Ohms: r2 * base, x2Ohms: x2 * base, xmOhms: xm * base },
+    poles: 2,
+    auxiliary: {
+      auxOhms: startOhms,
+      auxReactanceOhms: auxReactance * base * auxReactanceShare(motorType),
+      turnsRatio: turnsRatio(motorType),
+    },
   }
 }
 
 /** Torque of the rated horsepower at full-load slip, newton metres. */
-export function ratedTorque({ horsepower, hertz, poles }: { horsepower: number; hertz: number; poles: number }): number {
+export function ratedTorque({
+  horsepower,
+  hertz,
+  poles,
+}: {
+  horsepower: number
+  hertz: number
+  poles: number
+}): number {
   return (horsepower * WATTS_PER_HORSEPOWER) / (((4 * Math.PI * hertz) / poles) * (1 - FULL_LOAD_SLIP))
 }
 
@@ -45,15 +74,30 @@ export interface StartEstimate {
  *
  * @param microfarads in the start winding while starting: run and start capacitor together; undefined where the winding hangs straight on the line
  */
-export function estimateStart({ circuit, auxiliary, poles }: TypicalMotor, { volts, hertz, horsepower, microfarads }: { volts: number; hertz: number; horsepower: number; microfarads?: number }): StartEstimate {
+export function estimateStart(
+  { circuit, auxiliary, poles }: TypicalMotor,
+  { volts, hertz, horsepower, microfarads }: { volts: number; hertz: number; horsepower: number; microfarads?: number },
+): StartEstimate {
   const rated = ratedTorque({ horsepower, hertz, poles })
   const carries = microfarads === undefined || microfarads > 0.3
-  const run = runMotor(circuit, { volts: Math.max(volts, 1), hertz, poles, slip: 1 }, carries ? { ...auxiliary, ...(microfarads === undefined ? {} : { runMicrofarads: microfarads }) } : undefined)
+  const run = runMotor(
+    circuit,
+    { volts: Math.max(volts, 1), hertz, poles, slip: 1 },
+    carries ? { ...auxiliary, ...(microfarads === undefined ? {} : { runMicrofarads: microfarads }) } : undefined,
+  )
   return { torqueShare: Math.abs(run.developedTorqueNewtonMetres) / rated, amps: run.inputAmps }
 }
 
 /** Line amps at the slip where the motor gives its rated torque, with this run capacitor at these volts; undefined where it cannot. */
-export function estimateRunning({ circuit, auxiliary, poles }: TypicalMotor, { volts, hertz, horsepower, runMicrofarads }: { volts: number; hertz: number; horsepower: number; runMicrofarads?: number }): number | undefined {
+export function estimateRunning(
+  { circuit, auxiliary, poles }: TypicalMotor,
+  {
+    volts,
+    hertz,
+    horsepower,
+    runMicrofarads,
+  }: { volts: number; hertz: number; horsepower: number; runMicrofarads?: number },
+): number | undefined {
   const rated = ratedTorque({ horsepower, hertz, poles })
   const aux = runMicrofarads !== undefined && runMicrofarads > 0.3 ? { ...auxiliary, runMicrofarads } : undefined
   for (let slip = 0.004; slip <= 0.22; slip += 0.002) {

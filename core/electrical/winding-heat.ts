@@ -21,9 +21,17 @@ export function windingTemperature(coldOhms: number, coldCelsius: number, hotOhm
  * @param readings seconds since the stop and °C, at least two at different times
  * @throws InputError when a reading is not above the ambient, or the winding does not cool
  */
-export function fitCooling(ambientCelsius: number, readings: readonly { seconds: number; celsius: number }[]): { timeConstantSeconds: number; celsiusAtStop: number } {
+export function fitCooling(
+  ambientCelsius: number,
+  readings: readonly { seconds: number; celsius: number }[],
+): { timeConstantSeconds: number; celsiusAtStop: number } {
   const points = readings.map(({ seconds, celsius }, index) => {
-    if (celsius <= ambientCelsius) throw badField(`readings.${index}`, celsius, `above the ambient ${formatNumber(ambientCelsius)} °C: a winding cools towards it, never below`)
+    if (celsius <= ambientCelsius)
+      throw badField(
+        `readings.${index}`,
+        celsius,
+        `above the ambient ${formatNumber(ambientCelsius)} °C: a winding cools towards it, never below`,
+      )
     return { x: seconds, y: Math.log(celsius - ambientCelsius) }
   })
   const meanX = points.reduce((sum, { x }) => sum + x, 0) / points.length
@@ -40,11 +48,22 @@ export function fitCooling(ambientCelsius: number, readings: readonly { seconds:
  *
  * @returns K per second at 20 °C, and the seconds from start to limit
  */
-export function stallHeating({ amps, wireMillimetres, startCelsius, limitCelsius }: { amps: number; wireMillimetres: number; startCelsius: number; limitCelsius: number }): { kelvinPerSecond: number; seconds: number } {
+export function stallHeating({
+  amps,
+  wireMillimetres,
+  startCelsius,
+  limitCelsius,
+}: {
+  amps: number
+  wireMillimetres: number
+  startCelsius: number
+  limitCelsius: number
+}): { kelvinPerSecond: number; seconds: number } {
   const alpha = METALS.copper.alphaPer20
   const density = amps / ((Math.PI / 4) * wireMillimetres ** 2)
   // A/mm² squared times Ω·mm²/m is 10⁶ W/m³.
-  const kelvinPerSecond = (density ** 2 * CONDUCTOR.copperOhmSquareMillimetresPerMetre * 1e6) / (COPPER.density * COPPER.specificHeat)
+  const kelvinPerSecond =
+    (density ** 2 * CONDUCTOR.copperOhmSquareMillimetresPerMetre * 1e6) / (COPPER.density * COPPER.specificHeat)
   const at = (celsius: number) => 1 + alpha * (celsius - 20)
   return { kelvinPerSecond, seconds: Math.log(at(limitCelsius) / at(startCelsius)) / (alpha * kelvinPerSecond) }
 }

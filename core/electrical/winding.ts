@@ -11,28 +11,50 @@ export type Metal = keyof typeof METALS
  * @source IEC 60028, annealed copper
  * @throws InputError when either temperature is at or below the point where the law reaches zero resistance
  */
-export function correctResistance(ohms: number, celsius: number, toCelsius: number, material: Metal = 'copper'): number {
+export function correctResistance(
+  ohms: number,
+  celsius: number,
+  toCelsius: number,
+  material: Metal = 'copper',
+): number {
   const alpha = METALS[material].alphaPer20
   const factor = (temperature: number, field: string): number => {
     const value = 1 + alpha * (temperature - 20)
-    if (value <= 0) throw badField(field, temperature, `above ${formatNumber(20 - 1 / alpha)} °C, where the law still holds`)
+    if (value <= 0)
+      throw badField(field, temperature, `above ${formatNumber(20 - 1 / alpha)} °C, where the law still holds`)
     return value
   }
   return (ohms * factor(toCelsius, 'toCelsius')) / factor(celsius, 'celsius')
 }
 
-export interface WindingRange { low: number; high: number; basis: Basis }
+export interface WindingRange {
+  low: number
+  high: number
+  basis: Basis
+}
 
 /** Judges one winding's ohms at 20 °C against a range; `null` is an open reading. */
 export function judgeWinding(subject: string, ohms: number | null, range: WindingRange): Judgement {
   const base = { subject, value: ohms, unit: 'ohm' as const, low: range.low, high: range.high, basis: range.basis }
-  if (ohms === null || ohms >= WINDING.openOhms) return { ...base, value: null, verdict: 'failed', because: 'open: burnt open, an open joint, or a thermal protector that is still hot (let it cool and measure again)' }
+  if (ohms === null || ohms >= WINDING.openOhms)
+    return {
+      ...base,
+      value: null,
+      verdict: 'failed',
+      because:
+        'open: burnt open, an open joint, or a thermal protector that is still hot (let it cool and measure again)',
+    }
   const margin = Math.min((ohms - range.low) / range.low, (range.high - ohms) / range.high)
   const limits = `${formatNumber(range.low)} to ${formatNumber(range.high)} Ω`
   // The meter itself cannot tell values apart that are nearer than its own error.
   if (ohms < range.low - WINDING.meterOhms) {
     const verdict: Verdict = ohms < range.low * (1 - WINDING.shortedFraction) ? 'failed' : 'tired'
-    return { ...base, verdict, margin, because: `below ${limits}: shorted turns${verdict === 'tired' ? ' are possible' : ''}` }
+    return {
+      ...base,
+      verdict,
+      margin,
+      because: `below ${limits}: shorted turns${verdict === 'tired' ? ' are possible' : ''}`,
+    }
   }
   if (ohms > range.high + WINDING.meterOhms) {
     const verdict: Verdict = ohms > range.high * (1 + WINDING.shortedFraction) ? 'failed' : 'tired'
@@ -64,45 +86,90 @@ export interface ThreeLeads {
  * @param options.tolerancePercent how far the largest may miss the sum of the other two; default 8
  * @throws InputError when there are not exactly three pairs over three names, or a reading is not above the cable's
  */
-export function identifyLeads(pairs: Readonly<Record<string, number | null>>, options: { cableOhms?: number; tolerancePercent?: number } = {}): ThreeLeads {
+export function identifyLeads(
+  pairs: Readonly<Record<string, number | null>>,
+  options: { cableOhms?: number; tolerancePercent?: number } = {},
+): ThreeLeads {
   const { cableOhms = 0, tolerancePercent = WINDING.sumTolerancePercent } = options
   const readings = Object.entries(pairs).map(([name, ohms]) => {
     const leads = name.split('-')
-    if (leads.length !== 2 || !leads[0] || !leads[1] || leads[0] === leads[1]) throw badField(`ohms.${name}`, ohms, 'pairs of two different lead names joined by a hyphen, such as "1-2"')
-    if (ohms !== null && (!Number.isFinite(ohms) || ohms - cableOhms <= 0)) throw badField(`ohms.${name}`, ohms, `a resistance above ${cableOhms > 0 ? `the cable's ${cableOhms}` : '0'} Ω, or null for open`)
+    if (leads.length !== 2 || !leads[0] || !leads[1] || leads[0] === leads[1])
+      throw badField(`ohms.${name}`, ohms, 'pairs of two different lead names joined by a hyphen, such as "1-2"')
+    if (ohms !== null && (!Number.isFinite(ohms) || ohms - cableOhms <= 0))
+      throw badField(
+        `ohms.${name}`,
+        ohms,
+        `a resistance above ${cableOhms > 0 ? `the cable's ${cableOhms}` : '0'} Ω, or null for open`,
+      )
     return { name, leads: leads as [string, string], ohms: ohms === null ? null : ohms - cableOhms }
   })
   const names = [...new Set(readings.flatMap(({ leads }) => leads))]
-  if (readings.length !== 3 || names.length !== 3) throw badField('ohms', pairs, 'three pairs over three leads: "1-2", "2-3" and "1-3"')
+  if (readings.length !== 3 || names.length !== 3)
+    throw badField('ohms', pairs, 'three pairs over three leads: "1-2", "2-3" and "1-3"')
 
   const open = readings.filter(({ ohms }) => ohms === null)
   if (open.length > 0) return openPattern(readings, names, open.length)
 
   const sorted = [...readings].sort((a, b) => (b.ohms as number) - (a.ohms as number))
-  const [largest, middle, smallest] = sorted as [(typeof readings)[number], (typeof readings)[number], (typeof readings)[number]]
+  const [largest, middle, smallest] = sorted as [
+    (typeof readings)[number],
+    (typeof readings)[number],
+    (typeof readings)[number],
+  ]
   const rest = (middle.ohms as number) + (smallest.ohms as number)
   const sumErrorPercent = (100 * ((largest.ohms as number) - rest)) / rest
   if (Math.abs(sumErrorPercent) > tolerancePercent) {
-    return { sumErrorPercent, verdict: 'failed', because: `the largest pair misses the sum of the other two by ${formatNumber(Math.abs(sumErrorPercent))} %: a shorted winding, a bad joint, or a reading to repeat` }
+    return {
+      sumErrorPercent,
+      verdict: 'failed',
+      because: `the largest pair misses the sum of the other two by ${formatNumber(Math.abs(sumErrorPercent))} %: a shorted winding, a bad joint, or a reading to repeat`,
+    }
   }
   const common = names.find((lead) => !largest.leads.includes(lead)) as string
   const other = (pair: (typeof readings)[number]): string => pair.leads.find((lead) => lead !== common) as string
   const apart = (100 * ((middle.ohms as number) - (smallest.ohms as number))) / (smallest.ohms as number)
   if (apart < WINDING.apartPercent) {
-    return { common, sumErrorPercent, verdict: 'unclear', because: `the two windings are within ${formatNumber(apart)} % of each other: ohms cannot tell run from start` }
+    return {
+      common,
+      sumErrorPercent,
+      verdict: 'unclear',
+      because: `the two windings are within ${formatNumber(apart)} % of each other: ohms cannot tell run from start`,
+    }
   }
   return {
-    common, run: other(smallest), start: other(middle), runOhms: smallest.ohms as number, startOhms: middle.ohms as number, sumErrorPercent,
-    verdict: 'sound', because: `${common} is common, ${other(smallest)} run, ${other(middle)} start; the sum agrees within ${formatNumber(Math.abs(sumErrorPercent))} %`,
+    common,
+    run: other(smallest),
+    start: other(middle),
+    runOhms: smallest.ohms as number,
+    startOhms: middle.ohms as number,
+    sumErrorPercent,
+    verdict: 'sound',
+    because: `${common} is common, ${other(smallest)} run, ${other(middle)} start; the sum agrees within ${formatNumber(Math.abs(sumErrorPercent))} %`,
   }
 }
 
-function openPattern(readings: readonly { leads: [string, string]; ohms: number | null }[], names: readonly string[], openCount: number): ThreeLeads {
+function openPattern(
+  readings: readonly { leads: [string, string]; ohms: number | null }[],
+  names: readonly string[],
+  openCount: number,
+): ThreeLeads {
   if (openCount === 2) {
     const remaining = readings.find(({ ohms }) => ohms !== null)
     const openLead = names.find((lead) => !remaining?.leads.includes(lead)) as string
-    return { openLead, remainingOhms: remaining?.ohms as number, verdict: 'failed', because: `lead ${openLead} is open: its winding, its joint or its wire` }
+    return {
+      openLead,
+      remainingOhms: remaining?.ohms as number,
+      verdict: 'failed',
+      because: `lead ${openLead} is open: its winding, its joint or its wire`,
+    }
   }
-  if (openCount === 3) return { verdict: 'failed', because: 'every pair reads open: the common lead, the cable, or a thermal protector that is still hot' }
-  return { verdict: 'unclear', because: 'one pair alone cannot be open while the other two carry: repeat the reading with clean probes' }
+  if (openCount === 3)
+    return {
+      verdict: 'failed',
+      because: 'every pair reads open: the common lead, the cable, or a thermal protector that is still hot',
+    }
+  return {
+    verdict: 'unclear',
+    because: 'one pair alone cannot be open while the other two carry: repeat the reading with clean probes',
+  }
 }

@@ -6,36 +6,73 @@ import { combine, operatingPoint, pumpCurve } from './pump-curve'
 import { cycleOf, tankDrawdown } from './tank'
 import { atmosphereKpa, waterProperties } from './water'
 
-const pump = { points: [{ flowLitresPerSecond: 0, headMetres: 30 }, { flowLitresPerSecond: 2, headMetres: 24 }, { flowLitresPerSecond: 3.5, headMetres: 10 }] }
+const pump = {
+  points: [
+    { flowLitresPerSecond: 0, headMetres: 30 },
+    { flowLitresPerSecond: 2, headMetres: 24 },
+    { flowLitresPerSecond: 3.5, headMetres: 10 },
+  ],
+}
 const pipe: Pipe = { insideMillimetres: 40, lengthMetres: 60, method: 'darcy', minorLossK: 4 }
 
 describe('friction', () => {
   it('Colebrook’s root satisfies Colebrook’s equation', () => {
-    fc.assert(fc.property(fc.double({ min: 4000, max: 1e8, noNaN: true }), fc.double({ min: 0, max: 0.05, noNaN: true }), (reynolds, rough) => {
-      const x = 1 / Math.sqrt(colebrook(reynolds, rough))
-      expect(Math.abs(x + 2 * Math.log10(rough / 3.7 + (2.51 * x) / reynolds))).toBeLessThan(1e-9)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 4000, max: 1e8, noNaN: true }),
+        fc.double({ min: 0, max: 0.05, noNaN: true }),
+        (reynolds, rough) => {
+          const x = 1 / Math.sqrt(colebrook(reynolds, rough))
+          expect(Math.abs(x + 2 * Math.log10(rough / 3.7 + (2.51 * x) / reynolds))).toBeLessThan(1e-9)
+        },
+      ),
+    )
   })
 
   it('is laminar, then turbulent, without a jump between', () => {
     expect(frictionFactor(1000, 0.001)).toBeCloseTo(0.064, 12)
-    for (const at of [2000, 4000]) expect(Math.abs(frictionFactor(at * 1.0001, 0.001) / frictionFactor(at * 0.9999, 0.001) - 1)).toBeLessThan(0.01)
+    for (const at of [2000, 4000])
+      expect(Math.abs(frictionFactor(at * 1.0001, 0.001) / frictionFactor(at * 0.9999, 0.001) - 1)).toBeLessThan(0.01)
   })
 
   it('grows with flow, and is nothing without it', () => {
     for (const method of ['darcy', 'hazen-williams'] as const) {
       expect(pipeFriction({ ...pipe, method }, 0)).toMatchObject({ headMetres: 0, velocityMetresPerSecond: 0 })
-      fc.assert(fc.property(fc.double({ min: 0.01, max: 8, noNaN: true }), (flow) => { expect(pipeFriction({ ...pipe, method }, flow * 1.1).headMetres).toBeGreaterThan(pipeFriction({ ...pipe, method }, flow).headMetres) }))
+      fc.assert(
+        fc.property(fc.double({ min: 0.01, max: 8, noNaN: true }), (flow) => {
+          expect(pipeFriction({ ...pipe, method }, flow * 1.1).headMetres).toBeGreaterThan(
+            pipeFriction({ ...pipe, method }, flow).headMetres,
+          )
+        }),
+      )
     }
   })
 
   it('a split loses the same head in every branch, and loses no water', () => {
-    fc.assert(fc.property(fc.array(fc.record({ insideMillimetres: fc.double({ min: 20, max: 80, noNaN: true }), lengthMetres: fc.double({ min: 1, max: 200, noNaN: true }) }), { minLength: 1, maxLength: 5 }), fc.double({ min: 0.1, max: 6, noNaN: true }), (sizes, total) => {
-      const branches = sizes.map((size): Pipe => ({ ...size, method: 'hazen-williams' }))
-      const { flowsLitresPerSecond, headMetres } = splitFlow(branches, total)
-      expect(flowsLitresPerSecond.reduce((sum, flow) => sum + flow, 0)).toBeCloseTo(total, 6)
-      branches.forEach((branch, index) => expect(pipeFriction(branch, flowsLitresPerSecond[index] as number).headMetres / headMetres).toBeCloseTo(1, 5))
-    }), { numRuns: 30 })
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({
+            insideMillimetres: fc.double({ min: 20, max: 80, noNaN: true }),
+            lengthMetres: fc.double({ min: 1, max: 200, noNaN: true }),
+          }),
+          { minLength: 1, maxLength: 5 },
+        ),
+        fc.double({ min: 0.1, max: 6, noNaN: true }),
+        (sizes, total) => {
+          const branches = sizes.map((size): Pipe => ({ ...size, method: 'hazen-williams' }))
+          const { flowsLitresPerSecond, headMetres } = splitFlow(branches, total)
+          expect(flowsLitresPerSecond.reduce((sum, flow) => sum + flow, 0)).toBeCloseTo(total, 6)
+          branches.forEach((branch, index) =>
+            expect(pipeFriction(branch, flowsLitresPerSecond[index] as number).headMetres / headMetres).toBeCloseTo(
+              1,
+              5,
+            ),
+          )
+        },
+      ),
+      { numRuns: 30 },
+    )
   })
 })
 
@@ -48,10 +85,18 @@ describe('pumps and pipes', () => {
   })
 
   it('goes through its points, also where there are more than three, and falls all the way', () => {
-    const points = [[0, 40], [1, 38], [2, 33], [3, 24], [4, 10]].map(([q, h]) => ({ flowLitresPerSecond: q as number, headMetres: h as number }))
+    const points = [
+      [0, 40],
+      [1, 38],
+      [2, 33],
+      [3, 24],
+      [4, 10],
+    ].map(([q, h]) => ({ flowLitresPerSecond: q as number, headMetres: h as number }))
     const curve = pumpCurve({ points })
-    for (const { flowLitresPerSecond, headMetres } of points) expect(curve.headAt(flowLitresPerSecond)).toBeCloseTo(headMetres, 9)
-    for (let flow = 0; flow < curve.runoutLitresPerSecond; flow += 0.02) expect(curve.headAt(flow + 0.02)).toBeLessThan(curve.headAt(flow))
+    for (const { flowLitresPerSecond, headMetres } of points)
+      expect(curve.headAt(flowLitresPerSecond)).toBeCloseTo(headMetres, 9)
+    for (let flow = 0; flow < curve.runoutLitresPerSecond; flow += 0.02)
+      expect(curve.headAt(flow + 0.02)).toBeLessThan(curve.headAt(flow))
     expect(curve.headAt(curve.runoutLitresPerSecond)).toBeCloseTo(0, 6)
     for (const head of [2, 15, 30]) expect(curve.headAt(curve.flowAt(head))).toBeCloseTo(head, 6)
   })
@@ -75,20 +120,50 @@ describe('pumps and pipes', () => {
 
 describe('tanks and pits', () => {
   it('gives most with the precharge at cut-in, and less the farther it lies from there', () => {
-    const at = (prechargeKpa: number) => tankDrawdown({ tankLitres: 100, prechargeKpa, cutInKpa: 200, cutOutKpa: 340 }).drawdownLitres
+    const at = (prechargeKpa: number) =>
+      tankDrawdown({ tankLitres: 100, prechargeKpa, cutInKpa: 200, cutOutKpa: 340 }).drawdownLitres
     for (const precharge of [0, 60, 120, 180]) expect(at(precharge)).toBeLessThan(at(200))
     expect(at(260)).toBeLessThan(at(200))
-    expect(tankDrawdown({ tankLitres: 100, prechargeKpa: 260, cutInKpa: 200, cutOutKpa: 340 })).toMatchObject({ emptyBeforeCutIn: true, waterAtCutInLitres: 0 })
+    expect(tankDrawdown({ tankLitres: 100, prechargeKpa: 260, cutInKpa: 200, cutOutKpa: 340 })).toMatchObject({
+      emptyBeforeCutIn: true,
+      waterAtCutInLitres: 0,
+    })
   })
 
   it('balances water over a cycle', () => {
-    const { onSeconds, offSeconds } = sumpCycle({ areaSquareMetres: 0.2 }, { onLevelMetres: 0.4, offLevelMetres: 0.1, inflowLitresPerSecond: 0.5, pumpLitresPerSecond: 2.5, drainBackLitres: 6 }) as { onSeconds: number; offSeconds: number }
+    const { onSeconds, offSeconds } = sumpCycle(
+      { areaSquareMetres: 0.2 },
+      {
+        onLevelMetres: 0.4,
+        offLevelMetres: 0.1,
+        inflowLitresPerSecond: 0.5,
+        pumpLitresPerSecond: 2.5,
+        drainBackLitres: 6,
+      },
+    ) as { onSeconds: number; offSeconds: number }
     // In over a cycle is what came in; out is what the pump moved less what ran back.
     expect(0.5 * (onSeconds + offSeconds)).toBeCloseTo(2.5 * onSeconds - 6, 9)
-    expect(sumpCycle({ areaSquareMetres: 0.2 }, { onLevelMetres: 0.4, offLevelMetres: 0.1, inflowLitresPerSecond: 3, pumpLitresPerSecond: 2.5 })).toEqual({ storedLitres: expect.closeTo(60, 9) as number, keepsUp: false })
-    expect(sumpCycle({ areaSquareMetres: 0.2 }, { onLevelMetres: 0.4, offLevelMetres: 0.1, inflowLitresPerSecond: 0, pumpLitresPerSecond: 2.5 })).toMatchObject({ startsPerHour: 0 })
-    expect(drainBackLitres([{ insideMillimetres: 40, lengthMetres: 10, fullFraction: 0.5 }], 2)).toBeCloseTo(2 + 5 * 0.4 * Math.PI, 9)
-    expect(cycleOf({ drawLitresPerSecond: 0.3, pumpLitresPerSecond: 0.6, storedLitres: 30 })).toMatchObject({ onSeconds: 100, offSeconds: 100, startsPerHour: 18 })
+    expect(
+      sumpCycle(
+        { areaSquareMetres: 0.2 },
+        { onLevelMetres: 0.4, offLevelMetres: 0.1, inflowLitresPerSecond: 3, pumpLitresPerSecond: 2.5 },
+      ),
+    ).toEqual({ storedLitres: expect.closeTo(60, 9) as number, keepsUp: false })
+    expect(
+      sumpCycle(
+        { areaSquareMetres: 0.2 },
+        { onLevelMetres: 0.4, offLevelMetres: 0.1, inflowLitresPerSecond: 0, pumpLitresPerSecond: 2.5 },
+      ),
+    ).toMatchObject({ startsPerHour: 0 })
+    expect(drainBackLitres([{ insideMillimetres: 40, lengthMetres: 10, fullFraction: 0.5 }], 2)).toBeCloseTo(
+      2 + 5 * 0.4 * Math.PI,
+      9,
+    )
+    expect(cycleOf({ drawLitresPerSecond: 0.3, pumpLitresPerSecond: 0.6, storedLitres: 30 })).toMatchObject({
+      onSeconds: 100,
+      offSeconds: 100,
+      startsPerHour: 18,
+    })
   })
 })
 

@@ -3,8 +3,21 @@ import { badField } from '../validation/input-error'
 import { waterProperties } from './water'
 
 /** One length of pipe with its fittings. */
-export interface Pipe { insideMillimetres: number; lengthMetres: number; method: 'darcy' | 'hazen-williams'; roughnessMillimetres?: number; hazenWilliamsC?: number; celsius?: number; minorLossK?: number }
-export interface Friction { headMetres: number; velocityMetresPerSecond: number; reynolds?: number; frictionFactor?: number }
+export interface Pipe {
+  insideMillimetres: number
+  lengthMetres: number
+  method: 'darcy' | 'hazen-williams'
+  roughnessMillimetres?: number
+  hazenWilliamsC?: number
+  celsius?: number
+  minorLossK?: number
+}
+export interface Friction {
+  headMetres: number
+  velocityMetresPerSecond: number
+  reynolds?: number
+  frictionFactor?: number
+}
 
 const USUAL_CELSIUS = 15
 /** A root moves by less than this share of itself: done. */
@@ -44,7 +57,9 @@ export function frictionFactor(reynolds: number, relativeRoughness: number): num
   const y3 = -0.86859 * Math.log(relativeRoughness / 3.7 + 5.74 / turbulentAbove ** 0.9)
   const fa = colebrook(turbulentAbove, relativeRoughness)
   const fb = fa * (2 - 0.00514215 / (y2 * y3))
-  return 7 * fa - fb + r * (0.128 - 17 * fa + 2.5 * fb + r * (-0.128 + 13 * fa - 2 * fb + r * (0.032 - 3 * fa + 0.5 * fb)))
+  return (
+    7 * fa - fb + r * (0.128 - 17 * fa + 2.5 * fb + r * (-0.128 + 13 * fa - 2 * fb + r * (0.032 - 3 * fa + 0.5 * fb)))
+  )
 }
 
 /**
@@ -59,7 +74,12 @@ export function pipeFriction(pipe: Pipe, flowLitresPerSecond: number): Friction 
   const headMetres = frictionLaw(pipe)(flowLitresPerSecond)
   if (pipe.method === 'hazen-williams') return { headMetres, velocityMetresPerSecond }
   const reynolds = reynoldsPerVelocity(pipe) * velocityMetresPerSecond
-  return { headMetres, velocityMetresPerSecond, reynolds, frictionFactor: frictionFactor(reynolds, relativeRoughness(pipe)) }
+  return {
+    headMetres,
+    velocityMetresPerSecond,
+    reynolds,
+    frictionFactor: frictionFactor(reynolds, relativeRoughness(pipe)),
+  }
 }
 
 function velocityIn({ insideMillimetres }: Pipe, flowLitresPerSecond: number): number {
@@ -71,8 +91,12 @@ function reynoldsPerVelocity({ insideMillimetres, celsius = USUAL_CELSIUS }: Pip
   return (densityKgPerM3 * insideMillimetres) / 1000 / viscosityPascalSeconds
 }
 
-function relativeRoughness({ insideMillimetres, roughnessMillimetres = USUAL_ROUGHNESS_MILLIMETRES.value }: Pipe): number {
-  if (roughnessMillimetres >= insideMillimetres / 2) throw badField('roughnessMillimetres', roughnessMillimetres, `less than half of the pipe's ${insideMillimetres} mm`)
+function relativeRoughness({
+  insideMillimetres,
+  roughnessMillimetres = USUAL_ROUGHNESS_MILLIMETRES.value,
+}: Pipe): number {
+  if (roughnessMillimetres >= insideMillimetres / 2)
+    throw badField('roughnessMillimetres', roughnessMillimetres, `less than half of the pipe's ${insideMillimetres} mm`)
   return roughnessMillimetres / insideMillimetres
 }
 
@@ -87,10 +111,15 @@ export function frictionLaw(pipe: Pipe): FrictionLaw {
   const minor = (minorLossK * perFlow ** 2) / (2 * GRAVITY)
   if (method === 'hazen-williams') {
     const { constant, flowExponent, diameterExponent } = HAZEN_WILLIAMS
-    const along = (constant * lengthMetres) / (1000 ** flowExponent * hazenWilliamsC ** flowExponent * diameter ** diameterExponent)
+    const along =
+      (constant * lengthMetres) / (1000 ** flowExponent * hazenWilliamsC ** flowExponent * diameter ** diameterExponent)
     return (flow) => along * flow ** flowExponent + minor * flow ** 2
   }
-  const [rough, perVelocity, along] = [relativeRoughness(pipe), reynoldsPerVelocity(pipe), (lengthMetres * perFlow ** 2) / (diameter * 2 * GRAVITY)]
+  const [rough, perVelocity, along] = [
+    relativeRoughness(pipe),
+    reynoldsPerVelocity(pipe),
+    (lengthMetres * perFlow ** 2) / (diameter * 2 * GRAVITY),
+  ]
   return (flow) => (flow === 0 ? 0 : (frictionFactor(perVelocity * perFlow * flow, rough) * along + minor) * flow ** 2)
 }
 
@@ -114,11 +143,18 @@ export function frictionInSeries(pipes: readonly Pipe[], flowLitresPerSecond: nu
  *
  * @returns litres per second in each, and the head, metres
  */
-export function splitFlow(branches: readonly Pipe[], totalLitresPerSecond: number): { flowsLitresPerSecond: number[]; headMetres: number } {
+export function splitFlow(
+  branches: readonly Pipe[],
+  totalLitresPerSecond: number,
+): { flowsLitresPerSecond: number[]; headMetres: number } {
   const laws = branches.map(frictionLaw)
   const flowAt = (law: FrictionLaw, head: number) => risingRoot((flow) => law(flow) - head, 0, totalLitresPerSecond)
   const most = Math.min(...laws.map((law) => law(totalLitresPerSecond)))
-  const headMetres = risingRoot((head) => laws.reduce((sum, law) => sum + flowAt(law, head), 0) - totalLitresPerSecond, 0, most)
+  const headMetres = risingRoot(
+    (head) => laws.reduce((sum, law) => sum + flowAt(law, head), 0) - totalLitresPerSecond,
+    0,
+    most,
+  )
   return { flowsLitresPerSecond: laws.map((law) => flowAt(law, headMetres)), headMetres }
 }
 
@@ -140,15 +176,18 @@ export function risingRoot(rising: (x: number) => number, low: number, high: num
     const fx = rising(x)
     let [c, fc] = [a, fa]
     if (Math.sign(fx) !== Math.sign(fa)) {
-      [c, fc] = [b, fb];
-      [b, fb] = [a, fa]
+      ;[c, fc] = [b, fb]
+      ;[b, fb] = [a, fa]
     }
-    [a, fa] = [x, fx]
+    ;[a, fa] = [x, fx]
     const nearest = Math.abs(fa) < Math.abs(fb) ? a : b
     const smallest = (CLOSE_ENOUGH * Math.abs(nearest) + 1e-15) / Math.abs(b - a)
     if (smallest > 0.5 || fa === 0) return nearest
     const [xi, phi] = [(a - b) / (c - b), (fa - fb) / (fc - fb)]
-    t = phi ** 2 < xi && (1 - phi) ** 2 < 1 - xi ? (fa / (fb - fa)) * (fc / (fb - fc)) + ((c - a) / (b - a)) * (fa / (fc - fa)) * (fb / (fc - fb)) : 0.5
+    t =
+      phi ** 2 < xi && (1 - phi) ** 2 < 1 - xi
+        ? (fa / (fb - fa)) * (fc / (fb - fc)) + ((c - a) / (b - a)) * (fa / (fc - fa)) * (fb / (fc - fb))
+        : 0.5
     t = Math.min(1 - smallest, Math.max(smallest, t))
   }
   return a

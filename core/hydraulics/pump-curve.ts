@@ -4,11 +4,25 @@ import { risingRoot, lawInSeries, type Pipe } from './pipe'
 /** The curve is followed past its last point up to about sixty times its flow. */
 const MOST_GROWTH = 18
 
-export interface CurvePoint { flowLitresPerSecond: number; headMetres: number }
-export interface CurvedPump { points: readonly CurvePoint[]; speedRatio?: number; diameterRatio?: number; stages?: number; parallel?: number }
+export interface CurvePoint {
+  flowLitresPerSecond: number
+  headMetres: number
+}
+export interface CurvedPump {
+  points: readonly CurvePoint[]
+  speedRatio?: number
+  diameterRatio?: number
+  stages?: number
+  parallel?: number
+}
 
 /** A pump's head at a flow and its flow at a head, metres and litres per second. */
-export interface Curve { shutoffMetres: number; runoutLitresPerSecond: number; headAt: (flow: number) => number; flowAt: (head: number) => number }
+export interface Curve {
+  shutoffMetres: number
+  runoutLitresPerSecond: number
+  headAt: (flow: number) => number
+  flowAt: (head: number) => number
+}
 
 /**
  * A falling curve through a pump's points: H = A − B·Q^C through three of them, a monotone cubic (Fritsch and Carlson) through more, a straight line through two.
@@ -20,9 +34,17 @@ export function pumpCurve({ points, speedRatio = 1, diameterRatio = 1, stages = 
   if (sorted.length < 2) throw badField('points', points.length, 'at least two points of the curve, better three')
   sorted.slice(1).forEach((point, index) => {
     const before = sorted[index] as CurvePoint
-    if (point.flowLitresPerSecond === before.flowLitresPerSecond || point.headMetres >= before.headMetres) throw badField('points', point.headMetres, `head falling as flow grows: ${before.headMetres} m at ${before.flowLitresPerSecond} L/s is followed by ${point.headMetres} m at ${point.flowLitresPerSecond} L/s`)
+    if (point.flowLitresPerSecond === before.flowLitresPerSecond || point.headMetres >= before.headMetres)
+      throw badField(
+        'points',
+        point.headMetres,
+        `head falling as flow grows: ${before.headMetres} m at ${before.flowLitresPerSecond} L/s is followed by ${point.headMetres} m at ${point.flowLitresPerSecond} L/s`,
+      )
   })
-  const one = sorted.length === 3 && (sorted[0] as CurvePoint).flowLitresPerSecond === 0 ? powerCurve(sorted as [CurvePoint, CurvePoint, CurvePoint]) : monotoneCubic(sorted)
+  const one =
+    sorted.length === 3 && (sorted[0] as CurvePoint).flowLitresPerSecond === 0
+      ? powerCurve(sorted as [CurvePoint, CurvePoint, CurvePoint])
+      : monotoneCubic(sorted)
   // Affinity: flow goes with speed and with the wheel's diameter, head with the square of both; stages add head, pumps side by side add flow.
   const flowScale = speedRatio * diameterRatio * parallel
   const headScale = (speedRatio * diameterRatio) ** 2 * stages
@@ -33,7 +55,12 @@ export function pumpCurve({ points, speedRatio = 1, diameterRatio = 1, stages = 
   // So many steps and no more: a flow too small to grow must not hold the program.
   for (let step = 0; step < MOST_GROWTH && headAt(runout) > 0; step++) runout *= 1.25
   const runoutLitresPerSecond = risingRoot((flow) => -headAt(flow), 0, runout)
-  return { shutoffMetres, runoutLitresPerSecond, headAt, flowAt: (head) => (head >= shutoffMetres ? 0 : risingRoot((flow) => head - headAt(flow), 0, runoutLitresPerSecond)) }
+  return {
+    shutoffMetres,
+    runoutLitresPerSecond,
+    headAt,
+    flowAt: (head) => (head >= shutoffMetres ? 0 : risingRoot((flow) => head - headAt(flow), 0, runoutLitresPerSecond)),
+  }
 }
 
 function powerCurve([shut, design, far]: [CurvePoint, CurvePoint, CurvePoint]): (flow: number) => number {
@@ -45,10 +72,22 @@ function powerCurve([shut, design, far]: [CurvePoint, CurvePoint, CurvePoint]): 
 
 /** Straight on past both ends with the end's own slope. */
 function monotoneCubic(points: readonly CurvePoint[]): (flow: number) => number {
-  const [x, y] = [points.map(({ flowLitresPerSecond }) => flowLitresPerSecond), points.map(({ headMetres }) => headMetres)]
+  const [x, y] = [
+    points.map(({ flowLitresPerSecond }) => flowLitresPerSecond),
+    points.map(({ headMetres }) => headMetres),
+  ]
   const n = x.length
-  const secant = Array.from({ length: n - 1 }, (_, k) => ((y[k + 1] as number) - (y[k] as number)) / ((x[k + 1] as number) - (x[k] as number)))
-  const slope = Array.from({ length: n }, (_, k) => (k === 0 ? (secant[0] as number) : k === n - 1 ? (secant[n - 2] as number) : ((secant[k - 1] as number) + (secant[k] as number)) / 2))
+  const secant = Array.from(
+    { length: n - 1 },
+    (_, k) => ((y[k + 1] as number) - (y[k] as number)) / ((x[k + 1] as number) - (x[k] as number)),
+  )
+  const slope = Array.from({ length: n }, (_, k) =>
+    k === 0
+      ? (secant[0] as number)
+      : k === n - 1
+        ? (secant[n - 2] as number)
+        : ((secant[k - 1] as number) + (secant[k] as number)) / 2,
+  )
   secant.forEach((s, k) => {
     const [a, b] = [(slope[k] as number) / s, (slope[k + 1] as number) / s]
     const length = Math.hypot(a, b)
@@ -58,11 +97,17 @@ function monotoneCubic(points: readonly CurvePoint[]): (flow: number) => number 
   })
   return (flow) => {
     if (flow <= (x[0] as number)) return (y[0] as number) + (slope[0] as number) * (flow - (x[0] as number))
-    if (flow >= (x[n - 1] as number)) return (y[n - 1] as number) + (slope[n - 1] as number) * (flow - (x[n - 1] as number))
+    if (flow >= (x[n - 1] as number))
+      return (y[n - 1] as number) + (slope[n - 1] as number) * (flow - (x[n - 1] as number))
     const k = x.findIndex((right, index) => index > 0 && flow <= right) - 1
     const width = (x[k + 1] as number) - (x[k] as number)
     const t = (flow - (x[k] as number)) / width
-    return (2 * t ** 3 - 3 * t ** 2 + 1) * (y[k] as number) + (t ** 3 - 2 * t ** 2 + t) * width * (slope[k] as number) + (-2 * t ** 3 + 3 * t ** 2) * (y[k + 1] as number) + (t ** 3 - t ** 2) * width * (slope[k + 1] as number)
+    return (
+      (2 * t ** 3 - 3 * t ** 2 + 1) * (y[k] as number) +
+      (t ** 3 - 2 * t ** 2 + t) * width * (slope[k] as number) +
+      (-2 * t ** 3 + 3 * t ** 2) * (y[k + 1] as number) +
+      (t ** 3 - t ** 2) * width * (slope[k + 1] as number)
+    )
   }
 }
 
@@ -73,14 +118,27 @@ export function combine(curves: readonly Curve[], arrangement: 'series' | 'paral
     const runoutLitresPerSecond = Math.max(...curves.map((curve) => curve.runoutLitresPerSecond))
     // A pump past its own run-out only gets in the way: its head counts as it falls below zero.
     const headAt = (flow: number) => curves.reduce((sum, curve) => sum + curve.headAt(flow), 0)
-    return { shutoffMetres: headAt(0), runoutLitresPerSecond, headAt, flowAt: (head) => risingRoot((flow) => head - headAt(flow), 0, runoutLitresPerSecond) }
+    return {
+      shutoffMetres: headAt(0),
+      runoutLitresPerSecond,
+      headAt,
+      flowAt: (head) => risingRoot((flow) => head - headAt(flow), 0, runoutLitresPerSecond),
+    }
   }
   const flowAt = (head: number) => curves.reduce((sum, curve) => sum + curve.flowAt(head), 0)
   const shutoffMetres = Math.max(...curves.map((curve) => curve.shutoffMetres))
-  return { shutoffMetres, runoutLitresPerSecond: flowAt(0), flowAt, headAt: (flow) => risingRoot((head) => flow - flowAt(head), 0, shutoffMetres) }
+  return {
+    shutoffMetres,
+    runoutLitresPerSecond: flowAt(0),
+    flowAt,
+    headAt: (flow) => risingRoot((head) => flow - flowAt(head), 0, shutoffMetres),
+  }
 }
 
-export interface OperatingPoint { flowLitresPerSecond: number; headMetres: number }
+export interface OperatingPoint {
+  flowLitresPerSecond: number
+  headMetres: number
+}
 
 /**
  * Where a pump's curve and its pipes meet.
@@ -88,8 +146,17 @@ export interface OperatingPoint { flowLitresPerSecond: number; headMetres: numbe
  * @throws InputError when the pump cannot lift to the static height at all
  */
 export function operatingPoint(curve: Curve, staticMetres: number, pipes: readonly Pipe[]): OperatingPoint {
-  if (curve.shutoffMetres <= staticMetres) throw badField('staticMetres', staticMetres, `less than the pump's ${curve.shutoffMetres.toFixed(2)} m at no flow: the curves never meet`)
+  if (curve.shutoffMetres <= staticMetres)
+    throw badField(
+      'staticMetres',
+      staticMetres,
+      `less than the pump's ${curve.shutoffMetres.toFixed(2)} m at no flow: the curves never meet`,
+    )
   const law = lawInSeries(pipes)
-  const flowLitresPerSecond = risingRoot((flow) => staticMetres + law(flow) - curve.headAt(flow), 0, curve.runoutLitresPerSecond)
+  const flowLitresPerSecond = risingRoot(
+    (flow) => staticMetres + law(flow) - curve.headAt(flow),
+    0,
+    curve.runoutLitresPerSecond,
+  )
   return { flowLitresPerSecond, headMetres: staticMetres + law(flowLitresPerSecond) }
 }

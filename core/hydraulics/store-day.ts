@@ -5,9 +5,18 @@ import { badField } from '../validation/input-error'
  *
  * A sump is one as it stands. A pressure tank is one turned round: what is missing from it is what fills, by the draw.
  */
-export interface LevelStore { onLitres: number; offLitres: number; brimLitres: number; pumpLitresPerSecond: number; drainBackLitres?: number }
+export interface LevelStore {
+  onLitres: number
+  offLitres: number
+  brimLitres: number
+  pumpLitresPerSecond: number
+  drainBackLitres?: number
+}
 /** Seconds from the start, without power. */
-export interface PowerCut { fromSeconds: number; toSeconds: number }
+export interface PowerCut {
+  fromSeconds: number
+  toSeconds: number
+}
 export interface StoreRun {
   starts: number
   startsInWorstHour: number
@@ -34,16 +43,38 @@ const MOST_EVENTS = 20_000_000
  * @param inflow litres per second, one for each step
  * @throws InputError when the levels do not stand in their order, or lie so near that the pump would never rest
  */
-export function runStore(store: LevelStore, inflow: ArrayLike<number>, { stepSeconds, startLitres = store.offLitres, cuts = [], traced = 0 }: { stepSeconds: number; startLitres?: number; cuts?: readonly PowerCut[]; traced?: number }): StoreRun {
+export function runStore(
+  store: LevelStore,
+  inflow: ArrayLike<number>,
+  {
+    stepSeconds,
+    startLitres = store.offLitres,
+    cuts = [],
+    traced = 0,
+  }: { stepSeconds: number; startLitres?: number; cuts?: readonly PowerCut[]; traced?: number },
+): StoreRun {
   const { onLitres, offLitres, brimLitres, pumpLitresPerSecond, drainBackLitres = 0 } = store
   if (!(onLitres > offLitres)) throw badField('onLevel', onLitres, `above the off-level, ${offLitres}`)
   if (!(brimLitres >= onLitres)) throw badField('brim', brimLitres, `not below the on-level, ${onLitres}`)
-  if (!(drainBackLitres < onLitres - offLitres)) throw badField('drainBackLitres', drainBackLitres, `less than the ${(onLitres - offLitres).toFixed(1)} L between the levels`)
+  if (!(drainBackLitres < onLitres - offLitres))
+    throw badField(
+      'drainBackLitres',
+      drainBackLitres,
+      `less than the ${(onLitres - offLitres).toFixed(1)} L between the levels`,
+    )
   const edges = [...cuts].sort((a, b) => a.fromSeconds - b.fromSeconds)
   const total = inflow.length * stepSeconds
   const tracedEvery = traced > 1 ? total / (traced - 1) : Infinity
   let [level, on, now, runStarted, cut, nextTrace, events] = [Math.min(startLitres, brimLitres), false, 0, 0, 0, 0, 0]
-  const run: StoreRun = { starts: 0, startsInWorstHour: 0, onSeconds: 0, overflowLitres: 0, highestLitres: level, endLitres: level, trace: [] }
+  const run: StoreRun = {
+    starts: 0,
+    startsInWorstHour: 0,
+    onSeconds: 0,
+    overflowLitres: 0,
+    highestLitres: level,
+    endLitres: level,
+    trace: [],
+  }
   let [hour, inHour] = [0, 0]
 
   const stop = () => {
@@ -66,7 +97,12 @@ export function runStore(store: LevelStore, inflow: ArrayLike<number>, { stepSec
     const rate = inflow[step] as number
     const end = (step + 1) * stepSeconds
     while (now < end) {
-      if (++events > MOST_EVENTS) throw badField('onLevel', onLitres, `farther above the off-level, ${offLitres}: so near, the pump would never rest`)
+      if (++events > MOST_EVENTS)
+        throw badField(
+          'onLevel',
+          onLitres,
+          `farther above the off-level, ${offLitres}: so near, the pump would never rest`,
+        )
       while (cut < edges.length && now >= (edges[cut]?.toSeconds as number)) cut++
       const edge = edges[cut]
       const dark = edge !== undefined && now >= edge.fromSeconds

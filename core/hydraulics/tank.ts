@@ -3,7 +3,13 @@ import { ATMOSPHERE } from '../knowledge/water'
 import { KPA_PER_PSI } from '../quantity/conversions'
 import { badField } from '../validation/input-error'
 
-export interface TankSetting { tankLitres: number; prechargeKpa: number; cutInKpa: number; cutOutKpa: number; atmosphereKpa?: number }
+export interface TankSetting {
+  tankLitres: number
+  prechargeKpa: number
+  cutInKpa: number
+  cutOutKpa: number
+  atmosphereKpa?: number
+}
 
 /**
  * Water a tank gives between cut-out and cut-in, by Boyle's law.
@@ -13,9 +19,20 @@ export interface TankSetting { tankLitres: number; prechargeKpa: number; cutInKp
  * @returns litres; `emptyBeforeCutIn` where the precharge stands above cut-in
  * @throws InputError when cut-out is not above cut-in, or the precharge not below cut-out
  */
-export function tankDrawdown({ tankLitres, prechargeKpa, cutInKpa, cutOutKpa, atmosphereKpa = ATMOSPHERE.seaLevelKpa }: TankSetting): { drawdownLitres: number; waterAtCutInLitres: number; emptyBeforeCutIn: boolean } {
+export function tankDrawdown({
+  tankLitres,
+  prechargeKpa,
+  cutInKpa,
+  cutOutKpa,
+  atmosphereKpa = ATMOSPHERE.seaLevelKpa,
+}: TankSetting): { drawdownLitres: number; waterAtCutInLitres: number; emptyBeforeCutIn: boolean } {
   if (cutOutKpa <= cutInKpa) throw badField('cutOutKpa', cutOutKpa, `above the cut-in of ${cutInKpa} kPa`)
-  if (prechargeKpa >= cutOutKpa) throw badField('prechargeKpa', prechargeKpa, `below the cut-out of ${cutOutKpa} kPa: with more air the tank never takes water`)
+  if (prechargeKpa >= cutOutKpa)
+    throw badField(
+      'prechargeKpa',
+      prechargeKpa,
+      `below the cut-out of ${cutOutKpa} kPa: with more air the tank never takes water`,
+    )
   const air = tankLitres * (prechargeKpa + atmosphereKpa)
   const water = (kpa: number) => Math.max(0, tankLitres - air / (kpa + atmosphereKpa))
   const emptyBeforeCutIn = prechargeKpa > cutInKpa
@@ -28,10 +45,23 @@ export function wantedPrecharge(cutInKpa: number): number {
 }
 
 /** The tank that gives a run of at least so many seconds with nobody drawing, litres; `share` is what each litre of tank gives. */
-export function tankSize({ flowLitresPerSecond, minimumRunSeconds, ...setting }: Omit<TankSetting, 'tankLitres'> & { flowLitresPerSecond: number; minimumRunSeconds: number }): { tankLitres: number; drawdownLitres: number; share: number } {
+export function tankSize({
+  flowLitresPerSecond,
+  minimumRunSeconds,
+  ...setting
+}: Omit<TankSetting, 'tankLitres'> & { flowLitresPerSecond: number; minimumRunSeconds: number }): {
+  tankLitres: number
+  drawdownLitres: number
+  share: number
+} {
   const drawdownLitres = flowLitresPerSecond * minimumRunSeconds
   const share = tankDrawdown({ ...setting, tankLitres: 1 }).drawdownLitres
-  if (!(share > Number.EPSILON)) throw badField('cutOutKpa', setting.cutOutKpa, `farther above the cut-in of ${setting.cutInKpa} kPa: between these the tank gives nothing`)
+  if (!(share > Number.EPSILON))
+    throw badField(
+      'cutOutKpa',
+      setting.cutOutKpa,
+      `farther above the cut-in of ${setting.cutInKpa} kPa: between these the tank gives nothing`,
+    )
   return { tankLitres: drawdownLitres / share, drawdownLitres, share }
 }
 
@@ -40,8 +70,21 @@ export function tankSize({ flowLitresPerSecond, minimumRunSeconds, ...setting }:
  *
  * @throws InputError when the pump does not give more than is drawn: then it never stops
  */
-export function cycleOf({ drawLitresPerSecond, pumpLitresPerSecond, storedLitres }: { drawLitresPerSecond: number; pumpLitresPerSecond: number; storedLitres: number }): { onSeconds: number; offSeconds: number; startsPerHour: number } {
-  if (pumpLitresPerSecond <= drawLitresPerSecond) throw badField('pumpLitresPerSecond', pumpLitresPerSecond, `more than the ${drawLitresPerSecond} L/s that is drawn: otherwise it never stops`)
+export function cycleOf({
+  drawLitresPerSecond,
+  pumpLitresPerSecond,
+  storedLitres,
+}: {
+  drawLitresPerSecond: number
+  pumpLitresPerSecond: number
+  storedLitres: number
+}): { onSeconds: number; offSeconds: number; startsPerHour: number } {
+  if (pumpLitresPerSecond <= drawLitresPerSecond)
+    throw badField(
+      'pumpLitresPerSecond',
+      pumpLitresPerSecond,
+      `more than the ${drawLitresPerSecond} L/s that is drawn: otherwise it never stops`,
+    )
   const onSeconds = storedLitres / (pumpLitresPerSecond - drawLitresPerSecond)
   const offSeconds = storedLitres / drawLitresPerSecond
   return { onSeconds, offSeconds, startsPerHour: 3600 / (onSeconds + offSeconds) }

@@ -3,7 +3,11 @@ import { badField } from '../validation/input-error'
 
 const KELVIN = 273.15
 
-export interface WaterProperties { densityKgPerM3: number; viscosityPascalSeconds: number; vapourPressureKpa: number }
+export interface WaterProperties {
+  densityKgPerM3: number
+  viscosityPascalSeconds: number
+  vapourPressureKpa: number
+}
 
 /**
  * Density, viscosity and vapour pressure of air-free water at one atmosphere.
@@ -13,12 +17,15 @@ export interface WaterProperties { densityKgPerM3: number; viscosityPascalSecond
  */
 export function waterProperties(celsius: number): WaterProperties {
   const [low, high] = SATURATION.validCelsius
-  if (!(celsius >= low && celsius <= high)) throw badField('celsius', celsius, `from ${low} to ${high} °C: liquid water at one atmosphere`)
+  if (!(celsius >= low && celsius <= high))
+    throw badField('celsius', celsius, `from ${low} to ${high} °C: liquid water at one atmosphere`)
   const numerator = KELL.numerator.reduceRight((sum, coefficient) => sum * celsius + coefficient, 0)
   const t = (celsius + KELVIN) / 300
   return {
-    densityKgPerM3: numerator / (1 + KELL.denominator * celsius), vapourPressureKpa: vapourPressureKpa(celsius),
-    viscosityPascalSeconds: VISCOSITY.a.reduce<number>((sum, a, index) => sum + a * t ** (VISCOSITY.b[index] as number), 0) / 1e6,
+    densityKgPerM3: numerator / (1 + KELL.denominator * celsius),
+    vapourPressureKpa: vapourPressureKpa(celsius),
+    viscosityPascalSeconds:
+      VISCOSITY.a.reduce<number>((sum, a, index) => sum + a * t ** (VISCOSITY.b[index] as number), 0) / 1e6,
   }
 }
 
@@ -40,8 +47,15 @@ function vapourPressureKpa(celsius: number): number {
  * @throws InputError outside its lowest layer as used here
  */
 export function atmosphereKpa(altitudeMetres: number): number {
-  const { seaLevelKpa, lapseKelvinPerMetre, seaLevelKelvin, exponent, validMetres: [low, high] } = ATMOSPHERE
-  if (!(altitudeMetres >= low && altitudeMetres <= high)) throw badField('altitudeMetres', altitudeMetres, `from ${low} to ${high} m`)
+  const {
+    seaLevelKpa,
+    lapseKelvinPerMetre,
+    seaLevelKelvin,
+    exponent,
+    validMetres: [low, high],
+  } = ATMOSPHERE
+  if (!(altitudeMetres >= low && altitudeMetres <= high))
+    throw badField('altitudeMetres', altitudeMetres, `from ${low} to ${high} m`)
   return seaLevelKpa * (1 - (lapseKelvinPerMetre * altitudeMetres) / seaLevelKelvin) ** exponent
 }
 

@@ -24,7 +24,10 @@ describe('judging against a range', () => {
   })
 
   it('says field, value and what would be right in an input error', () => {
-    const error = new InputError([{ field: 'volts', value: -3, expected: 'above 0' }, { field: 'name', value: undefined, expected: 'needed' }])
+    const error = new InputError([
+      { field: 'volts', value: -3, expected: 'above 0' },
+      { field: 'name', value: undefined, expected: 'needed' },
+    ])
     expect(error.message).toBe('volts: -3 given, above 0; name: nothing given, needed')
   })
 })

@@ -42,11 +42,15 @@ export interface RangeLimits {
  * @param value in the unit of the limits
  * @returns the verdict and the margin, a fraction of the nearest limit (positive inside)
  */
-export function judgeRange(value: number, { low, high, tiredFraction = 0 }: RangeLimits): { verdict: 'sound' | 'tired' | 'failed'; margin: number } {
+export function judgeRange(
+  value: number,
+  { low, high, tiredFraction = 0 }: RangeLimits,
+): { verdict: 'sound' | 'tired' | 'failed'; margin: number } {
   const toLow = low === undefined ? Infinity : value - low
   const toHigh = high === undefined ? Infinity : high - value
   const nearest = toLow <= toHigh ? { distance: toLow, limit: low } : { distance: toHigh, limit: high }
-  const margin = nearest.limit === undefined || nearest.limit === 0 ? nearest.distance : nearest.distance / Math.abs(nearest.limit)
+  const margin =
+    nearest.limit === undefined || nearest.limit === 0 ? nearest.distance : nearest.distance / Math.abs(nearest.limit)
   if (nearest.distance < 0) return { verdict: 'failed', margin }
   const halfWidth = low !== undefined && high !== undefined ? (high - low) / 2 : Math.abs((low ?? high) as number)
   return { verdict: nearest.distance < halfWidth * tiredFraction ? 'tired' : 'sound', margin }
@@ -60,4 +64,9 @@ export function worstVerdict(verdicts: readonly Verdict[]): Verdict | undefined 
 }
 
 /** What people read for each verdict. */
-export const VERDICT_WORDS: Record<Verdict, string> = { sound: 'sound', tired: 'tired', failed: 'failed', unclear: 'cannot tell' }
+export const VERDICT_WORDS: Record<Verdict, string> = {
+  sound: 'sound',
+  tired: 'tired',
+  failed: 'failed',
+  unclear: 'cannot tell',
+}

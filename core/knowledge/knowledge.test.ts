@@ -4,19 +4,34 @@ import { DAMAGE_LOOKS } from './damage-looks'
 import { KIND_KNOWLEDGE } from './kinds'
 import type { Component, Distribution, KindKnowledge } from './model-types'
 import { DEFAULT_RATES, RATES_BASIS } from './rates'
-import { COMPLAINTS, COMPLAINT_KINDS, complaintFits, CONSTRUCTIONS, FAULTS, GATES, isIdOf, KIND_CONSTRUCTIONS, KINDS, PARTS, type Kind } from './vocabulary'
+import {
+  COMPLAINTS,
+  COMPLAINT_KINDS,
+  complaintFits,
+  CONSTRUCTIONS,
+  FAULTS,
+  GATES,
+  isIdOf,
+  KIND_CONSTRUCTIONS,
+  KINDS,
+  PARTS,
+  type Kind,
+} from './vocabulary'
 import { WIRING_VIEWS } from './wiring'
 
 const KIND_IDS = Object.keys(KINDS) as Kind[]
 const knownOf = ({ faults }: KindKnowledge) => new Set<string>(faults.map(({ fault }) => fault))
 
 describe('looks at what is found damaged', () => {
-  it.each(Object.entries(DAMAGE_LOOKS))('%s is looked at by %s, which has an outcome that is not sound', (part, check) => {
-    expect(isIdOf(PARTS, part)).toBe(true)
-    const info = checkInfo(check)
-    expect(Object.values(info?.outcomes ?? {}).some((verdict) => verdict !== 'sound')).toBe(true)
-    if (info?.parts) expect(info.parts).toContain(part)
-  })
+  it.each(Object.entries(DAMAGE_LOOKS))(
+    '%s is looked at by %s, which has an outcome that is not sound',
+    (part, check) => {
+      expect(isIdOf(PARTS, part)).toBe(true)
+      const info = checkInfo(check)
+      expect(Object.values(info?.outcomes ?? {}).some((verdict) => verdict !== 'sound')).toBe(true)
+      if (info?.parts) expect(info.parts).toContain(part)
+    },
+  )
 })
 
 describe('the vocabulary', () => {
@@ -57,7 +72,9 @@ describe('the checks', () => {
 
   it('never measures a capacitor that is not discharged, nor insulation with electronics on', () => {
     expect(checkInfo('capacitance')?.gates).toContain('discharged')
-    expect(checkInfo('insulation-resistance')?.gates).toEqual(expect.arrayContaining(['discharged', 'electronics-disconnected', 'hands-clear']))
+    expect(checkInfo('insulation-resistance')?.gates).toEqual(
+      expect.arrayContaining(['discharged', 'electronics-disconnected', 'hands-clear']),
+    )
   })
 
   it('knows nothing of an unknown one', () => {
@@ -72,7 +89,18 @@ describe.each(KIND_IDS)('what is known of a %s', (kind) => {
   const known = knownOf(knowledge)
 
   it('has a basis on every row', () => {
-    for (const row of [...knowledge.faults, ...knowledge.pairs, ...knowledge.seen, ...knowledge.measured, ...knowledge.actions, knowledge.nothingWrong, knowledge.replacement, knowledge.standstill, { basis: RATES_BASIS }]) expect(row.basis.name.length).toBeGreaterThan(5)
+    for (const row of [
+      ...knowledge.faults,
+      ...knowledge.pairs,
+      ...knowledge.seen,
+      ...knowledge.measured,
+      ...knowledge.actions,
+      knowledge.nothingWrong,
+      knowledge.replacement,
+      knowledge.standstill,
+      { basis: RATES_BASIS },
+    ])
+      expect(row.basis.name.length).toBeGreaterThan(5)
   })
 
   it('has a repair for every fault, and every repair cures something', () => {
@@ -83,16 +111,29 @@ describe.each(KIND_IDS)('what is known of a %s', (kind) => {
 
   it('prices every part that a repair takes', () => {
     const priced = Object.keys(DEFAULT_RATES.partPrices)
-    expect(knowledge.actions.flatMap(({ parts }) => parts).filter((part) => !priced.includes(part) && !priced.includes(`${part}:${kind}`))).toEqual([])
+    expect(
+      knowledge.actions
+        .flatMap(({ parts }) => parts)
+        .filter((part) => !priced.includes(part) && !priced.includes(`${part}:${kind}`)),
+    ).toEqual([])
   })
 
   it('speaks only of faults that this kind can have', () => {
-    const spoken = [...knowledge.seen.flatMap(({ effects }) => Object.keys(effects)), ...knowledge.measured.flatMap(({ effects }) => Object.keys(effects)), ...knowledge.pairs.flatMap(({ faults }) => faults), ...knowledge.blocking, ...Object.values(knowledge.replacement.masks).flat()]
+    const spoken = [
+      ...knowledge.seen.flatMap(({ effects }) => Object.keys(effects)),
+      ...knowledge.measured.flatMap(({ effects }) => Object.keys(effects)),
+      ...knowledge.pairs.flatMap(({ faults }) => faults),
+      ...knowledge.blocking,
+      ...Object.values(knowledge.replacement.masks).flat(),
+    ]
     expect(spoken.filter((fault) => !known.has(fault as string))).toEqual([])
   })
 
   it('has a check that speaks about every fault', () => {
-    const spoken = new Set([...knowledge.seen.flatMap(({ effects }) => Object.keys(effects)), ...knowledge.measured.flatMap(({ effects }) => Object.keys(effects))])
+    const spoken = new Set([
+      ...knowledge.seen.flatMap(({ effects }) => Object.keys(effects)),
+      ...knowledge.measured.flatMap(({ effects }) => Object.keys(effects)),
+    ])
     expect([...known].filter((fault) => !spoken.has(fault))).toEqual([])
   })
 
@@ -100,19 +141,29 @@ describe.each(KIND_IDS)('what is known of a %s', (kind) => {
     const sum = (distribution: Distribution) => Object.values(distribution).reduce((total, value) => total + value, 0)
     for (const { check, order, leak, effects } of knowledge.seen) {
       const outcomes = order ?? Object.keys(checkInfo(check)?.outcomes ?? {})
-      expect(outcomes.filter((outcome) => checkInfo(check)?.outcomes?.[outcome] === undefined), check).toEqual([])
+      expect(
+        outcomes.filter((outcome) => checkInfo(check)?.outcomes?.[outcome] === undefined),
+        check,
+      ).toEqual([])
       for (const distribution of [leak, ...Object.values(effects)]) {
-        expect(Object.keys(distribution).filter((outcome) => !outcomes.includes(outcome)), check).toEqual([])
+        expect(
+          Object.keys(distribution).filter((outcome) => !outcomes.includes(outcome)),
+          check,
+        ).toEqual([])
         expect(sum(distribution), check).toBeLessThanOrEqual(1)
       }
     }
-    const weight = (components: readonly Component[]) => components.reduce((total, component) => total + component.weight, 0)
-    for (const { check, normal, effects } of knowledge.measured) for (const components of [normal, ...Object.values(effects)]) expect(weight(components), check).toBeCloseTo(1, 9)
-    for (const { complaints } of knowledge.faults) expect(Object.values(complaints).every((chance) => chance > 0 && chance <= 1)).toBe(true)
+    const weight = (components: readonly Component[]) =>
+      components.reduce((total, component) => total + component.weight, 0)
+    for (const { check, normal, effects } of knowledge.measured)
+      for (const components of [normal, ...Object.values(effects)]) expect(weight(components), check).toBeCloseTo(1, 9)
+    for (const { complaints } of knowledge.faults)
+      expect(Object.values(complaints).every((chance) => chance > 0 && chance <= 1)).toBe(true)
   })
 
   it('names each construction’s and each complaint’s words, and a drawing of its wiring', () => {
     expect(WIRING_VIEWS.some(({ kinds }) => kinds.includes(kind))).toBe(true)
-    for (const { points } of WIRING_VIEWS.filter(({ kinds }) => kinds.includes(kind))) for (const { checks } of points) for (const { check } of checks) expect(checkInfo(check), check).toBeDefined()
+    for (const { points } of WIRING_VIEWS.filter(({ kinds }) => kinds.includes(kind)))
+      for (const { checks } of points) for (const { check } of checks) expect(checkInfo(check), check).toBeDefined()
   })
 })

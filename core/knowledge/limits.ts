@@ -2,7 +2,14 @@ import type { Basis } from '../judgement/judgement'
 
 /** Default limits. A maker's figure entered on the nameplate wins over every row here. */
 
-export interface SupplyLimits { toleranceFraction: number; tiredFraction: number; dropFraction: number; tiredDropFraction: number; basis: Basis; dropBasis: Basis }
+export interface SupplyLimits {
+  toleranceFraction: number
+  tiredFraction: number
+  dropFraction: number
+  tiredDropFraction: number
+  basis: Basis
+  dropBasis: Basis
+}
 export const SUPPLY: SupplyLimits = {
   toleranceFraction: 0.1,
   tiredFraction: 0.2,
@@ -19,7 +26,10 @@ export const CURRENT = {
   lockedFraction: [4, 7] as const,
   /** Assumed ratio of service-factor to full-load amps when the plate gives neither. */
   serviceFactorAmpsRatio: 1.15,
-  basis: { kind: 'common-practice', name: 'full-load and service-factor amps of the plate; under two thirds is light' } as Basis,
+  basis: {
+    kind: 'common-practice',
+    name: 'full-load and service-factor amps of the plate; under two thirds is light',
+  } as Basis,
 }
 
 export const CAPACITOR = {
@@ -54,17 +64,45 @@ export const WINDING = {
 
 /** Copper: temperature coefficient at 20 °C as inferred zero, and the constant of the resistance method. */
 export const METALS = {
-  copper: { alphaPer20: 0.00393, constant: 234.5, basis: { kind: 'standard', name: 'IEC 60028: 0.00393 per K at 20 °C' } as Basis },
-  aluminium: { alphaPer20: 0.00403, constant: 228.1, basis: { kind: 'standard', name: 'IEC 60121, conductor aluminium: 0.00403 per K at 20 °C (from memory)' } as Basis },
+  copper: {
+    alphaPer20: 0.00393,
+    constant: 234.5,
+    basis: { kind: 'standard', name: 'IEC 60028: 0.00393 per K at 20 °C' } as Basis,
+  },
+  aluminium: {
+    alphaPer20: 0.00403,
+    constant: 228.1,
+    basis: { kind: 'standard', name: 'IEC 60121, conductor aluminium: 0.00403 per K at 20 °C (from memory)' } as Basis,
+  },
 } as const
 
 export type InsulationSetup = 'motor-alone' | 'motor-and-cable' | 'cable-alone' | 'surface-motor'
-export interface InsulationLimits { soundMegohms: number; failedMegohms: number; correctedTo?: number; newMegohms?: number; basis: Basis }
+export interface InsulationLimits {
+  soundMegohms: number
+  failedMegohms: number
+  correctedTo?: number
+  newMegohms?: number
+  basis: Basis
+}
 export const INSULATION: Record<InsulationSetup, InsulationLimits> = {
-  'motor-alone': { soundMegohms: 20, failedMegohms: 10, newMegohms: 200, basis: { kind: 'common-practice', name: 'submersible motor out of the well, as read' } },
-  'motor-and-cable': { soundMegohms: 2, failedMegohms: 0.5, basis: { kind: 'common-practice', name: 'motor and cable in the well, as read' } },
+  'motor-alone': {
+    soundMegohms: 20,
+    failedMegohms: 10,
+    newMegohms: 200,
+    basis: { kind: 'common-practice', name: 'submersible motor out of the well, as read' },
+  },
+  'motor-and-cable': {
+    soundMegohms: 2,
+    failedMegohms: 0.5,
+    basis: { kind: 'common-practice', name: 'motor and cable in the well, as read' },
+  },
   'cable-alone': { soundMegohms: 100, failedMegohms: 10, basis: { kind: 'shop', name: 'cable alone, shop estimate' } },
-  'surface-motor': { soundMegohms: 100, failedMegohms: 5, correctedTo: 40, basis: { kind: 'standard', name: 'IEEE 43: 5 MΩ at 40 °C for random-wound below 1 kV; sound above 100 MΩ' } },
+  'surface-motor': {
+    soundMegohms: 100,
+    failedMegohms: 5,
+    correctedTo: 40,
+    basis: { kind: 'standard', name: 'IEEE 43: 5 MΩ at 40 °C for random-wound below 1 kV; sound above 100 MΩ' },
+  },
 }
 /** Ten-fold lower than the last reading is a warning even above the limit. */
 export const INSULATION_TREND_FALL = 10
@@ -74,33 +112,92 @@ export const INSULATION_TREND_FALL = 10
  * `thermosetting`: exp(−4230·(1/(T+273) − 1/313)) between 40 and 85 °C and exp(−1245·(1/(T+273) − 1/313)) between 10 and 40 °C.
  */
 export const INSULATION_RULES = {
-  halving: { validCelsius: [0, 85] as const, basis: { kind: 'standard', name: 'IEEE 43, older thermoplastic insulation: halving per 10 °C' } as Basis },
-  thermosetting: { validCelsius: [10, 85] as const, lowExponent: 1245, highExponent: 4230, basis: { kind: 'standard', name: 'IEEE 43-2013, thermosetting insulation (from memory)' } as Basis },
+  halving: {
+    validCelsius: [0, 85] as const,
+    basis: { kind: 'standard', name: 'IEEE 43, older thermoplastic insulation: halving per 10 °C' } as Basis,
+  },
+  thermosetting: {
+    validCelsius: [10, 85] as const,
+    lowExponent: 1245,
+    highExponent: 4230,
+    basis: { kind: 'standard', name: 'IEEE 43-2013, thermosetting insulation (from memory)' } as Basis,
+  },
 }
 
 /** Voltage below which a capacitor may be touched with a meter proving it, and the bleed resistor taught here. */
-export const BLEED = { ohms: 20_000, safeVolts: 5, watts: 5, basis: { kind: 'handbook', name: 'bleed resistor 20 kΩ 5 W, then prove below 5 V' } as Basis }
+export const BLEED = {
+  ohms: 20_000,
+  safeVolts: 5,
+  watts: 5,
+  basis: { kind: 'handbook', name: 'bleed resistor 20 kΩ 5 W, then prove below 5 V' } as Basis,
+}
 
 export const PRESSURES = {
-  precharge: { belowCutInPsi: 2, tolerancePsi: 2, failedBelowPsi: 8, basis: { kind: 'common-practice', name: 'precharge 2 psi below cut-in, tank empty of water' } as Basis },
-  cutTolerancePsi: { value: 3, basis: { kind: 'common-practice', name: 'pressure switch repeats within about 3 psi' } as Basis },
-  filterHighPsi: { value: 25, basis: { kind: 'common-practice', name: 'a filter above about 25 psi wants cleaning or is throttled' } as Basis },
+  precharge: {
+    belowCutInPsi: 2,
+    tolerancePsi: 2,
+    failedBelowPsi: 8,
+    basis: { kind: 'common-practice', name: 'precharge 2 psi below cut-in, tank empty of water' } as Basis,
+  },
+  cutTolerancePsi: {
+    value: 3,
+    basis: { kind: 'common-practice', name: 'pressure switch repeats within about 3 psi' } as Basis,
+  },
+  filterHighPsi: {
+    value: 25,
+    basis: { kind: 'common-practice', name: 'a filter above about 25 psi wants cleaning or is throttled' } as Basis,
+  },
   /** Start to start. */
-  cycleSeconds: { low: 60, sumpLow: 30, basis: { kind: 'common-practice', name: 'at least a minute from start to start; half a minute in a pit' } as Basis },
-  shutoff: { soundFraction: 0.85, basis: { kind: 'common-practice', name: 'shut-off within about 15 % of the curve' } as Basis },
-  jetVacuum: { lowInHg: 8, highInHg: 22, basis: { kind: 'shop', name: 'suction vacuum of a lifting jet pump, shop estimate' } as Basis },
-  waterOverIntake: { lowFraction: 0.08, basis: { kind: 'shop', name: 'water over the intake while pumping, share of the well’s depth, shop estimate' } as Basis },
+  cycleSeconds: {
+    low: 60,
+    sumpLow: 30,
+    basis: { kind: 'common-practice', name: 'at least a minute from start to start; half a minute in a pit' } as Basis,
+  },
+  shutoff: {
+    soundFraction: 0.85,
+    basis: { kind: 'common-practice', name: 'shut-off within about 15 % of the curve' } as Basis,
+  },
+  jetVacuum: {
+    lowInHg: 8,
+    highInHg: 22,
+    basis: { kind: 'shop', name: 'suction vacuum of a lifting jet pump, shop estimate' } as Basis,
+  },
+  waterOverIntake: {
+    lowFraction: 0.08,
+    basis: {
+      kind: 'shop',
+      name: 'water over the intake while pumping, share of the well’s depth, shop estimate',
+    } as Basis,
+  },
   /** What a switch is set to when nobody knows: the middle one of the three usual pairs. */
-  usualSwitch: { cutInPsi: 30, cutOutPsi: 50, basis: { kind: 'common-practice', name: 'switches of 20/40, 30/50 and 40/60 psi' } as Basis },
-  vacuum: { lowInHg: 1, highInHg: 12, basis: { kind: 'shop', name: 'suction vacuum of a pool pump, shop estimate' } as Basis },
+  usualSwitch: {
+    cutInPsi: 30,
+    cutOutPsi: 50,
+    basis: { kind: 'common-practice', name: 'switches of 20/40, 30/50 and 40/60 psi' } as Basis,
+  },
+  vacuum: {
+    lowInHg: 1,
+    highInHg: 12,
+    basis: { kind: 'shop', name: 'suction vacuum of a pool pump, shop estimate' } as Basis,
+  },
 }
 
 export const SUBMERSIBLE_SHAFT = {
-  heightInches: [1.498, 1.508] as const, endPlayInches: [0.01, 0.045] as const,
+  heightInches: [1.498, 1.508] as const,
+  endPlayInches: [0.01, 0.045] as const,
   basis: { kind: 'standard', name: 'NEMA 4-inch flange (from memory)' } as Basis,
 }
-export const RUNOUT_INCHES = { high: 0.004, basis: { kind: 'shop', name: 'shaft runout at the seal, shop estimate' } as Basis }
-export const BATTERY_VOLTS = { perSix: { low: 2.05, failed: 1.95 }, basis: { kind: 'common-practice', name: 'lead-acid, volts per cell at rest' } as Basis }
+export const RUNOUT_INCHES = {
+  high: 0.004,
+  basis: { kind: 'shop', name: 'shaft runout at the seal, shop estimate' } as Basis,
+}
+export const BATTERY_VOLTS = {
+  perSix: { low: 2.05, failed: 1.95 },
+  basis: { kind: 'common-practice', name: 'lead-acid, volts per cell at rest' } as Basis,
+}
 
 /** A bearing's looseness that retaining compound can take, millimetres on the diameter. */
-export const RETAINING_MILLIMETRES = { high: 0.1, basis: { kind: 'shop', name: 'retaining compound sheet, shop default 0.1 mm' } as Basis }
+export const RETAINING_MILLIMETRES = {
+  high: 0.1,
+  basis: { kind: 'shop', name: 'retaining compound sheet, shop default 0.1 mm' } as Basis,
+}

@@ -28,7 +28,11 @@ export interface FaultRow {
 export type Distribution = Readonly<Record<string, number>>
 
 /** Where a row holds. Without a line it holds everywhere. */
-export interface Applies { kinds?: readonly Kind[]; constructions?: readonly Construction[]; needs?: Needs }
+export interface Applies {
+  kinds?: readonly Kind[]
+  constructions?: readonly Construction[]
+  needs?: Needs
+}
 
 /** A seen check: noisy-max over ordered outcomes with a leak. */
 export interface SeenRow extends Applies {
@@ -52,8 +56,21 @@ export type Component = { weight: number; mean: number; sd: number | 'band' } | 
 
 /** The number a measured likelihood speaks about. Each is a reading over, or less, what this machine should show. */
 export type Statistic =
-  | 'supply-ratio' | 'load-ratio' | 'run-capacitor-ratio' | 'start-capacitor-ratio' | 'run-winding-ratio' | 'start-winding-ratio' | 'log-megohms'
-  | 'precharge-gap' | 'cut-in-gap' | 'cut-out-gap' | 'log-seconds' | 'shutoff-ratio' | 'battery-cell' | 'water-over-intake' | 'plain'
+  | 'supply-ratio'
+  | 'load-ratio'
+  | 'run-capacitor-ratio'
+  | 'start-capacitor-ratio'
+  | 'run-winding-ratio'
+  | 'start-winding-ratio'
+  | 'log-megohms'
+  | 'precharge-gap'
+  | 'cut-in-gap'
+  | 'cut-out-gap'
+  | 'log-seconds'
+  | 'shutoff-ratio'
+  | 'battery-cell'
+  | 'water-over-intake'
+  | 'plain'
 
 /** A measured check: a density over a statistic, per fault. */
 export interface MeasuredRow extends Applies {
@@ -82,7 +99,11 @@ export interface MeasuredRow extends Applies {
 }
 
 /** Two faults that go together more often than chance. */
-export interface PairRow { faults: readonly [Fault, Fault]; given: number; basis: Basis }
+export interface PairRow {
+  faults: readonly [Fault, Fault]
+  given: number
+  basis: Basis
+}
 
 /** A repair: what it cures, what it takes. */
 export interface ActionRow extends Applies {

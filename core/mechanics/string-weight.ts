@@ -1,7 +1,19 @@
 import { DROP_PIPES, PIPE_MATERIALS, type PipeMaterial } from '../knowledge/bearings'
 import { badField } from '../validation/input-error'
 
-export interface DropString { pipe: { material: PipeMaterial; nominalInches?: number; insideMillimetres?: number; outsideMillimetres?: number; lengthMetres: number; full?: boolean }; cableKgPerMetre?: number; pumpKg?: number; waterLevelMetres?: number }
+export interface DropString {
+  pipe: {
+    material: PipeMaterial
+    nominalInches?: number
+    insideMillimetres?: number
+    outsideMillimetres?: number
+    lengthMetres: number
+    full?: boolean
+  }
+  cableKgPerMetre?: number
+  pumpKg?: number
+  waterLevelMetres?: number
+}
 
 const WATER_KG_PER_M3 = 1000
 
@@ -11,7 +23,13 @@ const WATER_KG_PER_M3 = 1000
  * @returns kilograms, the heaviest moment, with its parts
  * @throws InputError when the pipe is given neither by its nominal size nor by both diameters, or they cross
  */
-export function stringWeight({ pipe, cableKgPerMetre = 0, pumpKg = 0, waterLevelMetres }: DropString): { kilograms: number; pipeKg: number; waterKg: number; cableKg: number; buoyancyKg: number } {
+export function stringWeight({ pipe, cableKgPerMetre = 0, pumpKg = 0, waterLevelMetres }: DropString): {
+  kilograms: number
+  pipeKg: number
+  waterKg: number
+  cableKg: number
+  buoyancyKg: number
+} {
   const [outside, inside] = diametersOf(pipe)
   const wall = (Math.PI / 4) * ((outside / 1000) ** 2 - (inside / 1000) ** 2)
   const bore = (Math.PI / 4) * (inside / 1000) ** 2
@@ -24,13 +42,24 @@ export function stringWeight({ pipe, cableKgPerMetre = 0, pumpKg = 0, waterLevel
   return { kilograms: pipeKg + waterKg + cableKg + pumpKg - buoyancyKg, pipeKg, waterKg, cableKg, buoyancyKg }
 }
 
-function diametersOf({ material, nominalInches, insideMillimetres, outsideMillimetres }: DropString['pipe']): readonly [outside: number, inside: number] {
+function diametersOf({
+  material,
+  nominalInches,
+  insideMillimetres,
+  outsideMillimetres,
+}: DropString['pipe']): readonly [outside: number, inside: number] {
   if (insideMillimetres !== undefined && outsideMillimetres !== undefined) {
-    if (insideMillimetres >= outsideMillimetres) throw badField('pipe.insideMillimetres', insideMillimetres, `less than the outside, ${outsideMillimetres} mm`)
+    if (insideMillimetres >= outsideMillimetres)
+      throw badField('pipe.insideMillimetres', insideMillimetres, `less than the outside, ${outsideMillimetres} mm`)
     return [outsideMillimetres, insideMillimetres]
   }
   const table = DROP_PIPES[material === 'pvc' || material === 'polyethylene' ? 'plastic' : 'steel']
   const found = nominalInches === undefined ? undefined : table[String(nominalInches)]
-  if (!found) throw badField('pipe.nominalInches', nominalInches, `one of ${Object.keys(table).join(', ')}, or both insideMillimetres and outsideMillimetres`)
+  if (!found)
+    throw badField(
+      'pipe.nominalInches',
+      nominalInches,
+      `one of ${Object.keys(table).join(', ')}, or both insideMillimetres and outsideMillimetres`,
+    )
   return found
 }

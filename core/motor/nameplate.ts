@@ -1,6 +1,14 @@
 import { PRESSURES, WINDING } from '../knowledge/limits'
 import {
-  CAPACITOR_MODEL_BASIS, CAPACITOR_WORKING_RATIO, FULL_LOAD_AMPS_230, FULL_LOAD_BASIS, RUN_CAPACITOR_230, START_CAPACITOR_230, USUAL_BASIS, USUAL_MOTOR, WINDING_MODEL,
+  CAPACITOR_MODEL_BASIS,
+  CAPACITOR_WORKING_RATIO,
+  FULL_LOAD_AMPS_230,
+  FULL_LOAD_BASIS,
+  RUN_CAPACITOR_230,
+  START_CAPACITOR_230,
+  USUAL_BASIS,
+  USUAL_MOTOR,
+  WINDING_MODEL,
 } from '../knowledge/motors'
 import { HOUSE_WATER, MOTOR_TYPES, type Construction, type Kind, type MotorType } from '../knowledge/vocabulary'
 import type { Basis } from '../judgement/judgement'
@@ -86,7 +94,8 @@ const USUAL_AGE_YEARS = 6
 export const MOTOR_HAS = {
   runCapacitor: (type: MotorType) => type === 'permanent-split' || type === 'capacitor-start-run',
   startCapacitor: (type: MotorType) => type === 'capacitor-start' || type === 'capacitor-start-run',
-  startSwitch: (type: MotorType) => type === 'split-phase' || type === 'capacitor-start' || type === 'capacitor-start-run',
+  startSwitch: (type: MotorType) =>
+    type === 'split-phase' || type === 'capacitor-start' || type === 'capacitor-start-run',
   startWinding: (type: MotorType) => type !== 'electronic',
 } as const
 
@@ -106,41 +115,92 @@ export function completePlate(pump: Pump): CompletePlate {
   }
   const volts = plate.volts
   const hertz = assume(plate.hertz, 60, 'mains 60 Hz')
-  const motorType = assume(plate.motorType, inferMotorType(plate) ?? usual.motorType, `motor ${MOTOR_TYPES[inferMotorType(plate) ?? usual.motorType]}`)
-  const horsepower = assume(plate.horsepower, usual.horsepower, `${formatNumber(usual.horsepower)} hp (${USUAL_BASIS.name})`)
+  const motorType = assume(
+    plate.motorType,
+    inferMotorType(plate) ?? usual.motorType,
+    `motor ${MOTOR_TYPES[inferMotorType(plate) ?? usual.motorType]}`,
+  )
+  const horsepower = assume(
+    plate.horsepower,
+    usual.horsepower,
+    `${formatNumber(usual.horsepower)} hp (${USUAL_BASIS.name})`,
+  )
   const ratio = 230 / volts
   const serviceFactor = plate.serviceFactor ?? usual.serviceFactor
   const modelAmps = interpolate(FULL_LOAD_AMPS_230, horsepower) * ratio
-  const fullLoadAmps = assume(plate.fullLoadAmps, modelAmps, `full load ${formatNumber(modelAmps)} A (${FULL_LOAD_BASIS.name})`)
-  const serviceFactorAmps = assume(plate.serviceFactorAmps, fullLoadAmps * 1.15, `service-factor amps ${formatNumber(fullLoadAmps * 1.15)} A, 15 % over full load`)
+  const fullLoadAmps = assume(
+    plate.fullLoadAmps,
+    modelAmps,
+    `full load ${formatNumber(modelAmps)} A (${FULL_LOAD_BASIS.name})`,
+  )
+  const serviceFactorAmps = assume(
+    plate.serviceFactorAmps,
+    fullLoadAmps * 1.15,
+    `service-factor amps ${formatNumber(fullLoadAmps * 1.15)} A, 15 % over full load`,
+  )
 
   let runCapacitorMicrofarads = plate.runCapacitorMicrofarads
   let runCapacitorVolts = plate.runCapacitorVolts
   if (MOTOR_HAS.runCapacitor(motorType)) {
     const model = Math.round(interpolate(RUN_CAPACITOR_230, horsepower) * ratio ** 2 * (60 / hertz))
-    runCapacitorMicrofarads = assume(runCapacitorMicrofarads, model, `run capacitor ${model} μF (${CAPACITOR_MODEL_BASIS.name}); read the can`)
+    runCapacitorMicrofarads = assume(
+      runCapacitorMicrofarads,
+      model,
+      `run capacitor ${model} μF (${CAPACITOR_MODEL_BASIS.name}); read the can`,
+    )
     runCapacitorVolts ??= volts > 150 ? 370 : 250
   }
   let startCapacitorMicrofarads = plate.startCapacitorMicrofarads
   if (MOTOR_HAS.startCapacitor(motorType)) {
     const scale = ratio ** 2 * (60 / hertz)
-    const low = Math.round(interpolate(START_CAPACITOR_230.map(([hp, value]) => [hp, value] as const), horsepower) * scale)
-    startCapacitorMicrofarads = assume<number | [number, number]>(startCapacitorMicrofarads, [low, Math.round(low * 1.2)], `start capacitor ${low} to ${Math.round(low * 1.2)} μF (${CAPACITOR_MODEL_BASIS.name}); read the can`)
+    const low = Math.round(
+      interpolate(
+        START_CAPACITOR_230.map(([hp, value]) => [hp, value] as const),
+        horsepower,
+      ) * scale,
+    )
+    startCapacitorMicrofarads = assume<number | [number, number]>(
+      startCapacitorMicrofarads,
+      [low, Math.round(low * 1.2)],
+      `start capacitor ${low} to ${Math.round(low * 1.2)} μF (${CAPACITOR_MODEL_BASIS.name}); read the can`,
+    )
   }
-  const modelRun = (WINDING_MODEL.runOhmsOneHorsepower230 / ratio ** 2) / horsepower
+  const modelRun = WINDING_MODEL.runOhmsOneHorsepower230 / ratio ** 2 / horsepower
   const modelStart = modelRun * WINDING_MODEL.startMultiple[motorType]
   const range = (given: [number, number] | undefined, model: number, name: string) => {
     if (given) return { low: given[0], high: given[1], basis: WINDING.basis }
     assumed.push(`${name} about ${formatNumber(model)} Ω (${WINDING_MODEL.basis.name})`)
-    return { low: model * (1 - WINDING.modelBandFraction), high: model * (1 + WINDING.modelBandFraction), basis: WINDING.modelBasis }
+    return {
+      low: model * (1 - WINDING.modelBandFraction),
+      high: model * (1 + WINDING.modelBandFraction),
+      basis: WINDING.modelBasis,
+    }
   }
   const runWinding = range(plate.runWindingOhms, modelRun, 'run winding')
-  const startWinding = MOTOR_HAS.startWinding(motorType) ? range(plate.startWindingOhms, modelStart, 'start winding') : runWinding
+  const startWinding = MOTOR_HAS.startWinding(motorType)
+    ? range(plate.startWindingOhms, modelStart, 'start winding')
+    : runWinding
   return {
-    volts, hertz, motorType, horsepower, serviceFactor, fullLoadAmps, serviceFactorAmps, lockedRotorAmps: plate.lockedRotorAmps,
-    runCapacitorMicrofarads, runCapacitorVolts, startCapacitorMicrofarads, capacitorTolerancePercent: plate.capacitorTolerancePercent, runWinding, startWinding,
+    volts,
+    hertz,
+    motorType,
+    horsepower,
+    serviceFactor,
+    fullLoadAmps,
+    serviceFactorAmps,
+    lockedRotorAmps: plate.lockedRotorAmps,
+    runCapacitorMicrofarads,
+    runCapacitorVolts,
+    startCapacitorMicrofarads,
+    capacitorTolerancePercent: plate.capacitorTolerancePercent,
+    runWinding,
+    startWinding,
     ageYears: assume(pump.ageYears, USUAL_AGE_YEARS, `age about ${USUAL_AGE_YEARS} years`),
-    dutyHoursPerDay: assume(installation?.dutyHoursPerDay, usual.dutyHoursPerDay, `${formatNumber(usual.dutyHoursPerDay)} h a day`),
+    dutyHoursPerDay: assume(
+      installation?.dutyHoursPerDay,
+      usual.dutyHoursPerDay,
+      `${formatNumber(usual.dutyHoursPerDay)} h a day`,
+    ),
     ...(HOUSE_WATER.includes(kind) ? switchSetting(installation, assumed) : {}),
     assumed,
   }
@@ -149,10 +209,14 @@ export function completePlate(pump: Pump): CompletePlate {
 function switchSetting(installation: Installation = {}, assumed: string[]): { cutInPsi: number; cutOutPsi: number } {
   const { cutInPsi, cutOutPsi } = PRESSURES.usualSwitch
   const between = cutOutPsi - cutInPsi
-  if (installation.cutInPsi !== undefined && installation.cutOutPsi !== undefined) return { cutInPsi: installation.cutInPsi, cutOutPsi: installation.cutOutPsi }
-  const low = installation.cutInPsi ?? (installation.cutOutPsi === undefined ? cutInPsi : installation.cutOutPsi - between)
+  if (installation.cutInPsi !== undefined && installation.cutOutPsi !== undefined)
+    return { cutInPsi: installation.cutInPsi, cutOutPsi: installation.cutOutPsi }
+  const low =
+    installation.cutInPsi ?? (installation.cutOutPsi === undefined ? cutInPsi : installation.cutOutPsi - between)
   const high = installation.cutOutPsi ?? low + between
-  assumed.push(`pressure switch ${formatNumber(low)}/${formatNumber(high)} psi (${PRESSURES.usualSwitch.basis.name}); read the label`)
+  assumed.push(
+    `pressure switch ${formatNumber(low)}/${formatNumber(high)} psi (${PRESSURES.usualSwitch.basis.name}); read the label`,
+  )
   return { cutInPsi: low, cutOutPsi: high }
 }
 
@@ -181,6 +245,8 @@ function interpolate(rows: readonly (readonly [number, number])[], at: number): 
  * @returns volts DC
  */
 export function worstCapacitorVolts(plate: Pick<CompletePlate, 'volts' | 'runCapacitorVolts' | 'motorType'>): number {
-  const working = MOTOR_HAS.runCapacitor(plate.motorType) ? Math.max(plate.runCapacitorVolts ?? 0, plate.volts * CAPACITOR_WORKING_RATIO) : plate.volts
+  const working = MOTOR_HAS.runCapacitor(plate.motorType)
+    ? Math.max(plate.runCapacitorVolts ?? 0, plate.volts * CAPACITOR_WORKING_RATIO)
+    : plate.volts
   return Math.SQRT2 * working
 }

@@ -20,7 +20,9 @@ export interface DayVisit {
  * The order of a day: by time; what was left over from earlier days comes first, and what is done stays in its place.
  */
 export function orderDay(visits: readonly DayVisit[]): DayVisit[] {
-  return [...visits].sort((a, b) => (a.scheduledAt < b.scheduledAt ? -1 : a.scheduledAt > b.scheduledAt ? 1 : a.id < b.id ? -1 : 1))
+  return [...visits].sort((a, b) =>
+    a.scheduledAt < b.scheduledAt ? -1 : a.scheduledAt > b.scheduledAt ? 1 : a.id < b.id ? -1 : 1,
+  )
 }
 
 /** The visit to go to next: the first in the day's order that is not handed over. */
@@ -30,5 +32,7 @@ export function nextVisit(visits: readonly DayVisit[]): DayVisit | undefined {
 
 /** What the caller says, in labels. */
 export function complaintWords(complaints: readonly string[]): string {
-  return complaints.map((complaint) => (isIdOf(COMPLAINTS, complaint) ? COMPLAINTS[complaint as Complaint] : complaint)).join(' · ')
+  return complaints
+    .map((complaint) => (isIdOf(COMPLAINTS, complaint) ? COMPLAINTS[complaint as Complaint] : complaint))
+    .join(' · ')
 }

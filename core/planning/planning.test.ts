@@ -3,30 +3,64 @@ import type { DiagnosisCase } from '../diagnosis/finding'
 import { nextVisit, orderDay, type DayVisit } from './day'
 import { prepare } from './preparation'
 
-const humming: DiagnosisCase = { pump: { kind: 'pool', construction: 'band-clamp', ageYears: 9, nameplate: { volts: 230, motorType: 'permanent-split', horsepower: 1, runCapacitorMicrofarads: 30, runCapacitorVolts: 370 } }, complaints: ['hums-no-start'] }
-const settled: DiagnosisCase = { ...humming, findings: [{ check: 'supply-voltage', value: 236 }, { check: 'capacitance', part: 'run-capacitor', value: 27 }] }
+const humming: DiagnosisCase = {
+  pump: {
+    kind: 'pool',
+    construction: 'band-clamp',
+    ageYears: 9,
+    nameplate: {
+      volts: 230,
+      motorType: 'permanent-split',
+      horsepower: 1,
+      runCapacitorMicrofarads: 30,
+      runCapacitorVolts: 370,
+    },
+  },
+  complaints: ['hums-no-start'],
+}
+const settled: DiagnosisCase = {
+  ...humming,
+  findings: [
+    { check: 'supply-voltage', value: 236 },
+    { check: 'capacitance', part: 'run-capacitor', value: 27 },
+  ],
+}
 
 describe('loading the van', () => {
   it('ties each part to its suspect, the capacitor by its rating', () => {
     const { parts, tools, suspects } = prepare(humming)
     expect(suspects[0]?.fault).toBe('run-capacitor-failed')
     expect(parts[0]).toMatchObject({ label: 'run capacitor 30 μF, 370 V or more', fault: 'run-capacitor-failed' })
-    expect(tools.map(({ label }) => label)).toEqual(expect.arrayContaining(['meter', 'megohmmeter', 'bleed resistor 20 kΩ 5 W']))
+    expect(tools.map(({ label }) => label)).toEqual(
+      expect.arrayContaining(['meter', 'megohmmeter', 'bleed resistor 20 kΩ 5 W']),
+    )
   })
 
   it('brings the right seal set and both O-rings for a drip', () => {
-    expect(prepare({ ...humming, complaints: ['leak-under-motor'] }).parts.map(({ id }) => id)).toEqual(expect.arrayContaining(['part:shaft-seal', 'part:housing-o-ring', 'part:diffuser-o-ring']))
+    expect(prepare({ ...humming, complaints: ['leak-under-motor'] }).parts.map(({ id }) => id)).toEqual(
+      expect.arrayContaining(['part:shaft-seal', 'part:housing-o-ring', 'part:diffuser-o-ring']),
+    )
   })
 
-  it('leaves what is measured on site out of it', () => expect(prepare(settled).suspects).toEqual(prepare(humming).suspects))
+  it('leaves what is measured on site out of it', () =>
+    expect(prepare(settled).suspects).toEqual(prepare(humming).suspects))
 
-  it('loads the foot valve for a jet pump that loses its prime', () => expect(prepare({ pump: { kind: 'jet', nameplate: { volts: 230 } }, complaints: ['loses-prime'] }).parts.map(({ id }) => id)).toContain('part:foot-valve'))
+  it('loads the foot valve for a jet pump that loses its prime', () =>
+    expect(
+      prepare({ pump: { kind: 'jet', nameplate: { volts: 230 } }, complaints: ['loses-prime'] }).parts.map(
+        ({ id }) => id,
+      ),
+    ).toContain('part:foot-valve'))
 })
 
 describe('the day', () => {
   const visit = (id: string, scheduledAt: string, done: boolean) => ({ id, scheduledAt, done }) as DayVisit
   it('goes by time, and lights the first that is not handed over', () => {
-    const day = [visit('b', '2026-05-12T10:00:00Z', false), visit('a', '2026-05-12T07:30:00Z', true), visit('c', '2026-05-11T15:00:00Z', false)]
+    const day = [
+      visit('b', '2026-05-12T10:00:00Z', false),
+      visit('a', '2026-05-12T07:30:00Z', true),
+      visit('c', '2026-05-11T15:00:00Z', false),
+    ]
     expect(orderDay(day).map(({ id }) => id)).toEqual(['c', 'a', 'b'])
     expect(nextVisit(day)?.id).toBe('c')
     expect(nextVisit([day[1] as DayVisit])).toBeUndefined()

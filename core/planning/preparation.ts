@@ -5,13 +5,35 @@ import { infer } from '../diagnosis/inference'
 import { buildModel } from '../diagnosis/model'
 import type { Part } from '../knowledge/vocabulary'
 
-export interface LoadItem { id: string; label: string; kind: 'part' | 'tool'; fault: string; because: string; probability: number }
-export interface Preparation { suspects: { fault: string; label: string; probability: number }[]; parts: LoadItem[]; tools: LoadItem[] }
+export interface LoadItem {
+  id: string
+  label: string
+  kind: 'part' | 'tool'
+  fault: string
+  because: string
+  probability: number
+}
+export interface Preparation {
+  suspects: { fault: string; label: string; probability: number }[]
+  parts: LoadItem[]
+  tools: LoadItem[]
+}
 
 /** Suspects less likely than this bring nothing into the van, unless nothing is likelier. */
 const WORTH_LOADING = 0.04
 /** Parts that are ordered or fetched when wanted, not carried on a suspicion under this. */
-const BULKY: ReadonlySet<Part> = new Set<Part>(['motor', 'pump', 'seal-plate', 'drive-electronics', 'impeller', 'pump-end', 'tank', 'cable', 'battery', 'ejector'])
+const BULKY: ReadonlySet<Part> = new Set<Part>([
+  'motor',
+  'pump',
+  'seal-plate',
+  'drive-electronics',
+  'impeller',
+  'pump-end',
+  'tank',
+  'cable',
+  'battery',
+  'ejector',
+])
 const BULKY_FROM = 0.5
 const ALWAYS = ['meter', 'megohmmeter', 'lamp']
 
@@ -22,7 +44,14 @@ const ALWAYS = ['meter', 'megohmmeter', 'lamp']
  */
 export function prepare(input: DiagnosisCase, experience?: Readonly<Record<string, number>>): Preparation {
   const model = buildModel(input.pump, input.alreadyReplaced, experience)
-  const always = ALWAYS.map((tool): LoadItem => ({ id: `tool:${tool}`, label: tool, kind: 'tool', fault: '', because: 'every visit', probability: 1 }))
+  const always = ALWAYS.map((tool): LoadItem => ({
+    id: `tool:${tool}`,
+    label: tool,
+    kind: 'tool',
+    fault: '',
+    because: 'every visit',
+    probability: 1,
+  }))
   const { probabilities } = infer(model, { complaints: input.complaints })
   const suspects = [...marginals(model, probabilities)]
     .map(([fault, probability]) => ({ fault, label: faultLabel(fault), probability }))
@@ -32,11 +61,14 @@ export function prepare(input: DiagnosisCase, experience?: Readonly<Record<strin
   const parts = new Map<string, LoadItem>()
   const tools = new Map<string, LoadItem>(always.map((item) => [item.id, item]))
   for (const { fault, label, probability } of suspects) {
-    const repair = model.actions.filter(({ cures }) => (cures as readonly string[]).includes(fault)).sort((a, b) => a.cures.length - b.cures.length)[0]
+    const repair = model.actions
+      .filter(({ cures }) => (cures as readonly string[]).includes(fault))
+      .sort((a, b) => a.cures.length - b.cures.length)[0]
     for (const part of repair?.parts ?? []) {
       if (BULKY.has(part) && probability < BULKY_FROM) continue
       const id = `part:${part}`
-      if (!parts.has(id)) parts.set(id, { id, label: partLabel(part, model.plate), kind: 'part', fault, because: label, probability })
+      if (!parts.has(id))
+        parts.set(id, { id, label: partLabel(part, model.plate), kind: 'part', fault, because: label, probability })
     }
     for (const tool of repair?.tools ?? []) {
       const id = `tool:${tool}`

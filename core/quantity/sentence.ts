@@ -2,7 +2,11 @@ import { formatNumber } from './format'
 import { toShown, unitOf, type Measure, type UnitSystem } from './measures'
 
 /** A number in a sentence that does not know yet in which units it will be read. */
-export interface Amount { value: number; measure: Measure; significant?: number }
+export interface Amount {
+  value: number
+  measure: Measure
+  significant?: number
+}
 /** Words and amounts in their order. */
 export type Sentence = readonly (string | Amount)[]
 
@@ -19,17 +23,32 @@ export function q(value: number, measure: Measure, significant?: number): Amount
 export function say(words: TemplateStringsArray, ...parts: (string | number | Amount | Sentence)[]): Sentence {
   return words.flatMap((text, index): (string | Amount)[] => {
     const part = parts[index]
-    const told = part === undefined ? [] : typeof part === 'number' ? [formatNumber(part)] : Array.isArray(part) ? (part as (string | Amount)[]) : [part as string | Amount]
+    const told =
+      part === undefined
+        ? []
+        : typeof part === 'number'
+          ? [formatNumber(part)]
+          : Array.isArray(part)
+            ? (part as (string | Amount)[])
+            : [part as string | Amount]
     return [text, ...told]
   })
 }
 
 /** How a reader shows amounts: in which units, and money in which currency. */
-export interface Reader { system: UnitSystem; currency?: string }
+export interface Reader {
+  system: UnitSystem
+  currency?: string
+}
 
 /** One amount as it is read. */
 export function renderAmount({ value, measure, significant }: Amount, { system, currency }: Reader): string {
-  if (measure === 'money' && currency) return new Intl.NumberFormat('en-US', { style: 'currency', currency, maximumFractionDigits: Math.abs(value) < 10 ? 2 : 0 }).format(value)
+  if (measure === 'money' && currency)
+    return new Intl.NumberFormat('en-US', {
+      style: 'currency',
+      currency,
+      maximumFractionDigits: Math.abs(value) < 10 ? 2 : 0,
+    }).format(value)
   const unit = unitOf(measure, system)
   return `${formatNumber(toShown(value, measure, system), significant)}${unit ? ` ${unit}` : ''}`
 }

@@ -6,7 +6,18 @@ export type Unit = 'V' | 'A' | 'uF' | 'ohm' | 'Mohm' | 'psi' | 'inHg' | 'in' | '
 
 /** How each unit is printed for people. */
 export const UNIT_LABELS: Record<Unit, string> = {
-  V: 'V', A: 'A', uF: 'μF', ohm: 'Ω', Mohm: 'MΩ', psi: 'psi', inHg: 'inHg', in: 'in', ft: 'ft', gpm: 'gpm', s: 's', celsius: '°C',
+  V: 'V',
+  A: 'A',
+  uF: 'μF',
+  ohm: 'Ω',
+  Mohm: 'MΩ',
+  psi: 'psi',
+  inHg: 'inHg',
+  in: 'in',
+  ft: 'ft',
+  gpm: 'gpm',
+  s: 's',
+  celsius: '°C',
 }
 
 type Conversion =
@@ -21,23 +32,63 @@ type Conversion =
  * Electrical prefixes are decades by definition; everything else goes through the conversion library.
  */
 const SPELLINGS: Record<string, Conversion> = {
-  v: { to: 'V', decade: 0 }, volt: { to: 'V', decade: 0 }, volts: { to: 'V', decade: 0 }, mv: { to: 'V', decade: -3 }, kv: { to: 'V', decade: 3 },
-  a: { to: 'A', decade: 0 }, amp: { to: 'A', decade: 0 }, amps: { to: 'A', decade: 0 }, ma: { to: 'A', decade: -3 },
-  uf: { to: 'uF', decade: 0 }, mfd: { to: 'uF', decade: 0 }, mf: { to: 'uF', decade: 0 }, nf: { to: 'uF', decade: -3 }, f: { to: 'uF', decade: 6 },
-  farad: { to: 'uF', decade: 6 }, microfarad: { to: 'uF', decade: 0 }, microfarads: { to: 'uF', decade: 0 },
-  ohm: { to: 'ohm', decade: 0 }, ohms: { to: 'ohm', decade: 0 }, 'ω': { to: 'ohm', decade: 0 },
-  k: { to: 'ohm', decade: 3 }, kohm: { to: 'ohm', decade: 3 }, kohms: { to: 'ohm', decade: 3 }, 'kω': { to: 'ohm', decade: 3 },
-  M: { to: 'Mohm', decade: 0 }, meg: { to: 'Mohm', decade: 0 }, megs: { to: 'Mohm', decade: 0 }, megohm: { to: 'Mohm', decade: 0 }, megohms: { to: 'Mohm', decade: 0 },
-  mohm: { to: 'Mohm', decade: 0 }, mohms: { to: 'Mohm', decade: 0 }, 'mω': { to: 'Mohm', decade: 0 },
-  gohm: { to: 'Mohm', decade: 3 }, 'gω': { to: 'Mohm', decade: 3 },
-  psi: { to: 'psi', pressure: 'psi' }, kpa: { to: 'psi', pressure: 'kPa' }, bar: { to: 'psi', pressure: 'bar' },
-  inhg: { to: 'inHg', pressure: 'inHg' }, 'kpa-vacuum': { to: 'inHg', pressure: 'kPa' },
-  in: { to: 'in', length: 'inch' }, inch: { to: 'in', length: 'inch' }, inches: { to: 'in', length: 'inch' }, '"': { to: 'in', length: 'inch' },
-  mm: { to: 'in', length: 'mm' }, ft: { to: 'ft', length: 'foot' }, feet: { to: 'ft', length: 'foot' }, m: { to: 'ft', length: 'm' },
-  gpm: { to: 'gpm', volume: 'gallon', perSeconds: 60 }, 'l/min': { to: 'gpm', volume: 'liter', perSeconds: 60 },
-  'l/s': { to: 'gpm', volume: 'liter', perSeconds: 1 }, 'm3/h': { to: 'gpm', volume: 'm3', perSeconds: 3600 },
-  s: { to: 's', decade: 0 }, sec: { to: 's', decade: 0 }, seconds: { to: 's', decade: 0 },
-  '°c': { to: 'celsius', temperature: 'C' }, c: { to: 'celsius', temperature: 'C' }, '°f': { to: 'celsius', temperature: 'F' },
+  v: { to: 'V', decade: 0 },
+  volt: { to: 'V', decade: 0 },
+  volts: { to: 'V', decade: 0 },
+  mv: { to: 'V', decade: -3 },
+  kv: { to: 'V', decade: 3 },
+  a: { to: 'A', decade: 0 },
+  amp: { to: 'A', decade: 0 },
+  amps: { to: 'A', decade: 0 },
+  ma: { to: 'A', decade: -3 },
+  uf: { to: 'uF', decade: 0 },
+  mfd: { to: 'uF', decade: 0 },
+  mf: { to: 'uF', decade: 0 },
+  nf: { to: 'uF', decade: -3 },
+  f: { to: 'uF', decade: 6 },
+  farad: { to: 'uF', decade: 6 },
+  microfarad: { to: 'uF', decade: 0 },
+  microfarads: { to: 'uF', decade: 0 },
+  ohm: { to: 'ohm', decade: 0 },
+  ohms: { to: 'ohm', decade: 0 },
+  ω: { to: 'ohm', decade: 0 },
+  k: { to: 'ohm', decade: 3 },
+  kohm: { to: 'ohm', decade: 3 },
+  kohms: { to: 'ohm', decade: 3 },
+  kω: { to: 'ohm', decade: 3 },
+  M: { to: 'Mohm', decade: 0 },
+  meg: { to: 'Mohm', decade: 0 },
+  megs: { to: 'Mohm', decade: 0 },
+  megohm: { to: 'Mohm', decade: 0 },
+  megohms: { to: 'Mohm', decade: 0 },
+  mohm: { to: 'Mohm', decade: 0 },
+  mohms: { to: 'Mohm', decade: 0 },
+  mω: { to: 'Mohm', decade: 0 },
+  gohm: { to: 'Mohm', decade: 3 },
+  gω: { to: 'Mohm', decade: 3 },
+  psi: { to: 'psi', pressure: 'psi' },
+  kpa: { to: 'psi', pressure: 'kPa' },
+  bar: { to: 'psi', pressure: 'bar' },
+  inhg: { to: 'inHg', pressure: 'inHg' },
+  'kpa-vacuum': { to: 'inHg', pressure: 'kPa' },
+  in: { to: 'in', length: 'inch' },
+  inch: { to: 'in', length: 'inch' },
+  inches: { to: 'in', length: 'inch' },
+  '"': { to: 'in', length: 'inch' },
+  mm: { to: 'in', length: 'mm' },
+  ft: { to: 'ft', length: 'foot' },
+  feet: { to: 'ft', length: 'foot' },
+  m: { to: 'ft', length: 'm' },
+  gpm: { to: 'gpm', volume: 'gallon', perSeconds: 60 },
+  'l/min': { to: 'gpm', volume: 'liter', perSeconds: 60 },
+  'l/s': { to: 'gpm', volume: 'liter', perSeconds: 1 },
+  'm3/h': { to: 'gpm', volume: 'm3', perSeconds: 3600 },
+  s: { to: 's', decade: 0 },
+  sec: { to: 's', decade: 0 },
+  seconds: { to: 's', decade: 0 },
+  '°c': { to: 'celsius', temperature: 'C' },
+  c: { to: 'celsius', temperature: 'C' },
+  '°f': { to: 'celsius', temperature: 'F' },
 }
 
 /**
@@ -47,7 +98,10 @@ const SPELLINGS: Record<string, Conversion> = {
  * @param wanted the unit the check is kept in, which decides between vacuum and pressure for `kPa`
  * @returns the canonical unit and a function from the written value to it, or undefined when no such unit is known
  */
-export function readUnit(spelling: string, wanted?: Unit): { unit: Unit; toCanonical: (value: number) => number } | undefined {
+export function readUnit(
+  spelling: string,
+  wanted?: Unit,
+): { unit: Unit; toCanonical: (value: number) => number } | undefined {
   const conversion = findConversion(spelling)
   if (!conversion) return undefined
   if ('decade' in conversion) {
@@ -65,10 +119,16 @@ export function readUnit(spelling: string, wanted?: Unit): { unit: Unit; toCanon
     const unit: Unit = wanted === 'in' || wanted === 'ft' ? wanted : conversion.to
     return { unit, toCanonical: (value) => convert(value, conversion.length).to(unit === 'in' ? 'inch' : 'foot') }
   }
-  if ('temperature' in conversion) return { unit: 'celsius', toCanonical: (value) => convert(value, conversion.temperature).to('C') }
+  if ('temperature' in conversion)
+    return { unit: 'celsius', toCanonical: (value) => convert(value, conversion.temperature).to('C') }
   return {
     unit: 'gpm',
-    toCanonical: (value) => (convert(value, conversion.volume === 'gallon' ? 'gallon' : conversion.volume === 'liter' ? 'liter' : 'm3').to('gallon') * 60) / conversion.perSeconds,
+    toCanonical: (value) =>
+      (convert(value, conversion.volume === 'gallon' ? 'gallon' : conversion.volume === 'liter' ? 'liter' : 'm3').to(
+        'gallon',
+      ) *
+        60) /
+      conversion.perSeconds,
   }
 }
 
@@ -81,7 +141,10 @@ function pressure(value: number, from: Pressure, to: 'psi' | 'inHg'): number {
 }
 
 function findConversion(spelling: string): Conversion | undefined {
-  const micro = spelling.normalize('NFKC').replace(/[\u03bc\u00b5]/g, 'u').replace(/\u2126/g, '\u03c9')
+  const micro = spelling
+    .normalize('NFKC')
+    .replace(/[\u03bc\u00b5]/g, 'u')
+    .replace(/\u2126/g, '\u03c9')
   if (micro === 'M' || micro === 'm') return SPELLINGS[micro]
   if (micro === 'mΩ' || micro === 'mω') return undefined // milliohm and megohm differ by 10⁹; this one is never guessed
   const known = micro.toLowerCase()

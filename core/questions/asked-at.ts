@@ -2,12 +2,35 @@ import { HOUSE_WATER, WELLS, type Joint, type Kind } from '../knowledge/vocabula
 
 /** Which question a check belongs to. */
 const BY_CHECK: Readonly<Record<string, string>> = {
-  'tank-precharge': 'tank-and-charge', 'cut-in': 'tank-and-charge', 'cut-out': 'tank-and-charge', 'cycle-time': 'tank-and-charge', 'tank-look': 'tank-and-charge', 'supply-voltage-loaded': 'wire-size', 'suction-vacuum': 'jet-lift', 'prime-hold': 'jet-lift',
-  'shutoff-pressure': 'well-pressure', 'discharge-pressure': 'well-pressure', 'pumping-water-level': 'well-pressure', 'float-heights': 'which-sump-pump', 'pit-look': 'which-sump-pump',
+  'tank-precharge': 'tank-and-charge',
+  'cut-in': 'tank-and-charge',
+  'cut-out': 'tank-and-charge',
+  'cycle-time': 'tank-and-charge',
+  'tank-look': 'tank-and-charge',
+  'supply-voltage-loaded': 'wire-size',
+  'suction-vacuum': 'jet-lift',
+  'prime-hold': 'jet-lift',
+  'shutoff-pressure': 'well-pressure',
+  'discharge-pressure': 'well-pressure',
+  'pumping-water-level': 'well-pressure',
+  'float-heights': 'which-sump-pump',
+  'pit-look': 'which-sump-pump',
 }
-const NEEDS: Readonly<Record<string, readonly Kind[]>> = { 'tank-and-charge': HOUSE_WATER, 'well-pressure': WELLS, 'jet-lift': ['jet'], 'which-sump-pump': ['sump'] }
+const NEEDS: Readonly<Record<string, readonly Kind[]>> = {
+  'tank-and-charge': HOUSE_WATER,
+  'well-pressure': WELLS,
+  'jet-lift': ['jet'],
+  'which-sump-pump': ['sump'],
+}
 /** A replacement is chosen by duty, not by horsepower. */
-const BY_DUTY: Readonly<Partial<Record<Kind, string>>> = { sump: 'which-sump-pump', 'well-two-wire': 'stages-and-motor', 'well-three-wire': 'stages-and-motor', jet: 'jet-lift', pool: 'speed-saving', circulation: 'where-water-goes' }
+const BY_DUTY: Readonly<Partial<Record<Kind, string>>> = {
+  sump: 'which-sump-pump',
+  'well-two-wire': 'stages-and-motor',
+  'well-three-wire': 'stages-and-motor',
+  jet: 'jet-lift',
+  pool: 'speed-saving',
+  circulation: 'where-water-goes',
+}
 
 /** The question that is worth its answer at this point of a visit; none where the work asks nothing of the kind. */
 export function askedAt(joint: Joint, kind: Kind, check?: string): string | undefined {

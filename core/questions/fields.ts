@@ -6,13 +6,37 @@ import type { StockCapacitor } from '../electrical/capacitor-stock'
 import { fromShown, type Measure } from '../quantity/measures'
 import { IdOf, MayBeAbsent, Quantity } from '../validation/rules'
 
-interface Common<Name extends string> { name: Name; label: string; group: string; hint?: string }
-export interface NumberField<Name extends string = string> extends Common<Name> { as: 'number'; measure: Measure; min?: number; above?: number; max: number; whole?: boolean; usual?: number }
-export interface ChoiceField<Name extends string = string> extends Common<Name> { as: 'choice'; choices: Readonly<Record<string, string>>; usual?: string }
-export interface CurveField<Name extends string = string> extends Common<Name> { as: 'curve'; usual?: readonly CurvePoint[] }
-export interface StockField<Name extends string = string> extends Common<Name> { as: 'stock'; usual: readonly StockCapacitor[] }
+interface Common<Name extends string> {
+  name: Name
+  label: string
+  group: string
+  hint?: string
+}
+export interface NumberField<Name extends string = string> extends Common<Name> {
+  as: 'number'
+  measure: Measure
+  min?: number
+  above?: number
+  max: number
+  whole?: boolean
+  usual?: number
+}
+export interface ChoiceField<Name extends string = string> extends Common<Name> {
+  as: 'choice'
+  choices: Readonly<Record<string, string>>
+  usual?: string
+}
+export interface CurveField<Name extends string = string> extends Common<Name> {
+  as: 'curve'
+  usual?: readonly CurvePoint[]
+}
+export interface StockField<Name extends string = string> extends Common<Name> {
+  as: 'stock'
+  usual: readonly StockCapacitor[]
+}
 /** One thing a question asks for: its form, its rule and its usual value are one row. Without a usual value it may be left out. */
-export type Field<Name extends string = string> = NumberField<Name> | ChoiceField<Name> | CurveField<Name> | StockField<Name>
+export type Field<Name extends string = string> =
+  NumberField<Name> | ChoiceField<Name> | CurveField<Name> | StockField<Name>
 
 class CurvePointRow {
   @Quantity({ min: 0, max: 1e5 }) flowLitresPerSecond!: number
@@ -26,14 +50,29 @@ export class StockRow {
 
 /** The class of rules that follows from a question's fields. */
 export function inputClass<Input extends object>(fields: readonly Field[]): ClassConstructor<Input> {
-  class QuestionInput { [field: string]: unknown }
+  class QuestionInput {
+    [field: string]: unknown
+  }
   for (const field of fields) {
     const rules: PropertyDecorator[] = []
     if (field.usual === undefined) rules.push(MayBeAbsent())
     if (field.as === 'number') rules.push(Quantity(field), ...(field.whole ? [IsInt()] : []))
     else if (field.as === 'choice') rules.push(IdOf(field.choices))
-    else if (field.as === 'curve') rules.push(IsArray(), ArrayMinSize(2), ArrayMaxSize(100), ValidateNested({ each: true }), Type(() => CurvePointRow))
-    else rules.push(IsArray(), ArrayMaxSize(24), ValidateNested({ each: true }), Type(() => StockRow))
+    else if (field.as === 'curve')
+      rules.push(
+        IsArray(),
+        ArrayMinSize(2),
+        ArrayMaxSize(100),
+        ValidateNested({ each: true }),
+        Type(() => CurvePointRow),
+      )
+    else
+      rules.push(
+        IsArray(),
+        ArrayMaxSize(24),
+        ValidateNested({ each: true }),
+        Type(() => StockRow),
+      )
     for (const rule of rules) rule(QuestionInput.prototype, field.name)
   }
   return QuestionInput as unknown as ClassConstructor<Input>
@@ -41,20 +80,61 @@ export function inputClass<Input extends object>(fields: readonly Field[]): Clas
 
 /** The input with which a question opens when nothing is known. */
 export function usualInput<Input extends object>(fields: readonly Field[]): Input {
-  return Object.fromEntries(fields.flatMap(({ name, usual }) => (usual === undefined ? [] : [[name, structuredClone(usual)]]))) as Input
+  return Object.fromEntries(
+    fields.flatMap(({ name, usual }) => (usual === undefined ? [] : [[name, structuredClone(usual)]])),
+  ) as Input
 }
 
 /** A usual value that is round where most shops read it. */
 export const us = (value: number, measure: Measure) => fromShown(value, measure, 'us')
 
-export interface LineOfPipe { pipeMaterial: string; pipeSize: string; pipeMetres: number; elbows: number }
+export interface LineOfPipe {
+  pipeMaterial: string
+  pipeSize: string
+  pipeMetres: number
+  elbows: number
+}
 
 /** The fields of one line of pipe, which several questions ask for. */
 export function pipeFields(usual: LineOfPipe, group = 'The pipe'): Field<keyof LineOfPipe>[] {
   return [
-    { name: 'pipeMaterial', label: 'Pipe', as: 'choice', group, choices: Object.fromEntries(Object.entries(PIPE_FAMILIES).map(([id, { label }]) => [id, label])), usual: usual.pipeMaterial },
-    { name: 'pipeSize', label: 'Size', as: 'choice', group, choices: Object.fromEntries(PIPE_SIZES.map((size) => [size, size.endsWith('mm') ? size : `${size} in`])), usual: usual.pipeSize, hint: 'nominal' },
-    { name: 'pipeMetres', label: 'Length of pipe', as: 'number', group, measure: 'length', min: 0, max: 5000, usual: usual.pipeMetres },
-    { name: 'elbows', label: 'Elbows', as: 'number', group, measure: 'count', min: 0, max: 200, whole: true, usual: usual.elbows },
+    {
+      name: 'pipeMaterial',
+      label: 'Pipe',
+      as: 'choice',
+      group,
+      choices: Object.fromEntries(Object.entries(PIPE_FAMILIES).map(([id, { label }]) => [id, label])),
+      usual: usual.pipeMaterial,
+    },
+    {
+      name: 'pipeSize',
+      label: 'Size',
+      as: 'choice',
+      group,
+      choices: Object.fromEntries(PIPE_SIZES.map((size) => [size, size.endsWith('mm') ? size : `${size} in`])),
+      usual: usual.pipeSize,
+      hint: 'nominal',
+    },
+    {
+      name: 'pipeMetres',
+      label: 'Length of pipe',
+      as: 'number',
+      group,
+      measure: 'length',
+      min: 0,
+      max: 5000,
+      usual: usual.pipeMetres,
+    },
+    {
+      name: 'elbows',
+      label: 'Elbows',
+      as: 'number',
+      group,
+      measure: 'count',
+      min: 0,
+      max: 200,
+      whole: true,
+      usual: usual.elbows,
+    },
   ]
 }

@@ -7,11 +7,22 @@ import type { Known } from './known'
 import type { Picture } from './picture'
 
 /** A figure worth reading at a glance. */
-export interface Figure { label: string; amount: Amount }
+export interface Figure {
+  label: string
+  amount: Amount
+}
 /** What a person is told: in no system of units yet. */
-export interface Told { answer: Sentence; figures: Figure[]; steps: Sentence[]; cautions: Sentence[] }
+export interface Told {
+  answer: Sentence
+  figures: Figure[]
+  steps: Sentence[]
+  cautions: Sentence[]
+}
 /** Where a value of the input came from, when not from the usual one. */
-export interface Taken<Input> { input: Partial<Input>; sources: Partial<Record<keyof Input & string, string>> }
+export interface Taken<Input> {
+  input: Partial<Input>
+  sources: Partial<Record<keyof Input & string, string>>
+}
 
 /**
  * A question as a technician asks it: what it needs to know, what can be known already, the sum, the words and the picture.
@@ -39,12 +50,19 @@ export interface Question<Input extends object = object, Solved extends { verdic
 }
 
 /** Declares a question; its rules follow from its fields. */
-export function defineQuestion<Input extends object, Solved extends { verdict: Verdict }>(question: Omit<Question<Input, Solved>, 'input' | 'fields'> & { fields: readonly Field<keyof Input & string>[] }): Question<Input, Solved> {
+export function defineQuestion<Input extends object, Solved extends { verdict: Verdict }>(
+  question: Omit<Question<Input, Solved>, 'input' | 'fields'> & { fields: readonly Field<keyof Input & string>[] },
+): Question<Input, Solved> {
   return { ...question, input: inputClass<Input>(question.fields) }
 }
 
 /** The whole answer on plain input. */
-export interface Answer { input: object; solved: { verdict: Verdict }; told: Told; basis: Basis }
+export interface Answer {
+  input: object
+  solved: { verdict: Verdict }
+  told: Told
+  basis: Basis
+}
 
 /**
  * Asks a question on plain data; what is left out is taken as usual.
@@ -66,5 +84,11 @@ const IN_SI = { system: 'metric' } as const
 /** The answer as the command line and HTTP give it: numbers in SI, words in metric. */
 export function asOutput({ solved, told, basis }: Answer): object {
   const text = (sentences: readonly Sentence[]) => sentences.map((sentence) => render(sentence, IN_SI))
-  return { ...solved, answer: render(told.answer, IN_SI), steps: text(told.steps), basis, ...(told.cautions.length > 0 ? { cautions: text(told.cautions) } : {}) }
+  return {
+    ...solved,
+    answer: render(told.answer, IN_SI),
+    steps: text(told.steps),
+    basis,
+    ...(told.cautions.length > 0 ? { cautions: text(told.cautions) } : {}),
+  }
 }

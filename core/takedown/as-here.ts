@@ -4,13 +4,29 @@ import { badField, type InputError } from '../validation/input-error'
 import { waitHere, type JobConditions } from './conditions'
 
 /** What a machine has at a joint otherwise than its construction. */
-export interface JointCorrection { joint: string; count?: number; places?: readonly JointPlace[]; hand?: 'right' | 'left'; tool?: string }
+export interface JointCorrection {
+  joint: string
+  count?: number
+  places?: readonly JointPlace[]
+  hand?: 'right' | 'left'
+  tool?: string
+}
 /** How a shop’s own minutes stand to the estimate, by step: `down:clamp`, `back:clamp`, `work:bearings:pull`. */
 export type Pace = Readonly<Record<string, number>>
 /** What makes a construction the one that stands here: this machine’s own joints, the shop’s schools and pace, the job’s measurements. */
-export interface Here { machineCorrections?: readonly JointCorrection[]; schools?: SchoolWays; pace?: Pace; conditions?: JobConditions }
+export interface Here {
+  machineCorrections?: readonly JointCorrection[]
+  schools?: SchoolWays
+  pace?: Pace
+  conditions?: JobConditions
+}
 
-interface Said { text: string; minutes: number; materials: string[]; schools: SchoolId[] }
+interface Said {
+  text: string
+  minutes: number
+  materials: string[]
+  schools: SchoolId[]
+}
 
 /** Words with every mark filled in as the shop does it, and what that spends and takes. */
 export function said(words: string, ways?: SchoolWays): Said {
@@ -30,18 +46,33 @@ export function said(words: string, ways?: SchoolWays): Said {
 /** The construction as it stands here: exact for the planner, which then sees the minutes that count. */
 export function asHere(graph: ConstructionGraph, here: Here): ConstructionGraph {
   const corrections = new Map((here.machineCorrections ?? []).map((correction) => [correction.joint, correction]))
-  for (const joint of corrections.keys()) if (!hasJoint(graph, joint)) throw noJoint('options.machineCorrections', joint, graph)
-  return { ...graph, joints: graph.joints.map((joint) => jointHere({ ...joint, ...corrected(corrections.get(joint.id)) }, here)) }
+  for (const joint of corrections.keys())
+    if (!hasJoint(graph, joint)) throw noJoint('options.machineCorrections', joint, graph)
+  return {
+    ...graph,
+    joints: graph.joints.map((joint) => jointHere({ ...joint, ...corrected(corrections.get(joint.id)) }, here)),
+  }
 }
 
 /** One joint in the shop’s words and minutes. */
 export function jointHere(joint: Joint, { schools, pace, conditions = {} }: Here = {}): Joint {
   const [down, back] = [said(joint.down, schools), said(joint.back ?? '', schools)]
-  const [estimateDown, estimateBack] = [longer(joint.minutes.down, down.minutes), longer(joint.minutes.back, back.minutes)]
+  const [estimateDown, estimateBack] = [
+    longer(joint.minutes.down, down.minutes),
+    longer(joint.minutes.back, back.minutes),
+  ]
   return {
-    ...joint, down: down.text, ...(joint.back === undefined ? {} : { back: back.text }), wait: waitHere(joint.wait, conditions),
-    minutes: { down: paced(estimateDown, pace?.[`down:${joint.id}`]), back: paced(estimateBack, pace?.[`back:${joint.id}`]) }, estimate: { down: estimateDown[1], back: estimateBack[1] },
-    materials: { down: down.materials, back: back.materials }, schools: { down: down.schools, back: back.schools },
+    ...joint,
+    down: down.text,
+    ...(joint.back === undefined ? {} : { back: back.text }),
+    wait: waitHere(joint.wait, conditions),
+    minutes: {
+      down: paced(estimateDown, pace?.[`down:${joint.id}`]),
+      back: paced(estimateBack, pace?.[`back:${joint.id}`]),
+    },
+    estimate: { down: estimateDown[1], back: estimateBack[1] },
+    materials: { down: down.materials, back: back.materials },
+    schools: { down: down.schools, back: back.schools },
   }
 }
 
@@ -49,7 +80,15 @@ export function jointHere(joint: Joint, { schools, pace, conditions = {} }: Here
 export function workStepHere(part: string, step: WorkStep, { schools, pace, conditions = {} }: Here): WorkStep {
   const { text, minutes, materials, schools: asked } = said(step.text, schools)
   const estimate = longer(step.minutes, minutes)
-  return { ...step, text, minutes: paced(estimate, pace?.[`work:${part}:${step.id}`]), estimate: estimate[1], materials: [...(step.materials ?? []), ...materials], schools: [...(step.schools ?? []), ...asked], wait: waitHere(step.wait, conditions) }
+  return {
+    ...step,
+    text,
+    minutes: paced(estimate, pace?.[`work:${part}:${step.id}`]),
+    estimate: estimate[1],
+    materials: [...(step.materials ?? []), ...materials],
+    schools: [...(step.schools ?? []), ...asked],
+    wait: waitHere(step.wait, conditions),
+  }
 }
 
 /** Has a construction a joint of this name? */
@@ -65,7 +104,13 @@ export function noJoint(field: string, id: string, { id: name, joints }: Constru
 function corrected({ count: counted, places, hand, tool }: Omit<JointCorrection, 'joint'> = {}): Partial<Joint> {
   // What was counted by place adds up, whatever else was said.
   const count = places ? places.reduce((sum, place) => sum + place.count, 0) : counted
-  return { ...(count === undefined ? {} : { count, places, countNote: 'as counted on this machine' }), ...(hand === undefined ? {} : { hand, turn: hand === 'left' ? 'clockwise' as const : 'counter-clockwise' as const }), ...(tool === undefined ? {} : { tool }) }
+  return {
+    ...(count === undefined ? {} : { count, places, countNote: 'as counted on this machine' }),
+    ...(hand === undefined
+      ? {}
+      : { hand, turn: hand === 'left' ? ('clockwise' as const) : ('counter-clockwise' as const) }),
+    ...(tool === undefined ? {} : { tool }),
+  }
 }
 
 function longer([low, likely, high]: Minutes, by: number): Minutes {

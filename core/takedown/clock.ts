@@ -15,7 +15,11 @@ export function likelyMinutes(steps: readonly Pick<TakeDownStep, 'minutes'>[]): 
 /**
  * Half and nine tenths of the minutes, by seeded tries of every step's three points. Half of a step's luck is its own, half the day's: what runs late, runs late together. A wait runs by itself from the end of its step; what wants its gate, or closes what it holds, stands still for the rest of it.
  */
-export function minutesOf(steps: readonly Pick<TakeDownStep, 'id' | 'times' | 'gates'>[], waits: readonly Wait[], seed: number = USUAL_SEED): TakeDownPlan['minutes'] {
+export function minutesOf(
+  steps: readonly Pick<TakeDownStep, 'id' | 'times' | 'gates'>[],
+  waits: readonly Wait[],
+  seed: number = USUAL_SEED,
+): TakeDownPlan['minutes'] {
   const { next } = chance(seed)
   const begun = new Map(waits.map((wait) => [wait.after, wait]))
   const totals = Array.from({ length: SAMPLES }, () => {
@@ -23,7 +27,9 @@ export function minutesOf(steps: readonly Pick<TakeDownStep, 'id' | 'times' | 'g
     const day = next()
     const until: { gate?: Gate; closes?: string; at: number }[] = []
     for (const { id, times, gates } of steps) {
-      for (const { gate, closes, at } of until) if ((gate !== undefined && gates.includes(gate)) || (closes !== undefined && id === `back:${closes}`)) clock = Math.max(clock, at)
+      for (const { gate, closes, at } of until)
+        if ((gate !== undefined && gates.includes(gate)) || (closes !== undefined && id === `back:${closes}`))
+          clock = Math.max(clock, at)
       clock += triangular(times, next() < OF_THE_DAY ? day : next())
       const wait = begun.get(id)
       if (wait) until.push({ gate: wait.gate, closes: wait.closes, at: clock + wait.minutes })
@@ -36,5 +42,7 @@ export function minutesOf(steps: readonly Pick<TakeDownStep, 'id' | 'times' | 'g
 function triangular([low, likely, high]: Minutes, share: number): number {
   if (high <= low) return likely
   const turn = (likely - low) / (high - low)
-  return share < turn ? low + Math.sqrt(share * (high - low) * (likely - low)) : high - Math.sqrt((1 - share) * (high - low) * (high - likely))
+  return share < turn
+    ? low + Math.sqrt(share * (high - low) * (likely - low))
+    : high - Math.sqrt((1 - share) * (high - low) * (high - likely))
 }

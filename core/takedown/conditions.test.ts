@@ -9,7 +9,8 @@ describe('what the steps hang on', () => {
     expect(cementCureMinutes({ pipeInches: 1.5, celsius: 20 })).toBe(30)
     expect(cementCureMinutes({ pipeInches: 1.5, celsius: 4 })).toBe(60)
     expect(cementCureMinutes({ pipeInches: 12, celsius: -40 })).toBe(480)
-    for (const { minutes } of CEMENT_CURE.sizes) expect(minutes.map((row) => row.minutes)).toEqual(minutes.map((row) => row.minutes).sort((a, b) => a - b))
+    for (const { minutes } of CEMENT_CURE.sizes)
+      expect(minutes.map((row) => row.minutes)).toEqual(minutes.map((row) => row.minutes).sort((a, b) => a - b))
     for (const celsius of [20, 10, 0]) {
       const bySize = CEMENT_CURE.sizes.map(({ upToInches }) => cementCureMinutes({ pipeInches: upToInches, celsius }))
       expect(bySize).toEqual([...bySize].sort((a, b) => a - b))
@@ -17,7 +18,8 @@ describe('what the steps hang on', () => {
   })
 
   it('a cold cellar keeps the water off longer, and the wait says why', () => {
-    const cut = (conditions: object) => planTakeDown('sump-sealed', ['pump'], { alternativesExcluded: ['check-valve'], conditions })
+    const cut = (conditions: object) =>
+      planTakeDown('sump-sealed', ['pump'], { alternativesExcluded: ['check-valve'], conditions })
     expect(cut({}).waits[0]?.what).toMatch(/1.5 in at 12 °C, taken as usual/)
     const cold = cut({ pipeInches: 2, celsius: 3 })
     expect(cold.waits).toMatchObject([{ minutes: 60, what: 'the cement cures: 2 in at 3 °C' }])
@@ -25,9 +27,14 @@ describe('what the steps hang on', () => {
   })
 
   it('another outlet height is cut or added, with its cement and its cure', () => {
-    const plan = (outletHigherMm?: number) => planTakeDown('sump-sealed', ['pump'], { conditions: { outletHigherMm, celsius: 20 } })
-    expect(plan(38).work.find(({ id }) => id === 'work:pump:outlet')?.text).toMatch(/38 mm shorter: the new outlet is higher/)
-    expect(plan(-38).work.find(({ id }) => id === 'work:pump:outlet')?.text).toMatch(/38 mm longer: the new outlet is lower/)
+    const plan = (outletHigherMm?: number) =>
+      planTakeDown('sump-sealed', ['pump'], { conditions: { outletHigherMm, celsius: 20 } })
+    expect(plan(38).work.find(({ id }) => id === 'work:pump:outlet')?.text).toMatch(
+      /38 mm shorter: the new outlet is higher/,
+    )
+    expect(plan(-38).work.find(({ id }) => id === 'work:pump:outlet')?.text).toMatch(
+      /38 mm longer: the new outlet is lower/,
+    )
     expect(plan(38).waits).toMatchObject([{ minutes: 30, after: 'work:pump:outlet' }])
     expect(plan(-38).consumables).toContainEqual(expect.objectContaining({ material: 'pipe and a coupling' }))
     for (const same of [undefined, 0]) expect(plan(same).work.map(({ id }) => id)).not.toContain('work:pump:outlet')
@@ -40,28 +47,62 @@ describe('what the steps hang on', () => {
     expect(bearingFit({ bearingClearanceMm: 0.15 })).toBe('compound')
     expect(bearingFit({ bearingClearanceMm: 0.16 })).toBe('renew')
     expect(bearingFit({ bearingClearanceMm: 0.05 }, { 'loose-bearing': 'renew' })).toBe('renew')
-    const bench = (bearingClearanceMm: number, way = 'compound') => planTakeDown('motor-bench', ['bearings'], { conditions: { bearingClearanceMm }, schools: { 'loose-bearing': way } })
+    const bench = (bearingClearanceMm: number, way = 'compound') =>
+      planTakeDown('motor-bench', ['bearings'], {
+        conditions: { bearingClearanceMm },
+        schools: { 'loose-bearing': way },
+      })
     const packed = bench(0.08)
-    expect(packed.work.map(({ id }) => id)).toEqual(['work:bearings:pull', 'work:bearings:fit-check', 'work:bearings:compound', 'work:bearings:press'])
+    expect(packed.work.map(({ id }) => id)).toEqual([
+      'work:bearings:pull',
+      'work:bearings:fit-check',
+      'work:bearings:compound',
+      'work:bearings:press',
+    ])
     expect(packed.waits).toMatchObject([{ minutes: 30, after: 'work:bearings:compound', closes: 'through-bolts' }])
     expect(packed.consumables).toContainEqual(expect.objectContaining({ material: 'retaining compound' }))
     expect(bench(0.3).consumables).toContainEqual({ part: 'motor', because: 'comes new with it' })
-    expect(bench(0.3).work.find(({ id }) => id === 'work:bearings:renew-shaft')?.text).toMatch(/0.3 mm of clearance is more than the 0.15 mm/)
+    expect(bench(0.3).work.find(({ id }) => id === 'work:bearings:renew-shaft')?.text).toMatch(
+      /0.3 mm of clearance is more than the 0.15 mm/,
+    )
     expect(bench(0.08, 'renew').work.map(({ id }) => id)).toContain('work:bearings:renew-shaft')
     expect(packed.schools).toContain('loose-bearing')
   })
 
   it('one bearing is half the pulling and pressing, and says why the other stays', () => {
     const bench = (oneBearing?: boolean) => planTakeDown('motor-bench', ['bearings'], { conditions: { oneBearing } })
-    expect(bench(true).work.find(({ id }) => id === 'work:bearings:pull')).toMatchObject({ minutes: 4, text: expect.stringContaining('spins silent') as string })
-    expect(bench().work.find(({ id }) => id === 'work:bearings:pull')).toMatchObject({ minutes: 8, text: expect.stringContaining('both bearings') as string })
+    expect(bench(true).work.find(({ id }) => id === 'work:bearings:pull')).toMatchObject({
+      minutes: 4,
+      text: expect.stringContaining('spins silent') as string,
+    })
+    expect(bench().work.find(({ id }) => id === 'work:bearings:pull')).toMatchObject({
+      minutes: 8,
+      text: expect.stringContaining('both bearings') as string,
+    })
     expect(bench(true).minutes.p50).toBeLessThan(bench().minutes.p50)
   })
 
   it('knows what can have been measured', () => {
-    for (const [field, value] of [['pipeInches', 1.5], ['celsius', -30], ['bearingClearanceMm', 0], ['outletHigherMm', -2000]] as const) expect(isMeasurable(field, value), field).toBe(true)
-    for (const [field, value] of [['pipeInches', 0], ['pipeInches', 12.1], ['celsius', -31], ['celsius', NaN], ['bearingClearanceMm', -0.01], ['outletHigherMm', 2001]] as const) expect(isMeasurable(field, value), `${field} ${value}`).toBe(false)
+    for (const [field, value] of [
+      ['pipeInches', 1.5],
+      ['celsius', -30],
+      ['bearingClearanceMm', 0],
+      ['outletHigherMm', -2000],
+    ] as const)
+      expect(isMeasurable(field, value), field).toBe(true)
+    for (const [field, value] of [
+      ['pipeInches', 0],
+      ['pipeInches', 12.1],
+      ['celsius', -31],
+      ['celsius', NaN],
+      ['bearingClearanceMm', -0.01],
+      ['outletHigherMm', 2001],
+    ] as const)
+      expect(isMeasurable(field, value), `${field} ${value}`).toBe(false)
   })
 
-  it('says what was measured', () => expect(conditionText({ pipeInches: 1.5, celsius: 3, outletHigherMm: -20, hot: false })).toBe('pipe 1.5 in, 3 °C, new outlet 20 mm lower, motor cool'))
+  it('says what was measured', () =>
+    expect(conditionText({ pipeInches: 1.5, celsius: 3, outletHigherMm: -20, hot: false })).toBe(
+      'pipe 1.5 in, 3 °C, new outlet 20 mm lower, motor cool',
+    ))
 })

@@ -22,11 +22,20 @@ export interface JobConditions {
 }
 
 /** Between what a measurement of a job can be. */
-export const CONDITION_BOUNDS = { pipeInches: { above: 0, max: 12 }, celsius: { min: -30, max: 60 }, bearingClearanceMm: { min: 0, max: 5 }, outletHigherMm: { min: -2000, max: 2000 } } as const
+export const CONDITION_BOUNDS = {
+  pipeInches: { above: 0, max: 12 },
+  celsius: { min: -30, max: 60 },
+  bearingClearanceMm: { min: 0, max: 5 },
+  outletHigherMm: { min: -2000, max: 2000 },
+} as const
 
 /** Can this have been measured? */
 export function isMeasurable(field: keyof typeof CONDITION_BOUNDS, value: number): boolean {
-  const { above = -Infinity, min = -Infinity, max }: { above?: number; min?: number; max: number } = CONDITION_BOUNDS[field]
+  const {
+    above = -Infinity,
+    min = -Infinity,
+    max,
+  }: { above?: number; min?: number; max: number } = CONDITION_BOUNDS[field]
   return Number.isFinite(value) && value > above && value >= min && value <= max
 }
 
@@ -35,7 +44,10 @@ export function isMeasurable(field: keyof typeof CONDITION_BOUNDS, value: number
  *
  * @returns the last row of the table for a pipe or a frost beyond it
  */
-export function cementCureMinutes({ pipeInches = USUAL_JOINT.pipeInches, celsius = USUAL_JOINT.celsius }: JobConditions): number {
+export function cementCureMinutes({
+  pipeInches = USUAL_JOINT.pipeInches,
+  celsius = USUAL_JOINT.celsius,
+}: JobConditions): number {
   const size = CEMENT_CURE.sizes.find(({ upToInches }) => pipeInches <= upToInches) ?? CEMENT_CURE.sizes.at(-1)
   const row = size?.minutes.find(({ fromCelsius }) => celsius >= fromCelsius) ?? size?.minutes.at(-1)
   return (row as { minutes: number }).minutes
@@ -46,7 +58,11 @@ export function waitHere(wait: SelfRunning | undefined, conditions: JobCondition
   if (wait?.by === 'heat') return conditions.hot ? { ...wait, minutes: COOLING_MINUTES } : undefined
   if (wait?.by !== 'cement') return wait
   const { pipeInches = USUAL_JOINT.pipeInches, celsius = USUAL_JOINT.celsius } = conditions
-  return { ...wait, minutes: cementCureMinutes(conditions), what: `the cement cures: ${n(pipeInches)} in at ${n(celsius)} °C${conditions.pipeInches === undefined && conditions.celsius === undefined ? ', taken as usual' : ''}` }
+  return {
+    ...wait,
+    minutes: cementCureMinutes(conditions),
+    what: `the cement cures: ${n(pipeInches)} in at ${n(celsius)} °C${conditions.pipeInches === undefined && conditions.celsius === undefined ? ', taken as usual' : ''}`,
+  }
 }
 
 /** How a new bearing sits on its shaft, by its measured clearance. */
@@ -55,12 +71,23 @@ export type BearingFit = 'not-measured' | 'snug' | 'compound' | 'renew'
 export function bearingFit({ bearingClearanceMm }: JobConditions, ways?: SchoolWays): BearingFit {
   if (bearingClearanceMm === undefined) return 'not-measured'
   if (bearingClearanceMm <= RETAINING_COMPOUND.snugMm) return 'snug'
-  return bearingClearanceMm <= RETAINING_COMPOUND.fillsMm && wayOf('loose-bearing', ways) === 'compound' ? 'compound' : 'renew'
+  return bearingClearanceMm <= RETAINING_COMPOUND.fillsMm && wayOf('loose-bearing', ways) === 'compound'
+    ? 'compound'
+    : 'renew'
 }
 
 /** The work at a part as its construction has it, with what this job’s measurements add to it. */
-export function workHere(part: Part, assembly: Assembly, steps: readonly WorkStep[], conditions: JobConditions, ways?: SchoolWays): readonly WorkStep[] {
-  if (part === 'bearings') return steps.flatMap((step) => (step.id === 'press' ? [...bearingSteps(conditions, ways), oneOf(step, conditions)] : [oneOf(step, conditions)]))
+export function workHere(
+  part: Part,
+  assembly: Assembly,
+  steps: readonly WorkStep[],
+  conditions: JobConditions,
+  ways?: SchoolWays,
+): readonly WorkStep[] {
+  if (part === 'bearings')
+    return steps.flatMap((step) =>
+      step.id === 'press' ? [...bearingSteps(conditions, ways), oneOf(step, conditions)] : [oneOf(step, conditions)],
+    )
   if (part === 'pump' && assembly === 'sump-sealed') return [...steps, ...outletSteps(conditions)]
   return steps
 }
@@ -69,28 +96,83 @@ export function workHere(part: Part, assembly: Assembly, steps: readonly WorkSte
 function oneOf(step: WorkStep, { oneBearing }: JobConditions): WorkStep {
   if (!oneBearing || (step.id !== 'pull' && step.id !== 'press')) return step
   const [low, likely, high] = step.minutes
-  return { ...step, minutes: [low / 2, likely / 2, high / 2], text: step.id === 'pull' ? 'Draw the bad bearing by the inner ring; the other spins silent, without play, and stays' : 'Press the new one on by the inner ring only, square, to the shoulder' }
+  return {
+    ...step,
+    minutes: [low / 2, likely / 2, high / 2],
+    text:
+      step.id === 'pull'
+        ? 'Draw the bad bearing by the inner ring; the other spins silent, without play, and stays'
+        : 'Press the new one on by the inner ring only, square, to the shoulder',
+  }
 }
 
 function bearingSteps(conditions: JobConditions, ways?: SchoolWays): WorkStep[] {
   const { fillsMm, handleMinutes, loadHours } = RETAINING_COMPOUND
   const clearance = `${n(conditions.bearingClearanceMm ?? 0)} mm`
   const fit = bearingFit(conditions, ways)
-  if (fit === 'compound') return [{ id: 'compound', text: `Retaining compound on the shaft: ${clearance} of clearance, it fills up to ${n(fillsMm)} mm; degrease, a thin ring, the bearing straight on. Full load after ${loadHours} h`, tool: 'degreaser', minutes: about(6), materials: ['retaining compound'], schools: ['loose-bearing'], wait: { minutes: handleMinutes, what: 'the retaining compound takes', closes: 'through-bolts' } }]
-  if (fit === 'renew') return [{ id: 'renew-shaft', text: `Stop: ${clearance} of clearance ${(conditions.bearingClearanceMm ?? 0) > fillsMm ? `is more than the ${n(fillsMm)} mm a retaining compound fills` : 'is not packed in this shop'}; a new shaft or motor`, minutes: about(2), spends: ['motor'], schools: ['loose-bearing'] }]
+  if (fit === 'compound')
+    return [
+      {
+        id: 'compound',
+        text: `Retaining compound on the shaft: ${clearance} of clearance, it fills up to ${n(fillsMm)} mm; degrease, a thin ring, the bearing straight on. Full load after ${loadHours} h`,
+        tool: 'degreaser',
+        minutes: about(6),
+        materials: ['retaining compound'],
+        schools: ['loose-bearing'],
+        wait: { minutes: handleMinutes, what: 'the retaining compound takes', closes: 'through-bolts' },
+      },
+    ]
+  if (fit === 'renew')
+    return [
+      {
+        id: 'renew-shaft',
+        text: `Stop: ${clearance} of clearance ${(conditions.bearingClearanceMm ?? 0) > fillsMm ? `is more than the ${n(fillsMm)} mm a retaining compound fills` : 'is not packed in this shop'}; a new shaft or motor`,
+        minutes: about(2),
+        spends: ['motor'],
+        schools: ['loose-bearing'],
+      },
+    ]
   return []
 }
 
 function outletSteps({ outletHigherMm }: JobConditions): WorkStep[] {
   if (!outletHigherMm) return []
   const by = `${n(Math.abs(outletHigherMm))} mm`
-  return [{ id: 'outlet', text: outletHigherMm > 0 ? `Piece between pump and check valve ${by} shorter: the new outlet is higher by that. Cut square, deburred, dry-fitted, marked, then primer on both and cement on both` : `Piece between pump and check valve ${by} longer: the new outlet is lower by that. A new piece cut, or a coupling and ${by} added, dry-fitted, marked, then primer on both and cement on both`, tool: 'pipe saw, primer, cement', minutes: about(outletHigherMm > 0 ? 10 : 14), caution: 'Primer and cement vapours: air the cellar, no flame.', materials: ['primer and cement', ...(outletHigherMm > 0 ? [] : ['pipe and a coupling'])], wait: { minutes: 0, what: 'the cement cures', closes: 'unplug', by: 'cement' } }]
+  return [
+    {
+      id: 'outlet',
+      text:
+        outletHigherMm > 0
+          ? `Piece between pump and check valve ${by} shorter: the new outlet is higher by that. Cut square, deburred, dry-fitted, marked, then primer on both and cement on both`
+          : `Piece between pump and check valve ${by} longer: the new outlet is lower by that. A new piece cut, or a coupling and ${by} added, dry-fitted, marked, then primer on both and cement on both`,
+      tool: 'pipe saw, primer, cement',
+      minutes: about(outletHigherMm > 0 ? 10 : 14),
+      caution: 'Primer and cement vapours: air the cellar, no flame.',
+      materials: ['primer and cement', ...(outletHigherMm > 0 ? [] : ['pipe and a coupling'])],
+      wait: { minutes: 0, what: 'the cement cures', closes: 'unplug', by: 'cement' },
+    },
+  ]
 }
 
 /** What was measured, as a person would write it. */
-export function conditionText({ pipeInches, celsius, bearingClearanceMm, outletHigherMm, oneBearing, hot }: JobConditions): string {
+export function conditionText({
+  pipeInches,
+  celsius,
+  bearingClearanceMm,
+  outletHigherMm,
+  oneBearing,
+  hot,
+}: JobConditions): string {
   return [
-    pipeInches === undefined ? '' : `pipe ${n(pipeInches)} in`, celsius === undefined ? '' : `${n(celsius)} °C`, bearingClearanceMm === undefined ? '' : `bearing clearance ${n(bearingClearanceMm)} mm`,
-    outletHigherMm === undefined ? '' : `new outlet ${n(Math.abs(outletHigherMm))} mm ${outletHigherMm < 0 ? 'lower' : 'higher'}`, oneBearing === undefined ? '' : oneBearing ? 'one bearing' : 'both bearings', hot === undefined ? '' : hot ? 'motor hot' : 'motor cool',
-  ].filter(Boolean).join(', ')
+    pipeInches === undefined ? '' : `pipe ${n(pipeInches)} in`,
+    celsius === undefined ? '' : `${n(celsius)} °C`,
+    bearingClearanceMm === undefined ? '' : `bearing clearance ${n(bearingClearanceMm)} mm`,
+    outletHigherMm === undefined
+      ? ''
+      : `new outlet ${n(Math.abs(outletHigherMm))} mm ${outletHigherMm < 0 ? 'lower' : 'higher'}`,
+    oneBearing === undefined ? '' : oneBearing ? 'one bearing' : 'both bearings',
+    hot === undefined ? '' : hot ? 'motor hot' : 'motor cool',
+  ]
+    .filter(Boolean)
+    .join(', ')
 }

@@ -29,13 +29,22 @@ export function waterOff({ steps, waits, waterBack }: Pick<StepPlan, 'steps' | '
  *
  * @param spare the same repair with a spare first, where a spare can go in
  */
-export function downtimeOf(kind: Kind, plan: Pick<StepPlan, 'steps' | 'waits'>, spare: Pick<StepPlan, 'steps' | 'waits' | 'waterBack'> | undefined, installation: Installation = {}): Downtime {
+export function downtimeOf(
+  kind: Kind,
+  plan: Pick<StepPlan, 'steps' | 'waits'>,
+  spare: Pick<StepPlan, 'steps' | 'waits' | 'waterBack'> | undefined,
+  installation: Installation = {},
+): Downtime {
   const { stands, overrun, livestock, onlySupply } = DOWNTIME[kind]
   const length = stands && installation[stands.length]
   const swap = spare?.waterBack === undefined ? undefined : waterOff(spare)
   return {
-    inPlace: waterOff(plan), ...(swap ? { spareFirst: swap } : {}),
-    ...(stands && length ? { drainBack: { litres: Math.PI * (stands.insideMm / 2000) ** 2 * length * 1000, runsTo: stands.runsTo } } : {}),
-    overrun: (installation.livestock && livestock) || (installation.onlySupply && onlySupply) || overrun, urgent: Boolean(installation.livestock || installation.onlySupply),
+    inPlace: waterOff(plan),
+    ...(swap ? { spareFirst: swap } : {}),
+    ...(stands && length
+      ? { drainBack: { litres: Math.PI * (stands.insideMm / 2000) ** 2 * length * 1000, runsTo: stands.runsTo } }
+      : {}),
+    overrun: (installation.livestock && livestock) || (installation.onlySupply && onlySupply) || overrun,
+    urgent: Boolean(installation.livestock || installation.onlySupply),
   }
 }

@@ -13,18 +13,32 @@ const visit = (...steps: [step: string, minutes: number, estimate?: number][]): 
 
 describe('the shop’s own times', () => {
   it('a step runs from the tick before it in its visit; the first has no beginning', () => {
-    expect(ratiosOf(visit(['down:make-dead', 5, 4], ['down:valves', 6, 3]))).toEqual([{ step: 'down:valves', ratio: 2, estimate: 3 }])
-    expect(ratiosOf(visit(['down:make-dead', 9, 4], ['down:valves', 1.5, 3]))).toEqual([{ step: 'down:valves', ratio: 0.5, estimate: 3 }])
+    expect(ratiosOf(visit(['down:make-dead', 5, 4], ['down:valves', 6, 3]))).toEqual([
+      { step: 'down:valves', ratio: 2, estimate: 3 },
+    ])
+    expect(ratiosOf(visit(['down:make-dead', 9, 4], ['down:valves', 1.5, 3]))).toEqual([
+      { step: 'down:valves', ratio: 0.5, estimate: 3 },
+    ])
   })
 
   it('a clock that is set back between two ticks says nothing of the step between them, and leaves the others', () => {
     const [first, second, third] = visit(['down:make-dead', 5, 4], ['down:valves', 6, 3], ['down:drain', 4, 4])
-    const back = (each: TickedStep | undefined) => ({ ...(each as TickedStep), at: new Date(Date.parse((each as TickedStep).at) - 3_600_000).toISOString() })
-    expect(ratiosOf([first as TickedStep, back(second), back(third)])).toEqual([{ step: 'down:drain', ratio: 1, estimate: 4 }])
+    const back = (each: TickedStep | undefined) => ({
+      ...(each as TickedStep),
+      at: new Date(Date.parse((each as TickedStep).at) - 3_600_000).toISOString(),
+    })
+    expect(ratiosOf([first as TickedStep, back(second), back(third)])).toEqual([
+      { step: 'down:drain', ratio: 1, estimate: 4 },
+    ])
   })
 
   it('a break, a ticking off afterwards and a step that was undone say nothing', () => {
-    const ticked = visit(['down:valves', 0, 3], ['down:drain', 3 * LEARNING.longestOverEstimate * 2, 3], ['down:clamp', 0.01, 3], ['down:impeller', 6, 6])
+    const ticked = visit(
+      ['down:valves', 0, 3],
+      ['down:drain', 3 * LEARNING.longestOverEstimate * 2, 3],
+      ['down:clamp', 0.01, 3],
+      ['down:impeller', 6, 6],
+    )
     ticked.push({ step: 'down:impeller', at: '2026-05-04T12:00:00Z', done: false, estimate: 6 })
     expect(ratiosOf(ticked)).toEqual([])
   })
@@ -34,18 +48,24 @@ describe('the shop’s own times', () => {
     expect(robustRatio([2])).toBeLessThan(1.2)
     expect(robustRatio(Array.from({ length: 60 }, () => 2))).toBeGreaterThan(1.85)
     expect(robustRatio([0.5, 0.5, 0.5])).toBeCloseTo(1 / robustRatio([2, 2, 2]), 9)
-    const [usual, oneBad] = [robustRatio(Array.from({ length: 9 }, () => 1)), robustRatio([...Array.from({ length: 9 }, () => 1), 20])]
+    const [usual, oneBad] = [
+      robustRatio(Array.from({ length: 9 }, () => 1)),
+      robustRatio([...Array.from({ length: 9 }, () => 1), 20]),
+    ]
     expect(usual).toBeCloseTo(1, 12)
     expect(oneBad).toBeLessThan(Math.exp(Math.log(20) / 14) * 0.9)
   })
 
   it('a joint learns from every assembly it stands in, and the plan takes the learned minutes', () => {
     expect(paceKey('down:motor-bench.springs')).toBe('down:springs')
-    const ticked = Array.from({ length: 30 }, () => ratiosOf(visit(['down:part-halves', 1, 3], ['down:diffuser', 6, 3]))).flat()
+    const ticked = Array.from({ length: 30 }, () =>
+      ratiosOf(visit(['down:part-halves', 1, 3], ['down:diffuser', 6, 3])),
+    ).flat()
     const learned = learnSteps(ticked)
     expect(learned).toHaveLength(1)
     const pace = paceOf(learned)
-    const step = (options: object) => planTakeDown('band-clamp', ['diffuser'], options).down.find(({ id }) => id === 'down:diffuser')
+    const step = (options: object) =>
+      planTakeDown('band-clamp', ['diffuser'], options).down.find(({ id }) => id === 'down:diffuser')
     expect(step({ pace })).toMatchObject({ minutes: 3 * (pace['down:diffuser'] as number), estimate: 3 })
     expect(step({})).toMatchObject({ minutes: 3, estimate: 3 })
     const bench = stepPlan('pool', 'band-clamp', 'bearings-and-seal', { pace: { 'down:springs': 2 } })
@@ -53,7 +73,8 @@ describe('the shop’s own times', () => {
   })
 
   it('the least time is found among the shop’s own: where the valve is slow, the riser is cut', () => {
-    const ids = (pace: Record<string, number>) => planTakeDown('sump-sealed', ['pump'], { pace }).down.map(({ id }) => id)
+    const ids = (pace: Record<string, number>) =>
+      planTakeDown('sump-sealed', ['pump'], { pace }).down.map(({ id }) => id)
     expect(ids({})).toContain('down:check-valve')
     expect(ids({ 'down:check-valve': 9 })).toContain('down:cut-riser')
   })

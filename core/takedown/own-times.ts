@@ -2,14 +2,35 @@ import type { Basis } from '../judgement/judgement'
 import type { Pace } from './as-here'
 
 /** How much the printed estimate weighs, in steps of the shop's own, how far a step may stand from it before it counts no further (as a factor), and what is no step at all but a break or a ticking off afterwards. */
-export const LEARNING = { estimateSteps: 4, clipFactor: 1.6, shortestMinutes: 0.2, longestOverEstimate: 5, basis: { kind: 'shop', name: 'the estimate counts as four steps; shop default' } as Basis }
+export const LEARNING = {
+  estimateSteps: 4,
+  clipFactor: 1.6,
+  shortestMinutes: 0.2,
+  longestOverEstimate: 5,
+  basis: { kind: 'shop', name: 'the estimate counts as four steps; shop default' } as Basis,
+}
 
 /** A step as it was ticked. */
-export interface TickedStep { step: string; at: string; done: boolean; estimate?: number }
+export interface TickedStep {
+  step: string
+  at: string
+  done: boolean
+  estimate?: number
+}
 /** One step’s own minutes over its estimated ones, minutes. */
-export interface StepRatio { step: string; ratio: number; estimate: number }
+export interface StepRatio {
+  step: string
+  ratio: number
+  estimate: number
+}
 /** What the shop's own times make of one step. */
-export interface LearnedStep { step: string; times: number; estimate: number; minutes: number; ratio: number }
+export interface LearnedStep {
+  step: string
+  times: number
+  estimate: number
+  minutes: number
+  ratio: number
+}
 
 /** A step without the name of the assembly it was done in: the same joint learns from all of them. */
 export function paceKey(step: string): string {
@@ -44,7 +65,9 @@ export function robustRatio(ratios: readonly number[]): number {
   let centre = 0
   for (let turn = 0; turn < 60; turn++) {
     const weights = logs.map((log) => Math.min(1, clip / Math.max(1e-12, Math.abs(log - centre))))
-    const next = logs.reduce((sum, log, index) => sum + log * (weights[index] as number), 0) / (LEARNING.estimateSteps + weights.reduce((sum, weight) => sum + weight, 0))
+    const next =
+      logs.reduce((sum, log, index) => sum + log * (weights[index] as number), 0) /
+      (LEARNING.estimateSteps + weights.reduce((sum, weight) => sum + weight, 0))
     if (Math.abs(next - centre) < 1e-9) return Math.exp(next)
     centre = next
   }

@@ -15,16 +15,20 @@ describe('the schools of the trade', () => {
   })
 
   it('every mark has words for each way of its school', () => {
-    for (const [mark, { school, ways }] of Object.entries(SCHOOL_WORDS)) expect(Object.keys(ways), mark).toEqual(Object.keys(SCHOOLS[school].ways))
+    for (const [mark, { school, ways }] of Object.entries(SCHOOL_WORDS))
+      expect(Object.keys(ways), mark).toEqual(Object.keys(SCHOOLS[school].ways))
   })
 
   it('no mark is left in any step of any plan, whichever way the shop goes', () => {
     for (const last of [false, true]) {
-      const schools = Object.fromEntries(all.map((id) => [id, Object.keys(SCHOOLS[id].ways).at(last ? -1 : 0) as string]))
-      for (const graph of CONSTRUCTION_GRAPHS) for (const part of Object.keys(graph.reach) as Part[]) {
-        const { down, work, back } = planTakeDown(graph.id, [part], { schools })
-        for (const { text } of [...down, ...work, ...back]) expect(text, `${graph.id} ${part}`).not.toMatch(/[{}]/)
-      }
+      const schools = Object.fromEntries(
+        all.map((id) => [id, Object.keys(SCHOOLS[id].ways).at(last ? -1 : 0) as string]),
+      )
+      for (const graph of CONSTRUCTION_GRAPHS)
+        for (const part of Object.keys(graph.reach) as Part[]) {
+          const { down, work, back } = planTakeDown(graph.id, [part], { schools })
+          for (const { text } of [...down, ...work, ...back]) expect(text, `${graph.id} ${part}`).not.toMatch(/[{}]/)
+        }
     }
   })
 
@@ -33,18 +37,27 @@ describe('the schools of the trade', () => {
     expect(plan().back.find(({ id }) => id === 'back:nipple')?.text).toMatch(/PTFE tape clockwise/)
     expect(plan({ threads: 'compound' }).back.find(({ id }) => id === 'back:nipple')?.text).toMatch(/thread compound/)
     expect(plan().consumables).toContainEqual(expect.objectContaining({ material: 'PTFE tape' }))
-    expect(plan({ threads: 'compound' }).consumables).toContainEqual(expect.objectContaining({ material: 'thread compound' }))
+    expect(plan({ threads: 'compound' }).consumables).toContainEqual(
+      expect.objectContaining({ material: 'thread compound' }),
+    )
     expect(plan({ threads: 'both' }).minutes.p50).toBeGreaterThan(plan().minutes.p50)
     expect(plan().schools).toEqual(['isolation', 'threads'])
     const splice = (way: string) => planTakeDown('well-installation', ['splice'], { schools: { splices: way } })
     expect(splice('solder').minutes.p50).toBeGreaterThan(splice('crimp').minutes.p50 + 3)
-    expect(planTakeDown('vertical-shimmed', ['motor'], { schools: { shims: 'gap' } }).back.find(({ id }) => id === 'back:shims')?.text).toMatch(/gap measured/)
+    expect(
+      planTakeDown('vertical-shimmed', ['motor'], { schools: { shims: 'gap' } }).back.find(
+        ({ id }) => id === 'back:shims',
+      )?.text,
+    ).toMatch(/gap measured/)
   })
 
   it('a ring is reused only where the shop does, and never without a look', () => {
     const plan = planTakeDown('band-clamp', ['impeller'], { schools: { rings: 'reuse' } })
     expect(plan.back.find(({ id }) => id === 'back:part-halves')?.text).toMatch(/new if it is not new and clean/)
-    expect(plan.consumables).toContainEqual({ part: 'housing-o-ring', because: `${PARTS['housing-o-ring']} disturbed: only if it is not new and clean` })
+    expect(plan.consumables).toContainEqual({
+      part: 'housing-o-ring',
+      because: `${PARTS['housing-o-ring']} disturbed: only if it is not new and clean`,
+    })
   })
 
   it('a short across a capacitor is named and not offered', () => {

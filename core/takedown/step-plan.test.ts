@@ -4,27 +4,46 @@ import { KIND_CONSTRUCTIONS, type Construction, type Kind, type Part } from '../
 import { graphOf, type TakeDownStep } from './plan'
 import { repairSteps, splitStep, stepPlan } from './step-plan'
 
-const steps = (kind: Kind, construction: Construction, action: string): TakeDownStep[] => stepPlan(kind, construction, action)?.steps ?? []
-const ids = (list: readonly TakeDownStep[], phase: TakeDownStep['phase']) => list.filter((step) => step.phase === phase).map(({ id }) => id.replace(/^(down|work|back):/, ''))
-const every = (Object.entries(KIND_CONSTRUCTIONS) as [Kind, readonly Construction[]][]).flatMap(([kind, constructions]) => constructions.map((construction) => [kind, construction] as const))
+const steps = (kind: Kind, construction: Construction, action: string): TakeDownStep[] =>
+  stepPlan(kind, construction, action)?.steps ?? []
+const ids = (list: readonly TakeDownStep[], phase: TakeDownStep['phase']) =>
+  list.filter((step) => step.phase === phase).map(({ id }) => id.replace(/^(down|work|back):/, ''))
+const every = (Object.entries(KIND_CONSTRUCTIONS) as [Kind, readonly Construction[]][]).flatMap(
+  ([kind, constructions]) => constructions.map((construction) => [kind, construction] as const),
+)
 
 describe('the steps of a repair', () => {
-  it.each(every)('%s, %s: every repair comes back in the reverse of the way down, names each step once, and has its minutes', (kind, construction) => {
-    for (const { id } of KIND_KNOWLEDGE[kind]?.actions ?? []) {
-      const plan = stepPlan(kind, construction, id)
-      const list = plan?.steps ?? []
-      expect(ids(list, 'work').length, id).toBeGreaterThan(0)
-      expect(ids(list, 'back'), id).toEqual(ids(list, 'down').filter((each) => !/(^|\.)(discharge|cool)$/.test(each)).reverse())
-      expect(new Set(list.map((step) => step.id)).size, id).toBe(list.length)
-      expect(plan?.minutes.p90, id).toBeGreaterThanOrEqual(plan?.minutes.p50 as number)
-      for (const step of list) expect(step.id.length).toBeLessThanOrEqual(80)
-    }
-  })
+  it.each(every)(
+    '%s, %s: every repair comes back in the reverse of the way down, names each step once, and has its minutes',
+    (kind, construction) => {
+      for (const { id } of KIND_KNOWLEDGE[kind]?.actions ?? []) {
+        const plan = stepPlan(kind, construction, id)
+        const list = plan?.steps ?? []
+        expect(ids(list, 'work').length, id).toBeGreaterThan(0)
+        expect(ids(list, 'back'), id).toEqual(
+          ids(list, 'down')
+            .filter((each) => !/(^|\.)(discharge|cool)$/.test(each))
+            .reverse(),
+        )
+        expect(new Set(list.map((step) => step.id)).size, id).toBe(list.length)
+        expect(plan?.minutes.p90, id).toBeGreaterThanOrEqual(plan?.minutes.p50 as number)
+        for (const step of list) expect(step.id.length).toBeLessThanOrEqual(80)
+      }
+    },
+  )
 
   it('the repairs that take something apart are planned on every construction', () => {
-    for (const [kind, construction] of every) for (const { id, parts } of KIND_KNOWLEDGE[kind]?.actions ?? []) {
-      if (parts.some((part) => ['shaft-seal', 'motor', 'pump', 'bearings', 'impeller', 'pump-end', 'splice'].includes(part))) expect(stepPlan(kind, construction, id)?.assemblies.length, `${kind} ${construction} ${id}`).toBeGreaterThan(0)
-    }
+    for (const [kind, construction] of every)
+      for (const { id, parts } of KIND_KNOWLEDGE[kind]?.actions ?? []) {
+        if (
+          parts.some((part) =>
+            ['shaft-seal', 'motor', 'pump', 'bearings', 'impeller', 'pump-end', 'splice'].includes(part),
+          )
+        )
+          expect(stepPlan(kind, construction, id)?.assemblies.length, `${kind} ${construction} ${id}`).toBeGreaterThan(
+            0,
+          )
+      }
   })
 
   it('bearings: the motor leaves its pump, is opened on the bench, and comes back, the seal renewed with it', () => {
@@ -52,12 +71,17 @@ describe('the steps of a repair', () => {
   })
 
   it('a control box and a pressure switch leave the well alone', () => {
-    for (const action of ['replace-control-box', 'replace-relay', 'replace-pressure-switch', 'recharge-tank']) expect(ids(steps('well-three-wire', 'submersible-joined', action), 'down'), action).not.toContain('pull')
+    for (const action of ['replace-control-box', 'replace-relay', 'replace-pressure-switch', 'recharge-tank'])
+      expect(ids(steps('well-three-wire', 'submersible-joined', action), 'down'), action).not.toContain('pull')
     expect(stepPlan('jet', 'jet-end', 'replace-relief-valve')?.assemblies).toEqual(['pressure-tee'])
   })
 
   it('a joint that two assemblies have is held, and corrected, in the one that was meant', () => {
-    const bench = (joint: string) => stepPlan('pool', 'band-clamp', 'bearings-and-seal', { found: [{ joint, what: 'stuck' }], machineCorrections: [{ joint, count: 3 }] })?.steps ?? []
+    const bench = (joint: string) =>
+      stepPlan('pool', 'band-clamp', 'bearings-and-seal', {
+        found: [{ joint, what: 'stuck' }],
+        machineCorrections: [{ joint, count: 3 }],
+      })?.steps ?? []
     const freed = (list: readonly TakeDownStep[]) => list.filter(({ id }) => id.includes(':free')).map(({ id }) => id)
     expect(freed(bench('motor-bench.rear-cover'))).toEqual(['down:motor-bench.rear-cover:free'])
     expect(freed(bench('rear-cover'))).toEqual(['down:rear-cover:free'])
@@ -67,18 +91,31 @@ describe('the steps of a repair', () => {
     expect(freed(bench('drive-bell'))).toEqual(['down:motor-bench.drive-bell:free'])
   })
 
-  it.each(every)('%s, %s: whatever is found damaged, no step is there twice, and with a spare first it waits for the bench', (kind, construction) => {
-    for (const { id } of KIND_KNOWLEDGE[kind]?.actions ?? []) {
-      const parts = new Set((repairSteps(kind, construction, id)?.assemblies ?? []).flatMap((assembly) => Object.keys(graphOf(assembly).reach) as Part[]))
-      for (const part of parts) for (const spareFirst of [false, true]) {
-        const options = { found: [{ part, what: 'damaged' as const }], spareFirst }
-        const plan = repairSteps(kind, construction, id, options)
-        const list = plan?.steps.map((step) => step.id) ?? []
-        expect(new Set(list).size, `${id} ${part}`).toBe(list.length)
-        if (plan?.waterBack) expect(list.indexOf(plan.waterBack), `${id} ${part}`).toBe(repairSteps(kind, construction, id, { spareFirst })?.steps.findIndex((step) => step.id === plan.waterBack))
+  it.each(every)(
+    '%s, %s: whatever is found damaged, no step is there twice, and with a spare first it waits for the bench',
+    (kind, construction) => {
+      for (const { id } of KIND_KNOWLEDGE[kind]?.actions ?? []) {
+        const parts = new Set(
+          (repairSteps(kind, construction, id)?.assemblies ?? []).flatMap(
+            (assembly) => Object.keys(graphOf(assembly).reach) as Part[],
+          ),
+        )
+        for (const part of parts)
+          for (const spareFirst of [false, true]) {
+            const options = { found: [{ part, what: 'damaged' as const }], spareFirst }
+            const plan = repairSteps(kind, construction, id, options)
+            const list = plan?.steps.map((step) => step.id) ?? []
+            expect(new Set(list).size, `${id} ${part}`).toBe(list.length)
+            if (plan?.waterBack)
+              expect(list.indexOf(plan.waterBack), `${id} ${part}`).toBe(
+                repairSteps(kind, construction, id, { spareFirst })?.steps.findIndex(
+                  (step) => step.id === plan.waterBack,
+                ),
+              )
+          }
       }
-    }
-  })
+    },
+  )
 
   it('relieves pressure and drains before a wet end is parted', () => {
     for (const construction of ['band-clamp', 'bolted-seal-plate'] as const) {
@@ -93,22 +130,35 @@ describe('the steps of a repair', () => {
     expect(steps('pool', 'band-clamp', 'leave-it').map(({ id }) => id)).toEqual(['work:leave'])
   })
 
-  it('a start capacitor is spoken of where that is the one being replaced', () => expect(steps('pool', 'band-clamp', 'replace-start-capacitor').find(({ phase }) => phase === 'work')?.part).toBe('start-capacitor'))
+  it('a start capacitor is spoken of where that is the one being replaced', () =>
+    expect(steps('pool', 'band-clamp', 'replace-start-capacitor').find(({ phase }) => phase === 'work')?.part).toBe(
+      'start-capacitor',
+    ))
 
   it('this machine’s own counts and what was found reach through both assemblies', () => {
-    const plan = stepPlan('pool', 'bolted-seal-plate', 'bearings-and-seal', { machineCorrections: [{ joint: 'cover-bolts', count: 8 }, { joint: 'through-bolts', count: 3 }], found: [{ joint: 'impeller', what: 'stuck' }] })
+    const plan = stepPlan('pool', 'bolted-seal-plate', 'bearings-and-seal', {
+      machineCorrections: [
+        { joint: 'cover-bolts', count: 8 },
+        { joint: 'through-bolts', count: 3 },
+      ],
+      found: [{ joint: 'impeller', what: 'stuck' }],
+    })
     expect(plan?.steps.find(({ id }) => id === 'down:cover-bolts')?.count).toBe(8)
     expect(plan?.steps.find(({ id }) => id === 'down:motor-bench.through-bolts')?.count).toBe(3)
     expect(plan?.steps.find(({ id }) => id === 'down:impeller:free')).toBeDefined()
   })
 
   it('splits into what is done and how, losing no word', () => {
-    expect(splitStep('Lock screw out of the impeller eye: left-handed, turn it clockwise')).toEqual({ title: 'Lock screw out of the impeller eye', how: 'Left-handed, turn it clockwise.' })
+    expect(splitStep('Lock screw out of the impeller eye: left-handed, turn it clockwise')).toEqual({
+      title: 'Lock screw out of the impeller eye',
+      how: 'Left-handed, turn it clockwise.',
+    })
     for (const { text } of steps('pool', 'bolted-seal-plate', 'swap-motor')) {
       const { title, how } = splitStep(text)
       expect(`${title} ${how}`.toLowerCase().match(/[a-z0-9]+/g)).toEqual(text.toLowerCase().match(/[a-z0-9]+/g))
     }
   })
 
-  it('is undefined for a repair nobody knows', () => expect(stepPlan('pool', 'band-clamp', 'polish-it')).toBeUndefined())
+  it('is undefined for a repair nobody knows', () =>
+    expect(stepPlan('pool', 'band-clamp', 'polish-it')).toBeUndefined())
 })

@@ -1,5 +1,17 @@
 import { Type } from 'class-transformer'
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsString, Length, Max, MaxLength, Min, ValidateNested } from 'class-validator'
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsString,
+  Length,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator'
 import { SCHOOLS, type SchoolId } from '../knowledge/schools'
 import { CONDITION_BOUNDS } from './conditions'
 import { MOST_PIECES } from './tray'
@@ -13,7 +25,12 @@ export class PlaceInput {
 export class JointCorrectionInput {
   @IsString() @Length(1, 60) joint!: string
   @MayBeAbsent() @IsInt() @Min(0) @Max(MOST_PIECES) count?: number
-  @MayBeAbsent() @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => PlaceInput) places?: PlaceInput[]
+  @MayBeAbsent()
+  @IsArray()
+  @ArrayMaxSize(12)
+  @ValidateNested({ each: true })
+  @Type(() => PlaceInput)
+  places?: PlaceInput[]
   @MayBeAbsent() @IsIn(['right', 'left']) hand?: 'right' | 'left'
   @MayBeAbsent() @IsString() @MaxLength(80) tool?: string
 }
@@ -29,8 +46,17 @@ export class JobConditionsInput {
 
 /** The schools of a shop, each one of its own ways. */
 export function SchoolWaysField(): PropertyDecorator {
-  const sorts = Object.entries(SCHOOLS).map(([id, { ways }]) => `${id}: ${Object.keys(ways).join(' or ')}`).join('; ')
-  const known = (value: unknown): boolean => typeof value === 'object' && value !== null && !Array.isArray(value) && Object.entries(value).every(([id, way]) => Object.hasOwn(SCHOOLS, id) && typeof way === 'string' && Object.hasOwn(SCHOOLS[id as SchoolId].ways, way))
+  const sorts = Object.entries(SCHOOLS)
+    .map(([id, { ways }]) => `${id}: ${Object.keys(ways).join(' or ')}`)
+    .join('; ')
+  const known = (value: unknown): boolean =>
+    typeof value === 'object' &&
+    value !== null &&
+    !Array.isArray(value) &&
+    Object.entries(value).every(
+      ([id, way]) =>
+        Object.hasOwn(SCHOOLS, id) && typeof way === 'string' && Object.hasOwn(SCHOOLS[id as SchoolId].ways, way),
+    )
   return (target, property) => {
     MayBeAbsent()(target, property)
     rule('isSchoolWays', known, `must name a school and one of its ways: ${sorts}`)(target, property)

@@ -11,19 +11,54 @@ export function isCount(number: number): boolean {
 }
 
 /** A step as it was ticked. */
-export interface StepRecord { done: boolean; count?: number; places?: readonly JointPlace[]; reason?: string; note?: string; at: string }
+export interface StepRecord {
+  done: boolean
+  count?: number
+  places?: readonly JointPlace[]
+  reason?: string
+  note?: string
+  at: string
+}
 /** Something that is out and not back: what, how many, and whether it must be gone rather than in. */
-export interface TrayItem { id: string; part: Part; count?: number; places?: readonly JointPlace[]; note?: string; written?: string; hand?: 'left'; text: string; temporary: boolean; at: string }
+export interface TrayItem {
+  id: string
+  part: Part
+  count?: number
+  places?: readonly JointPlace[]
+  note?: string
+  written?: string
+  hand?: 'left'
+  text: string
+  temporary: boolean
+  at: string
+}
 
 /** What lies in the tray: every joint that is open and has a way back that is not done yet. */
 export function trayOf(steps: readonly TakeDownStep[], records: ReadonlyMap<string, StepRecord>): TrayItem[] {
-  const back = new Map(steps.filter(({ phase }) => phase === 'back').map((step) => [step.id.replace(/^back:/, ''), step]))
-  return steps.filter(({ phase }) => phase === 'down').flatMap((step): TrayItem[] => {
-    const record = records.get(step.id)
-    const closing = back.get(step.id.replace(/^down:/, ''))
-    if (!record?.done || !closing || records.get(closing.id)?.done) return []
-    return [{ id: step.id, part: step.part, ...(step.count === undefined ? {} : { count: record.count ?? step.count }), ...(record.places ?? step.places ? { places: record.places ?? step.places } : {}), ...(record.note ? { written: record.note } : {}), ...(step.countNote ? { note: step.countNote } : {}), ...(step.hand === 'left' ? { hand: 'left' as const } : {}), text: step.text, temporary: step.temporary === true, at: record.at }]
-  })
+  const back = new Map(
+    steps.filter(({ phase }) => phase === 'back').map((step) => [step.id.replace(/^back:/, ''), step]),
+  )
+  return steps
+    .filter(({ phase }) => phase === 'down')
+    .flatMap((step): TrayItem[] => {
+      const record = records.get(step.id)
+      const closing = back.get(step.id.replace(/^down:/, ''))
+      if (!record?.done || !closing || records.get(closing.id)?.done) return []
+      return [
+        {
+          id: step.id,
+          part: step.part,
+          ...(step.count === undefined ? {} : { count: record.count ?? step.count }),
+          ...((record.places ?? step.places) ? { places: record.places ?? step.places } : {}),
+          ...(record.note ? { written: record.note } : {}),
+          ...(step.countNote ? { note: step.countNote } : {}),
+          ...(step.hand === 'left' ? { hand: 'left' as const } : {}),
+          text: step.text,
+          temporary: step.temporary === true,
+          at: record.at,
+        },
+      ]
+    })
 }
 
 /** Which places get another number than came out of them; a joint without places is one place. */

@@ -10,7 +10,13 @@ describe('what lies open anyway', () => {
   })
 
   it('the sum is the one that is said: part and minutes now, against chance × (journey, take-down, part) later', () => {
-    const [sum] = whileOpenSums([{ part: 'bearings', minutes: 30 }], 60, 5, { ...DEFAULT_RATES, hourly: 100, trip: 80, partsMarkup: 0.5, partPrices: { bearings: 20 } })
+    const [sum] = whileOpenSums([{ part: 'bearings', minutes: 30 }], 60, 5, {
+      ...DEFAULT_RATES,
+      hourly: 100,
+      trip: 80,
+      partsMarkup: 0.5,
+      partPrices: { bearings: 20 },
+    })
     expect(sum?.now).toBeCloseTo(30 + 50, 9)
     expect(sum?.later).toBeCloseTo((sum?.chance ?? 0) * (80 + 150 + 30), 9)
   })
@@ -23,11 +29,19 @@ describe('what lies open anyway', () => {
   })
 
   it('what reads tired is the likelier to fail, what reads failed is sure to', () => {
-    const chance = (verdict?: 'sound' | 'tired' | 'failed') => whileOpenSums([{ part: 'run-capacitor', minutes: 6 }], 60, 2, DEFAULT_RATES, new Map(verdict ? [['run-capacitor', verdict]] : []))[0]?.chance ?? 0
+    const chance = (verdict?: 'sound' | 'tired' | 'failed') =>
+      whileOpenSums(
+        [{ part: 'run-capacitor', minutes: 6 }],
+        60,
+        2,
+        DEFAULT_RATES,
+        new Map(verdict ? [['run-capacitor', verdict]] : []),
+      )[0]?.chance ?? 0
     expect(chance('sound')).toBe(chance())
     expect(1 - chance('tired')).toBeCloseTo((1 - chance()) ** 3, 12)
     expect(chance('failed')).toBe(1)
   })
 
-  it('says nothing of a part without a price', () => expect(whileOpenSums([{ part: 'volute', minutes: 5 }], 60, 5, DEFAULT_RATES)).toEqual([]))
+  it('says nothing of a part without a price', () =>
+    expect(whileOpenSums([{ part: 'volute', minutes: 5 }], 60, 5, DEFAULT_RATES)).toEqual([]))
 })

@@ -5,7 +5,15 @@ import type { Part } from '../knowledge/vocabulary'
 import type { TakeDownPlan } from './plan'
 
 /** A part that lies open anyway: what doing it now costs, and what leaving it is expected to. */
-export interface WhileOpen { part: Part; minutes: number; now: number; later: number; chance: number; worth: boolean; verdict?: Verdict }
+export interface WhileOpen {
+  part: Part
+  minutes: number
+  now: number
+  later: number
+  chance: number
+  worth: boolean
+  verdict?: Verdict
+}
 
 /**
  * Chance that a part of an age fails within some years: Weibull about its usual life, given that it has lived so far.
@@ -13,7 +21,12 @@ export interface WhileOpen { part: Part; minutes: number; now: number; later: nu
  * @param life the years between which it usually ends; its middle is the scale
  * @param hazardTimes how many times as readily it fails as its age alone says
  */
-export function chanceOfFailing(life: readonly [number, number], ageYears: number, withinYears: number, hazardTimes = 1): number {
+export function chanceOfFailing(
+  life: readonly [number, number],
+  ageYears: number,
+  withinYears: number,
+  hazardTimes = 1,
+): number {
   const scale = (life[0] + life[1]) / 2
   const hazard = (years: number) => (years / scale) ** WEAR_OUT.shape
   return 1 - Math.exp(hazardTimes * (hazard(ageYears) - hazard(ageYears + withinYears)))
@@ -24,15 +37,26 @@ export function chanceOfFailing(life: readonly [number, number], ageYears: numbe
  *
  * @param verdicts what this visit’s readings say of parts
  */
-export function whileOpenSums(open: TakeDownPlan['whileOpen'], takeDownMinutes: number, ageYears: number, rates: Rates, verdicts: ReadonlyMap<string, Verdict> = new Map()): WhileOpen[] {
-  return open.flatMap(({ part, minutes }): WhileOpen[] => {
-    const [life, price] = [LIVES[part], rates.partPrices[part]]
-    if (!life || price === undefined) return []
-    const material = price * (1 + rates.partsMarkup)
-    const verdict = verdicts.get(part)
-    const chance = verdict === 'failed' ? 1 : chanceOfFailing(life, ageYears, WEAR_OUT.horizonYears, verdict === 'tired' ? TIRED_HAZARD : 1)
-    const now = material + (minutes / 60) * rates.hourly
-    const later = chance * (rates.trip + ((takeDownMinutes + minutes) / 60) * rates.hourly + material)
-    return [{ part, minutes, now, later, chance, worth: now < later, ...(verdict ? { verdict } : {}) }]
-  }).sort((a, b) => b.later - b.now - (a.later - a.now))
+export function whileOpenSums(
+  open: TakeDownPlan['whileOpen'],
+  takeDownMinutes: number,
+  ageYears: number,
+  rates: Rates,
+  verdicts: ReadonlyMap<string, Verdict> = new Map(),
+): WhileOpen[] {
+  return open
+    .flatMap(({ part, minutes }): WhileOpen[] => {
+      const [life, price] = [LIVES[part], rates.partPrices[part]]
+      if (!life || price === undefined) return []
+      const material = price * (1 + rates.partsMarkup)
+      const verdict = verdicts.get(part)
+      const chance =
+        verdict === 'failed'
+          ? 1
+          : chanceOfFailing(life, ageYears, WEAR_OUT.horizonYears, verdict === 'tired' ? TIRED_HAZARD : 1)
+      const now = material + (minutes / 60) * rates.hourly
+      const later = chance * (rates.trip + ((takeDownMinutes + minutes) / 60) * rates.hourly + material)
+      return [{ part, minutes, now, later, chance, worth: now < later, ...(verdict ? { verdict } : {}) }]
+    })
+    .sort((a, b) => b.later - b.now - (a.later - a.now))
 }

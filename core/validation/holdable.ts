@@ -6,7 +6,9 @@ export const MOST_LEVELS = 64
 /** What no PostgreSQL text can hold: the null character, and half of a surrogate pair (half an emoji). */
 const UNHOLDABLE = /\0|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/
 
-const [QUOTE, BACKSLASH, OPEN_ARRAY, CLOSE_ARRAY, OPEN_OBJECT, CLOSE_OBJECT] = [...'"\\[]{}'].map((each) => each.charCodeAt(0))
+const [QUOTE, BACKSLASH, OPEN_ARRAY, CLOSE_ARRAY, OPEN_OBJECT, CLOSE_OBJECT] = [...'"\\[]{}'].map((each) =>
+  each.charCodeAt(0),
+)
 
 /**
  * Refuses what could be said in JSON and not be kept: null characters and halves of characters in any text or field name, names that
@@ -29,7 +31,12 @@ function holds(value: unknown, level: number): boolean {
   if (level >= MOST_LEVELS) return false
   if (Array.isArray(value)) return value.every((item) => holds(item, level + 1))
   for (const name of Object.keys(value)) {
-    if (name in Object.prototype || UNHOLDABLE.test(name) || !holds((value as Record<string, unknown>)[name], level + 1)) return false
+    if (
+      name in Object.prototype ||
+      UNHOLDABLE.test(name) ||
+      !holds((value as Record<string, unknown>)[name], level + 1)
+    )
+      return false
   }
   return true
 }
@@ -46,14 +53,19 @@ function walk(value: unknown, field: string, level: number, problems: FieldProbl
   }
   for (const [name, inner] of Object.entries(value)) {
     const path = field ? `${field}.${name}` : name
-    if (name in Object.prototype) problems.push({ field: path, value: name, expected: 'no field of that name is known here' })
+    if (name in Object.prototype)
+      problems.push({ field: path, value: name, expected: 'no field of that name is known here' })
     if (UNHOLDABLE.test(name)) problems.push(unholdable(path, name, 'a field name'))
     walk(inner, path, level + 1, problems)
   }
 }
 
 function unholdable(field: string, value: string, what: string): FieldProblem {
-  return { field: well(field), value: well(value), expected: `${what} without null characters and without half an emoji` }
+  return {
+    field: well(field),
+    value: well(value),
+    expected: `${what} without null characters and without half an emoji`,
+  }
 }
 
 /** The text with a visible mark where it could not be kept, so that the answer itself can be. */

@@ -23,6 +23,6 @@ export function badField(field: string, value: unknown, expected: string): Input
 
 function describe(value: unknown): string {
   if (value === undefined) return 'nothing'
-  const text = typeof value === 'number' ? String(value) : JSON.stringify(value) ?? String(value)
+  const text = typeof value === 'number' ? String(value) : (JSON.stringify(value) ?? String(value))
   return text.length > 80 ? `${text.slice(0, 77)}…` : text
 }

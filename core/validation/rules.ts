@@ -9,7 +9,11 @@ const LEAST_MAGNITUDE = 1e-9
 export function Quantity(bounds: { above?: number; min?: number; max?: number } = {}): PropertyDecorator {
   return (target, property) => {
     IsNumber({ allowNaN: false, allowInfinity: false })(target, property as string)
-    rule('isMeasurable', (value) => typeof value === 'number' && (value === 0 || Math.abs(value) >= LEAST_MAGNITUDE), `must be 0, or at least ${LEAST_MAGNITUDE} in size`)(target, property)
+    rule(
+      'isMeasurable',
+      (value) => typeof value === 'number' && (value === 0 || Math.abs(value) >= LEAST_MAGNITUDE),
+      `must be 0, or at least ${LEAST_MAGNITUDE} in size`,
+    )(target, property)
     if (bounds.min !== undefined) Min(bounds.min)(target, property as string)
     if (bounds.max !== undefined) Max(bounds.max)(target, property as string)
     if (bounds.above !== undefined) {
@@ -34,7 +38,12 @@ export function OptionalQuantity(bounds: { above?: number; min?: number; max?: n
 
 /** One number above zero, or two with the lower first. */
 export function QuantityOrRange(options?: ValidationOptions): PropertyDecorator {
-  return rule('isQuantityOrRange', (value) => positive(value) || isRange(value), 'must be a number above 0, or a range [low, high] of two such numbers', options)
+  return rule(
+    'isQuantityOrRange',
+    (value) => positive(value) || isRange(value),
+    'must be a number above 0, or a range [low, high] of two such numbers',
+    options,
+  )
 }
 
 /** Two numbers above zero, the lower first. */
@@ -45,8 +54,14 @@ export function QuantityRange(options?: ValidationOptions): PropertyDecorator {
 /** An id of a table of the vocabulary. */
 export function IdOf(table: object, options?: ValidationOptions): PropertyDecorator {
   const ids = Object.keys(table)
-  const listed = ids.length > 20 ? `${ids.slice(0, 12).join(', ')}, … (${ids.length} in all; see docs/formats)` : ids.join(', ')
-  return rule('isIdOf', (value) => typeof value === 'string' && Object.hasOwn(table, value), `must be one of ${listed}`, options)
+  const listed =
+    ids.length > 20 ? `${ids.slice(0, 12).join(', ')}, … (${ids.length} in all; see docs/formats)` : ids.join(', ')
+  return rule(
+    'isIdOf',
+    (value) => typeof value === 'string' && Object.hasOwn(table, value),
+    `must be one of ${listed}`,
+    options,
+  )
 }
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/
@@ -69,11 +84,18 @@ export function Uuid(): PropertyDecorator {
  * @example isInstant('2026-02-30T10:00:00Z') // false: there is no such day
  */
 export function isInstant(value: unknown): value is string {
-  const [, year, month, day, hour, minute, second = '0', zoneHours = '0', zoneMinutes = '0'] = (typeof value === 'string' && INSTANT.exec(value)) || []
+  const [, year, month, day, hour, minute, second = '0', zoneHours = '0', zoneMinutes = '0'] =
+    (typeof value === 'string' && INSTANT.exec(value)) || []
   // There is no year 0 in an instant.
   if (year === undefined || Number(year) === 0 || !isRealDay(Number(year), Number(month), Number(day))) return false
   const endOfDay = Number(hour) === 24 && Number(minute) === 0 && Number(second) === 0
-  return (Number(hour) < 24 || endOfDay) && Number(minute) < 60 && Number(second) < 60 && Number(zoneHours) <= MOST_ZONE_HOURS && Number(zoneMinutes) < 60
+  return (
+    (Number(hour) < 24 || endOfDay) &&
+    Number(minute) < 60 &&
+    Number(second) < 60 &&
+    Number(zoneHours) <= MOST_ZONE_HOURS &&
+    Number(zoneMinutes) < 60
+  )
 }
 
 /** A calendar day that exists, such as 2026-05-12. */
@@ -99,9 +121,24 @@ function isRealDay(year: number, month: number, day: number): boolean {
 }
 
 /** A rule of our own, in one place. */
-export function rule(name: string, holds: (value: unknown) => boolean, expected: string, options?: ValidationOptions): PropertyDecorator {
+export function rule(
+  name: string,
+  holds: (value: unknown) => boolean,
+  expected: string,
+  options?: ValidationOptions,
+): PropertyDecorator {
   return (target, property) => {
-    registerDecorator({ name, target: target.constructor, propertyName: property as string, options, validator: { validate: holds, defaultMessage: () => `${String(property)} ${options?.each ? 'must hold only values each of which ' : ''}${expected}` } })
+    registerDecorator({
+      name,
+      target: target.constructor,
+      propertyName: property as string,
+      options,
+      validator: {
+        validate: holds,
+        defaultMessage: () =>
+          `${String(property)} ${options?.each ? 'must hold only values each of which ' : ''}${expected}`,
+      },
+    })
   }
 }
 
@@ -110,5 +147,7 @@ function positive(value: unknown): value is number {
 }
 
 function isRange(value: unknown): boolean {
-  return Array.isArray(value) && value.length === 2 && value.every(positive) && (value[0] as number) <= (value[1] as number)
+  return (
+    Array.isArray(value) && value.length === 2 && value.every(positive) && (value[0] as number) <= (value[1] as number)
+  )
 }

@@ -11,13 +11,26 @@ import { InputError, type FieldProblem } from './input-error'
  * @throws InputError with one problem per field: path, value, what would be right
  */
 export function validated<T extends object>(type: ClassConstructor<T>, plain: unknown, { shallow = false } = {}): T {
-  if (plain === null || typeof plain !== 'object' || Array.isArray(plain)) throw new InputError([{ field: '', value: plain, expected: 'a JSON object is needed' }])
+  if (plain === null || typeof plain !== 'object' || Array.isArray(plain))
+    throw new InputError([{ field: '', value: plain, expected: 'a JSON object is needed' }])
   // A name that every object has would hide the class itself from the library.
   const hiding = Object.keys(plain).find((name) => name in Object.prototype)
-  if (hiding !== undefined) throw new InputError([{ field: hiding, value: (plain as Record<string, unknown>)[hiding], expected: 'no field of that name is known here' }])
+  if (hiding !== undefined)
+    throw new InputError([
+      {
+        field: hiding,
+        value: (plain as Record<string, unknown>)[hiding],
+        expected: 'no field of that name is known here',
+      },
+    ])
   const instance = instanceOf(type, plain, shallow)
   if (passes(type, instance)) return instance
-  const errors = validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true, stopAtFirstError: true })
+  const errors = validateSync(instance, {
+    whitelist: true,
+    forbidNonWhitelisted: true,
+    forbidUnknownValues: true,
+    stopAtFirstError: true,
+  })
   if (errors.length > 0) throw new InputError(errors.flatMap((error) => flatten(error)))
   return instance
 }
@@ -33,7 +46,11 @@ function instanceOf<T extends object>(type: ClassConstructor<T>, plain: object, 
 }
 
 /** The rules of a class as the library keeps them, field by field: looked up once, since they never change after the class is defined. */
-interface FieldRules { conditions: ((instance: object, value: unknown) => boolean)[]; checks: { each: boolean; holds: (value: unknown, instance: object) => boolean }[]; nested: boolean }
+interface FieldRules {
+  conditions: ((instance: object, value: unknown) => boolean)[]
+  checks: { each: boolean; holds: (value: unknown, instance: object) => boolean }[]
+  nested: boolean
+}
 const rulesOf = new Map<unknown, ReadonlyMap<string, FieldRules>>()
 
 /**
@@ -46,7 +63,12 @@ function passes(type: ClassConstructor<object>, instance: object): boolean {
   for (const [field, { conditions, checks, nested }] of rules) {
     const value = (instance as Record<string, unknown>)[field]
     if (!conditions.every((condition) => condition(instance, value))) continue
-    if (!checks.every(({ each, holds }) => (each ? Array.isArray(value) && value.every((item) => holds(item, instance)) : holds(value, instance)))) return false
+    if (
+      !checks.every(({ each, holds }) =>
+        each ? Array.isArray(value) && value.every((item) => holds(item, instance)) : holds(value, instance),
+      )
+    )
+      return false
     if (nested && !(Array.isArray(value) ? value : [value]).every(passesNested)) return false
   }
   return true
@@ -66,11 +88,22 @@ function fieldRules(type: ClassConstructor<object>): ReadonlyMap<string, FieldRu
   for (const rule of storage.getTargetValidationMetadatas(type, '', false, false)) {
     const field = fields.get(rule.propertyName) ?? { conditions: [], checks: [], nested: false }
     fields.set(rule.propertyName, field)
-    if (rule.type === ValidationTypes.CONDITIONAL_VALIDATION) field.conditions.push(rule.constraints[0] as FieldRules['conditions'][number])
+    if (rule.type === ValidationTypes.CONDITIONAL_VALIDATION)
+      field.conditions.push(rule.constraints[0] as FieldRules['conditions'][number])
     else if (rule.type !== ValidationTypes.CUSTOM_VALIDATION) field.nested ||= rule.type !== ValidationTypes.WHITELIST
     else {
       for (const { instance: constraint } of storage.getTargetValidatorConstraints(rule.constraintCls)) {
-        field.checks.push({ each: rule.each, holds: (value, object) => constraint.validate(value, { value, object, constraints: rule.constraints, property: rule.propertyName, targetName: type.name }) === true })
+        field.checks.push({
+          each: rule.each,
+          holds: (value, object) =>
+            constraint.validate(value, {
+              value,
+              object,
+              constraints: rule.constraints,
+              property: rule.propertyName,
+              targetName: type.name,
+            }) === true,
+        })
       }
     }
   }
@@ -80,7 +113,11 @@ function fieldRules(type: ClassConstructor<object>): ReadonlyMap<string, FieldRu
 
 function flatten(error: ValidationError, path = ''): FieldProblem[] {
   const field = path ? `${path}.${error.property}` : error.property
-  const own = Object.entries(error.constraints ?? {}).map(([rule, message]) => ({ field, value: error.value as unknown, expected: plainSentence(rule, message, error.property) }))
+  const own = Object.entries(error.constraints ?? {}).map(([rule, message]) => ({
+    field,
+    value: error.value as unknown,
+    expected: plainSentence(rule, message, error.property),
+  }))
   return [...own, ...(error.children ?? []).flatMap((child) => flatten(child, field))]
 }
 

@@ -10,19 +10,40 @@ import type { Chance } from '../quantity/random'
 
 /** Motor types as they are met with on each kind, as weights: the makers' habits, invented for this bench. */
 const MET_WITH: Record<Kind, Partial<Record<MotorType, number>>> = {
-  pool: { 'capacitor-start-run': 5, 'permanent-split': 4, electronic: 2, 'capacitor-start': 1 }, booster: { 'capacitor-start': 6, 'permanent-split': 2 }, spa: { 'permanent-split': 6, 'capacitor-start-run': 1, electronic: 0.5 },
-  'well-two-wire': { 'permanent-split': 5, 'split-phase': 3, 'capacitor-start': 2 }, 'well-three-wire': { 'capacitor-start': 5, 'capacitor-start-run': 3 }, jet: { 'capacitor-start': 5, 'capacitor-start-run': 3, 'split-phase': 1 },
-  sump: { 'permanent-split': 5, 'split-phase': 3, 'capacitor-start': 1 }, circulation: { 'permanent-split': 5, 'capacitor-start': 2, electronic: 1 }, utility: { 'permanent-split': 4, 'capacitor-start': 3, 'capacitor-start-run': 1 },
+  pool: { 'capacitor-start-run': 5, 'permanent-split': 4, electronic: 2, 'capacitor-start': 1 },
+  booster: { 'capacitor-start': 6, 'permanent-split': 2 },
+  spa: { 'permanent-split': 6, 'capacitor-start-run': 1, electronic: 0.5 },
+  'well-two-wire': { 'permanent-split': 5, 'split-phase': 3, 'capacitor-start': 2 },
+  'well-three-wire': { 'capacitor-start': 5, 'capacitor-start-run': 3 },
+  jet: { 'capacitor-start': 5, 'capacitor-start-run': 3, 'split-phase': 1 },
+  sump: { 'permanent-split': 5, 'split-phase': 3, 'capacitor-start': 1 },
+  circulation: { 'permanent-split': 5, 'capacitor-start': 2, electronic: 1 },
+  utility: { 'permanent-split': 4, 'capacitor-start': 3, 'capacitor-start-run': 1 },
 }
 const HORSEPOWER: Record<Kind, readonly number[]> = {
-  pool: [0.75, 1, 1.5, 2], booster: [0.75], spa: [1, 1.5, 2], 'well-two-wire': [0.5, 0.75, 1], 'well-three-wire': [0.75, 1, 1.5], jet: [0.5, 0.75, 1], sump: [1 / 3, 0.5], circulation: [0.5, 0.75], utility: [0.5, 0.75],
+  pool: [0.75, 1, 1.5, 2],
+  booster: [0.75],
+  spa: [1, 1.5, 2],
+  'well-two-wire': [0.5, 0.75, 1],
+  'well-three-wire': [0.75, 1, 1.5],
+  jet: [0.5, 0.75, 1],
+  sump: [1 / 3, 0.5],
+  circulation: [0.5, 0.75],
+  utility: [0.5, 0.75],
 }
 /** A sound machine of a kind, as it may be met with: plate, age, wear and surroundings vary, nothing is at fault. */
 export function buildMachine(kind: Kind, chance: Chance): VirtualMachine {
   const types = Object.keys(MET_WITH[kind]) as MotorType[]
   const motorType = types[chance.weighted(types.map((type) => MET_WITH[kind][type] as number))] as MotorType
   const horsepower = chance.pick(HORSEPOWER[kind])
-  const volts = kind === 'sump' || kind === 'circulation' || kind === 'utility' || (kind === 'spa' && chance.hit(0.3)) || (kind === 'booster' && chance.hit(0.3)) ? 115 : 230
+  const volts =
+    kind === 'sump' ||
+    kind === 'circulation' ||
+    kind === 'utility' ||
+    (kind === 'spa' && chance.hit(0.3)) ||
+    (kind === 'booster' && chance.hit(0.3))
+      ? 115
+      : 230
   const installation = installationOf(kind, chance)
   const bare: Nameplate = { volts, hertz: 60, motorType, horsepower }
   const usual = completePlate({ kind, nameplate: bare })
@@ -30,38 +51,164 @@ export function buildMachine(kind: Kind, chance: Chance): VirtualMachine {
   const startOhms = ((usual.startWinding.low + usual.startWinding.high) / 2) * chance.between(0.85, 1.2)
   const ohmsKnown = chance.hit(0.55)
   const nameplate: Nameplate = {
-    ...bare, fullLoadAmps: usual.fullLoadAmps, serviceFactorAmps: usual.serviceFactorAmps,
+    ...bare,
+    fullLoadAmps: usual.fullLoadAmps,
+    serviceFactorAmps: usual.serviceFactorAmps,
     ...(usual.runCapacitorMicrofarads === undefined ? {} : { runCapacitorMicrofarads: usual.runCapacitorMicrofarads }),
-    ...(usual.startCapacitorMicrofarads === undefined ? {} : { startCapacitorMicrofarads: usual.startCapacitorMicrofarads }),
-    ...(ohmsKnown ? { runWindingOhms: [round(runOhms * 0.87), round(runOhms * 1.13)] as [number, number], ...(MOTOR_HAS.startWinding(motorType) ? { startWindingOhms: [round(startOhms * 0.87), round(startOhms * 1.13)] as [number, number] } : {}) } : {}),
+    ...(usual.startCapacitorMicrofarads === undefined
+      ? {}
+      : { startCapacitorMicrofarads: usual.startCapacitorMicrofarads }),
+    ...(ohmsKnown
+      ? {
+          runWindingOhms: [round(runOhms * 0.87), round(runOhms * 1.13)] as [number, number],
+          ...(MOTOR_HAS.startWinding(motorType)
+            ? { startWindingOhms: [round(startOhms * 0.87), round(startOhms * 1.13)] as [number, number] }
+            : {}),
+        }
+      : {}),
   }
   const { circuit, auxiliary } = typicalMotor(usual, runOhms, startOhms)
   const base = volts / usual.fullLoadAmps
-  const startRated = usual.startCapacitorMicrofarads === undefined ? 0 : typeof usual.startCapacitorMicrofarads === 'number' ? usual.startCapacitorMicrofarads : usual.startCapacitorMicrofarads[0]
+  const startRated =
+    usual.startCapacitorMicrofarads === undefined
+      ? 0
+      : typeof usual.startCapacitorMicrofarads === 'number'
+        ? usual.startCapacitorMicrofarads
+        : usual.startCapacitorMicrofarads[0]
   const ageYears = Math.max(0.3, chance.normal(kind.startsWith('well') ? 9 : 6, 3))
   const well = wellOf(chance, installation)
   const cutInPsi = installation.cutInPsi ?? 30
   const cutOutPsi = installation.cutOutPsi ?? 50
   const machine: VirtualMachine = {
-    kind, construction: chance.pick(KIND_CONSTRUCTIONS[kind]), motorType, ageYears, underWarranty: ageYears < 2 && chance.hit(0.7), nameplate, installation,
-    supply: { panelVolts: volts * (volts > 150 ? 1.043 : 1.04) * chance.normal(1, 0.012), lineOhms: (0.012 + 0.012 * chance.next()) * base, breakerDead: false, outletDead: false, timerOpen: false, jointOhms: 0, jointBefore: chance.hit(0.45), jointShows: 'sound', bondingOff: false, selectorFactor: 1 },
-    motor: {
-      circuit, ...auxiliary,
-      runMicrofarads: (usual.runCapacitorMicrofarads ?? 0) * Math.max(0.955, chance.normal(0.99, 0.015)), startMicrofarads: startRated * chance.normal(1.1, 0.035),
-      capacitorLook: { run: chance.hit(0.015) ? 'bulged' : 'normal', start: chance.hit(0.015) ? 'bulged' : 'normal' }, startSwitch: 'works', switchPitted: chance.hit(0.06), relay: 'works', relayBurnt: false, runOpen: false, startOpen: false, shortedTurns: 0,
-      protectorOpen: false, driveDead: false, driveShows: false, coolingBlocked: false, fan: chance.hit(0.06) ? 'corroded' : 'sound', burnt: 0, friction: chance.between(0.03, 0.07), seized: false,
+    kind,
+    construction: chance.pick(KIND_CONSTRUCTIONS[kind]),
+    motorType,
+    ageYears,
+    underWarranty: ageYears < 2 && chance.hit(0.7),
+    nameplate,
+    installation,
+    supply: {
+      panelVolts: volts * (volts > 150 ? 1.043 : 1.04) * chance.normal(1, 0.012),
+      lineOhms: (0.012 + 0.012 * chance.next()) * base,
+      breakerDead: false,
+      outletDead: false,
+      timerOpen: false,
+      jointOhms: 0,
+      jointBefore: chance.hit(0.45),
+      jointShows: 'sound',
+      bondingOff: false,
+      selectorFactor: 1,
     },
-    insulation: { windingMegohms: 10 ** chance.normal(2.6, 0.4), cableMegohms: 10 ** chance.normal(3, 0.35), connectorMegohms: 10 ** chance.normal(3, 0.4), lowVoltFactor: 1, arcs: false, connector: 'sound', filling: 'clean' },
-    cable: { loopOhms: kind.startsWith('well') ? (2 * (installation.cableMetres ?? 0) * CONDUCTOR.copperOhmSquareMillimetresPerMetre * CONDUCTOR.strandedFactor) / gaugeArea(installation.cableAwg ?? '12') : 0, open: 'no', swapped: 'no' },
-    bearing: { wear: Math.min(0.35, (ageYears / 30) * chance.between(0.3, 1)), looseMillimetres: 0, runoutInches: Math.abs(chance.normal(0.0015, 0.0007)), rotorRubs: false, thrustWear: 0, endPlayInches: chance.between(0.014, 0.038), shaftHeightInches: chance.between(1.499, 1.507), rust: chance.hit(0.15) },
+    motor: {
+      circuit,
+      ...auxiliary,
+      runMicrofarads: (usual.runCapacitorMicrofarads ?? 0) * Math.max(0.955, chance.normal(0.99, 0.015)),
+      startMicrofarads: startRated * chance.normal(1.1, 0.035),
+      capacitorLook: { run: chance.hit(0.015) ? 'bulged' : 'normal', start: chance.hit(0.015) ? 'bulged' : 'normal' },
+      startSwitch: 'works',
+      switchPitted: chance.hit(0.06),
+      relay: 'works',
+      relayBurnt: false,
+      runOpen: false,
+      startOpen: false,
+      shortedTurns: 0,
+      protectorOpen: false,
+      driveDead: false,
+      driveShows: false,
+      coolingBlocked: false,
+      fan: chance.hit(0.06) ? 'corroded' : 'sound',
+      burnt: 0,
+      friction: chance.between(0.03, 0.07),
+      seized: false,
+    },
+    insulation: {
+      windingMegohms: 10 ** chance.normal(2.6, 0.4),
+      cableMegohms: 10 ** chance.normal(3, 0.35),
+      connectorMegohms: 10 ** chance.normal(3, 0.4),
+      lowVoltFactor: 1,
+      arcs: false,
+      connector: 'sound',
+      filling: 'clean',
+    },
+    cable: {
+      loopOhms: kind.startsWith('well')
+        ? (2 *
+            (installation.cableMetres ?? 0) *
+            CONDUCTOR.copperOhmSquareMillimetresPerMetre *
+            CONDUCTOR.strandedFactor) /
+          gaugeArea(installation.cableAwg ?? '12')
+        : 0,
+      open: 'no',
+      swapped: 'no',
+    },
+    bearing: {
+      wear: Math.min(0.35, (ageYears / 30) * chance.between(0.3, 1)),
+      looseMillimetres: 0,
+      runoutInches: Math.abs(chance.normal(0.0015, 0.0007)),
+      rotorRubs: false,
+      thrustWear: 0,
+      endPlayInches: chance.between(0.014, 0.038),
+      shaftHeightInches: chance.between(1.499, 1.507),
+      rust: chance.hit(0.15),
+    },
     coupled: true,
-    leaks: { sealDrip: 0, shaftRingDrip: 0, housingDrip: 0, jointDrip: 0, plateCracked: false, plateAtWeep: false, sealLook: chance.hit(0.1) ? 'worn' : 'sound', housingRingLook: chance.hit(0.08) ? 'worn' : 'sound', shaftRingLook: chance.hit(0.06) ? 'worn' : 'sound', threadLook: chance.hit(0.06) ? 'worn' : 'sound', reliefDrip: false, reliefStuck: false, reliefMissing: chance.hit(0.12), houseGallonsPerMinute: 0 },
-    wheel: { clog: 0, wear: Math.min(0.15, ageYears * 0.01), broken: 'no', gapInches: chance.normal(0.016, 0.003), boundStages: false, stageLook: chance.hit(0.1) ? 'worn' : 'sound', jamsRotor: false },
-    suction: { blocked: 0, where: 'basket', airLeak: 0, airLeakAtLid: false, primed: true, footLeaks: false, tooMuchLift: 0 },
+    leaks: {
+      sealDrip: 0,
+      shaftRingDrip: 0,
+      housingDrip: 0,
+      jointDrip: 0,
+      plateCracked: false,
+      plateAtWeep: false,
+      sealLook: chance.hit(0.1) ? 'worn' : 'sound',
+      housingRingLook: chance.hit(0.08) ? 'worn' : 'sound',
+      shaftRingLook: chance.hit(0.06) ? 'worn' : 'sound',
+      threadLook: chance.hit(0.06) ? 'worn' : 'sound',
+      reliefDrip: false,
+      reliefStuck: false,
+      reliefMissing: chance.hit(0.12),
+      houseGallonsPerMinute: 0,
+    },
+    wheel: {
+      clog: 0,
+      wear: Math.min(0.15, ageYears * 0.01),
+      broken: 'no',
+      gapInches: chance.normal(0.016, 0.003),
+      boundStages: false,
+      stageLook: chance.hit(0.1) ? 'worn' : 'sound',
+      jamsRotor: false,
+    },
+    suction: {
+      blocked: 0,
+      where: 'basket',
+      airLeak: 0,
+      airLeakAtLid: false,
+      primed: true,
+      footLeaks: false,
+      tooMuchLift: 0,
+    },
     discharge: { blocked: 0, where: 'line', checkLeaks: false, checkStuck: false },
-    house: { contacts: chance.hit(0.08) ? 'pitted' : 'clean', nippleBlocked: false, sensedPsi: 0, cutInPsi: cutInPsi + chance.normal(0, 1), cutOutPsi: cutOutPsi + chance.normal(0, 1), prechargePsi: cutInPsi - 2 + chance.normal(0, 1.2), waterInTank: false, bladderBurst: false },
-    well, pit: { debris: chance.hit(0.15), float: 'works', floatStuck: false, heights: 'right', batteryVolts: chance.normal(12.75, 0.12), overrun: false, airBound: false },
-    headScale: 1, ambientCelsius: chance.between(8, 32),
+    house: {
+      contacts: chance.hit(0.08) ? 'pitted' : 'clean',
+      nippleBlocked: false,
+      sensedPsi: 0,
+      cutInPsi: cutInPsi + chance.normal(0, 1),
+      cutOutPsi: cutOutPsi + chance.normal(0, 1),
+      prechargePsi: cutInPsi - 2 + chance.normal(0, 1.2),
+      waterInTank: false,
+      bladderBurst: false,
+    },
+    well,
+    pit: {
+      debris: chance.hit(0.15),
+      float: 'works',
+      floatStuck: false,
+      heights: 'right',
+      batteryVolts: chance.normal(12.75, 0.12),
+      overrun: false,
+      airBound: false,
+    },
+    headScale: 1,
+    ambientCelsius: chance.between(8, 32),
   }
   // The plate is printed after the machine: what it draws at its rated volts and load, as a maker would measure it.
   const printed = ratedAmps(machine) * chance.between(0.96, 1.08)
@@ -75,21 +222,52 @@ function round(ohms: number): number {
 }
 
 function installationOf(kind: Kind, chance: Chance): Installation {
-  if (!houseWater(kind)) return kind === 'sump' ? { liftMetres: Number(chance.between(2, 3.5).toFixed(1)), pitDiameterMetres: 0.45 } : {}
-  const [cutInPsi, cutOutPsi] = chance.pick([[30, 50], [40, 60], [20, 40]] as const)
-  if (kind === 'jet') return { cutInPsi, cutOutPsi, tankLitres: chance.pick([75, 120, 200]), liftMetres: Number(chance.between(2, 6).toFixed(1)) }
+  if (!houseWater(kind))
+    return kind === 'sump' ? { liftMetres: Number(chance.between(2, 3.5).toFixed(1)), pitDiameterMetres: 0.45 } : {}
+  const [cutInPsi, cutOutPsi] = chance.pick([
+    [30, 50],
+    [40, 60],
+    [20, 40],
+  ] as const)
+  if (kind === 'jet')
+    return {
+      cutInPsi,
+      cutOutPsi,
+      tankLitres: chance.pick([75, 120, 200]),
+      liftMetres: Number(chance.between(2, 6).toFixed(1)),
+    }
   const wellDepthMetres = Math.round(chance.between(25, 90))
   const liftMetres = Math.round(wellDepthMetres * chance.between(0.35, 0.6))
   const head = liftMetres + (cutOutPsi / PSI_PER_METRE_OF_WATER) * 1.45
   const withCurve = chance.hit(0.6)
   return {
-    cutInPsi, cutOutPsi, tankLitres: chance.pick([120, 200, 300]), wellDepthMetres, liftMetres, cableAwg: wellDepthMetres > 60 ? '10' : '12', cableMetres: wellDepthMetres + 12,
-    ...(withCurve ? { pumpCurve: [{ flowLitresPerSecond: 0, headMetres: Math.round(head) }, { flowLitresPerSecond: 0.6, headMetres: Math.round(head * 0.7) }, { flowLitresPerSecond: 1, headMetres: Math.round(head * 0.35) }] } : {}),
+    cutInPsi,
+    cutOutPsi,
+    tankLitres: chance.pick([120, 200, 300]),
+    wellDepthMetres,
+    liftMetres,
+    cableAwg: wellDepthMetres > 60 ? '10' : '12',
+    cableMetres: wellDepthMetres + 12,
+    ...(withCurve
+      ? {
+          pumpCurve: [
+            { flowLitresPerSecond: 0, headMetres: Math.round(head) },
+            { flowLitresPerSecond: 0.6, headMetres: Math.round(head * 0.7) },
+            { flowLitresPerSecond: 1, headMetres: Math.round(head * 0.35) },
+          ],
+        }
+      : {}),
   }
 }
 
 function wellOf(chance: Chance, { wellDepthMetres = 8, liftMetres = 4 }: Installation): VirtualMachine['well'] {
   const depthFeet = wellDepthMetres / METRES_PER_FOOT
-  return { depthFeet, staticFeet: (liftMetres / METRES_PER_FOOT) * chance.between(0.75, 0.95), pumpingFeet: depthFeet * chance.between(0.42, 0.7), recoveryGpm: chance.between(5, 15), sand: false, dirty: chance.hit(0.04) }
+  return {
+    depthFeet,
+    staticFeet: (liftMetres / METRES_PER_FOOT) * chance.between(0.75, 0.95),
+    pumpingFeet: depthFeet * chance.between(0.42, 0.7),
+    recoveryGpm: chance.between(5, 15),
+    sand: false,
+    dirty: chance.hit(0.04),
+  }
 }
-

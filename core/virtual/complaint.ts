@@ -10,7 +10,9 @@ function noticeable(machine: VirtualMachine, state: ElectricState): Partial<Reco
   const piped = houseWater(kind)
   const inWell = kind.startsWith('well')
   const told: Partial<Record<Complaint, number>> = {}
-  const tell = (complaint: Complaint, surely: number) => { told[complaint] = Math.max(told[complaint] ?? 0, surely) }
+  const tell = (complaint: Complaint, surely: number) => {
+    told[complaint] = Math.max(told[complaint] ?? 0, surely)
+  }
   const runs = state.turning
   if (state.tripsGfci) tell('trips-gfci', 0.85)
   if (state.tripsBreaker) tell('trips-breaker', 0.85)
@@ -22,7 +24,10 @@ function noticeable(machine: VirtualMachine, state: ElectricState): Partial<Reco
     if (state.hums && state.cutsOut) tell('cuts-out-hot', 0.12)
     if (!state.hums) tell('dead', piped ? 0.35 : 0.9)
     if (piped) tell('no-water', 0.8)
-    if (kind === 'sump') { tell('pit-flooded', 0.55); tell('alarm-sounding', 0.4) }
+    if (kind === 'sump') {
+      tell('pit-flooded', 0.55)
+      tell('alarm-sounding', 0.4)
+    }
     return told
   }
   const { water } = state
@@ -37,8 +42,15 @@ function noticeable(machine: VirtualMachine, state: ElectricState): Partial<Reco
     const reaches = water.reachablePsi >= house.cutOutPsi + 1
     if (flow < 0.12 && !(house.nippleBlocked && state.turning && water.reachablePsi > 20)) tell('no-water', 0.85)
     else if (water.reachablePsi < house.cutInPsi || flow < 0.6) tell('low-pressure', 0.8)
-    if (house.cutOutPsi < 42 && house.cutInPsi < 24 && (machine.installation.cutInPsi ?? 30) - house.cutInPsi > 4) tell('low-pressure', 0.6)
-    if (!reaches || leaks.houseGallonsPerMinute > 4.5 || house.contacts === 'welded' || (house.nippleBlocked && house.sensedPsi < house.cutInPsi)) tell('never-stops', 0.5)
+    if (house.cutOutPsi < 42 && house.cutInPsi < 24 && (machine.installation.cutInPsi ?? 30) - house.cutInPsi > 4)
+      tell('low-pressure', 0.6)
+    if (
+      !reaches ||
+      leaks.houseGallonsPerMinute > 4.5 ||
+      house.contacts === 'welded' ||
+      (house.nippleBlocked && house.sensedPsi < house.cutInPsi)
+    )
+      tell('never-stops', 0.5)
     const cycle = cycleSeconds(machine, water)
     if (cycle !== undefined && cycle < 34) tell('short-cycles', 0.9)
     if (machine.discharge.checkLeaks || leaks.houseGallonsPerMinute > 0.3) tell('short-cycles', 0.55)
@@ -49,7 +61,11 @@ function noticeable(machine: VirtualMachine, state: ElectricState): Partial<Reco
     if (leaks.reliefDrip) tell('leak-at-joint', 0.6)
   }
   if (kind === 'sump') {
-    if (flow < 0.3 || (pit.overrun && flow < 0.9)) { tell('pit-flooded', 0.65); tell('never-stops', 0.5); tell('alarm-sounding', 0.4) }
+    if (flow < 0.3 || (pit.overrun && flow < 0.9)) {
+      tell('pit-flooded', 0.65)
+      tell('never-stops', 0.5)
+      tell('alarm-sounding', 0.4)
+    }
     if (flow < 0.12) tell('no-water', 0.45)
     else if (flow < 0.75) tell('low-flow', 0.55)
     if (pit.float === 'closed') tell('never-stops', 0.75)
@@ -59,20 +75,40 @@ function noticeable(machine: VirtualMachine, state: ElectricState): Partial<Reco
   }
   if (kind === 'circulation' && discharge.checkLeaks) tell('loses-prime', 0.6)
   if (!submerged(kind)) {
-    if (bearing.wear > 0.5) { tell('noise-whine', 0.55); tell('noise-grind', bearing.wear > 0.85 ? 0.5 : 0.15); tell('noise-squeal', 0.2) }
+    if (bearing.wear > 0.5) {
+      tell('noise-whine', 0.55)
+      tell('noise-grind', bearing.wear > 0.85 ? 0.5 : 0.15)
+      tell('noise-squeal', 0.2)
+    }
     if (bearing.rotorRubs || wheel.gapInches < 0.0035) tell('noise-grind', 0.6)
     if (bearing.runoutInches > 0.005) tell('vibrates', 0.75)
-    if (bearing.looseMillimetres > 0.02) { tell('vibrates', 0.45); tell('noise-rattle', 0.35) }
-    if (water.vacuumInHg > (kind === 'jet' ? 22 : 13) || (suction.airLeak > 0.3 && flow > 0.1) || wheel.broken !== 'no') tell('noise-rattle', 0.35)
+    if (bearing.looseMillimetres > 0.02) {
+      tell('vibrates', 0.45)
+      tell('noise-rattle', 0.35)
+    }
+    if (water.vacuumInHg > (kind === 'jet' ? 22 : 13) || (suction.airLeak > 0.3 && flow > 0.1) || wheel.broken !== 'no')
+      tell('noise-rattle', 0.35)
     if (leaks.sealDrip > 0 || leaks.shaftRingDrip > 0) tell('leak-under-motor', 0.92)
-    if (leaks.plateCracked) { tell('leak-under-motor', 0.55); tell('leak-at-joint', 0.45) }
-    if (leaks.housingDrip > 0) { tell('leak-at-joint', 0.7); tell('leak-under-motor', 0.3) }
+    if (leaks.plateCracked) {
+      tell('leak-under-motor', 0.55)
+      tell('leak-at-joint', 0.45)
+    }
+    if (leaks.housingDrip > 0) {
+      tell('leak-at-joint', 0.7)
+      tell('leak-under-motor', 0.3)
+    }
     if (leaks.jointDrip > 0) tell('leak-at-joint', 0.92)
     if (state.hot) tell('runs-hot', 0.45)
     if (state.cutsOut) tell('cuts-out-hot', 0.7)
   } else {
-    if (kind === 'sump' && bearing.wear > 0.5) { tell('noise-grind', 0.45); tell('noise-whine', 0.4) }
-    if (inWell && (bearing.wear > 0.6 || bearing.thrustWear > 0.4)) { tell('noise-grind', 0.3); tell('low-pressure', 0.25) }
+    if (kind === 'sump' && bearing.wear > 0.5) {
+      tell('noise-grind', 0.45)
+      tell('noise-whine', 0.4)
+    }
+    if (inWell && (bearing.wear > 0.6 || bearing.thrustWear > 0.4)) {
+      tell('noise-grind', 0.3)
+      tell('low-pressure', 0.25)
+    }
     if (state.cutsOut) tell('cuts-out-hot', 0.35)
     if (leaks.jointDrip > 0) tell('leak-at-joint', 0.92)
   }
@@ -80,7 +116,17 @@ function noticeable(machine: VirtualMachine, state: ElectricState): Partial<Reco
 }
 
 /** Without a fault, what made somebody call all the same. */
-const IDLE_CALLS: Partial<Record<Complaint, number>> = { 'high-bill': 3, 'low-flow': 2, 'low-pressure': 2, 'noise-buzz': 1.5, 'runs-hot': 1.5, 'alarm-sounding': 2, 'trips-gfci': 0.6, 'dirty-water': 1, 'noise-whine': 0.6 }
+const IDLE_CALLS: Partial<Record<Complaint, number>> = {
+  'high-bill': 3,
+  'low-flow': 2,
+  'low-pressure': 2,
+  'noise-buzz': 1.5,
+  'runs-hot': 1.5,
+  'alarm-sounding': 2,
+  'trips-gfci': 0.6,
+  'dirty-water': 1,
+  'noise-whine': 0.6,
+}
 
 /**
  * What the owner of this machine says on the telephone, from how it behaves: some of what there is to notice, in no order.
@@ -93,5 +139,7 @@ export function complaintsOfMachine(machine: VirtualMachine, sound: boolean, cha
     return [open[chance.weighted(open.map((complaint) => IDLE_CALLS[complaint] as number))] as Complaint]
   }
   const told = noticeable(machine, electricState(machine))
-  return (Object.keys(told) as Complaint[]).filter((complaint) => complaintFits(complaint, machine.kind) && chance.hit(told[complaint] as number))
+  return (Object.keys(told) as Complaint[]).filter(
+    (complaint) => complaintFits(complaint, machine.kind) && chance.hit(told[complaint] as number),
+  )
 }

@@ -44,7 +44,11 @@ export function controlCloses({ kind, house, pit }: VirtualMachine): boolean {
 
 /** Leakage to ground of everything that hangs on the line, megohms. */
 export function leakMegohms({ insulation, kind }: VirtualMachine): number {
-  const parts = kind.startsWith('well') ? [insulation.windingMegohms, insulation.cableMegohms, insulation.connectorMegohms] : kind === 'sump' ? [insulation.windingMegohms, insulation.connectorMegohms] : [insulation.windingMegohms]
+  const parts = kind.startsWith('well')
+    ? [insulation.windingMegohms, insulation.cableMegohms, insulation.connectorMegohms]
+    : kind === 'sump'
+      ? [insulation.windingMegohms, insulation.connectorMegohms]
+      : [insulation.windingMegohms]
   return 1 / parts.reduce((sum, megohms) => sum + 1 / megohms, 0)
 }
 
@@ -60,13 +64,39 @@ export function electricState(machine: VirtualMachine, bypass = false): Electric
   const cut = supply.timerOpen || (supply.jointOhms === Infinity && supply.jointBefore)
   const restVolts = cut ? 0 : outletVolts
   const leak = leakMegohms(machine)
-  const path = outletVolts > 0 && !supply.timerOpen && supply.jointOhms !== Infinity && cable.open !== 'common' && !(cable.open !== 'no' && machine.kind === 'well-two-wire') && !motor.protectorOpen && !motor.driveDead && (bypass || controlCloses(machine))
+  const path =
+    outletVolts > 0 &&
+    !supply.timerOpen &&
+    supply.jointOhms !== Infinity &&
+    cable.open !== 'common' &&
+    !(cable.open !== 'no' && machine.kind === 'well-two-wire') &&
+    !motor.protectorOpen &&
+    !motor.driveDead &&
+    (bypass || controlCloses(machine))
   const joint = supply.jointOhms === Infinity ? 0 : supply.jointOhms
   const line = supply.lineOhms + joint + cable.loopOhms
-  const still = { outletVolts, restVolts, loadedVolts: restVolts, amps: 0, lockedAmps: 0, energised: false, turning: false, speed: 0, hums: false, overload: 0, hot: false, cutsOut: false, water: waterPoint(machine, 0) }
-  const grounded = outletVolts > 0 && !supply.timerOpen && (leak < outletVolts / (GFCI_AMPS * 1e6) || (machine.insulation.arcs && leak < 0.45))
+  const still = {
+    outletVolts,
+    restVolts,
+    loadedVolts: restVolts,
+    amps: 0,
+    lockedAmps: 0,
+    energised: false,
+    turning: false,
+    speed: 0,
+    hums: false,
+    overload: 0,
+    hot: false,
+    cutsOut: false,
+    water: waterPoint(machine, 0),
+  }
+  const grounded =
+    outletVolts > 0 &&
+    !supply.timerOpen &&
+    (leak < outletVolts / (GFCI_AMPS * 1e6) || (machine.insulation.arcs && leak < 0.45))
   const tripsGfci = grounded && !houseWater(machine.kind)
-  const groundTrips = outletVolts > 0 && (leak < 0.0012 || (machine.insulation.arcs && leak < (houseWater(machine.kind) ? 0.45 : 0.02)))
+  const groundTrips =
+    outletVolts > 0 && (leak < 0.0012 || (machine.insulation.arcs && leak < (houseWater(machine.kind) ? 0.45 : 0.02)))
   if (!path) return { ...still, tripsGfci, tripsBreaker: groundTrips && !houseWater(machine.kind) }
   if (machine.motorType === 'electronic') return driveState(machine, still, { tripsGfci, groundTrips }, line)
 
@@ -78,24 +108,72 @@ export function electricState(machine: VirtualMachine, bypass = false): Electric
   const lockedAmps = standing.amps
   if (!running) {
     const overload = standing.amps / fullLoad
-    return { ...still, loadedVolts: standing.volts, amps: standing.amps, lockedAmps, energised: standing.amps > 0.05 * fullLoad, hums: standing.amps > 0.25 * fullLoad, overload, hot: overload > 1, cutsOut: overload > PROTECTOR_OPENS, tripsGfci, tripsBreaker: groundTrips || overload > BREAKER_LETS_GO || (overload > 1 && shortedTrips) }
+    return {
+      ...still,
+      loadedVolts: standing.volts,
+      amps: standing.amps,
+      lockedAmps,
+      energised: standing.amps > 0.05 * fullLoad,
+      hums: standing.amps > 0.25 * fullLoad,
+      overload,
+      hot: overload > 1,
+      cutsOut: overload > PROTECTOR_OPENS,
+      tripsGfci,
+      tripsBreaker: groundTrips || overload > BREAKER_LETS_GO || (overload > 1 && shortedTrips),
+    }
   }
   const switchInside = motor.startSwitch === 'stuck-closed' || motor.relay === 'stuck-closed'
   const overload = (running.amps / fullLoad) * (1 + 1.4 * motor.shortedTurns) + (switchInside ? 0.6 : 0)
   return {
-    ...still, loadedVolts: running.volts, amps: running.amps * (1 + 1.4 * motor.shortedTurns) * (switchInside ? 1.5 : 1), lockedAmps, energised: true, turning: true, speed: running.speed, overload,
-    hot: overload > 1.08 || motor.coolingBlocked, cutsOut: overload > PROTECTOR_OPENS || motor.coolingBlocked, tripsGfci, tripsBreaker: groundTrips || (shortedTrips && overload > 1.3) || overload > 2.6, water: waterPoint(machine, running.speed / 0.96),
+    ...still,
+    loadedVolts: running.volts,
+    amps: running.amps * (1 + 1.4 * motor.shortedTurns) * (switchInside ? 1.5 : 1),
+    lockedAmps,
+    energised: true,
+    turning: true,
+    speed: running.speed,
+    overload,
+    hot: overload > 1.08 || motor.coolingBlocked,
+    cutsOut: overload > PROTECTOR_OPENS || motor.coolingBlocked,
+    tripsGfci,
+    tripsBreaker: groundTrips || (shortedTrips && overload > 1.3) || overload > 2.6,
+    water: waterPoint(machine, running.speed / 0.96),
   }
 }
 
-function driveState(machine: VirtualMachine, still: Omit<ElectricState, 'tripsGfci' | 'tripsBreaker'>, { tripsGfci, groundTrips }: { tripsGfci: boolean; groundTrips: boolean }, line: number): ElectricState {
+function driveState(
+  machine: VirtualMachine,
+  still: Omit<ElectricState, 'tripsGfci' | 'tripsBreaker'>,
+  { tripsGfci, groundTrips }: { tripsGfci: boolean; groundTrips: boolean },
+  line: number,
+): ElectricState {
   const fullLoad = machine.nameplate.fullLoadAmps as number
   const water = waterPoint(machine, 1)
-  const refuses = jammed(machine) || machine.motor.runOpen || still.outletVolts < 0.85 * machine.nameplate.volts || machine.motor.shortedTurns > 0.15 || tripsGfci || line > 3
+  const refuses =
+    jammed(machine) ||
+    machine.motor.runOpen ||
+    still.outletVolts < 0.85 * machine.nameplate.volts ||
+    machine.motor.shortedTurns > 0.15 ||
+    tripsGfci ||
+    line > 3
   if (refuses) return { ...still, tripsGfci, tripsBreaker: groundTrips, energised: true }
   const amps = fullLoad * (0.1 + 0.9 * water.load + machine.motor.friction)
   const overload = amps / fullLoad
-  return { ...still, amps, lockedAmps: 0, loadedVolts: still.restVolts - amps * line, energised: true, turning: true, speed: 0.96, overload, hot: overload > 1.15 || machine.motor.coolingBlocked, cutsOut: machine.motor.coolingBlocked, tripsGfci, tripsBreaker: groundTrips, water }
+  return {
+    ...still,
+    amps,
+    lockedAmps: 0,
+    loadedVolts: still.restVolts - amps * line,
+    energised: true,
+    turning: true,
+    speed: 0.96,
+    overload,
+    hot: overload > 1.15 || machine.motor.coolingBlocked,
+    cutsOut: machine.motor.coolingBlocked,
+    tripsGfci,
+    tripsBreaker: groundTrips,
+    water,
+  }
 }
 
 /** Nothing lets the shaft turn. */
@@ -112,22 +190,40 @@ function breakaway({ motor, bearing, wheel }: VirtualMachine): number {
 function wired({ motor }: VirtualMachine, selector: 1 | 0.5 | 2): { main: MotorCircuit; scale: number } {
   const scale = (1 / selector ** 2) * (1 - motor.shortedTurns) ** 1.3
   const { r1Ohms, x1Ohms, r2Ohms, x2Ohms, xmOhms } = motor.circuit
-  return { main: { r1Ohms: r1Ohms * scale, x1Ohms: x1Ohms * scale, r2Ohms: r2Ohms * scale, x2Ohms: x2Ohms * scale, xmOhms: xmOhms * scale }, scale }
+  return {
+    main: {
+      r1Ohms: r1Ohms * scale,
+      x1Ohms: x1Ohms * scale,
+      r2Ohms: r2Ohms * scale,
+      x2Ohms: x2Ohms * scale,
+      xmOhms: xmOhms * scale,
+    },
+    scale,
+  }
 }
 
 /** The start winding with what hangs before it, at rest or running; undefined where it carries nothing. */
 function auxiliary(machine: VirtualMachine, scale: number, starting: boolean): AuxiliaryCircuit | undefined {
   const { motor, cable, motorType } = machine
   if (motor.startOpen || cable.open === 'start') return undefined
-  const switchCloses = motor.startSwitch !== 'stuck-open' && motor.relay !== 'stuck-open' && (starting || motor.startSwitch === 'stuck-closed' || motor.relay === 'stuck-closed')
+  const switchCloses =
+    motor.startSwitch !== 'stuck-open' &&
+    motor.relay !== 'stuck-open' &&
+    (starting || motor.startSwitch === 'stuck-closed' || motor.relay === 'stuck-closed')
   const runs = MOTOR_HAS.runCapacitor(motorType) ? motor.runMicrofarads : 0
-  const base = { auxOhms: motor.auxOhms * scale, auxReactanceOhms: motor.auxReactanceOhms * scale, turnsRatio: motor.turnsRatio }
+  const base = {
+    auxOhms: motor.auxOhms * scale,
+    auxReactanceOhms: motor.auxReactanceOhms * scale,
+    turnsRatio: motor.turnsRatio,
+  }
   if (motorType === 'split-phase') return switchCloses ? base : undefined
-  const microfarads = (runs + (MOTOR_HAS.startCapacitor(motorType) && switchCloses ? motor.startMicrofarads : 0)) / scale
+  const microfarads =
+    (runs + (MOTOR_HAS.startCapacitor(motorType) && switchCloses ? motor.startMicrofarads : 0)) / scale
   return microfarads > 0.3 ? { ...base, runMicrofarads: microfarads } : undefined
 }
 
-const torqueOfPlate = ({ nameplate }: VirtualMachine) => ratedTorque({ horsepower: nameplate.horsepower as number, hertz: HERTZ, poles: POLES })
+const torqueOfPlate = ({ nameplate }: VirtualMachine) =>
+  ratedTorque({ horsepower: nameplate.horsepower as number, hertz: HERTZ, poles: POLES })
 
 const point = (volts: number, slip: number) => ({ volts: Math.max(volts, 1), hertz: HERTZ, poles: POLES, slip })
 
@@ -145,7 +241,14 @@ function standstillAmps(machine: VirtualMachine, volts: number, selector: 1 | 0.
   if (run) return run.inputAmps
   const { motor, cable } = machine
   const { scale } = wired(machine, selector)
-  if (cable.swapped !== 'no') return volts / Math.hypot(motor.auxOhms * scale * (cable.swapped === 'common-start' ? 1.5 : 1), motor.auxReactanceOhms * scale + motor.circuit.x2Ohms)
+  if (cable.swapped !== 'no')
+    return (
+      volts /
+      Math.hypot(
+        motor.auxOhms * scale * (cable.swapped === 'common-start' ? 1.5 : 1),
+        motor.auxReactanceOhms * scale + motor.circuit.x2Ohms,
+      )
+    )
   const aux = auxiliary(machine, scale, true)
   if (!aux) return 0
   const reactance = aux.runMicrofarads === undefined ? 0 : 1e6 / (2 * Math.PI * HERTZ * aux.runMicrofarads)
@@ -158,14 +261,23 @@ function startTorqueShare(machine: VirtualMachine, volts: number, selector: 1 | 
 }
 
 /** Slip at which the motor carries its load, by the load's square law; undefined where it cannot. */
-function runningPoint(machine: VirtualMachine, source: number, line: number, selector: 1 | 0.5 | 2): { amps: number; volts: number; speed: number } | undefined {
+function runningPoint(
+  machine: VirtualMachine,
+  source: number,
+  line: number,
+  selector: 1 | 0.5 | 2,
+): { amps: number; volts: number; speed: number } | undefined {
   const { main, scale } = wired(machine, selector)
   const aux = auxiliary(machine, scale, false)
   const rated = torqueOfPlate(machine)
   const carried = (slip: number) => {
     const at = settle(source, line, (volts) => runMotor(main, point(volts, slip), aux).inputAmps)
     const load = (waterPoint(machine, (1 - slip) / 0.96).load + machine.motor.friction) * rated
-    return { ...at, speed: 1 - slip, excess: runMotor(main, point(at.volts, slip), aux).developedTorqueNewtonMetres - load }
+    return {
+      ...at,
+      speed: 1 - slip,
+      excess: runMotor(main, point(at.volts, slip), aux).developedTorqueNewtonMetres - load,
+    }
   }
   let low = 0.004
   // Up the curve from synchronous speed until the torque is enough.
@@ -188,7 +300,8 @@ function runningPoint(machine: VirtualMachine, source: number, line: number, sel
 /** What the sound machine draws at its plate's volts and rated load. */
 export function ratedAmps(machine: VirtualMachine): number {
   if (machine.motorType === 'electronic') return machine.nameplate.fullLoadAmps as number
-  return (runningPoint(machine, machine.nameplate.volts, 0, 1) ?? { amps: machine.nameplate.fullLoadAmps as number }).amps
+  return (runningPoint(machine, machine.nameplate.volts, 0, 1) ?? { amps: machine.nameplate.fullLoadAmps as number })
+    .amps
 }
 
 /** Volts and amps once the line has dropped its part: a few turns are enough for these lines. */

@@ -1,7 +1,11 @@
 import type { Chance } from '../quantity/random'
 
 /** An instrument: what share of the reading and how much beside it may be wrong, and the steps of its display. */
-export interface Instrument { share: number; floor: number; step: number }
+export interface Instrument {
+  share: number
+  floor: number
+  step: number
+}
 
 export const INSTRUMENTS = {
   volts: { share: 0.006, floor: 0.3, step: 0.1 },

@@ -71,7 +71,11 @@ export interface VirtualMachine {
     connector: 'sound' | 'cracked' | 'wet'
     filling: 'clean' | 'wet' | 'water' | 'empty'
   }
-  cable: { loopOhms: number; open: 'no' | 'run' | 'common' | 'start'; swapped: 'no' | 'common-start' | 'run-start' | 'common-run' }
+  cable: {
+    loopOhms: number
+    open: 'no' | 'run' | 'common' | 'start'
+    swapped: 'no' | 'common-start' | 'run-start' | 'common-run'
+  }
   bearing: {
     /** 0 new, 1 worn out. */
     wear: number
@@ -85,7 +89,22 @@ export interface VirtualMachine {
     rust: boolean
   }
   coupled: boolean
-  leaks: { sealDrip: number; shaftRingDrip: number; housingDrip: number; jointDrip: number; plateCracked: boolean; plateAtWeep: boolean; sealLook: string; housingRingLook: string; shaftRingLook: string; threadLook: string; reliefDrip: boolean; reliefStuck: boolean; reliefMissing: boolean; houseGallonsPerMinute: number }
+  leaks: {
+    sealDrip: number
+    shaftRingDrip: number
+    housingDrip: number
+    jointDrip: number
+    plateCracked: boolean
+    plateAtWeep: boolean
+    sealLook: string
+    housingRingLook: string
+    shaftRingLook: string
+    threadLook: string
+    reliefDrip: boolean
+    reliefStuck: boolean
+    reliefMissing: boolean
+    houseGallonsPerMinute: number
+  }
   wheel: {
     /** 0 clear, 1 shut. */
     clog: number
@@ -96,11 +115,43 @@ export interface VirtualMachine {
     stageLook: string
     jamsRotor: boolean
   }
-  suction: { blocked: number; where: 'basket' | 'intake' | 'line'; airLeak: number; airLeakAtLid: boolean; primed: boolean; footLeaks: boolean; tooMuchLift: number }
+  suction: {
+    blocked: number
+    where: 'basket' | 'intake' | 'line'
+    airLeak: number
+    airLeakAtLid: boolean
+    primed: boolean
+    footLeaks: boolean
+    tooMuchLift: number
+  }
   discharge: { blocked: number; where: 'filter' | 'valve' | 'line'; checkLeaks: boolean; checkStuck: boolean }
-  house: { contacts: 'clean' | 'pitted' | 'burnt' | 'welded' | 'not-closing'; nippleBlocked: boolean; sensedPsi: number; cutInPsi: number; cutOutPsi: number; prechargePsi: number; waterInTank: boolean; bladderBurst: boolean }
-  well: { depthFeet: number; staticFeet: number; pumpingFeet: number; recoveryGpm: number; sand: boolean; dirty: boolean }
-  pit: { debris: boolean; float: 'works' | 'dead' | 'closed'; floatStuck: boolean; heights: 'right' | 'backup-below-main' | 'above-floor'; batteryVolts: number; overrun: boolean; airBound: boolean }
+  house: {
+    contacts: 'clean' | 'pitted' | 'burnt' | 'welded' | 'not-closing'
+    nippleBlocked: boolean
+    sensedPsi: number
+    cutInPsi: number
+    cutOutPsi: number
+    prechargePsi: number
+    waterInTank: boolean
+    bladderBurst: boolean
+  }
+  well: {
+    depthFeet: number
+    staticFeet: number
+    pumpingFeet: number
+    recoveryGpm: number
+    sand: boolean
+    dirty: boolean
+  }
+  pit: {
+    debris: boolean
+    float: 'works' | 'dead' | 'closed'
+    floatStuck: boolean
+    heights: 'right' | 'backup-below-main' | 'above-floor'
+    batteryVolts: number
+    overrun: boolean
+    airBound: boolean
+  }
   /** Pump too small for what is asked of it. */
   headScale: number
   ambientCelsius: number

@@ -56,17 +56,31 @@ describe('a virtual pump', () => {
   it('takes every fault of the vocabulary as a change in itself', () => {
     for (const fault of Object.keys(FAULTS) as Fault[]) {
       if (fault === 'nothing-wrong') expect(broken('jet', fault)).toEqual(sound('jet'))
-      else expect(KIND_IDS.some((kind) => many((seed) => JSON.stringify(broken(kind, fault, seed)) !== JSON.stringify(sound(kind, seed))).some(Boolean)), fault).toBe(true)
+      else
+        expect(
+          KIND_IDS.some((kind) =>
+            many((seed) => JSON.stringify(broken(kind, fault, seed)) !== JSON.stringify(sound(kind, seed))).some(
+              Boolean,
+            ),
+          ),
+          fault,
+        ).toBe(true)
     }
   })
 })
 
 describe('what follows from the physics', () => {
-  const machinesOf = (kind: Kind, type: string, fault: Fault) => many((seed) => broken(kind, fault, seed)).filter(({ motorType }) => motorType === type)
+  const machinesOf = (kind: Kind, type: string, fault: Fault) =>
+    many((seed) => broken(kind, fault, seed)).filter(({ motorType }) => motorType === type)
 
   it('a permanent-split motor whose capacitor is open stands and hums; one with a start capacitor beside it starts and runs hot', () => {
-    for (const machine of machinesOf('spa', 'permanent-split', 'run-capacitor-failed').filter(({ motor, nameplate }) => motor.runMicrofarads < 0.05 * (nameplate.runCapacitorMicrofarads as number))) expect(electricState(machine)).toMatchObject({ turning: false, hums: true })
-    const beside = machinesOf('jet', 'capacitor-start-run', 'run-capacitor-failed').filter(({ motor }) => motor.runMicrofarads < 1)
+    for (const machine of machinesOf('spa', 'permanent-split', 'run-capacitor-failed').filter(
+      ({ motor, nameplate }) => motor.runMicrofarads < 0.05 * (nameplate.runCapacitorMicrofarads as number),
+    ))
+      expect(electricState(machine)).toMatchObject({ turning: false, hums: true })
+    const beside = machinesOf('jet', 'capacitor-start-run', 'run-capacitor-failed').filter(
+      ({ motor }) => motor.runMicrofarads < 1,
+    )
     expect(beside.length).toBeGreaterThan(0)
     for (const machine of beside) {
       expect(electricState(machine).turning).toBe(true)
@@ -86,7 +100,9 @@ describe('what follows from the physics', () => {
   })
 
   it('sags under load where the line is poor, and not at rest', () => {
-    for (const machine of many((seed) => broken('pool', 'low-supply-voltage', seed)).filter(({ supply, motorType }) => supply.panelVolts > 220 && motorType !== 'electronic')) {
+    for (const machine of many((seed) => broken('pool', 'low-supply-voltage', seed)).filter(
+      ({ supply, motorType }) => supply.panelVolts > 220 && motorType !== 'electronic',
+    )) {
       const state = electricState(machine)
       expect(state.restVolts).toBeGreaterThan(220)
       expect(state.loadedVolts / state.restVolts).toBeLessThan(0.93)
@@ -104,13 +120,24 @@ describe('what follows from the physics', () => {
   })
 
   it('an ohmmeter misses what only the megohmmeter sees', () => {
-    const missed = many((seed) => broken('pool', 'winding-to-ground', seed)).filter((machine) => answer(machine, { check: 'ground-ohmmeter' }, chance(2)).outcome === 'open')
+    const missed = many((seed) => broken('pool', 'winding-to-ground', seed)).filter(
+      (machine) => answer(machine, { check: 'ground-ohmmeter' }, chance(2)).outcome === 'open',
+    )
     expect(missed.length).toBeGreaterThan(3)
-    for (const machine of missed) expect(answer(machine, { check: 'insulation-resistance' }, chance(2)).value).toBeLessThan(5)
+    for (const machine of missed)
+      expect(answer(machine, { check: 'insulation-resistance' }, chance(2)).value).toBeLessThan(5)
   })
 
   it('a blocked suction pulls vacuum, a blocked discharge raises the filter gauge, both take the flow', () => {
-    const [open, suction, discharge] = [sound('pool'), broken('pool', 'suction-blocked'), broken('pool', 'discharge-blocked')].map((machine) => waterPoint(machine)) as [ReturnType<typeof waterPoint>, ReturnType<typeof waterPoint>, ReturnType<typeof waterPoint>]
+    const [open, suction, discharge] = [
+      sound('pool'),
+      broken('pool', 'suction-blocked'),
+      broken('pool', 'discharge-blocked'),
+    ].map((machine) => waterPoint(machine)) as [
+      ReturnType<typeof waterPoint>,
+      ReturnType<typeof waterPoint>,
+      ReturnType<typeof waterPoint>,
+    ]
     expect(suction.vacuumInHg).toBeGreaterThan(open.vacuumInHg)
     expect(suction.filterPsi).toBeLessThan(open.filterPsi)
     expect(discharge.filterPsi).toBeGreaterThan(open.filterPsi)
@@ -122,14 +149,20 @@ describe('what follows from the physics', () => {
   it('a tank without air cycles in seconds, a worn pump never reaches its cut-out', () => {
     const lost = broken('jet', 'tank-waterlogged', 3)
     const well = sound('jet', 3)
-    expect(cycleSeconds(lost, waterPoint(lost)) as number).toBeLessThan((cycleSeconds(well, waterPoint(well)) as number) / 3)
+    expect(cycleSeconds(lost, waterPoint(lost)) as number).toBeLessThan(
+      (cycleSeconds(well, waterPoint(well)) as number) / 3,
+    )
     const worn = many((seed) => broken('well-two-wire', 'stages-worn', seed)).filter(({ wheel }) => wheel.wear > 0.9)
     for (const machine of worn) expect(answer(machine, { check: 'cut-out' }, chance(1)).value).toBeNull()
   })
 
   it('swapped leads show in the ohms, and the motor cannot start', () => {
-    const machine = many((seed) => broken('well-three-wire', 'leads-swapped', seed)).find(({ cable }) => cable.swapped === 'run-start') as VirtualMachine
-    const [run, start] = ['run-common', 'start-common'].map((leads) => answer(machine, { check: 'winding-resistance', leads }, chance(1)).value as number) as [number, number]
+    const machine = many((seed) => broken('well-three-wire', 'leads-swapped', seed)).find(
+      ({ cable }) => cable.swapped === 'run-start',
+    ) as VirtualMachine
+    const [run, start] = ['run-common', 'start-common'].map(
+      (leads) => answer(machine, { check: 'winding-resistance', leads }, chance(1)).value as number,
+    ) as [number, number]
     expect(run).toBeGreaterThan(start)
     expect(electricState(machine).turning).toBe(false)
   })
@@ -138,7 +171,9 @@ describe('what follows from the physics', () => {
     const cable = broken('well-three-wire', 'cable-to-ground', 4)
     expect(answer(cable, { check: 'insulation-resistance', setup: 'cable-alone' }, chance(1)).value).toBeLessThan(1)
     expect(answer(cable, { check: 'insulation-resistance', setup: 'motor-alone' }, chance(1)).value).toBeGreaterThan(5)
-    const float = many((seed) => broken('sump', 'float-switch-failed', seed)).find(({ pit }) => pit.float === 'dead') as VirtualMachine
+    const float = many((seed) => broken('sump', 'float-switch-failed', seed)).find(
+      ({ pit }) => pit.float === 'dead',
+    ) as VirtualMachine
     expect(electricState(float).turning).toBe(false)
     expect(answer(float, { check: 'float-bypass' }, chance(1)).outcome).toBe('runs')
     const bound = broken('well-two-wire', 'stages-bound')

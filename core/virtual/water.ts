@@ -20,7 +20,12 @@ export interface WaterPoint {
 /** The curve: head 1.5 at no flow, 1 at nominal; the static part of the system by kind. */
 const SHUTOFF_HEAD = 1.5
 const FALL = 0.5
-const STATIC: Partial<Record<VirtualMachine['kind'], number>> = { 'well-two-wire': 0.6, 'well-three-wire': 0.6, jet: 0.55, sump: 0.45 }
+const STATIC: Partial<Record<VirtualMachine['kind'], number>> = {
+  'well-two-wire': 0.6,
+  'well-three-wire': 0.6,
+  jet: 0.55,
+  sump: 0.45,
+}
 const SUCTION_SHARE = 0.3
 
 /**
@@ -32,28 +37,61 @@ export function waterPoint(machine: VirtualMachine, speed = 1): WaterPoint {
   const { wheel, suction, discharge, well, kind } = machine
   const lowWell = houseWater(kind) && well.pumpingFeet > well.depthFeet * 0.94
   const dry = !suction.primed || machine.pit.airBound || (kind === 'circulation' && well.recoveryGpm < 2)
-  const wheelShare = (1 - 0.42 * wheel.wear) * (wheel.broken === 'no' ? 1 : wheel.broken === 'loose' ? 0.08 : kind.startsWith('well') ? 0.45 : 0.15) * (1 - 0.2 * machine.bearing.thrustWear)
+  const wheelShare =
+    (1 - 0.42 * wheel.wear) *
+    (wheel.broken === 'no' ? 1 : wheel.broken === 'loose' ? 0.08 : kind.startsWith('well') ? 0.45 : 0.15) *
+    (1 - 0.2 * machine.bearing.thrustWear)
   const air = Math.max(suction.airLeak * 0.75, lowWell ? 0.6 : 0)
   const turns = machine.coupled && !dry ? speed * speed : 0
   const shutoff = turns * wheelShare * (1 - 0.45 * air) * machine.headScale
   const head = SHUTOFF_HEAD * shutoff
   const fixed = STATIC[kind] ?? 0
-  const rs = SUCTION_SHARE * (1 + 14 * suction.blocked ** 3 / (1.02 - suction.blocked))
-  const rd = (1 - SUCTION_SHARE) * (1 + 10 * discharge.blocked ** 3 / (1.02 - discharge.blocked)) * (discharge.checkStuck ? 400 : 1)
+  const rs = SUCTION_SHARE * (1 + (14 * suction.blocked ** 3) / (1.02 - suction.blocked))
+  const rd =
+    (1 - SUCTION_SHARE) *
+    (1 + (10 * discharge.blocked ** 3) / (1.02 - discharge.blocked)) *
+    (discharge.checkStuck ? 400 : 1)
   const inside = wheel.clog === 0 ? 0 : (4 * wheel.clog ** 2) / (1.02 - wheel.clog)
   const square = (head - fixed) / (FALL * Math.max(shutoff, 0.05) + (1 - fixed) * (rs + rd) + inside)
   const flow = square > 0 ? Math.sqrt(square) * (1 - 0.4 * air) : 0
-  const load = !machine.coupled ? 0.12 : dry ? 0.24 : (0.5 + 0.5 * Math.min(flow, 1.2)) * (0.35 + 0.65 * wheelShare) * (1 - 0.35 * air) * machine.headScale ** 0.5
+  const load = !machine.coupled
+    ? 0.12
+    : dry
+      ? 0.24
+      : (0.5 + 0.5 * Math.min(flow, 1.2)) * (0.35 + 0.65 * wheelShare) * (1 - 0.35 * air) * machine.headScale ** 0.5
   const lift = kind === 'jet' ? 10.5 : 0.9
-  const vacuumInHg = turns === 0 ? 0.1 : Math.min(26, (lift + 4.2 * (rs / SUCTION_SHARE) * flow * flow + 9 * suction.tooMuchLift * flow) * (1 - 0.75 * suction.airLeak) * Math.min(1, shutoff * 1.1) + (kind === 'jet' && suction.blocked > 0.4 ? 8 * suction.blocked : 0) + (lowWell && kind === 'jet' ? 6 : 0))
+  const vacuumInHg =
+    turns === 0
+      ? 0.1
+      : Math.min(
+          26,
+          (lift + 4.2 * (rs / SUCTION_SHARE) * flow * flow + 9 * suction.tooMuchLift * flow) *
+            (1 - 0.75 * suction.airLeak) *
+            Math.min(1, shutoff * 1.1) +
+            (kind === 'jet' && suction.blocked > 0.4 ? 8 * suction.blocked : 0) +
+            (lowWell && kind === 'jet' ? 6 : 0),
+        )
   const liftPsi = (machine.installation.liftMetres ?? 0) * PSI_PER_METRE_OF_WATER
-  const fullPsi = (nominalShutoffMetres(machine) * PSI_PER_METRE_OF_WATER) * shutoff
-  return { flow, shutoff, dry, airy: suction.airLeak > 0.15 || lowWell, load, vacuumInHg, filterPsi: 14.5 * (rd / (1 - SUCTION_SHARE)) * flow * flow, reachablePsi: Math.max(0, fullPsi - liftPsi) }
+  const fullPsi = nominalShutoffMetres(machine) * PSI_PER_METRE_OF_WATER * shutoff
+  return {
+    flow,
+    shutoff,
+    dry,
+    airy: suction.airLeak > 0.15 || lowWell,
+    load,
+    vacuumInHg,
+    filterPsi: 14.5 * (rd / (1 - SUCTION_SHARE)) * flow * flow,
+    reachablePsi: Math.max(0, fullPsi - liftPsi),
+  }
 }
 
 /** Head of a new pump at no flow, metres: its curve, or what the house was built for. */
-export function nominalShutoffMetres({ installation: { pumpCurve, liftMetres = 0, cutOutPsi = 50 } }: VirtualMachine): number {
-  return pumpCurve ? Math.max(...pumpCurve.map(({ headMetres }) => headMetres)) : liftMetres + (cutOutPsi / PSI_PER_METRE_OF_WATER) * 1.45
+export function nominalShutoffMetres({
+  installation: { pumpCurve, liftMetres = 0, cutOutPsi = 50 },
+}: VirtualMachine): number {
+  return pumpCurve
+    ? Math.max(...pumpCurve.map(({ headMetres }) => headMetres))
+    : liftMetres + (cutOutPsi / PSI_PER_METRE_OF_WATER) * 1.45
 }
 
 /** Air laws of the tank: water between cut-in and cut-out, litres. */
@@ -73,8 +111,16 @@ export function cycleSeconds(machine: VirtualMachine, point: WaterPoint): number
     const falling = machine.discharge.checkLeaks
     return falling ? 22 : 210
   }
-  if (machine.house.nippleBlocked || machine.house.contacts === 'welded' || point.reachablePsi < machine.house.cutOutPsi + 1) return machine.house.nippleBlocked && machine.house.sensedPsi > machine.house.cutInPsi + 6 ? 6 : undefined
-  const draw = Math.min(0.16, give * 0.45) + machine.leaks.houseGallonsPerMinute * 0.063 + (machine.discharge.checkLeaks || machine.suction.footLeaks ? 0.25 : 0)
+  if (
+    machine.house.nippleBlocked ||
+    machine.house.contacts === 'welded' ||
+    point.reachablePsi < machine.house.cutOutPsi + 1
+  )
+    return machine.house.nippleBlocked && machine.house.sensedPsi > machine.house.cutInPsi + 6 ? 6 : undefined
+  const draw =
+    Math.min(0.16, give * 0.45) +
+    machine.leaks.houseGallonsPerMinute * 0.063 +
+    (machine.discharge.checkLeaks || machine.suction.footLeaks ? 0.25 : 0)
   if (give <= draw * 1.05) return undefined
   const water = drawdownLitres(machine)
   return water / (give - draw) + water / draw

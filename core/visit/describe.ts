@@ -10,15 +10,31 @@ import type { JudgedFinding, VisitState } from './fold'
 import { keptAnswer } from './kept-working'
 
 /** One line of the journal as people read it. */
-export interface JournalLine { id: string; at: string; text: string; detail?: string; value?: string; verdict?: Verdict; entry: Entry }
+export interface JournalLine {
+  id: string
+  at: string
+  text: string
+  detail?: string
+  value?: string
+  verdict?: Verdict
+  entry: Entry
+}
 
 /** The journal as lines, newest first. */
 export function journalLines(state: VisitState): JournalLine[] {
   const judged = judgedById(state)
-  return state.entries.filter(({ kind }) => !UNLISTED.has(kind)).map((entry) => journalLine(entry, judged)).reverse()
+  return state.entries
+    .filter(({ kind }) => !UNLISTED.has(kind))
+    .map((entry) => journalLine(entry, judged))
+    .reverse()
 }
 
-const UNLISTED: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>(['visit-opened', 'shop-set', 'shop-forget', 'customer-set'])
+const UNLISTED: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>([
+  'visit-opened',
+  'shop-set',
+  'shop-forget',
+  'customer-set',
+])
 
 /** One entry of a visit as people read it. */
 export function journalLine(entry: Entry, judged: ReadonlyMap<string, JudgedFinding>): JournalLine {
@@ -26,7 +42,10 @@ export function journalLine(entry: Entry, judged: ReadonlyMap<string, JudgedFind
 }
 
 /** The judged findings of a visit by their entry, those in conflict too. */
-export function judgedById({ findings, contested }: Pick<VisitState, 'findings' | 'contested'>): Map<string, JudgedFinding> {
+export function judgedById({
+  findings,
+  contested,
+}: Pick<VisitState, 'findings' | 'contested'>): Map<string, JudgedFinding> {
   return new Map([...findings, ...contested].map((judged) => [judged.entryId, judged]))
 }
 
@@ -34,7 +53,18 @@ export function judgedById({ findings, contested }: Pick<VisitState, 'findings' 
 export function entryWords(entry: Entry): string {
   if (entry.kind === 'finding') {
     const { check, part, leads, value, unit, outcome } = entry.body
-    return [checkInfo(check)?.label ?? check, part && isIdOf(PARTS, part) ? PARTS[part] : undefined, leads, outcome ? outcomeLabel(outcome) : value === undefined ? undefined : formatQuantity(value, unit as Unit | undefined, 4)].filter(Boolean).join(' ')
+    return [
+      checkInfo(check)?.label ?? check,
+      part && isIdOf(PARTS, part) ? PARTS[part] : undefined,
+      leads,
+      outcome
+        ? outcomeLabel(outcome)
+        : value === undefined
+          ? undefined
+          : formatQuantity(value, unit as Unit | undefined, 4),
+    ]
+      .filter(Boolean)
+      .join(' ')
   }
   if (entry.kind === 'visit-opened') return `visit opened: ${entry.body.customer.name}, ${entry.body.machine.name}`
   if (entry.kind === 'retracted') return 'a line taken back'
@@ -48,36 +78,89 @@ export function valueText({ judgement }: Pick<JudgedFinding, 'judgement'>): stri
   return typeof value === 'string' ? outcomeLabel(value) : formatQuantity(value, unit as Unit | undefined, 4)
 }
 
-function describeEntry(entry: Entry, found: JudgedFinding | undefined): Pick<JournalLine, 'text' | 'detail' | 'value' | 'verdict'> {
+function describeEntry(
+  entry: Entry,
+  found: JudgedFinding | undefined,
+): Pick<JournalLine, 'text' | 'detail' | 'value' | 'verdict'> {
   switch (entry.kind) {
     case 'finding': {
       if (!found) return { text: entry.body.check }
-      return { text: found.judgement.subject, detail: found.judgement.because, value: valueText(found), verdict: found.judgement.verdict }
+      return {
+        text: found.judgement.subject,
+        detail: found.judgement.because,
+        value: valueText(found),
+        verdict: found.judgement.verdict,
+      }
     }
-    case 'call': return { text: 'the call', detail: entry.body.complaints.map((id) => (isIdOf(COMPLAINTS, id) ? COMPLAINTS[id] : id)).join(', ') || entry.body.callerSays }
-    case 'machine-set': return { text: 'machine and nameplate written down' }
-    case 'loaded': return { text: `${entry.body.loaded ? 'loaded' : 'unloaded'}: ${entry.body.item.replace(/^(part|tool):/, '').replaceAll('-', ' ')}` }
-    case 'gate': return describeGate(entry.body)
-    case 'note': return { text: entry.body.seenAndLeft ? `seen and left: ${entry.body.text}` : entry.body.text }
-    case 'photo': return { text: entry.body.caption ? `photo: ${entry.body.caption}` : `photo: ${entry.body.name}` }
-    case 'check-skipped': return { text: `passed over: ${entry.body.check.replaceAll('-', ' ')}` }
-    case 'cause-said': return { text: `${entry.body.verdict === 'not-this' ? 'not this' : 'it was this'}: ${faultLabel(entry.body.fault).toLowerCase()}` }
-    case 'post-mortem': return { text: `at the bench: ${faultLabel(entry.body.fault).toLowerCase()}`, detail: [entry.body.why, entry.body.keeping ? `keep: ${entry.body.keeping}` : ''].filter(Boolean).join(' · ') }
+    case 'call':
+      return {
+        text: 'the call',
+        detail:
+          entry.body.complaints.map((id) => (isIdOf(COMPLAINTS, id) ? COMPLAINTS[id] : id)).join(', ') ||
+          entry.body.callerSays,
+      }
+    case 'machine-set':
+      return { text: 'machine and nameplate written down' }
+    case 'loaded':
+      return {
+        text: `${entry.body.loaded ? 'loaded' : 'unloaded'}: ${entry.body.item.replace(/^(part|tool):/, '').replaceAll('-', ' ')}`,
+      }
+    case 'gate':
+      return describeGate(entry.body)
+    case 'note':
+      return { text: entry.body.seenAndLeft ? `seen and left: ${entry.body.text}` : entry.body.text }
+    case 'photo':
+      return { text: entry.body.caption ? `photo: ${entry.body.caption}` : `photo: ${entry.body.name}` }
+    case 'check-skipped':
+      return { text: `passed over: ${entry.body.check.replaceAll('-', ' ')}` }
+    case 'cause-said':
+      return {
+        text: `${entry.body.verdict === 'not-this' ? 'not this' : 'it was this'}: ${faultLabel(entry.body.fault).toLowerCase()}`,
+      }
+    case 'post-mortem':
+      return {
+        text: `at the bench: ${faultLabel(entry.body.fault).toLowerCase()}`,
+        detail: [entry.body.why, entry.body.keeping ? `keep: ${entry.body.keeping}` : ''].filter(Boolean).join(' · '),
+      }
     case 'working-kept': {
       const { title, answer, verdict } = keptAnswer(entry.body)
       return { text: title, detail: answer, verdict }
     }
-    case 'decision': return { text: `decided: ${entry.body.option.replaceAll('-', ' ')}${entry.body.spareFirst ? ', a spare in first' : ''}` }
-    case 'step': return { text: `${entry.body.done ? 'done' : 'undone'}: ${entry.body.step.replace(/^(down|work|back):/, '').replaceAll('-', ' ')}`, ...(entry.body.count === undefined ? {} : { value: `${entry.body.count}` }), ...(entry.body.reason ? { detail: entry.body.reason } : {}) }
-    case 'take-down-found': return { text: `${entry.body.what === 'stuck' ? 'will not open' : 'found damaged'}: ${(entry.body.joint ?? entry.body.part ?? '').replaceAll('-', ' ')}` }
-    case 'take-down-measured': return { text: 'measured for the repair', value: conditionText(entry.body) }
-    case 'joint-done': return { text: `${JOINT_LABELS[entry.body.joint]} done` }
-    case 'handed-over': return { text: 'handed over', ...(entry.body.nextDate ? { detail: `next ${entry.body.nextDate}` } : {}) }
-    case 'visit-opened': case 'shop-set': case 'shop-forget': case 'customer-set': case 'retracted': return { text: entry.kind }
+    case 'decision':
+      return {
+        text: `decided: ${entry.body.option.replaceAll('-', ' ')}${entry.body.spareFirst ? ', a spare in first' : ''}`,
+      }
+    case 'step':
+      return {
+        text: `${entry.body.done ? 'done' : 'undone'}: ${entry.body.step.replace(/^(down|work|back):/, '').replaceAll('-', ' ')}`,
+        ...(entry.body.count === undefined ? {} : { value: `${entry.body.count}` }),
+        ...(entry.body.reason ? { detail: entry.body.reason } : {}),
+      }
+    case 'take-down-found':
+      return {
+        text: `${entry.body.what === 'stuck' ? 'will not open' : 'found damaged'}: ${(entry.body.joint ?? entry.body.part ?? '').replaceAll('-', ' ')}`,
+      }
+    case 'take-down-measured':
+      return { text: 'measured for the repair', value: conditionText(entry.body) }
+    case 'joint-done':
+      return { text: `${JOINT_LABELS[entry.body.joint]} done` }
+    case 'handed-over':
+      return { text: 'handed over', ...(entry.body.nextDate ? { detail: `next ${entry.body.nextDate}` } : {}) }
+    case 'visit-opened':
+    case 'shop-set':
+    case 'shop-forget':
+    case 'customer-set':
+    case 'retracted':
+      return { text: entry.kind }
   }
 }
 
-function describeGate(body: { gate: keyof typeof GATES; shut: boolean; lines?: { line: string; volts: number }[]; seconds?: number }): Pick<JournalLine, 'text' | 'detail'> {
+function describeGate(body: {
+  gate: keyof typeof GATES
+  shut: boolean
+  lines?: { line: string; volts: number }[]
+  seconds?: number
+}): Pick<JournalLine, 'text' | 'detail'> {
   const lines = body.lines?.map(({ line, volts }) => `${line} ${volts} V`).join(', ')
   const waited = body.seconds === undefined ? undefined : `after ${formatSeconds(body.seconds)}`
   const detail = [lines, waited].filter(Boolean).join(' · ')

@@ -1,7 +1,11 @@
 import type { Customer } from './entry'
 
 /** One thing that two records of a customer say differently; an empty text where one says nothing. */
-export interface Difference { field: 'name' | 'place' | 'phone'; here: string; there: string }
+export interface Difference {
+  field: 'name' | 'place' | 'phone'
+  here: string
+  there: string
+}
 
 const FIELDS = ['name', 'place', 'phone'] as const satisfies readonly (keyof Customer)[]
 

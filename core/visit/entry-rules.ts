@@ -1,9 +1,41 @@
 import { Type } from 'class-transformer'
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsObject, IsString, Length, Matches, Max, MaxLength, Min, ValidateNested } from 'class-validator'
-import { canonicalFinding, constructionFits, FindingInput, InstallationInput, NameplateInput } from '../diagnosis/case-rules'
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsObject,
+  IsString,
+  Length,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator'
+import {
+  canonicalFinding,
+  constructionFits,
+  FindingInput,
+  InstallationInput,
+  NameplateInput,
+} from '../diagnosis/case-rules'
 import { CHECKS } from '../knowledge/checks'
 import type { SchoolWays } from '../knowledge/schools'
-import { COMPLAINTS, CONSTRUCTIONS, FAULTS, GATES, JOINTS, KINDS, PARTS, type Construction, type Gate, type Joint, type Kind } from '../knowledge/vocabulary'
+import {
+  COMPLAINTS,
+  CONSTRUCTIONS,
+  FAULTS,
+  GATES,
+  JOINTS,
+  KINDS,
+  PARTS,
+  type Construction,
+  type Gate,
+  type Joint,
+  type Kind,
+} from '../knowledge/vocabulary'
 import type { UnitSystem } from '../quantity/measures'
 import { ask } from '../questions/question'
 import { questionById, QUESTIONS } from '../questions/questions'
@@ -11,7 +43,17 @@ import { MOST_PIECES } from '../takedown/tray'
 import { JobConditionsInput, JointCorrectionInput, PlaceInput, SchoolWaysField } from '../takedown/take-down-rules'
 import { InputError, type FieldProblem } from '../validation/input-error'
 import { holdable } from '../validation/holdable'
-import { CalendarDay, IdOf, Instant, isUuid, MayBeAbsent, OptionalQuantity, Quantity, rule, Uuid } from '../validation/rules'
+import {
+  CalendarDay,
+  IdOf,
+  Instant,
+  isUuid,
+  MayBeAbsent,
+  OptionalQuantity,
+  Quantity,
+  rule,
+  Uuid,
+} from '../validation/rules'
 import { validated } from '../validation/validated'
 import { ENTRY_VERSION, type Customer, type Entry, type EntryBodies, type EntryKind, type Machine } from './entry'
 
@@ -36,7 +78,12 @@ class MachineInput implements Machine {
   @ValidateNested() @Type(() => NameplateInput) @IsObject() nameplate!: NameplateInput
   @MayBeAbsent() @IsBoolean() plateUnreadable?: boolean
   @MayBeAbsent() @ValidateNested() @Type(() => InstallationInput) installation?: InstallationInput
-  @MayBeAbsent() @IsArray() @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => JointCorrectionInput) joints?: JointCorrectionInput[]
+  @MayBeAbsent()
+  @IsArray()
+  @ArrayMaxSize(60)
+  @ValidateNested({ each: true })
+  @Type(() => JointCorrectionInput)
+  joints?: JointCorrectionInput[]
 }
 
 class VisitOpenedBody {
@@ -89,7 +136,8 @@ class CheckSkippedBody {
   @IdOf(CHECKS) check!: string
   @MayBeAbsent() @IdOf(PARTS) part?: string
   @MayBeAbsent() @IsString() @MaxLength(40) leads?: string
-  @MayBeAbsent() @IsIn(['motor-alone', 'motor-and-cable', 'cable-alone', 'surface-motor']) setup?: 'motor-alone' | 'motor-and-cable' | 'cable-alone' | 'surface-motor'
+  @MayBeAbsent() @IsIn(['motor-alone', 'motor-and-cable', 'cable-alone', 'surface-motor']) setup?:
+    'motor-alone' | 'motor-and-cable' | 'cable-alone' | 'surface-motor'
   @MayBeAbsent() @IsIn(['whole', 'motor', 'pump-end']) half?: 'whole' | 'motor' | 'pump-end'
 }
 class CauseSaidBody {
@@ -106,7 +154,12 @@ class ShopForgetBody {
 }
 const UNIT_SYSTEMS = ['us', 'metric'] as const
 class WorkingKeptBody {
-  @rule('isQuestion', (value) => QUESTIONS.some(({ id }) => id === value), `must be one of ${QUESTIONS.map(({ id }) => id).join(', ')}`) question!: string
+  @rule(
+    'isQuestion',
+    (value) => QUESTIONS.some(({ id }) => id === value),
+    `must be one of ${QUESTIONS.map(({ id }) => id).join(', ')}`,
+  )
+  question!: string
   @IsObject() input!: object
   @IsIn(UNIT_SYSTEMS) units!: UnitSystem
 }
@@ -123,13 +176,19 @@ class StepBody {
   @IsString() @Length(1, 80) step!: string
   @IsBoolean() done!: boolean
   @MayBeAbsent() @IsInt() @Min(0) @Max(MOST_PIECES) count?: number
-  @MayBeAbsent() @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => PlaceInput) places?: PlaceInput[]
+  @MayBeAbsent()
+  @IsArray()
+  @ArrayMaxSize(12)
+  @ValidateNested({ each: true })
+  @Type(() => PlaceInput)
+  places?: PlaceInput[]
   @MayBeAbsent() @IsString() @MaxLength(300) reason?: string
   @MayBeAbsent() @IsString() @MaxLength(300) note?: string
   @OptionalQuantity({ min: 0, max: 1440 }) estimate?: number
 }
 class JointDoneBody {
-  @rule('isJoint', (value) => (JOINTS as readonly unknown[]).includes(value), `must be one of ${JOINTS.join(', ')}`) joint!: Joint
+  @rule('isJoint', (value) => (JOINTS as readonly unknown[]).includes(value), `must be one of ${JOINTS.join(', ')}`)
+  joint!: Joint
 }
 class HandedOverBody {
   @IsString() @MaxLength(2000) watch!: string
@@ -157,9 +216,27 @@ class ShopSetBody {
 
 /** A retraction says all it has to say by what it supersedes: its body is empty and needs no class. */
 const BODIES: Record<Exclude<EntryKind, 'retracted'>, new () => object> = {
-  'visit-opened': VisitOpenedBody, call: CallBody, 'machine-set': MachineSetBody, loaded: LoadedBody, gate: GateBody, finding: FindingBody, note: NoteBody, photo: PhotoBody,
-  'check-skipped': CheckSkippedBody, 'working-kept': WorkingKeptBody, 'cause-said': CauseSaidBody, 'post-mortem': PostMortemBody, 'shop-forget': ShopForgetBody, decision: DecisionBody, 'take-down-found': TakeDownFoundBody, 'take-down-measured': JobConditionsInput, step: StepBody, 'joint-done': JointDoneBody, 'handed-over': HandedOverBody,
-  'customer-set': CustomerSetBody, 'shop-set': ShopSetBody,
+  'visit-opened': VisitOpenedBody,
+  call: CallBody,
+  'machine-set': MachineSetBody,
+  loaded: LoadedBody,
+  gate: GateBody,
+  finding: FindingBody,
+  note: NoteBody,
+  photo: PhotoBody,
+  'check-skipped': CheckSkippedBody,
+  'working-kept': WorkingKeptBody,
+  'cause-said': CauseSaidBody,
+  'post-mortem': PostMortemBody,
+  'shop-forget': ShopForgetBody,
+  decision: DecisionBody,
+  'take-down-found': TakeDownFoundBody,
+  'take-down-measured': JobConditionsInput,
+  step: StepBody,
+  'joint-done': JointDoneBody,
+  'handed-over': HandedOverBody,
+  'customer-set': CustomerSetBody,
+  'shop-set': ShopSetBody,
 }
 
 /** What may stand in the shop's own journal, which belongs to no visit; a retraction takes back one of the others there. */
@@ -174,14 +251,34 @@ const MOST_LAMPORT = 2 ** 50
 
 class EntryInput {
   @rule('isUuidV7', isUuidV7, 'must be a UUIDv7 in lower case, made where the entry was made') id!: string
-  @MayBeAbsent() @IsInt() @Min(1) @Max(ENTRY_VERSION, { message: `v must be at most ${ENTRY_VERSION}: it was written by a newer Pike Lamp than this one` }) v?: number
+  @MayBeAbsent()
+  @IsInt()
+  @Min(1)
+  @Max(ENTRY_VERSION, {
+    message: `v must be at most ${ENTRY_VERSION}: it was written by a newer Pike Lamp than this one`,
+  })
+  v?: number
   @MayBeAbsent() @IsInt() @Min(1) @Max(MOST_LAMPORT) lamport?: number
-  @rule('isUuidOrNull', (value) => value === null || isUuid(value), 'must be the id of its visit, a UUID in lower case, or null for the shop’s own entries') visitId!: string | null
-  @rule('isEntryKind', (value) => value === 'retracted' || (typeof value === 'string' && Object.hasOwn(BODIES, value)), `must be one of ${Object.keys(BODIES).join(', ')}, retracted`) kind!: EntryKind
+  @rule(
+    'isUuidOrNull',
+    (value) => value === null || isUuid(value),
+    'must be the id of its visit, a UUID in lower case, or null for the shop’s own entries',
+  )
+  visitId!: string | null
+  @rule(
+    'isEntryKind',
+    (value) => value === 'retracted' || (typeof value === 'string' && Object.hasOwn(BODIES, value)),
+    `must be one of ${Object.keys(BODIES).join(', ')}, retracted`,
+  )
+  kind!: EntryKind
   @Instant() at!: string
   @IsString() @Length(1, 80) author!: string
   @MayBeAbsent() @rule('isUuidV7', isUuidV7, 'must be a UUIDv7') supersedes?: string
-  @MayBeAbsent() @IsArray() @ArrayMaxSize(MOST_SETTLED) @rule('isUuidV7', isUuidV7, 'is a UUIDv7', { each: true }) settles?: string[]
+  @MayBeAbsent()
+  @IsArray()
+  @ArrayMaxSize(MOST_SETTLED)
+  @rule('isUuidV7', isUuidV7, 'is a UUIDv7', { each: true })
+  settles?: string[]
   @MayBeAbsent() @IsBoolean() imported?: boolean
   @IsObject() body!: object
 }
@@ -197,34 +294,82 @@ export function validEntry(plain: unknown, path = ''): Entry {
   atPath(path, () => holdable(plain))
   const entry = atPath(path, () => validated(EntryInput, plain, { shallow: true }))
   const body = atPath(path ? `${path}.body` : 'body', () => validBody(entry.kind, entry.body))
-  if (!SHOP_KINDS.has(entry.kind) && entry.visitId === null) throw atField(path, 'visitId', null, 'only the shop’s own entries have none')
-  if (SHOP_ONLY.has(entry.kind) && entry.visitId !== null) throw atField(path, 'visitId', entry.visitId, `null: ${entry.kind} is the shop’s own and belongs to no visit`)
-  if (entry.kind === 'retracted' && !entry.supersedes) throw atField(path, 'supersedes', undefined, 'a retraction names the entry it takes back')
-  if (entry.supersedes === entry.id) throw atField(path, 'supersedes', entry.supersedes, 'an entry cannot replace itself')
-  if (entry.settles && !entry.supersedes) throw atField(path, 'supersedes', undefined, 'what settles a conflict supersedes the line that was chosen')
+  if (!SHOP_KINDS.has(entry.kind) && entry.visitId === null)
+    throw atField(path, 'visitId', null, 'only the shop’s own entries have none')
+  if (SHOP_ONLY.has(entry.kind) && entry.visitId !== null)
+    throw atField(path, 'visitId', entry.visitId, `null: ${entry.kind} is the shop’s own and belongs to no visit`)
+  if (entry.kind === 'retracted' && !entry.supersedes)
+    throw atField(path, 'supersedes', undefined, 'a retraction names the entry it takes back')
+  if (entry.supersedes === entry.id)
+    throw atField(path, 'supersedes', entry.supersedes, 'an entry cannot replace itself')
+  if (entry.settles && !entry.supersedes)
+    throw atField(path, 'supersedes', undefined, 'what settles a conflict supersedes the line that was chosen')
   const { id, visitId, kind, at, author, lamport, supersedes, settles, imported } = entry
   return {
-    id, v: ENTRY_VERSION, ...(lamport ? { lamport } : {}), visitId, kind, at, author, ...(supersedes ? { supersedes } : {}), ...(settles?.length ? { settles } : {}),
-    ...(imported ? { imported } : {}), body,
+    id,
+    v: ENTRY_VERSION,
+    ...(lamport ? { lamport } : {}),
+    visitId,
+    kind,
+    at,
+    author,
+    ...(supersedes ? { supersedes } : {}),
+    ...(settles?.length ? { settles } : {}),
+    ...(imported ? { imported } : {}),
+    body,
   } as Entry
 }
 
 function validBody(kind: EntryKind, plain: object): object {
   if (kind === 'retracted') {
-    if (Object.keys(plain).length > 0) throw new InputError([{ field: Object.keys(plain)[0] as string, value: Object.values(plain)[0], expected: 'a retraction has an empty body' }])
+    if (Object.keys(plain).length > 0)
+      throw new InputError([
+        {
+          field: Object.keys(plain)[0] as string,
+          value: Object.values(plain)[0],
+          expected: 'a retraction has an empty body',
+        },
+      ])
     return {}
   }
   const body = toPlain(validated(BODIES[kind], plain))
   // What can be written can be answered: a working that ends in an error is refused at the edge.
-  if (kind === 'working-kept') atPath('input', () => ask(questionById((body as EntryBodies['working-kept']).question), (body as EntryBodies['working-kept']).input))
-  if (kind === 'take-down-found' && !('joint' in body) && !('part' in body)) throw new InputError([{ field: 'joint', value: undefined, expected: 'the joint or the part it was found at' }])
+  if (kind === 'working-kept')
+    atPath('input', () =>
+      ask(questionById((body as EntryBodies['working-kept']).question), (body as EntryBodies['working-kept']).input),
+    )
+  if (kind === 'take-down-found' && !('joint' in body) && !('part' in body))
+    throw new InputError([{ field: 'joint', value: undefined, expected: 'the joint or the part it was found at' }])
   const { places, count } = body as EntryBodies['step']
-  if (kind === 'step' && places && count !== places.reduce((sum, place) => sum + place.count, 0)) throw new InputError([{ field: 'count', value: count, expected: 'the sum of the counts of its places' }])
-  if (kind === 'take-down-measured' && Object.keys(body).length === 0) throw new InputError([{ field: 'pipeInches', value: undefined, expected: 'one measurement at least: pipeInches, celsius, bearingClearanceMm, outletHigherMm, oneBearing or hot' }])
+  if (kind === 'step' && places && count !== places.reduce((sum, place) => sum + place.count, 0))
+    throw new InputError([{ field: 'count', value: count, expected: 'the sum of the counts of its places' }])
+  if (kind === 'take-down-measured' && Object.keys(body).length === 0)
+    throw new InputError([
+      {
+        field: 'pipeInches',
+        value: undefined,
+        expected:
+          'one measurement at least: pipeInches, celsius, bearingClearanceMm, outletHigherMm, oneBearing or hot',
+      },
+    ])
   if (kind === 'finding') return canonicalFinding(body as EntryBodies['finding'])
   const { machine, customer } = body as { machine?: Machine; customer?: Customer }
-  if (machine && customer && machine.customerId !== customer.id) throw new InputError([{ field: 'machine.customerId', value: machine.customerId, expected: `${customer.id}, the customer of this entry` }])
-  if (machine && !constructionFits(machine)) throw new InputError([{ field: 'machine.construction', value: machine.construction, expected: `a construction of kind ${machine.kind} is needed` }])
+  if (machine && customer && machine.customerId !== customer.id)
+    throw new InputError([
+      {
+        field: 'machine.customerId',
+        value: machine.customerId,
+        expected: `${customer.id}, the customer of this entry`,
+      },
+    ])
+  if (machine && !constructionFits(machine))
+    throw new InputError([
+      {
+        field: 'machine.construction',
+        value: machine.construction,
+        expected: `a construction of kind ${machine.kind} is needed`,
+      },
+    ])
   return body
 }
 
@@ -239,7 +384,12 @@ function atPath<T>(path: string, make: () => T): T {
     return make()
   } catch (error) {
     if (!(error instanceof InputError) || !path) throw error
-    throw new InputError(error.problems.map((problem): FieldProblem => ({ ...problem, field: problem.field ? `${path}.${problem.field}` : path })))
+    throw new InputError(
+      error.problems.map((problem): FieldProblem => ({
+        ...problem,
+        field: problem.field ? `${path}.${problem.field}` : path,
+      })),
+    )
   }
 }
 

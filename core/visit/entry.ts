@@ -9,7 +9,12 @@ import type { JointCorrection } from '../takedown/as-here'
 import type { JobConditions } from '../takedown/conditions'
 import type { TakeDownFound } from '../takedown/plan'
 
-export interface Customer { id: string; name: string; place: string; phone?: string }
+export interface Customer {
+  id: string
+  name: string
+  place: string
+  phone?: string
+}
 
 export interface Machine {
   id: string
@@ -31,7 +36,13 @@ export interface Machine {
 
 /** Everything that can be written in a visit's journal, by kind. */
 export interface EntryBodies {
-  'visit-opened': { customer: Customer; machine: Machine; scheduledAt: string; plannedMinutes: number; callerSays: string }
+  'visit-opened': {
+    customer: Customer
+    machine: Machine
+    scheduledAt: string
+    plannedMinutes: number
+    callerSays: string
+  }
   call: { complaints: string[]; alreadyReplaced: string[]; callerSays: string; since?: string; withoutWater?: boolean }
   'machine-set': { machine: Machine }
   loaded: { item: string; loaded: boolean }
@@ -51,7 +62,15 @@ export interface EntryBodies {
   'take-down-found': TakeDownFound
   /** What the job’s steps and waits hang on, as measured: the newest of each speaks. */
   'take-down-measured': JobConditions
-  step: { step: string; done: boolean; count?: number; places?: JointPlace[]; reason?: string; note?: string; /** What the printed estimate gave it, minutes. */ estimate?: number }
+  step: {
+    step: string
+    done: boolean
+    count?: number
+    places?: JointPlace[]
+    reason?: string
+    note?: string
+    /** What the printed estimate gave it, minutes. */ estimate?: number
+  }
   'joint-done': { joint: Joint }
   'handed-over': { watch: string; nextDate?: string; price?: number }
   retracted: Record<string, never>

@@ -11,14 +11,43 @@ const VISIT = '0197a000-0009-7000-8000-000000000001'
 let count = 0
 function entry<K extends EntryKind>(kind: K, body: EntryBodies[K], supersedes?: string): Entry {
   count++
-  return { id: `0197a000-00aa-7000-8000-${count.toString(16).padStart(12, '0')}`, visitId: VISIT, kind, at: new Date(Date.UTC(2026, 4, 12, 10, count)).toISOString(), author: 'test', ...(supersedes ? { supersedes } : {}), body } as unknown as Entry
+  return {
+    id: `0197a000-00aa-7000-8000-${count.toString(16).padStart(12, '0')}`,
+    visitId: VISIT,
+    kind,
+    at: new Date(Date.UTC(2026, 4, 12, 10, count)).toISOString(),
+    author: 'test',
+    ...(supersedes ? { supersedes } : {}),
+    body,
+  } as unknown as Entry
 }
-const opened = (): Entry => entry('visit-opened', {
-  customer: { id: '0197a000-0001-7000-8000-000000000001', name: 'Millrace Lido', place: 'Weir Street 1' }, scheduledAt: '2026-05-12T10:20:00.000Z', plannedMinutes: 45, callerSays: 'hums',
-  machine: { id: '0197a000-0002-7000-8000-000000000001', customerId: '0197a000-0001-7000-8000-000000000001', name: 'filter pump 2', kind: 'pool', construction: 'band-clamp', installedOn: '2017-05-12', nameplate: { volts: 230, motorType: 'permanent-split', horsepower: 1, fullLoadAmps: 7, serviceFactorAmps: 8.2, runCapacitorMicrofarads: 30 } },
-})
-const reading = (check: string, value: number, more: object = {}, stage: 'test' | 'prove' = 'test') => entry('finding', { check, value, stage, ...more })
-const seen = (check: string, outcome: string, stage: 'test' | 'prove' = 'test') => entry('finding', { check, outcome, stage })
+const opened = (): Entry =>
+  entry('visit-opened', {
+    customer: { id: '0197a000-0001-7000-8000-000000000001', name: 'Millrace Lido', place: 'Weir Street 1' },
+    scheduledAt: '2026-05-12T10:20:00.000Z',
+    plannedMinutes: 45,
+    callerSays: 'hums',
+    machine: {
+      id: '0197a000-0002-7000-8000-000000000001',
+      customerId: '0197a000-0001-7000-8000-000000000001',
+      name: 'filter pump 2',
+      kind: 'pool',
+      construction: 'band-clamp',
+      installedOn: '2017-05-12',
+      nameplate: {
+        volts: 230,
+        motorType: 'permanent-split',
+        horsepower: 1,
+        fullLoadAmps: 7,
+        serviceFactorAmps: 8.2,
+        runCapacitorMicrofarads: 30,
+      },
+    },
+  })
+const reading = (check: string, value: number, more: object = {}, stage: 'test' | 'prove' = 'test') =>
+  entry('finding', { check, value, stage, ...more })
+const seen = (check: string, outcome: string, stage: 'test' | 'prove' = 'test') =>
+  entry('finding', { check, outcome, stage })
 const fold = (entries: Entry[]) => foldVisit(entries) as VisitState
 
 describe('folding a journal', () => {
@@ -29,11 +58,24 @@ describe('folding a journal', () => {
   })
 
   it('counts each entry once and reads in one order, whatever order and how often it arrives', () => {
-    const journal = [opened(), entry('call', { complaints: ['hums-no-start'], alreadyReplaced: [], callerSays: 'hums' }), reading('supply-voltage', 236), seen('shaft-turn', 'free'), reading('capacitance', 27, { part: 'run-capacitor' }), entry('gate', { gate: 'power-off', shut: true })]
+    const journal = [
+      opened(),
+      entry('call', { complaints: ['hums-no-start'], alreadyReplaced: [], callerSays: 'hums' }),
+      reading('supply-voltage', 236),
+      seen('shaft-turn', 'free'),
+      reading('capacitance', 27, { part: 'run-capacitor' }),
+      entry('gate', { gate: 'power-off', shut: true }),
+    ]
     const whole = JSON.stringify(fold(journal).case)
-    fc.assert(fc.property(fc.shuffledSubarray(journal, { minLength: journal.length }), fc.subarray(journal), (shuffled, again) => {
-      expect(JSON.stringify(fold([...shuffled, ...again]).case)).toBe(whole)
-    }))
+    fc.assert(
+      fc.property(
+        fc.shuffledSubarray(journal, { minLength: journal.length }),
+        fc.subarray(journal),
+        (shuffled, again) => {
+          expect(JSON.stringify(fold([...shuffled, ...again]).case)).toBe(whole)
+        },
+      ),
+    )
   })
 
   it('lets a correction speak, and a retraction bring the old reading back', () => {
@@ -66,29 +108,60 @@ describe('folding a journal', () => {
   })
 
   it('marks a part by the worst of its newest findings', () => {
-    const marks = partVerdicts(fold([opened(), seen('shaft-turn', 'seized'), seen('shaft-turn', 'free'), seen('shaft-rock', 'rocks'), reading('capacitance', 30, { part: 'run-capacitor' })]))
+    const marks = partVerdicts(
+      fold([
+        opened(),
+        seen('shaft-turn', 'seized'),
+        seen('shaft-turn', 'free'),
+        seen('shaft-rock', 'rocks'),
+        reading('capacitance', 30, { part: 'run-capacitor' }),
+      ]),
+    )
     expect(marks.get('bearings')?.verdict).toBe('failed')
     expect(marks.get('run-capacitor')?.verdict).toBe('sound')
     expect(marks.has('shaft-seal')).toBe(false)
   })
 
   it('keeps what the technician says: not this, it was this, passed over', () => {
-    const state = fold([opened(), entry('cause-said', { fault: 'motor-seized', verdict: 'not-this' }), entry('cause-said', { fault: 'run-capacitor-failed', verdict: 'it-was-this' }), entry('check-skipped', { check: 'winding-resistance', leads: 'run-common' })])
-    expect(state).toMatchObject({ excluded: ['motor-seized'], confirmed: 'run-capacitor-failed', skipped: ['winding-resistance:common-run'] })
+    const state = fold([
+      opened(),
+      entry('cause-said', { fault: 'motor-seized', verdict: 'not-this' }),
+      entry('cause-said', { fault: 'run-capacitor-failed', verdict: 'it-was-this' }),
+      entry('check-skipped', { check: 'winding-resistance', leads: 'run-common' }),
+    ])
+    expect(state).toMatchObject({
+      excluded: ['motor-seized'],
+      confirmed: 'run-capacitor-failed',
+      skipped: ['winding-resistance:common-run'],
+    })
   })
 
   it('stands at the first joint that is not done', () => {
     expect(fold([opened()]).joint).toBe('call')
-    expect(fold([opened(), entry('joint-done', { joint: 'call' }), entry('joint-done', { joint: 'safe' })]).joint).toBe('prepare')
+    expect(fold([opened(), entry('joint-done', { joint: 'call' }), entry('joint-done', { joint: 'safe' })]).joint).toBe(
+      'prepare',
+    )
   })
 
   it('compares insulation with the machine’s last reading', () => {
-    const state = foldVisit([opened(), reading('insulation-resistance', 150, { celsius: 40 })], { earlier: { 'insulation-resistance:surface-motor': 2400 } })
-    expect(state?.findings[0]?.judgement).toMatchObject({ verdict: 'tired', because: expect.stringContaining('16 times lower') as string })
+    const state = foldVisit([opened(), reading('insulation-resistance', 150, { celsius: 40 })], {
+      earlier: { 'insulation-resistance:surface-motor': 2400 },
+    })
+    expect(state?.findings[0]?.judgement).toMatchObject({
+      verdict: 'tired',
+      because: expect.stringContaining('16 times lower') as string,
+    })
   })
 
   it('reads as lines, newest first, with value and reason', () => {
-    const lines = journalLines(fold([opened(), reading('supply-voltage', 236), entry('gate', { gate: 'proved-dead', shut: true, lines: [{ line: 'line 1 to ground', volts: 0 }] }), entry('note', { text: 'foot cracked', seenAndLeft: true })]))
+    const lines = journalLines(
+      fold([
+        opened(),
+        reading('supply-voltage', 236),
+        entry('gate', { gate: 'proved-dead', shut: true, lines: [{ line: 'line 1 to ground', volts: 0 }] }),
+        entry('note', { text: 'foot cracked', seenAndLeft: true }),
+      ]),
+    )
     expect(lines.map(({ text }) => text)).toEqual(['seen and left: foot cracked', 'proved dead', 'supply at rest'])
     expect(lines[2]).toMatchObject({ value: '236 V', verdict: 'sound' })
     expect(lines[1]?.detail).toContain('line 1 to ground 0 V')
@@ -96,16 +169,30 @@ describe('folding a journal', () => {
 })
 
 describe('proving and handing over', () => {
-  const repaired = () => fold([
-    opened(), entry('call', { complaints: ['hums-no-start'], alreadyReplaced: [], callerSays: 'hums since this morning' }), reading('supply-voltage', 236), seen('shaft-turn', 'free'), reading('capacitance', 27, { part: 'run-capacitor' }),
-    entry('note', { text: 'foot is cracked', seenAndLeft: true }), entry('decision', { option: 'replace-run-capacitor' }), entry('step', { step: 'work:run-capacitor:fit', done: true }), entry('step', { step: 'down:capacitor-cover', done: true, count: 2 }),
-    reading('running-current', 7.4, {}, 'prove'), reading('capacitance', 30.2, { part: 'run-capacitor' }, 'prove'), entry('handed-over', { watch: 'listen in spring', nextDate: '2027-05-12', price: 52 }),
-  ])
+  const repaired = () =>
+    fold([
+      opened(),
+      entry('call', { complaints: ['hums-no-start'], alreadyReplaced: [], callerSays: 'hums since this morning' }),
+      reading('supply-voltage', 236),
+      seen('shaft-turn', 'free'),
+      reading('capacitance', 27, { part: 'run-capacitor' }),
+      entry('note', { text: 'foot is cracked', seenAndLeft: true }),
+      entry('decision', { option: 'replace-run-capacitor' }),
+      entry('step', { step: 'work:run-capacitor:fit', done: true }),
+      entry('step', { step: 'down:capacitor-cover', done: true, count: 2 }),
+      reading('running-current', 7.4, {}, 'prove'),
+      reading('capacitance', 30.2, { part: 'run-capacitor' }, 'prove'),
+      entry('handed-over', { watch: 'listen in spring', nextDate: '2027-05-12', price: 52 }),
+    ])
 
   it('puts the same reading before and after on one line', () => {
     const row = beforeAfter(repaired()).find(({ subject }) => subject === 'run capacitor')
     expect([row?.before?.finding.value, row?.after?.finding.value]).toEqual([27, 30.2])
-    expect(proofRows(repaired()).filter(({ found }) => found).map(({ id }) => id)).toEqual(['amps'])
+    expect(
+      proofRows(repaired())
+        .filter(({ found }) => found)
+        .map(({ id }) => id),
+    ).toEqual(['amps'])
   })
 
   it('does not let a proof of the repair weigh in the diagnosis', () => {
@@ -114,43 +201,78 @@ describe('proving and handing over', () => {
 
   it('another repair chosen: what is open stays open, what was closed and done begins anew', () => {
     const first = [opened(), entry('decision', { option: 'reprime' })]
-    const ticked = ['down:valves', 'down:lid', 'work:lid-o-ring:ring', 'back:lid'].map((step) => entry('step', { step, done: true }))
+    const ticked = ['down:valves', 'down:lid', 'work:lid-o-ring:ring', 'back:lid'].map((step) =>
+      entry('step', { step, done: true }),
+    )
     const journal = [...first, ...ticked, entry('decision', { option: 'replace-shaft-seal' })]
     expect([...fold(journal).steps.keys()]).toEqual(['down:valves'])
   })
 
   it('with the power back between, what was bled is bled again and what was cool is felt again', () => {
     const ticked = (...steps: string[]) => steps.map((step) => entry('step', { step, done: true }))
-    const shell = [opened(), entry('decision', { option: 'replace-run-capacitor' }), ...ticked('down:make-dead', 'down:cool', 'down:discharge', 'down:clamp')]
-    expect([...fold([...shell, entry('decision', { option: 'swap-motor' })]).steps.keys()]).toEqual(['down:make-dead', 'down:cool', 'down:discharge', 'down:clamp'])
-    expect([...fold([...shell, ...ticked('back:make-dead'), entry('decision', { option: 'swap-motor' })]).steps.keys()]).toEqual(['down:clamp'])
+    const shell = [
+      opened(),
+      entry('decision', { option: 'replace-run-capacitor' }),
+      ...ticked('down:make-dead', 'down:cool', 'down:discharge', 'down:clamp'),
+    ]
+    expect([...fold([...shell, entry('decision', { option: 'swap-motor' })]).steps.keys()]).toEqual([
+      'down:make-dead',
+      'down:cool',
+      'down:discharge',
+      'down:clamp',
+    ])
+    expect([
+      ...fold([...shell, ...ticked('back:make-dead'), entry('decision', { option: 'swap-motor' })]).steps.keys(),
+    ]).toEqual(['down:clamp'])
   })
 
   it('what was measured for the repair adds up, the newest of each speaking; a spare may come first', () => {
-    const state = fold([opened(), entry('take-down-measured', { pipeInches: 1.5, celsius: 12 }), entry('take-down-measured', { celsius: 3 }), entry('decision', { option: 'swap-sump-pump', spareFirst: true })])
+    const state = fold([
+      opened(),
+      entry('take-down-measured', { pipeInches: 1.5, celsius: 12 }),
+      entry('take-down-measured', { celsius: 3 }),
+      entry('decision', { option: 'swap-sump-pump', spareFirst: true }),
+    ])
     expect(state.measured).toEqual({ pipeInches: 1.5, celsius: 3 })
     expect(state.spareFirst).toBe(true)
-    expect(fold([opened(), entry('decision', { option: 'swap-sump-pump' })])).toMatchObject({ measured: {}, spareFirst: false })
+    expect(fold([opened(), entry('decision', { option: 'swap-sump-pump' })])).toMatchObject({
+      measured: {},
+      spareFirst: false,
+    })
   })
 
   it('writes a sheet with findings, readings, work, price, what to watch and cautions', () => {
     const sheet = writeSheet(repaired())
     expect(sheet.summary).toMatch(/run capacitor weak.*Replace the run capacitor: done/)
     expect(sheet.seenAndLeft).toEqual(['foot is cracked'])
-    expect(sheet.work).toMatchObject([{ text: expect.stringContaining('cover off') as string, count: 2 }, { text: expect.stringContaining('Fit it') as string }])
+    expect(sheet.work).toMatchObject([
+      { text: expect.stringContaining('cover off') as string, count: 2 },
+      { text: expect.stringContaining('Fit it') as string },
+    ])
     expect(sheet.price).toBe(52)
     expect(sheet.watch.join(' ')).toMatch(/running current is tired.*listen in spring/)
-    expect(sheet.readings.find(({ subject }) => subject === 'run capacitor')).toMatchObject({ before: '27 μF', beforeVerdict: 'failed', after: '30.2 μF', afterVerdict: 'sound', limits: '28.2 to 31.8 μF' })
+    expect(sheet.readings.find(({ subject }) => subject === 'run capacitor')).toMatchObject({
+      before: '27 μF',
+      beforeVerdict: 'failed',
+      after: '30.2 μF',
+      afterVerdict: 'sound',
+      limits: '28.2 to 31.8 μF',
+    })
     expect(sheet.cautions.length).toBeGreaterThan(0)
   })
 
   it('watches only what is tired after the repair', () => expect(watchList(repaired())).toHaveLength(1))
 
   it('exports every live reading as a row', () => {
-    expect(readingRows(repaired()).map(({ check, value, outcome, verdict }) => [check, value || outcome, verdict])).toContainEqual(['capacitance', '27', 'failed'])
+    expect(
+      readingRows(repaired()).map(({ check, value, outcome, verdict }) => [check, value || outcome, verdict]),
+    ).toContainEqual(['capacitance', '27', 'failed'])
   })
 
   it('remembers before the next visit what was not sound, then what was measured', () => {
-    expect(tellingReadings(repaired().findings, 2).map(({ judgement }) => judgement.verdict)).toEqual(['tired', 'sound'])
+    expect(tellingReadings(repaired().findings, 2).map(({ judgement }) => judgement.verdict)).toEqual([
+      'tired',
+      'sound',
+    ])
   })
 })

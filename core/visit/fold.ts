@@ -14,9 +14,20 @@ import { newestOf, ofKind } from './of-kind'
 import { supersessionOf, type Conflict } from './supersession'
 
 /** A finding with its place in the journal and its judgement. */
-export interface JudgedFinding { entryId: string; at: string; stage: 'test' | 'prove'; finding: Finding; judgement: Judgement }
+export interface JudgedFinding {
+  entryId: string
+  at: string
+  stage: 'test' | 'prove'
+  finding: Finding
+  judgement: Judgement
+}
 
-export interface GateState { gate: Gate; at: string; lines?: { line: string; volts: number }[]; seconds?: number }
+export interface GateState {
+  gate: Gate
+  at: string
+  lines?: { line: string; volts: number }[]
+  seconds?: number
+}
 
 /** Everything a visit is, worked out from its journal alone. */
 export interface VisitState {
@@ -70,7 +81,10 @@ export interface VisitState {
  * @param entries of one visit, in any order; repeated ids count once
  * @returns undefined where no entry opens the visit
  */
-export function foldVisit(entries: readonly Entry[], context: { earlier?: Readonly<Record<string, number>> } = {}): VisitState | undefined {
+export function foldVisit(
+  entries: readonly Entry[],
+  context: { earlier?: Readonly<Record<string, number>> } = {},
+): VisitState | undefined {
   const { live, conflicts } = supersessionOf(entries)
   const opened = newestOf(live, 'visit-opened')
   if (!opened) return undefined
@@ -84,7 +98,10 @@ export function foldVisit(entries: readonly Entry[], context: { earlier?: Readon
   const findingEntries = ofKind(live, 'finding')
   const plain = findingEntries.filter(({ id }) => !inConflict.has(id)).map(({ body }) => body)
   const judged = findingEntries.map((entry): JudgedFinding => ({
-    entryId: entry.id, at: entry.at, stage: entry.body.stage, finding: entry.body,
+    entryId: entry.id,
+    at: entry.at,
+    stage: entry.body.stage,
+    finding: entry.body,
     judgement: judgeFinding(entry.body, { pump, plate, findings: plain, earlier: context.earlier }),
   }))
   const gates = foldGates(ofKind(live, 'gate'))
@@ -95,23 +112,51 @@ export function foldVisit(entries: readonly Entry[], context: { earlier?: Readon
   const excluded = [...causes].filter(([, verdict]) => verdict === 'not-this').map(([fault]) => fault)
   const skipped = ofKind(live, 'check-skipped').map(({ body }) => checkKey(body))
   return {
-    id: opened.visitId as string, opened: true, scheduledAt, plannedMinutes, customer, machine, pump, plate, call, callTaken: callEntry !== undefined, gates,
-    findings: judged.filter(({ entryId }) => !inConflict.has(entryId)), contested: judged.filter(({ entryId }) => inConflict.has(entryId)), conflicts,
-    loaded: new Set([...new Map(ofKind(live, 'loaded').map(({ body }) => [body.item, body.loaded]))].filter(([, isLoaded]) => isLoaded).map(([item]) => item)),
+    id: opened.visitId as string,
+    opened: true,
+    scheduledAt,
+    plannedMinutes,
+    customer,
+    machine,
+    pump,
+    plate,
+    call,
+    callTaken: callEntry !== undefined,
+    gates,
+    findings: judged.filter(({ entryId }) => !inConflict.has(entryId)),
+    contested: judged.filter(({ entryId }) => inConflict.has(entryId)),
+    conflicts,
+    loaded: new Set(
+      [...new Map(ofKind(live, 'loaded').map(({ body }) => [body.item, body.loaded]))]
+        .filter(([, isLoaded]) => isLoaded)
+        .map(([item]) => item),
+    ),
     notes: ofKind(live, 'note').map(({ id, at, body }) => ({ ...body, entryId: id, at })),
     photos: ofKind(live, 'photo').map(({ id, at, body }) => ({ ...body, entryId: id, at })),
-    skipped, excluded, confirmed: confirmedCause(live),
+    skipped,
+    excluded,
+    confirmed: confirmedCause(live),
     ...(dissected ? { postMortem: { ...dissected.body, at: dissected.at } } : {}),
     kept: ofKind(live, 'working-kept').map(({ id, at, body }) => ({ ...body, entryId: id, at })),
-    decision: newestOf(live, 'decision')?.body.option, spareFirst: newestOf(live, 'decision')?.body.spareFirst ?? false,
+    decision: newestOf(live, 'decision')?.body.option,
+    spareFirst: newestOf(live, 'decision')?.body.spareFirst ?? false,
     takeDownFound: ofKind(live, 'take-down-found').map(({ body }) => body),
     measured: Object.assign({}, ...ofKind(live, 'take-down-measured').map(({ body }) => body)) as JobConditions,
     steps: foldSteps(live),
-    jointsDone, joint: JOINTS.find((joint) => !jointsDone.has(joint)) ?? 'hand-over',
+    jointsDone,
+    joint: JOINTS.find((joint) => !jointsDone.has(joint)) ?? 'hand-over',
     ...(handedOver ? { handedOver: { ...handedOver.body, at: handedOver.at } } : {}),
-    startedAt: live.find(({ kind }) => kind !== 'visit-opened' && kind !== 'call' && kind !== 'loaded' && kind !== 'machine-set')?.at,
+    startedAt: live.find(
+      ({ kind }) => kind !== 'visit-opened' && kind !== 'call' && kind !== 'loaded' && kind !== 'machine-set',
+    )?.at,
     case: {
-      pump, complaints: call.complaints, alreadyReplaced: call.alreadyReplaced, findings: plain.filter(({ stage }) => stage === 'test'), excluded, gates: [...gates.keys()], skipped,
+      pump,
+      complaints: call.complaints,
+      alreadyReplaced: call.alreadyReplaced,
+      findings: plain.filter(({ stage }) => stage === 'test'),
+      excluded,
+      gates: [...gates.keys()],
+      skipped,
     },
     entries: live,
   }
@@ -125,10 +170,16 @@ export function machineOf(live: readonly Entry[]): Machine | undefined {
 
 /** The machine as the computation sees it on the day of the visit. */
 export function pumpOf(machine: Machine, onDay: string): Pump {
-  const age = machine.installedOn ? Math.max(0, (Date.parse(onDay) - Date.parse(machine.installedOn)) / MILLISECONDS_PER_YEAR) : undefined
+  const age = machine.installedOn
+    ? Math.max(0, (Date.parse(onDay) - Date.parse(machine.installedOn)) / MILLISECONDS_PER_YEAR)
+    : undefined
   return {
-    kind: machine.kind, construction: machine.construction, nameplate: machine.nameplate, installation: machine.installation,
-    ...(age === undefined ? {} : { ageYears: age }), underWarranty: machine.warrantyUntil !== undefined && machine.warrantyUntil >= onDay.slice(0, 10),
+    kind: machine.kind,
+    construction: machine.construction,
+    nameplate: machine.nameplate,
+    installation: machine.installation,
+    ...(age === undefined ? {} : { ageYears: age }),
+    underWarranty: machine.warrantyUntil !== undefined && machine.warrantyUntil >= onDay.slice(0, 10),
   }
 }
 
@@ -140,10 +191,13 @@ function foldSteps(live: readonly Entry[]): VisitState['steps'] {
     if (entry.kind === 'step') steps.set(entry.body.step, { ...entry.body, at: entry.at })
     if (entry.kind !== 'decision' || entry.body.option === chosen) continue
     chosen = entry.body.option
-    const closed = new Set([...steps].filter(([id, { done }]) => done && id.startsWith('back:')).map(([id]) => id.replace('back:', 'down:')))
+    const closed = new Set(
+      [...steps].filter(([id, { done }]) => done && id.startsWith('back:')).map(([id]) => id.replace('back:', 'down:')),
+    )
     // With the power back, what was bled may be charged again, and what was cool is hot.
     const powered = closed.has('down:make-dead')
-    for (const id of steps.keys()) if (!id.startsWith('down:') || closed.has(id) || (powered && /[:.](discharge|cool)$/.test(id))) steps.delete(id)
+    for (const id of steps.keys())
+      if (!id.startsWith('down:') || closed.has(id) || (powered && /[:.](discharge|cool)$/.test(id))) steps.delete(id)
   }
   return steps
 }
@@ -165,17 +219,24 @@ export function diagnoseVisit(state: VisitState, rates?: Rates): Diagnosis {
 }
 
 /** The mark of each part: the worst of its newest findings. A part that was not looked at is not in the map. */
-export function partVerdicts(state: Pick<VisitState, 'findings'>): Map<string, { verdict: Verdict; latest: JudgedFinding }> {
+export function partVerdicts(
+  state: Pick<VisitState, 'findings'>,
+): Map<string, { verdict: Verdict; latest: JudgedFinding }> {
   const newest = newestFindings(state.findings.map((judged) => ({ ...judged.finding, judged })))
   const byPart = new Map<string, JudgedFinding[]>()
   for (const { judged } of newest) {
     const part = partOfFinding(judged.finding)
     if (part) byPart.set(part, [...(byPart.get(part) ?? []), judged])
   }
-  return new Map([...byPart].map(([part, list]) => {
-    const verdict = worstVerdict(list.map(({ judgement }) => judgement.verdict)) as Verdict
-    return [part, { verdict, latest: list.findLast(({ judgement }) => judgement.verdict === verdict) as JudgedFinding }]
-  }))
+  return new Map(
+    [...byPart].map(([part, list]) => {
+      const verdict = worstVerdict(list.map(({ judgement }) => judgement.verdict)) as Verdict
+      return [
+        part,
+        { verdict, latest: list.findLast(({ judgement }) => judgement.verdict === verdict) as JudgedFinding },
+      ]
+    }),
+  )
 }
 
 /** The newest word on each cause. */
@@ -189,6 +250,14 @@ export function confirmedCause(live: readonly Entry[]): string | undefined {
 }
 
 /** What a closed visit teaches about its kind of pump: what the bench found, else the cause that was confirmed. An open visit teaches nothing yet. */
-export function causeTaught({ handedOver, postMortem, confirmed }: { handedOver?: object; postMortem?: { fault: string }; confirmed?: string }): string | undefined {
+export function causeTaught({
+  handedOver,
+  postMortem,
+  confirmed,
+}: {
+  handedOver?: object
+  postMortem?: { fault: string }
+  confirmed?: string
+}): string | undefined {
   return postMortem?.fault ?? (handedOver ? confirmed : undefined)
 }

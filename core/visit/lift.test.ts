@@ -3,19 +3,37 @@ import type { Entry } from './entry'
 import { validEntry } from './entry-rules'
 import { liftEntry, liftJournal, MOST_LAMPORT_AHEAD } from './lift'
 
-const line = (more: object = {}) => ({ id: '0197a000-00aa-7000-8000-000000000001', visitId: '0197A000-0009-7000-8000-0000000000AB', kind: 'handed-over', at: '2026-05-12T10:20:00Z', author: 'test', body: { watch: '' }, ...more })
+const line = (more: object = {}) => ({
+  id: '0197a000-00aa-7000-8000-000000000001',
+  visitId: '0197A000-0009-7000-8000-0000000000AB',
+  kind: 'handed-over',
+  at: '2026-05-12T10:20:00Z',
+  author: 'test',
+  body: { watch: '' },
+  ...more,
+})
 
 describe('a line of an older version', () => {
   it('is lifted until today’s rules take it: ids in lower case, a next date that exists', () => {
-    for (const [given, kept] of [['2026-02-30', '2026-02-28'], ['2024-02-31', '2024-02-29'], ['2026-04-31', '2026-04-30'], ['2026-05-12', '2026-05-12']]) {
+    for (const [given, kept] of [
+      ['2026-02-30', '2026-02-28'],
+      ['2024-02-31', '2024-02-29'],
+      ['2026-04-31', '2026-04-30'],
+      ['2026-05-12', '2026-05-12'],
+    ]) {
       const lifted = validEntry(liftEntry(line({ body: { watch: '', nextDate: given } })))
       expect(lifted).toMatchObject({ v: 2, visitId: '0197a000-0009-7000-8000-0000000000ab', body: { nextDate: kept } })
     }
-    expect(validEntry(liftEntry(line({ body: { watch: '', nextDate: '2026-13-01' } }))).body, 'a month that does not exist is no date at all').toEqual({ watch: '' })
+    expect(
+      validEntry(liftEntry(line({ body: { watch: '', nextDate: '2026-13-01' } }))).body,
+      'a month that does not exist is no date at all',
+    ).toEqual({ watch: '' })
   })
   it('keeps what it says of customer and machine, under ids in lower case', () => {
     const opened = { customer: { id: 'AB', name: 'X' }, machine: { id: 'CD', customerId: 'AB', name: 'pump' } }
-    expect(liftEntry(line({ kind: 'visit-opened', body: opened }))).toMatchObject({ body: { customer: { id: 'ab', name: 'X' }, machine: { id: 'cd', customerId: 'ab', name: 'pump' } } })
+    expect(liftEntry(line({ kind: 'visit-opened', body: opened }))).toMatchObject({
+      body: { customer: { id: 'ab', name: 'X' }, machine: { id: 'cd', customerId: 'ab', name: 'pump' } },
+    })
   })
   it('of today is left as it is, and so is what is no entry at all', () => {
     const today = line({ v: 2 })
@@ -26,7 +44,12 @@ describe('a line of an older version', () => {
 })
 
 describe('a journal as it arrived', () => {
-  const times = (lamports: (number | undefined)[]) => liftJournal(lamports.map((lamport, index) => line({ id: String(index), v: 2, ...(lamport === undefined ? {} : { lamport }) }))).map((entry) => entry.lamport)
+  const times = (lamports: (number | undefined)[]) =>
+    liftJournal(
+      lamports.map((lamport, index) =>
+        line({ id: String(index), v: 2, ...(lamport === undefined ? {} : { lamport }) }),
+      ),
+    ).map((entry) => entry.lamport)
 
   it('gives each line without a logical time the one after all that came before', () => {
     expect(times([undefined, undefined, 7, undefined, 3])).toEqual([1, 2, 7, 8, 3])
@@ -35,7 +58,10 @@ describe('a journal as it arrived', () => {
     expect(times([1, 2 ** 50, undefined])).toEqual([1, 1 + MOST_LAMPORT_AHEAD, 2 + MOST_LAMPORT_AHEAD])
   })
   it('puts a correction after what it corrects, whatever it says', () => {
-    const [, second] = liftJournal([line({ id: 'a', lamport: 9 }), line({ id: 'b', lamport: 2, supersedes: 'a' })]) as [Entry, Entry]
+    const [, second] = liftJournal([line({ id: 'a', lamport: 9 }), line({ id: 'b', lamport: 2, supersedes: 'a' })]) as [
+      Entry,
+      Entry,
+    ]
     expect(second.lamport).toBe(10)
   })
 })

@@ -36,8 +36,13 @@ export function liftJournal(arrived: readonly unknown[]): Entry[] {
   const known = new Map<string, number>()
   return arrived.map((line) => {
     const entry = liftEntry(line) as Entry
-    const causes = [entry.supersedes, ...(entry.settles ?? [])].map((id) => (id === undefined ? 0 : (known.get(id) ?? 0)))
-    const lamport = Math.max(Math.min(entry.lamport ?? highest + 1, highest + MOST_LAMPORT_AHEAD), ...causes.map((cause) => cause + 1))
+    const causes = [entry.supersedes, ...(entry.settles ?? [])].map((id) =>
+      id === undefined ? 0 : (known.get(id) ?? 0),
+    )
+    const lamport = Math.max(
+      Math.min(entry.lamport ?? highest + 1, highest + MOST_LAMPORT_AHEAD),
+      ...causes.map((cause) => cause + 1),
+    )
     highest = Math.max(highest, lamport)
     known.set(entry.id, lamport)
     return { ...entry, lamport }
@@ -50,10 +55,20 @@ function lowerIds(line: Plain): Plain {
   for (const of of ['customer', 'machine']) {
     const thing = body[of] as Plain | undefined
     if (thing === null || typeof thing !== 'object') continue
-    body[of] = { ...thing, id: lower(thing.id), ...('customerId' in thing ? { customerId: lower(thing.customerId) } : {}) }
+    body[of] = {
+      ...thing,
+      id: lower(thing.id),
+      ...('customerId' in thing ? { customerId: lower(thing.customerId) } : {}),
+    }
   }
   const supersedes = line.supersedes === undefined ? {} : { supersedes: lower(line.supersedes) }
-  return { ...line, id: lower(line.id), visitId: lower(line.visitId), ...supersedes, body: line.body && typeof line.body === 'object' ? body : line.body }
+  return {
+    ...line,
+    id: lower(line.id),
+    visitId: lower(line.visitId),
+    ...supersedes,
+    body: line.body && typeof line.body === 'object' ? body : line.body,
+  }
 }
 
 function lastDayOfItsMonth(line: Plain): Plain {

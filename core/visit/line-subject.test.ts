@@ -6,7 +6,9 @@ import { completePlate } from '../motor/nameplate'
 import { lineOf } from './line-subject'
 import { understandLine } from './reading-line'
 
-const machines = (Object.keys(KINDS) as Kind[]).flatMap((kind) => (Object.keys(MOTOR_TYPES) as MotorType[]).map((motorType) => ({ kind, nameplate: { volts: 230, motorType } })))
+const machines = (Object.keys(KINDS) as Kind[]).flatMap((kind) =>
+  (Object.keys(MOTOR_TYPES) as MotorType[]).map((motorType) => ({ kind, nameplate: { volts: 230, motorType } })),
+)
 
 describe('a line that names a check and what it read', () => {
   it('is understood as that check, for every check of every kind and motor type, whatever is lit', () => {
@@ -15,13 +17,24 @@ describe('a line that names a check and what it read', () => {
       const plate = completePlate(pump)
       for (const { check, part, leads, setup, half } of buildModel(pump).checks) {
         const info = checkInfo(check)
-        const answers = info?.outcomes ? Object.keys(info.outcomes).map((outcome) => ({ outcome })) : [{ value: Math.max(info?.plausible?.[0] ?? 0, Math.min(7, info?.plausible?.[1] ?? 7)) }]
+        const answers = info?.outcomes
+          ? Object.keys(info.outcomes).map((outcome) => ({ outcome }))
+          : [{ value: Math.max(info?.plausible?.[0] ?? 0, Math.min(7, info?.plausible?.[1] ?? 7)) }]
         for (const answer of answers) {
           const line = lineOf({ check, part, leads, setup, half }, answer)
           const understood = understandLine(line, { kind: pump.kind, plate, lit: null })
           const found = understood.kind === 'findings' ? understood.findings[0] : undefined
-          const right = found?.check === check && found.outcome === ('outcome' in answer ? answer.outcome : undefined) && (part === undefined || found.part === part || (found.part === undefined && info?.part === part)) && (half === undefined || found.half === half) && (setup === undefined || setup === 'surface-motor' || found.setup === setup) && (leads === undefined || found.leads?.includes('start') === leads.includes('start'))
-          if (!right) misread.push(`${pump.kind} “${line}” as ${understood.kind === 'findings' ? JSON.stringify(found) : understood.kind}`)
+          const right =
+            found?.check === check &&
+            found.outcome === ('outcome' in answer ? answer.outcome : undefined) &&
+            (part === undefined || found.part === part || (found.part === undefined && info?.part === part)) &&
+            (half === undefined || found.half === half) &&
+            (setup === undefined || setup === 'surface-motor' || found.setup === setup) &&
+            (leads === undefined || found.leads?.includes('start') === leads.includes('start'))
+          if (!right)
+            misread.push(
+              `${pump.kind} “${line}” as ${understood.kind === 'findings' ? JSON.stringify(found) : understood.kind}`,
+            )
         }
       }
     }

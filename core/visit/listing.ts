@@ -25,7 +25,10 @@ export interface VisitListing {
 }
 
 /** Who said it: the entry, and whether it came from a file. */
-export interface Saying { entryId: string; imported: boolean }
+export interface Saying {
+  entryId: string
+  imported: boolean
+}
 
 /**
  * A visit as lists show it.
@@ -48,9 +51,24 @@ export function listingOf(entries: readonly Entry[]): VisitListing | undefined {
   const taughtBy = dissected ?? handedOver
   const saying = ({ id, imported }: Entry): Saying => ({ entryId: id, imported: imported === true })
   return {
-    id: opened.visitId as string, customer, machine, said: { customer: saying(opened), machine: saying(machineSaid) }, scheduledAt, plannedMinutes,
-    callerSays: call?.body.callerSays ?? callerSays, complaints: call?.body.complaints ?? [], joint: JOINTS.find((joint) => !done.has(joint)) ?? 'hand-over',
-    handedOver: handedOver !== undefined, ...(fault && taughtBy ? { cause: { fault, entryId: taughtBy.id } } : {}),
-    paced: ratiosOf(ofKind(live, 'step').map(({ at, body: { step, done: ticked, estimate } }) => ({ step, at, done: ticked, ...(estimate === undefined ? {} : { estimate }) }))),
+    id: opened.visitId as string,
+    customer,
+    machine,
+    said: { customer: saying(opened), machine: saying(machineSaid) },
+    scheduledAt,
+    plannedMinutes,
+    callerSays: call?.body.callerSays ?? callerSays,
+    complaints: call?.body.complaints ?? [],
+    joint: JOINTS.find((joint) => !done.has(joint)) ?? 'hand-over',
+    handedOver: handedOver !== undefined,
+    ...(fault && taughtBy ? { cause: { fault, entryId: taughtBy.id } } : {}),
+    paced: ratiosOf(
+      ofKind(live, 'step').map(({ at, body: { step, done: ticked, estimate } }) => ({
+        step,
+        at,
+        done: ticked,
+        ...(estimate === undefined ? {} : { estimate }),
+      })),
+    ),
   }
 }

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { completePlate } from '../motor/nameplate'
 import { understandLine, type LineContext } from './reading-line'
 
-const plate = (motorType: 'permanent-split' | 'capacitor-start-run' | 'split-phase') => completePlate({ kind: 'pool', nameplate: { volts: 230, motorType, horsepower: 1 } })
+const plate = (motorType: 'permanent-split' | 'capacitor-start-run' | 'split-phase') =>
+  completePlate({ kind: 'pool', nameplate: { volts: 230, motorType, horsepower: 1 } })
 const psc: LineContext = { kind: 'pool', plate: plate('permanent-split') }
 const both: LineContext = { kind: 'pool', plate: plate('capacitor-start-run') }
 const finding = (line: string, context = psc) => {
@@ -64,19 +65,27 @@ describe('readings as technicians type them', () => {
 
   it('takes three pairs of leads in one line', () => {
     expect(finding('b-y 3.4 r-y 12.1 r-b 15.3')).toEqual([
-      { check: 'winding-resistance', leads: 'black-yellow', value: 3.4, unit: 'ohm' }, { check: 'winding-resistance', leads: 'red-yellow', value: 12.1, unit: 'ohm' }, { check: 'winding-resistance', leads: 'red-black', value: 15.3, unit: 'ohm' },
+      { check: 'winding-resistance', leads: 'black-yellow', value: 3.4, unit: 'ohm' },
+      { check: 'winding-resistance', leads: 'red-yellow', value: 12.1, unit: 'ohm' },
+      { check: 'winding-resistance', leads: 'red-black', value: 15.3, unit: 'ohm' },
     ])
     expect(finding('run-common open')).toMatchObject([{ leads: 'run-common', value: null }])
     expect(finding('cut-in 30')).not.toMatchObject([{ check: 'winding-resistance' }])
   })
 
   it('works out a running capacitor from its own amps and volts', () => {
-    expect(finding('run cap 4.24 a 376 v')).toMatchObject([{ check: 'capacitance', method: 'under-load', value: expect.closeTo(29.91, 1) as number }])
+    expect(finding('run cap 4.24 a 376 v')).toMatchObject([
+      { check: 'capacitance', method: 'under-load', value: expect.closeTo(29.91, 1) as number },
+    ])
   })
 
   it('takes a bare number for the lit check, and only for it', () => {
-    expect(finding('27', { ...psc, lit: { check: 'capacitance', part: 'run-capacitor' } })).toMatchObject([{ check: 'capacitance', part: 'run-capacitor', value: 27 }])
-    expect(finding('free', { ...psc, lit: { check: 'shaft-turn' } })).toMatchObject([{ check: 'shaft-turn', outcome: 'free' }])
+    expect(finding('27', { ...psc, lit: { check: 'capacitance', part: 'run-capacitor' } })).toMatchObject([
+      { check: 'capacitance', part: 'run-capacitor', value: 27 },
+    ])
+    expect(finding('free', { ...psc, lit: { check: 'shaft-turn' } })).toMatchObject([
+      { check: 'shaft-turn', outcome: 'free' },
+    ])
     expect(question('27')?.question).toContain('of what?')
   })
 })
@@ -112,30 +121,73 @@ describe('what cannot be is asked about, never silently kept or dropped', () => 
   it('which winding, and the answers lead somewhere', () => {
     const asked = question('winding 3.1')
     expect(asked?.question).toContain('Which winding')
-    for (const choice of asked?.choices ?? []) expect(finding(choice.line)).toMatchObject([{ check: 'winding-resistance', value: 3.1 }])
+    for (const choice of asked?.choices ?? [])
+      expect(finding(choice.line)).toMatchObject([{ check: 'winding-resistance', value: 3.1 }])
   })
 
   it('a check without its outcome offers the outcomes', () => {
     expect(question('shaft')?.choices.map(({ label }) => label)).toEqual(['free', 'gritty', 'tight', 'seized'])
   })
 
-  it('a comma before three figures', () => expect(question('supply 1,200')?.choices.map(({ label }) => label)).toEqual(['1.200', '1200']))
+  it('a comma before three figures', () =>
+    expect(question('supply 1,200')?.choices.map(({ label }) => label)).toEqual(['1.200', '1200']))
 })
 
 describe('notes', () => {
   it('keeps what it does not know, says so, and tells seen-and-left apart', () => {
     expect(understandLine('lid basket handle cracked on the left', psc)).toMatchObject({ kind: 'note', unknown: true })
-    expect(understandLine('note basket lid cracked', psc)).toEqual({ kind: 'note', text: 'basket lid cracked', seenAndLeft: false, unknown: false })
-    expect(understandLine('left foot is cracked', psc)).toMatchObject({ kind: 'note', seenAndLeft: true, text: 'foot is cracked' })
+    expect(understandLine('note basket lid cracked', psc)).toEqual({
+      kind: 'note',
+      text: 'basket lid cracked',
+      seenAndLeft: false,
+      unknown: false,
+    })
+    expect(understandLine('left foot is cracked', psc)).toMatchObject({
+      kind: 'note',
+      seenAndLeft: true,
+      text: 'foot is cracked',
+    })
     expect(understandLine('   ', psc)).toEqual({ kind: 'empty' })
   })
 
   it('understands or keeps every line whatever is typed, and never throws', () => {
-    const words = fc.constantFrom('run', 'cap', 'meg', 'shaft', 'free', '27', '-3', '4.5uF', 'V', 'b-y', '3.4', 'open', 'weep', 'µ', '°C', '1,5', '12 kohm', 'listen', '', '🔧')
-    fc.assert(fc.property(fc.oneof(fc.string(), fc.array(words, { maxLength: 6 }).map((list) => list.join(' '))), (line) => {
-      const understood = understandLine(line, psc)
-      if (understood.kind === 'findings') for (const each of understood.findings) expect(each.value === undefined || each.value === null || Number.isFinite(each.value)).toBe(true)
-      if (line.trim() !== '') expect(understood.kind).not.toBe('empty')
-    }), { numRuns: 500 })
+    const words = fc.constantFrom(
+      'run',
+      'cap',
+      'meg',
+      'shaft',
+      'free',
+      '27',
+      '-3',
+      '4.5uF',
+      'V',
+      'b-y',
+      '3.4',
+      'open',
+      'weep',
+      'µ',
+      '°C',
+      '1,5',
+      '12 kohm',
+      'listen',
+      '',
+      '🔧',
+    )
+    fc.assert(
+      fc.property(
+        fc.oneof(
+          fc.string(),
+          fc.array(words, { maxLength: 6 }).map((list) => list.join(' ')),
+        ),
+        (line) => {
+          const understood = understandLine(line, psc)
+          if (understood.kind === 'findings')
+            for (const each of understood.findings)
+              expect(each.value === undefined || each.value === null || Number.isFinite(each.value)).toBe(true)
+          if (line.trim() !== '') expect(understood.kind).not.toBe('empty')
+        },
+      ),
+      { numRuns: 500 },
+    )
   })
 })

@@ -16,10 +16,24 @@ import { valueText } from './describe'
 import type { JudgedFinding, VisitState } from './fold'
 import { keptAnswer } from './kept-working'
 
-export interface Shop { name: string; place: string; units: UnitSystem; rates: Rates; schools?: SchoolWays }
+export interface Shop {
+  name: string
+  place: string
+  units: UnitSystem
+  rates: Rates
+  schools?: SchoolWays
+}
 export const UNNAMED_SHOP: Shop = { name: 'This shop', place: '', units: 'us', rates: DEFAULT_RATES }
 
-export interface SheetReading { subject: string; before?: string; beforeVerdict?: Verdict; after?: string; afterVerdict?: Verdict; limits: string; basis: string }
+export interface SheetReading {
+  subject: string
+  before?: string
+  beforeVerdict?: Verdict
+  after?: string
+  afterVerdict?: Verdict
+  limits: string
+  basis: string
+}
 
 /** The paper that is left with the owner, as data: the page and the PDF show the same. */
 export interface Sheet {
@@ -47,26 +61,60 @@ export interface Sheet {
 }
 
 /** Writes the sheet of a visit from its state. */
-export function writeSheet(state: VisitState, shop: Shop = UNNAMED_SHOP, experience?: Readonly<Record<string, number>>): Sheet {
-  const chosen = state.decision === undefined ? undefined : [...optionsFor(state.case, shop.rates, experience, state.decision), ...jobOptions(state.pump, state.plate, shop.rates)].find(({ id }) => id === state.decision)
-  const option = chosen && withFound(chosen, state.machine.kind, state.machine.construction, shop.rates, { found: state.takeDownFound, schools: shop.schools })
+export function writeSheet(
+  state: VisitState,
+  shop: Shop = UNNAMED_SHOP,
+  experience?: Readonly<Record<string, number>>,
+): Sheet {
+  const chosen =
+    state.decision === undefined
+      ? undefined
+      : [
+          ...optionsFor(state.case, shop.rates, experience, state.decision),
+          ...jobOptions(state.pump, state.plate, shop.rates),
+        ].find(({ id }) => id === state.decision)
+  const option =
+    chosen &&
+    withFound(chosen, state.machine.kind, state.machine.construction, shop.rates, {
+      found: state.takeDownFound,
+      schools: shop.schools,
+    })
   const last = new Map(state.findings.map((judged) => [`${judged.judgement.subject}|${judged.stage}`, judged]))
   return {
-    shop, visitId: state.id, date: (state.handedOver?.at ?? state.startedAt ?? state.scheduledAt).slice(0, 10),
+    shop,
+    visitId: state.id,
+    date: (state.handedOver?.at ?? state.startedAt ?? state.scheduledAt).slice(0, 10),
     customer: { name: state.customer.name, place: state.customer.place },
-    machine: { name: state.machine.name, description: describeMachine(state), assumed: state.machine.plateUnreadable ? ['The plate could not be read.', ...state.plate.assumed] : state.plate.assumed },
+    machine: {
+      name: state.machine.name,
+      description: describeMachine(state),
+      assumed: state.machine.plateUnreadable
+        ? ['The plate could not be read.', ...state.plate.assumed]
+        : state.plate.assumed,
+    },
     complaint: [complaintWords(state.call.complaints), state.call.callerSays].filter(Boolean).join(': '),
     summary: summary(state, shop.rates, option, experience),
-    findings: [...[...last.values()].filter(({ stage }) => stage === 'test').map(({ judgement }) => ({ text: `${judgement.subject}: ${judgement.because}`, verdict: judgement.verdict })), ...unsettled(state)],
+    findings: [
+      ...[...last.values()]
+        .filter(({ stage }) => stage === 'test')
+        .map(({ judgement }) => ({ text: `${judgement.subject}: ${judgement.because}`, verdict: judgement.verdict })),
+      ...unsettled(state),
+    ],
     readings: beforeAfter(state).map(({ subject, before, after }) => ({
-      subject, limits: limitsText(after ?? before), basis: (after ?? before)?.judgement.basis.name ?? '',
-      ...(before ? { before: valueText(before), beforeVerdict: before.judgement.verdict } : {}), ...(after ? { after: valueText(after), afterVerdict: after.judgement.verdict } : {}),
+      subject,
+      limits: limitsText(after ?? before),
+      basis: (after ?? before)?.judgement.basis.name ?? '',
+      ...(before ? { before: valueText(before), beforeVerdict: before.judgement.verdict } : {}),
+      ...(after ? { after: valueText(after), afterVerdict: after.judgement.verdict } : {}),
     })),
     seenAndLeft: state.notes.filter(({ seenAndLeft }) => seenAndLeft).map(({ text }) => text),
     workings: state.kept.map((kept) => keptAnswer(kept, shop.rates.currency)),
-    ...workDone(state, shop), option, price: state.handedOver?.price ?? option?.price,
+    ...workDone(state, shop),
+    option,
+    price: state.handedOver?.price ?? option?.price,
     watch: [...watchList(state), ...(state.handedOver?.watch ? [state.handedOver.watch] : [])],
-    nextDate: state.handedOver?.nextDate, cautions: CAUTIONS,
+    nextDate: state.handedOver?.nextDate,
+    cautions: CAUTIONS,
     photos: state.photos.map(({ hash, caption, name, at }) => ({ hash, at, caption: caption ?? name })),
   }
 }
@@ -74,8 +122,12 @@ export function writeSheet(state: VisitState, shop: Shop = UNNAMED_SHOP, experie
 /** Readings of which two devices wrote different things: neither is taken for true before one is chosen. */
 function unsettled({ contested }: VisitState): Sheet['findings'] {
   const bySubject = new Map<string, string[]>()
-  for (const judged of contested) bySubject.set(judged.judgement.subject, [...(bySubject.get(judged.judgement.subject) ?? []), valueText(judged)])
-  return [...bySubject].map(([subject, values]) => ({ text: `${subject}: written down as ${values.join(' and as ')}, not settled`, verdict: 'unclear' }))
+  for (const judged of contested)
+    bySubject.set(judged.judgement.subject, [...(bySubject.get(judged.judgement.subject) ?? []), valueText(judged)])
+  return [...bySubject].map(([subject, values]) => ({
+    text: `${subject}: written down as ${values.join(' and as ')}, not settled`,
+    verdict: 'unclear',
+  }))
 }
 
 const CAUTIONS = [
@@ -85,11 +137,29 @@ const CAUTIONS = [
 ]
 
 function describeMachine({ machine, plate, pump }: VisitState): string {
-  const age = pump.ageYears === undefined ? undefined : pump.ageYears < 1 ? 'under a year old' : `${Math.round(pump.ageYears)} years old`
-  return [KINDS[machine.kind], `${formatNumber(plate.horsepower)} hp`, `${plate.volts} V ${plate.hertz} Hz`, age, pump.underWarranty ? 'under warranty' : 'out of warranty'].filter(Boolean).join(' · ')
+  const age =
+    pump.ageYears === undefined
+      ? undefined
+      : pump.ageYears < 1
+        ? 'under a year old'
+        : `${Math.round(pump.ageYears)} years old`
+  return [
+    KINDS[machine.kind],
+    `${formatNumber(plate.horsepower)} hp`,
+    `${plate.volts} V ${plate.hertz} Hz`,
+    age,
+    pump.underWarranty ? 'under warranty' : 'out of warranty',
+  ]
+    .filter(Boolean)
+    .join(' · ')
 }
 
-function summary(state: VisitState, rates: Rates, option: Option | undefined, experience: Readonly<Record<string, number>> | undefined): string {
+function summary(
+  state: VisitState,
+  rates: Rates,
+  option: Option | undefined,
+  experience: Readonly<Record<string, number>> | undefined,
+): string {
   const cause = state.confirmed ? `${faultLabel(state.confirmed)}, confirmed.` : leading(state, rates, experience)
   const done = option ? `${option.label}${state.handedOver ? ': done.' : '.'}` : 'No repair was chosen.'
   return `${cause} ${done}`
@@ -111,7 +181,15 @@ function limitsText(judged: JudgedFinding | undefined): string {
 
 function workDone(state: VisitState, { schools }: Shop): Pick<Sheet, 'work' | 'schools'> {
   const { machine, takeDownFound: found, measured: conditions } = state
-  const plan = state.decision ? repairSteps(machine.kind, machine.construction, state.decision, { found, conditions, schools, machineCorrections: machine.joints, spareFirst: state.spareFirst }) : undefined
+  const plan = state.decision
+    ? repairSteps(machine.kind, machine.construction, state.decision, {
+        found,
+        conditions,
+        schools,
+        machineCorrections: machine.joints,
+        spareFirst: state.spareFirst,
+      })
+    : undefined
   const done = (plan?.steps ?? []).filter(({ id }) => state.steps.get(id)?.done)
   return {
     work: done.map(({ id, text }) => {
@@ -128,6 +206,8 @@ export function watchList(state: Pick<VisitState, 'findings'>): string[] {
     const judged = after ?? before
     if (judged?.judgement.verdict !== 'tired') return []
     const part = judged.judgement.part && isIdOf(PARTS, judged.judgement.part) ? PARTS[judged.judgement.part] : subject
-    return [`${subject.includes(part) ? subject : `${part}, ${subject}`} is ${VERDICT_WORDS.tired}: ${judged.judgement.because}`]
+    return [
+      `${subject.includes(part) ? subject : `${part}, ${subject}`} is ${VERDICT_WORDS.tired}: ${judged.judgement.because}`,
+    ]
   })
 }

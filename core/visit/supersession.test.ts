@@ -8,20 +8,54 @@ import { writeSheet } from './sheet'
 
 const VISIT = '0197a000-0009-7000-8000-000000000001'
 const OPENED = {
-  customer: { id: '0197a000-0001-7000-8000-000000000001', name: 'Millrace Lido', place: 'Weir Street 1' }, scheduledAt: '2026-05-12T10:20:00.000Z', plannedMinutes: 45, callerSays: 'hums',
-  machine: { id: '0197a000-0002-7000-8000-000000000001', customerId: '0197a000-0001-7000-8000-000000000001', name: 'filter pump 2', kind: 'pool', construction: 'band-clamp', nameplate: { volts: 230 } },
+  customer: { id: '0197a000-0001-7000-8000-000000000001', name: 'Millrace Lido', place: 'Weir Street 1' },
+  scheduledAt: '2026-05-12T10:20:00.000Z',
+  plannedMinutes: 45,
+  callerSays: 'hums',
+  machine: {
+    id: '0197a000-0002-7000-8000-000000000001',
+    customerId: '0197a000-0001-7000-8000-000000000001',
+    name: 'filter pump 2',
+    kind: 'pool',
+    construction: 'band-clamp',
+    nameplate: { volts: 230 },
+  },
 }
 let count = 0
 const id = (tail = ++count) => `0197a000-00aa-7000-8000-${tail.toString(16).padStart(12, '0')}`
 /** A line of a device: its logical time, what it says, what it replaces. */
-function line(lamport: number, kind: Entry['kind'], body: object, { supersedes, settles, at = '2026-05-12T10:20:00Z' }: { supersedes?: Entry; settles?: Entry[]; at?: string } = {}): Entry {
-  return { id: id(), v: 2, lamport, visitId: VISIT, kind, at, author: 'test', ...(supersedes ? { supersedes: supersedes.id } : {}), ...(settles ? { settles: settles.map((each) => each.id) } : {}), body } as Entry
+function line(
+  lamport: number,
+  kind: Entry['kind'],
+  body: object,
+  { supersedes, settles, at = '2026-05-12T10:20:00Z' }: { supersedes?: Entry; settles?: Entry[]; at?: string } = {},
+): Entry {
+  return {
+    id: id(),
+    v: 2,
+    lamport,
+    visitId: VISIT,
+    kind,
+    at,
+    author: 'test',
+    ...(supersedes ? { supersedes: supersedes.id } : {}),
+    ...(settles ? { settles: settles.map((each) => each.id) } : {}),
+    body,
+  } as Entry
 }
-const volts = (lamport: number, value: number, more = {}) => line(lamport, 'finding', { check: 'supply-voltage', value, unit: 'V', stage: 'test' }, more)
-const back = (lamport: number, supersedes: Entry, settles?: Entry[]) => line(lamport, 'retracted', {}, { supersedes, settles })
+const volts = (lamport: number, value: number, more = {}) =>
+  line(lamport, 'finding', { check: 'supply-voltage', value, unit: 'V', stage: 'test' }, more)
+const back = (lamport: number, supersedes: Entry, settles?: Entry[]) =>
+  line(lamport, 'retracted', {}, { supersedes, settles })
 const opened = line(1, 'visit-opened', OPENED)
-const values = (entries: Entry[]) => supersessionOf([opened, ...entries]).live.flatMap(({ kind, body }) => (kind === 'finding' ? [(body as { value: number }).value] : []))
-const claims = (entries: Entry[]) => supersessionOf([opened, ...entries]).conflicts.map(({ claims: said }) => said.map(({ entry, takenBack }) => (takenBack ? 'taken back' : (entry.body as { value: number }).value)))
+const values = (entries: Entry[]) =>
+  supersessionOf([opened, ...entries]).live.flatMap(({ kind, body }) =>
+    kind === 'finding' ? [(body as { value: number }).value] : [],
+  )
+const claims = (entries: Entry[]) =>
+  supersessionOf([opened, ...entries]).conflicts.map(({ claims: said }) =>
+    said.map(({ entry, takenBack }) => (takenBack ? 'taken back' : (entry.body as { value: number }).value)),
+  )
 const fold = (entries: Entry[]) => foldVisit([opened, ...entries]) as VisitState
 
 describe('what counts of a journal', () => {
@@ -41,9 +75,13 @@ describe('what counts of a journal', () => {
   it('never loses what opens the visit, and lines that replace each other in a circle take nothing back', () => {
     expect(foldVisit([opened, back(2, opened)])?.id).toBe(VISIT)
     const [one, other] = [volts(2, 1), volts(3, 2)]
-    expect(values([{ ...one, supersedes: other.id } as Entry, { ...other, supersedes: one.id } as Entry]).length).toBeLessThan(2)
+    expect(
+      values([{ ...one, supersedes: other.id } as Entry, { ...other, supersedes: one.id } as Entry]).length,
+    ).toBeLessThan(2)
     const [left, right] = [back(2, one), back(3, one)]
-    expect(() => values([one, { ...left, supersedes: right.id } as Entry, { ...right, supersedes: left.id } as Entry])).not.toThrow()
+    expect(() =>
+      values([one, { ...left, supersedes: right.id } as Entry, { ...right, supersedes: left.id } as Entry]),
+    ).not.toThrow()
   })
   it('takes a chain of twenty thousand undos without running out of stack', () => {
     const chain: Entry[] = [first]
@@ -65,7 +103,9 @@ describe('two devices that had not seen each other', () => {
     expect(state.findings).toEqual([])
     expect(state.case.findings).toEqual([])
     expect(state.contested.map(({ finding }) => finding.value).sort()).toEqual([190, 236])
-    expect(writeSheet(state).findings).toEqual([expect.objectContaining({ verdict: 'unclear', text: expect.stringContaining('not settled') as string })])
+    expect(writeSheet(state).findings).toEqual([
+      expect.objectContaining({ verdict: 'unclear', text: expect.stringContaining('not settled') as string }),
+    ])
   })
   it('one is chosen: it alone counts; undone, both stand again', () => {
     const chosen = volts(4, 236, { supersedes: here, settles: [there] })
@@ -74,7 +114,10 @@ describe('two devices that had not seen each other', () => {
     expect(claims([first, here, there, chosen, back(5, chosen)]).map((said) => said.sort())).toEqual([[190, 236]])
   })
   it('who choose differently are in conflict once more, not back at the old reading', () => {
-    const both = [volts(4, 236, { supersedes: here, settles: [there] }), volts(4, 190, { supersedes: there, settles: [here] })]
+    const both = [
+      volts(4, 236, { supersedes: here, settles: [there] }),
+      volts(4, 190, { supersedes: there, settles: [here] }),
+    ]
     expect(values([first, here, there, ...both]).sort()).toEqual([190, 236])
     expect(claims([first, here, there, ...both])).toHaveLength(1)
   })
@@ -98,28 +141,55 @@ describe('two devices that had not seen each other', () => {
 })
 
 describe('the order of a journal', () => {
-  const gate = (lamport: number, name: string, at: string, shut = true) => line(lamport, 'gate', { gate: name, shut }, { at })
+  const gate = (lamport: number, name: string, at: string, shut = true) =>
+    line(lamport, 'gate', { gate: name, shut }, { at })
   const gates = (entries: Entry[]) => [...fold(entries).gates.keys()]
 
   it('follows what its writers had seen, not their clocks: an hour back, a year on, another zone', () => {
-    const shut = [gate(2, 'power-off', '2026-05-12T10:00:00Z'), gate(3, 'proved-dead', '2026-05-12T09:01:00Z'), gate(4, 'power-on', '2025-05-12T10:02:00+10:00')]
+    const shut = [
+      gate(2, 'power-off', '2026-05-12T10:00:00Z'),
+      gate(3, 'proved-dead', '2026-05-12T09:01:00Z'),
+      gate(4, 'power-on', '2025-05-12T10:02:00+10:00'),
+    ]
     expect(gates(shut)).toEqual(['power-on'])
     for (const hours of [-1, 1, 8760]) {
-      const moved = shut.map((entry) => ({ ...entry, at: new Date(Date.parse(entry.at) + hours * 3_600_000).toISOString() }) as Entry)
+      const moved = shut.map(
+        (entry) => ({ ...entry, at: new Date(Date.parse(entry.at) + hours * 3_600_000).toISOString() }) as Entry,
+      )
       expect(gates(moved)).toEqual(['power-on'])
     }
   })
   it('is that of arrival for lines that say no logical time', () => {
-    const untimed = [opened, gate(0, 'power-off', '2026-05-12T10:00:00Z'), gate(0, 'power-on', '2026-05-12T09:00:00Z')].map(({ lamport: _, ...entry }) => entry as Entry)
+    const untimed = [
+      opened,
+      gate(0, 'power-off', '2026-05-12T10:00:00Z'),
+      gate(0, 'power-on', '2026-05-12T09:00:00Z'),
+    ].map(({ lamport: _, ...entry }) => entry as Entry)
     expect([...(foldVisit(liftJournal(untimed)) as VisitState).gates.keys()]).toEqual(['power-on'])
-    expect([...(foldVisit(liftJournal([untimed[0], untimed[2], untimed[1]] as Entry[])) as VisitState).gates.keys()]).toEqual(['power-off'])
+    expect([
+      ...(foldVisit(liftJournal([untimed[0], untimed[2], untimed[1]] as Entry[])) as VisitState).gates.keys(),
+    ]).toEqual(['power-off'])
   })
   it('is the same on every device, whatever order the lines arrive in', () => {
     const first = volts(2, 23.6)
-    const journal = [opened, first, volts(3, 236, { supersedes: first }), volts(3, 190, { supersedes: first }), gate(3, 'power-off', '2026-05-12T10:00:00Z'), gate(4, 'power-on', '2026-05-12T09:00:00Z'), gate(4, 'valves-shut', '2030-05-12T09:00:00Z')]
+    const journal = [
+      opened,
+      first,
+      volts(3, 236, { supersedes: first }),
+      volts(3, 190, { supersedes: first }),
+      gate(3, 'power-off', '2026-05-12T10:00:00Z'),
+      gate(4, 'power-on', '2026-05-12T09:00:00Z'),
+      gate(4, 'valves-shut', '2030-05-12T09:00:00Z'),
+    ]
     const whole = JSON.stringify(foldVisit(journal)?.case)
-    fc.assert(fc.property(fc.shuffledSubarray(journal, { minLength: journal.length }), fc.subarray(journal), (shuffled, repeated) => {
-      expect(JSON.stringify(foldVisit([...shuffled, ...repeated])?.case)).toBe(whole)
-    }))
+    fc.assert(
+      fc.property(
+        fc.shuffledSubarray(journal, { minLength: journal.length }),
+        fc.subarray(journal),
+        (shuffled, repeated) => {
+          expect(JSON.stringify(foldVisit([...shuffled, ...repeated])?.case)).toBe(whole)
+        },
+      ),
+    )
   })
 })

@@ -1,13 +1,22 @@
 import { compareEntries, type Entry } from './entry'
 
 /** One of the things said: the line itself, or that the line they speak of never was. */
-export interface Claim { entry: Entry; takenBack: boolean }
+export interface Claim {
+  entry: Entry
+  takenBack: boolean
+}
 
 /** Lines of writers who had not seen each other, about one and the same line. Each stands until one is chosen. */
-export interface Conflict { about: string; claims: Claim[] }
+export interface Conflict {
+  about: string
+  claims: Claim[]
+}
 
 /** What counts of a journal, in its order, and where it contradicts itself. */
-export interface Supersession { live: Entry[]; conflicts: Conflict[] }
+export interface Supersession {
+  live: Entry[]
+  conflicts: Conflict[]
+}
 
 /**
  * The entries that count: without those that a later one supersedes, and without retractions.
@@ -32,7 +41,14 @@ export function supersessionOf(entries: readonly Entry[]): Supersession {
     for (const id of ancestors) replaced.add(id)
   }
   const live = inForce.filter(({ id, kind }) => kind !== 'retracted' && !replaced.has(id))
-  return withoutTwins(live, conflictsAmong(live, inForce.filter(({ kind }) => kind === 'retracted'), before))
+  return withoutTwins(
+    live,
+    conflictsAmong(
+      live,
+      inForce.filter(({ kind }) => kind === 'retracted'),
+      before,
+    ),
+  )
 }
 
 /** The entries that count, in order. */
@@ -50,7 +66,8 @@ function withoutWithdrawn(ordered: readonly Entry[], byId: ReadonlyMap<string, E
     if (withdrawn.has(entry.id)) continue
     for (const id of [entry.supersedes, ...(entry.settles ?? [])]) {
       const target = id === undefined ? undefined : byId.get(id)
-      if (!target || compareEntries(target, entry) >= 0 || (entry.kind !== 'retracted' && target.kind !== 'retracted')) continue
+      if (!target || compareEntries(target, entry) >= 0 || (entry.kind !== 'retracted' && target.kind !== 'retracted'))
+        continue
       // What opens the visit can be corrected and never taken back: all its lines would belong to nothing.
       if (entry.kind !== 'retracted' || target.kind !== 'visit-opened') withdrawn.add(target.id)
     }
@@ -73,12 +90,17 @@ function ancestorsOf(entry: Entry, byId: ReadonlyMap<string, Entry>): Set<string
   return found
 }
 
-function conflictsAmong(live: readonly Entry[], retractions: readonly Entry[], before: ReadonlyMap<string, ReadonlySet<string>>): Conflict[] {
+function conflictsAmong(
+  live: readonly Entry[],
+  retractions: readonly Entry[],
+  before: ReadonlyMap<string, ReadonlySet<string>>,
+): Conflict[] {
   const claims = new Map<string, Claim[]>()
   const add = (about: string, claim: Claim) => claims.set(about, [...(claims.get(about) ?? []), claim])
   for (const entry of live) for (const about of before.get(entry.id) ?? []) add(about, { entry, takenBack: false })
   for (const entry of retractions) {
-    for (const about of [entry.supersedes as string, ...(entry.settles ?? [])]) if (claims.has(about)) add(about, { entry, takenBack: true })
+    for (const about of [entry.supersedes as string, ...(entry.settles ?? [])])
+      if (claims.has(about)) add(about, { entry, takenBack: true })
   }
   // One conflict for all who speak of one line: the ancestor that most of them share says it whole.
   const widest = [...claims].filter(([, rivals]) => rivals.length > 1).sort(([, a], [, b]) => b.length - a.length)
@@ -105,5 +127,9 @@ function withoutTwins(live: readonly Entry[], conflicts: readonly Conflict[]): S
 
 /** A body as text in which equal bodies are equal, whatever the order their fields were written in. */
 function wordsOf(body: unknown): string {
-  return JSON.stringify(body, (_, value: unknown) => (value && typeof value === 'object' && !Array.isArray(value) ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1))) : value))
+  return JSON.stringify(body, (_, value: unknown) =>
+    value && typeof value === 'object' && !Array.isArray(value)
+      ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : value,
+  )
 }

@@ -37,11 +37,18 @@ class PhotoInFile {
   @IsString() base64!: string
 }
 class FileInput {
-  @IsIn(['pike-lamp-visit'], { message: 'format must be "pike-lamp-visit": this is not a visit file' }) format!: 'pike-lamp-visit'
-  @IsIn(VERSIONS, { message: `version must be ${VERSIONS.join(' or ')}: another Pike Lamp wrote this file` }) version!: VisitFile['version']
+  @IsIn(['pike-lamp-visit'], { message: 'format must be "pike-lamp-visit": this is not a visit file' })
+  format!: 'pike-lamp-visit'
+  @IsIn(VERSIONS, { message: `version must be ${VERSIONS.join(' or ')}: another Pike Lamp wrote this file` })
+  version!: VisitFile['version']
   @Uuid() visitId!: string
   @IsArray() @ArrayMaxSize(MOST_ENTRIES) entries!: unknown[]
-  @MayBeAbsent() @IsArray() @ArrayMaxSize(MOST_PHOTOS) @ValidateNested({ each: true }) @Type(() => PhotoInFile) photos?: PhotoInFile[]
+  @MayBeAbsent()
+  @IsArray()
+  @ArrayMaxSize(MOST_PHOTOS)
+  @ValidateNested({ each: true })
+  @Type(() => PhotoInFile)
+  photos?: PhotoInFile[]
 }
 
 /**
@@ -53,17 +60,35 @@ class FileInput {
  */
 export function readVisitFile(plain: unknown): VisitFile {
   if (plain === null || typeof plain !== 'object' || (plain as Partial<VisitFile>).format !== 'pike-lamp-visit') {
-    throw badField('format', (plain as Partial<VisitFile> | null)?.format, '"pike-lamp-visit" is needed: this is not a visit file')
+    throw badField(
+      'format',
+      (plain as Partial<VisitFile> | null)?.format,
+      '"pike-lamp-visit" is needed: this is not a visit file',
+    )
   }
-  const photo = ((plain as Partial<VisitFile>).photos as unknown[] | undefined)?.findIndex?.((each) => each === null || typeof each !== 'object' || Array.isArray(each))
-  if (photo !== undefined && photo >= 0) throw badField(`photos.${photo}`, 'not an object', 'a picture: { hash, type, base64 }')
+  const photo = ((plain as Partial<VisitFile>).photos as unknown[] | undefined)?.findIndex?.(
+    (each) => each === null || typeof each !== 'object' || Array.isArray(each),
+  )
+  if (photo !== undefined && photo >= 0)
+    throw badField(`photos.${photo}`, 'not an object', 'a picture: { hash, type, base64 }')
   const file = validated(FileInput, plain)
   // Only a file of version 1 can hold lines of before there were versions.
-  const lines = file.version === 1 ? file.entries : file.entries.map((line) => (line && typeof line === 'object' ? { v: ENTRY_VERSION, ...line } : line))
+  const lines =
+    file.version === 1
+      ? file.entries
+      : file.entries.map((line) => (line && typeof line === 'object' ? { v: ENTRY_VERSION, ...line } : line))
   const valid = liftJournal(lines.map((line, index) => validEntry(liftEntry(line), `entries.${index}`)))
   const stranger = valid.findIndex(({ visitId }) => visitId !== file.visitId)
-  if (stranger >= 0) throw badField(`entries.${stranger}.visitId`, valid[stranger]?.visitId, `${file.visitId}: all entries of a file belong to one visit`)
+  if (stranger >= 0)
+    throw badField(
+      `entries.${stranger}.visitId`,
+      valid[stranger]?.visitId,
+      `${file.visitId}: all entries of a file belong to one visit`,
+    )
   const entries = valid.map((entry): Entry => ({ ...entry, imported: true }))
-  if (!foldVisit(entries)) throw new InputError([{ field: 'entries', value: entries.length, expected: 'one of them must open the visit (kind visit-opened)' }])
+  if (!foldVisit(entries))
+    throw new InputError([
+      { field: 'entries', value: entries.length, expected: 'one of them must open the visit (kind visit-opened)' },
+    ])
   return { format: file.format, version: file.version, visitId: file.visitId, entries, photos: file.photos ?? [] }
 }

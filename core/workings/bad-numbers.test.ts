@@ -22,22 +22,33 @@ function withValue(input: object, path: Path, value: unknown): object {
 
 const number = fc.oneof(
   { weight: 4, arbitrary: fc.double({ min: -5, max: 5000, noNaN: true }) },
-  { weight: 3, arbitrary: fc.constantFrom(0, -0, 1, -1, 1e-9, 1e-6, 0.5, 90, 1e6, 1e9, 1e300, Number.MAX_VALUE, 5e-324, -1e-9) },
+  {
+    weight: 3,
+    arbitrary: fc.constantFrom(0, -0, 1, -1, 1e-9, 1e-6, 0.5, 90, 1e6, 1e9, 1e300, Number.MAX_VALUE, 5e-324, -1e-9),
+  },
   { weight: 1, arbitrary: fc.double() },
   { weight: 1, arbitrary: fc.constantFrom<unknown>(null, undefined, '', '3', [], {}, true) },
 )
 
 describe('numbers that nobody measures', () => {
-  it.each(Object.keys(GOOD_INPUTS))('%s answers them with a sentence: never with something that is no number, and never for ever', (name) => {
-    const good = GOOD_INPUTS[name] as object
-    const paths = leafPaths(good)
-    fc.assert(fc.property(fc.array(fc.tuple(fc.nat({ max: paths.length - 1 }), number), { minLength: 1, maxLength: 5 }), (changes) => {
-      const input = changes.reduce((sofar, [place, value]) => withValue(sofar, paths[place] as Path, value), good)
-      try {
-        expect(JSON.stringify(runByName(name, input))).not.toMatch(/:null|NaN|Infinity/)
-      } catch (error) {
-        expect(error, String(error)).toBeInstanceOf(InputError)
-      }
-    }))
-  })
+  it.each(Object.keys(GOOD_INPUTS))(
+    '%s answers them with a sentence: never with something that is no number, and never for ever',
+    (name) => {
+      const good = GOOD_INPUTS[name] as object
+      const paths = leafPaths(good)
+      fc.assert(
+        fc.property(
+          fc.array(fc.tuple(fc.nat({ max: paths.length - 1 }), number), { minLength: 1, maxLength: 5 }),
+          (changes) => {
+            const input = changes.reduce((sofar, [place, value]) => withValue(sofar, paths[place] as Path, value), good)
+            try {
+              expect(JSON.stringify(runByName(name, input))).not.toMatch(/:null|NaN|Infinity/)
+            } catch (error) {
+              expect(error, String(error)).toBeInstanceOf(InputError)
+            }
+          },
+        ),
+      )
+    },
+  )
 })

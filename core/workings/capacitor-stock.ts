@@ -8,7 +8,10 @@ import { badField } from '../validation/input-error'
 import { MayBeAbsent, OptionalQuantity, Quantity } from '../validation/rules'
 import { defineWorking } from './define-working'
 
-const COMBINED: Basis = { kind: 'standard', name: 'parallel: sum; series: reciprocal sum, volts inverse to capacitance' }
+const COMBINED: Basis = {
+  kind: 'standard',
+  name: 'parallel: sum; series: reciprocal sum, volts inverse to capacitance',
+}
 
 class CombinationInput {
   @IsIn(['series', 'parallel']) connection!: 'series' | 'parallel'
@@ -17,17 +20,33 @@ class CombinationInput {
 }
 
 export const capacitorCombination = defineWorking({
-  name: 'capacitor-combination', title: 'What do these capacitors make together?', input: CombinationInput, basis: COMBINED,
+  name: 'capacitor-combination',
+  title: 'What do these capacitors make together?',
+  input: CombinationInput,
+  basis: COMBINED,
   run: ({ connection, microfarads, volts }) => {
     microfarads.forEach((value, index) => {
-      if (typeof value !== 'number' || !Number.isFinite(value) || value <= 0) throw badField(`microfarads.${index}`, value, 'a capacitance above 0 μF')
+      if (typeof value !== 'number' || !Number.isFinite(value) || value <= 0)
+        throw badField(`microfarads.${index}`, value, 'a capacitance above 0 μF')
     })
     const stock = microfarads.map((value) => ({ microfarads: value, volts: Infinity }))
     const total = (connection === 'parallel' ? inParallel(stock) : inSeries(stock)).microfarads
-    const voltsEach = volts === undefined ? undefined : connection === 'series' ? seriesVolts(microfarads, volts) : microfarads.map(() => volts)
+    const voltsEach =
+      volts === undefined
+        ? undefined
+        : connection === 'series'
+          ? seriesVolts(microfarads, volts)
+          : microfarads.map(() => volts)
     return {
-      microfarads: total, ...(voltsEach ? { voltsEach } : {}), basis: COMBINED,
-      steps: [connection === 'parallel' ? `${microfarads.map((value) => n(value)).join(' + ')} = ${n(total, 4)} μF` : `1 / (${microfarads.map((value) => `1/${n(value)}`).join(' + ')}) = ${n(total, 4)} μF`, ...(voltsEach ? [`volts across each: ${voltsEach.map((value) => n(value, 4)).join(', ')} V`] : [])],
+      microfarads: total,
+      ...(voltsEach ? { voltsEach } : {}),
+      basis: COMBINED,
+      steps: [
+        connection === 'parallel'
+          ? `${microfarads.map((value) => n(value)).join(' + ')} = ${n(total, 4)} μF`
+          : `1 / (${microfarads.map((value) => `1/${n(value)}`).join(' + ')}) = ${n(total, 4)} μF`,
+        ...(voltsEach ? [`volts across each: ${voltsEach.map((value) => n(value, 4)).join(', ')} V`] : []),
+      ],
     }
   },
 })
@@ -40,11 +59,25 @@ class SubstituteInput {
 }
 
 export const capacitorSubstitute = defineWorking({
-  name: 'capacitor-substitute', title: 'Which capacitor can I make from what is in the van?', input: SubstituteInput, basis: COMBINED,
+  name: 'capacitor-substitute',
+  title: 'Which capacitor can I make from what is in the van?',
+  input: SubstituteInput,
+  basis: COMBINED,
   run: ({ wantedMicrofarads, wantedVolts, stock, tolerancePercent }) => {
     const found = substitutes({ microfarads: wantedMicrofarads, volts: wantedVolts }, stock, tolerancePercent)
-    const say = (name: string, { of, microfarads, volts, deviationPercent }: Substitute) => `${name} ${of.map((each) => `${n(each.microfarads)} μF ${n(each.volts)} V`).join(' with ')}: ${n(microfarads, 4)} μF, ${n(volts)} V, ${n(deviationPercent)} % off`
-    const lines = [...(found.single ? [say('alone', found.single)] : []), ...found.parallel.map((each) => say('side by side', each)), ...found.series.map((each) => say('in series', each))]
-    return { ...found, basis: COMBINED, steps: lines.length > 0 ? lines : [`nothing in this stock makes ${n(wantedMicrofarads)} μF at ${n(wantedVolts)} V`], cautions: ['Run capacitors for run duty, start for start. Secure each can so that it cannot chafe.'] }
+    const say = (name: string, { of, microfarads, volts, deviationPercent }: Substitute) =>
+      `${name} ${of.map((each) => `${n(each.microfarads)} μF ${n(each.volts)} V`).join(' with ')}: ${n(microfarads, 4)} μF, ${n(volts)} V, ${n(deviationPercent)} % off`
+    const lines = [
+      ...(found.single ? [say('alone', found.single)] : []),
+      ...found.parallel.map((each) => say('side by side', each)),
+      ...found.series.map((each) => say('in series', each)),
+    ]
+    return {
+      ...found,
+      basis: COMBINED,
+      steps:
+        lines.length > 0 ? lines : [`nothing in this stock makes ${n(wantedMicrofarads)} μF at ${n(wantedVolts)} V`],
+      cautions: ['Run capacitors for run duty, start for start. Secure each can so that it cannot chafe.'],
+    }
   },
 })

@@ -15,7 +15,9 @@ export interface Working<Input extends object = object, Output extends object = 
 }
 
 /** Declares a working. The identity function, for its types. */
-export function defineWorking<Input extends object, Output extends object>(working: Working<Input, Output>): Working<Input, Output> {
+export function defineWorking<Input extends object, Output extends object>(
+  working: Working<Input, Output>,
+): Working<Input, Output> {
   return working
 }
 
@@ -25,11 +27,17 @@ export function cautioned(cautions: string[]): { cautions?: string[] } {
 }
 
 /** Runs a working on plain data. */
-export function runWorking<Input extends object, Output extends object>(working: Working<Input, Output>, plain: unknown): Output {
+export function runWorking<Input extends object, Output extends object>(
+  working: Working<Input, Output>,
+  plain: unknown,
+): Output {
   const given = working.usual && plain !== null && typeof plain === 'object' ? { ...working.usual, ...plain } : plain
   const output = working.run(validated(working.input, given))
   // A figure too small or too large for arithmetic must not come out as one that is none.
-  if (!everyNumberFinite(output)) throw new InputError([{ field: '', value: plain, expected: 'figures of a size that occurs: with these the working ends in no number' }])
+  if (!everyNumberFinite(output))
+    throw new InputError([
+      { field: '', value: plain, expected: 'figures of a size that occurs: with these the working ends in no number' },
+    ])
   return output
 }
 

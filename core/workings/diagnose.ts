@@ -3,7 +3,9 @@ import { canonicalCase, DiagnoseInput } from '../diagnosis/case-rules'
 import { defineWorking } from './define-working'
 
 export const diagnoseWorking = defineWorking({
-  name: 'diagnose', title: 'What is wrong, and what is worth doing next?', input: DiagnoseInput,
+  name: 'diagnose',
+  title: 'What is wrong, and what is worth doing next?',
+  input: DiagnoseInput,
   basis: { kind: 'shop', name: 'exact inference over the fault tables of knowledge/, most of them shop estimates' },
   run: (input) => {
     const result = diagnose(canonicalCase(input))

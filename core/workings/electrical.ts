@@ -1,12 +1,35 @@
 import { IsIn, IsObject } from 'class-validator'
-import { capacitanceFromCurrent, capacitorBand, capacitorBleed, judgeCapacitance, type CapacitorRole } from '../electrical/capacitor'
+import {
+  capacitanceFromCurrent,
+  capacitorBand,
+  capacitorBleed,
+  judgeCapacitance,
+  type CapacitorRole,
+} from '../electrical/capacitor'
 import { judgeRunningCurrent } from '../electrical/current'
-import { correctInsulation, correctionCaution, judgeInsulation, splitInsulation, splitRange, type InsulationRule } from '../electrical/insulation'
+import {
+  correctInsulation,
+  correctionCaution,
+  judgeInsulation,
+  splitInsulation,
+  splitRange,
+  type InsulationRule,
+} from '../electrical/insulation'
 import { dropPercent, judgeLoadedSupply, judgeSupply, supplyWindow } from '../electrical/supply'
 import { correctResistance, identifyLeads, type Metal } from '../electrical/winding'
 import { badField } from '../validation/input-error'
 import { worstVerdict } from '../judgement/judgement'
-import { BLEED, CAPACITOR, CURRENT, INSULATION, INSULATION_RULES, METALS, SUPPLY, WINDING, type InsulationSetup } from '../knowledge/limits'
+import {
+  BLEED,
+  CAPACITOR,
+  CURRENT,
+  INSULATION,
+  INSULATION_RULES,
+  METALS,
+  SUPPLY,
+  WINDING,
+  type InsulationSetup,
+} from '../knowledge/limits'
 import { formatNumber as n, formatSeconds } from '../quantity/format'
 import { cautioned, defineWorking } from './define-working'
 import { MayBeAbsent, OptionalQuantity, Quantity, QuantityRange } from '../validation/rules'
@@ -18,18 +41,28 @@ class SupplyInput {
 }
 
 export const supplyJudgement = defineWorking({
-  name: 'supply-judgement', title: 'Is the supply good?', input: SupplyInput, basis: SUPPLY.basis,
+  name: 'supply-judgement',
+  title: 'Is the supply good?',
+  input: SupplyInput,
+  basis: SUPPLY.basis,
   run: ({ nameplateVolts, restVolts, loadedVolts }) => {
     const { lowVolts, highVolts } = supplyWindow(nameplateVolts)
     const rest = judgeSupply(nameplateVolts, restVolts)
     const loaded = loadedVolts === undefined ? undefined : judgeLoadedSupply(nameplateVolts, loadedVolts, restVolts)
     const drop = loadedVolts === undefined || restVolts <= 0 ? undefined : dropPercent(restVolts, loadedVolts)
     return {
-      verdict: worstVerdict([rest.verdict, ...(loaded ? [loaded.verdict] : [])]), lowVolts, highVolts, ...(drop === undefined ? {} : { dropPercent: drop }),
-      because: [rest.because, ...(loaded ? [loaded.because] : [])].join('; '), basis: SUPPLY.basis,
+      verdict: worstVerdict([rest.verdict, ...(loaded ? [loaded.verdict] : [])]),
+      lowVolts,
+      highVolts,
+      ...(drop === undefined ? {} : { dropPercent: drop }),
+      because: [rest.because, ...(loaded ? [loaded.because] : [])].join('; '),
+      basis: SUPPLY.basis,
       steps: [
-        `window = ${n(nameplateVolts)} V ± 10 % = ${n(lowVolts)} to ${n(highVolts)} V`, `at rest ${n(restVolts)} V: ${rest.because}`,
-        ...(loadedVolts === undefined || drop === undefined ? [] : [`drop = (${n(restVolts)} − ${n(loadedVolts)}) / ${n(restVolts)} = ${n(drop)} %`]),
+        `window = ${n(nameplateVolts)} V ± 10 % = ${n(lowVolts)} to ${n(highVolts)} V`,
+        `at rest ${n(restVolts)} V: ${rest.because}`,
+        ...(loadedVolts === undefined || drop === undefined
+          ? []
+          : [`drop = (${n(restVolts)} − ${n(loadedVolts)}) / ${n(restVolts)} = ${n(drop)} %`]),
       ],
     }
   },
@@ -42,10 +75,19 @@ class CurrentInput {
 }
 
 export const currentJudgement = defineWorking({
-  name: 'current-judgement', title: 'Is the motor working too hard?', input: CurrentInput, basis: CURRENT.basis,
+  name: 'current-judgement',
+  title: 'Is the motor working too hard?',
+  input: CurrentInput,
+  basis: CURRENT.basis,
   run: ({ amps, fullLoadAmps, serviceFactorAmps }) => {
     const judged = judgeRunningCurrent(amps, fullLoadAmps, serviceFactorAmps)
-    return { verdict: judged.verdict, loadPercent: (100 * amps) / fullLoadAmps, because: judged.because, basis: judged.basis, steps: [`load = ${n(amps)} A / ${n(fullLoadAmps)} A = ${n((100 * amps) / fullLoadAmps)} %`, judged.because] }
+    return {
+      verdict: judged.verdict,
+      loadPercent: (100 * amps) / fullLoadAmps,
+      because: judged.because,
+      basis: judged.basis,
+      steps: [`load = ${n(amps)} A / ${n(fullLoadAmps)} A = ${n((100 * amps) / fullLoadAmps)} %`, judged.because],
+    }
   },
 })
 
@@ -56,10 +98,18 @@ class CapacitanceFromCurrentInput {
 }
 
 export const capacitanceFromCurrentWorking = defineWorking({
-  name: 'capacitance-from-current', title: 'What is the running capacitor worth?', input: CapacitanceFromCurrentInput, basis: { kind: 'standard', name: 'C = I / (2π f V)' },
+  name: 'capacitance-from-current',
+  title: 'What is the running capacitor worth?',
+  input: CapacitanceFromCurrentInput,
+  basis: { kind: 'standard', name: 'C = I / (2π f V)' },
   run: ({ volts, amps, hertz }) => {
     const microfarads = capacitanceFromCurrent(volts, amps, hertz)
-    return { microfarads, basis: { kind: 'standard' as const, name: 'C = I / (2π f V)' }, steps: [`C = ${n(amps)} A × 10⁶ / (2π × ${n(hertz)} Hz × ${n(volts)} V) = ${n(microfarads, 4)} μF`], cautions: ['Live test: V across the capacitor itself, I in its own lead; only by qualified people.'] }
+    return {
+      microfarads,
+      basis: { kind: 'standard' as const, name: 'C = I / (2π f V)' },
+      steps: [`C = ${n(amps)} A × 10⁶ / (2π × ${n(hertz)} Hz × ${n(volts)} V) = ${n(microfarads, 4)} μF`],
+      cautions: ['Live test: V across the capacitor itself, I in its own lead; only by qualified people.'],
+    }
   },
 })
 
@@ -72,16 +122,33 @@ class CapacitorJudgementInput {
 }
 
 export const capacitorJudgement = defineWorking({
-  name: 'capacitor-judgement', title: 'Is the capacitor good?', input: CapacitorJudgementInput, basis: CAPACITOR.runBasis,
+  name: 'capacitor-judgement',
+  title: 'Is the capacitor good?',
+  input: CapacitorJudgementInput,
+  basis: CAPACITOR.runBasis,
   run: ({ role, ratedMicrofarads, ratedRangeMicrofarads, tolerancePercent, measuredMicrofarads }) => {
     const rated = ratedRangeMicrofarads ?? ratedMicrofarads
-    if (rated === undefined) throw badField('ratedMicrofarads', undefined, 'give the rating printed on the can, or its range as ratedRangeMicrofarads [low, high]')
+    if (rated === undefined)
+      throw badField(
+        'ratedMicrofarads',
+        undefined,
+        'give the rating printed on the can, or its range as ratedRangeMicrofarads [low, high]',
+      )
     const band = capacitorBand(role, rated, tolerancePercent)
     const judged = judgeCapacitance(role, band, measuredMicrofarads)
     const deviationPercent = (100 * (measuredMicrofarads - band.ratedMicrofarads)) / band.ratedMicrofarads
     return {
-      verdict: judged.verdict, lowMicrofarads: band.lowMicrofarads, highMicrofarads: band.highMicrofarads, deviationPercent, because: judged.because, basis: judged.basis,
-      steps: [`band = ${n(band.lowMicrofarads)} to ${n(band.highMicrofarads)} μF`, `deviation = (${n(measuredMicrofarads)} − ${n(band.ratedMicrofarads)}) / ${n(band.ratedMicrofarads)} = ${n(deviationPercent)} %`, judged.because],
+      verdict: judged.verdict,
+      lowMicrofarads: band.lowMicrofarads,
+      highMicrofarads: band.highMicrofarads,
+      deviationPercent,
+      because: judged.because,
+      basis: judged.basis,
+      steps: [
+        `band = ${n(band.lowMicrofarads)} to ${n(band.highMicrofarads)} μF`,
+        `deviation = (${n(measuredMicrofarads)} − ${n(band.ratedMicrofarads)}) / ${n(band.ratedMicrofarads)} = ${n(deviationPercent)} %`,
+        judged.because,
+      ],
     }
   },
 })
@@ -94,11 +161,28 @@ class CapacitorBleedInput {
 }
 
 export const capacitorBleedWorking = defineWorking({
-  name: 'capacitor-bleed', title: 'How long must the resistor stay on?', input: CapacitorBleedInput, basis: BLEED.basis,
+  name: 'capacitor-bleed',
+  title: 'How long must the resistor stay on?',
+  input: CapacitorBleedInput,
+  basis: BLEED.basis,
   run: ({ microfarads, volts, ohms, safeVolts = BLEED.safeVolts }) => {
     const bleed = capacitorBleed(microfarads, volts, ohms, safeVolts)
-    const cautions = ['Prove it with a meter afterwards. A dead short arcs and can burst the can.', ...(bleed.peakWatts > BLEED.watts * 10 ? [`The first instant is ${n(bleed.peakWatts)} W: use a larger resistance.`] : [])]
-    return { ...bleed, basis: BLEED.basis, cautions, steps: [`t = R C ln(V / Vsafe) = ${n(ohms)} Ω × ${n(microfarads)} μF × ln(${n(volts)} / ${n(safeVolts)}) = ${formatSeconds(bleed.seconds)}`, `E = C V² / 2 = ${n(bleed.joules)} J`, `P = V² / R = ${n(bleed.peakWatts)} W at the first instant`] }
+    const cautions = [
+      'Prove it with a meter afterwards. A dead short arcs and can burst the can.',
+      ...(bleed.peakWatts > BLEED.watts * 10
+        ? [`The first instant is ${n(bleed.peakWatts)} W: use a larger resistance.`]
+        : []),
+    ]
+    return {
+      ...bleed,
+      basis: BLEED.basis,
+      cautions,
+      steps: [
+        `t = R C ln(V / Vsafe) = ${n(ohms)} Ω × ${n(microfarads)} μF × ln(${n(volts)} / ${n(safeVolts)}) = ${formatSeconds(bleed.seconds)}`,
+        `E = C V² / 2 = ${n(bleed.joules)} J`,
+        `P = V² / R = ${n(bleed.peakWatts)} W at the first instant`,
+      ],
+    }
   },
 })
 
@@ -109,11 +193,21 @@ class ThreeLeadsInput {
 }
 
 export const threeLeads = defineWorking({
-  name: 'three-leads', title: 'Which lead is which?', input: ThreeLeadsInput, basis: { kind: 'common-practice', name: 'the largest pair is run + start; the lead not in it is common' },
+  name: 'three-leads',
+  title: 'Which lead is which?',
+  input: ThreeLeadsInput,
+  basis: { kind: 'common-practice', name: 'the largest pair is run + start; the lead not in it is common' },
   run: ({ ohms, cableOhms, tolerancePercent = WINDING.sumTolerancePercent }) => {
-    for (const [pair, value] of Object.entries(ohms)) if (value !== null && typeof value !== 'number') throw badField(`ohms.${pair}`, value, 'a number of ohms, or null where the meter reads open')
+    for (const [pair, value] of Object.entries(ohms))
+      if (value !== null && typeof value !== 'number')
+        throw badField(`ohms.${pair}`, value, 'a number of ohms, or null where the meter reads open')
     const { because, ...found } = identifyLeads(ohms, { cableOhms, tolerancePercent })
-    return { ...found, because, basis: { kind: 'common-practice' as const, name: `sum within ${n(tolerancePercent)} %` }, steps: [...(cableOhms ? [`${n(cableOhms)} Ω of cable taken off each pair`] : []), because] }
+    return {
+      ...found,
+      because,
+      basis: { kind: 'common-practice' as const, name: `sum within ${n(tolerancePercent)} %` },
+      steps: [...(cableOhms ? [`${n(cableOhms)} Ω of cable taken off each pair`] : []), because],
+    }
   },
 })
 
@@ -125,11 +219,20 @@ class ResistanceCorrectedInput {
 }
 
 export const resistanceCorrected = defineWorking({
-  name: 'resistance-corrected', title: 'What would it read at another temperature?', input: ResistanceCorrectedInput, basis: METALS.copper.basis,
+  name: 'resistance-corrected',
+  title: 'What would it read at another temperature?',
+  input: ResistanceCorrectedInput,
+  basis: METALS.copper.basis,
   run: ({ ohms, celsius, toCelsius, material = 'copper' }) => {
     const { alphaPer20: alpha, basis } = METALS[material]
     const corrected = correctResistance(ohms, celsius, toCelsius, material)
-    return { ohms: corrected, basis, steps: [`R = ${n(ohms)} Ω × (1 + ${alpha} × (${n(toCelsius)} − 20)) / (1 + ${alpha} × (${n(celsius)} − 20)) = ${n(corrected, 4)} Ω`] }
+    return {
+      ohms: corrected,
+      basis,
+      steps: [
+        `R = ${n(ohms)} Ω × (1 + ${alpha} × (${n(toCelsius)} − 20)) / (1 + ${alpha} × (${n(celsius)} − 20)) = ${n(corrected, 4)} Ω`,
+      ],
+    }
   },
 })
 
@@ -141,12 +244,24 @@ class InsulationCorrectedInput {
 }
 
 export const insulationCorrected = defineWorking({
-  name: 'insulation-corrected', title: 'What is the insulation worth at 40 °C?', input: InsulationCorrectedInput, basis: INSULATION_RULES.halving.basis,
+  name: 'insulation-corrected',
+  title: 'What is the insulation worth at 40 °C?',
+  input: InsulationCorrectedInput,
+  basis: INSULATION_RULES.halving.basis,
   run: ({ megohms, celsius, toCelsius = 40, rule = 'halving' }) => {
     const corrected = correctInsulation(megohms, celsius, toCelsius, rule)
     const caution = correctionCaution(celsius, toCelsius, rule)
-    const formula = rule === 'halving' ? `R = ${n(megohms)} MΩ × 2^((${n(celsius)} − ${n(toCelsius)}) / 10)` : `R = ${n(megohms)} MΩ × exp(−B (1/(${n(celsius)}+273) − 1/313)), B from the rule`
-    return { megohms: corrected, rule, basis: INSULATION_RULES[rule].basis, steps: [`${formula} = ${n(corrected, 4)} MΩ`], ...(caution ? { cautions: [caution] } : {}) }
+    const formula =
+      rule === 'halving'
+        ? `R = ${n(megohms)} MΩ × 2^((${n(celsius)} − ${n(toCelsius)}) / 10)`
+        : `R = ${n(megohms)} MΩ × exp(−B (1/(${n(celsius)}+273) − 1/313)), B from the rule`
+    return {
+      megohms: corrected,
+      rule,
+      basis: INSULATION_RULES[rule].basis,
+      steps: [`${formula} = ${n(corrected, 4)} MΩ`],
+      ...(caution ? { cautions: [caution] } : {}),
+    }
   },
 })
 
@@ -159,14 +274,37 @@ class InsulationJudgementInput {
 }
 
 export const insulationJudgement = defineWorking({
-  name: 'insulation-judgement', title: 'Is the insulation sound?', input: InsulationJudgementInput, basis: INSULATION['surface-motor'].basis,
+  name: 'insulation-judgement',
+  title: 'Is the insulation sound?',
+  input: InsulationJudgementInput,
+  basis: INSULATION['surface-motor'].basis,
   run: (input) => {
     const judged = judgeInsulation(input)
-    const caution = input.celsius === undefined || judged.megohmsAt40 === undefined ? undefined : correctionCaution(input.celsius, 40, 'halving')
-    const cautions = [...(input.setup === 'surface-motor' && input.celsius === undefined ? ['No temperature given: compared as read. Give it to compare at 40 °C.'] : []), ...(caution ? [caution] : [])]
+    const caution =
+      input.celsius === undefined || judged.megohmsAt40 === undefined
+        ? undefined
+        : correctionCaution(input.celsius, 40, 'halving')
+    const cautions = [
+      ...(input.setup === 'surface-motor' && input.celsius === undefined
+        ? ['No temperature given: compared as read. Give it to compare at 40 °C.']
+        : []),
+      ...(caution ? [caution] : []),
+    ]
     return {
-      verdict: judged.verdict, ...(judged.megohmsAt40 === undefined ? {} : { megohmsAt40: judged.megohmsAt40 }), lowMegohms: judged.low, because: judged.because, basis: judged.basis, ...cautioned(cautions),
-      steps: [...(judged.megohmsAt40 === undefined ? [] : [`at 40 °C: ${n(input.megohms)} × 2^((${n(input.celsius as number)} − 40) / 10) = ${n(judged.megohmsAt40)} MΩ`]), `limit ${n(judged.low as number)} MΩ: ${judged.because}`],
+      verdict: judged.verdict,
+      ...(judged.megohmsAt40 === undefined ? {} : { megohmsAt40: judged.megohmsAt40 }),
+      lowMegohms: judged.low,
+      because: judged.because,
+      basis: judged.basis,
+      ...cautioned(cautions),
+      steps: [
+        ...(judged.megohmsAt40 === undefined
+          ? []
+          : [
+              `at 40 °C: ${n(input.megohms)} × 2^((${n(input.celsius as number)} − 40) / 10) = ${n(judged.megohmsAt40)} MΩ`,
+            ]),
+        `limit ${n(judged.low as number)} MΩ: ${judged.because}`,
+      ],
     }
   },
 })
@@ -178,9 +316,17 @@ class InsulationSplitInput {
 }
 
 export const insulationSplit = defineWorking({
-  name: 'insulation-split', title: 'Is it the cable or the motor?', input: InsulationSplitInput, basis: { kind: 'common-practice', name: '1/R = 1/Rm + 1/Rc' },
+  name: 'insulation-split',
+  title: 'Is it the cable or the motor?',
+  input: InsulationSplitInput,
+  basis: { kind: 'common-practice', name: '1/R = 1/Rm + 1/Rc' },
   run: ({ totalMegohms, cableMegohms, readingErrorPercent }) => {
     const motorMegohms = splitInsulation(totalMegohms, cableMegohms)
-    return { motorMegohms, ...(readingErrorPercent === undefined ? {} : splitRange(totalMegohms, cableMegohms, readingErrorPercent / 100)), basis: { kind: 'common-practice' as const, name: '1/R = 1/Rm + 1/Rc' }, steps: [`1 / (1/${n(totalMegohms)} − 1/${n(cableMegohms)}) = ${n(motorMegohms, 4)} MΩ`] }
+    return {
+      motorMegohms,
+      ...(readingErrorPercent === undefined ? {} : splitRange(totalMegohms, cableMegohms, readingErrorPercent / 100)),
+      basis: { kind: 'common-practice' as const, name: '1/R = 1/Rm + 1/Rc' },
+      steps: [`1 / (1/${n(totalMegohms)} − 1/${n(cableMegohms)}) = ${n(motorMegohms, 4)} MΩ`],
+    }
   },
 })

@@ -17,8 +17,32 @@ import * as wearAndCost from './wear-and-cost'
 import * as windingHeat from './winding-heat'
 
 /** A question is a working too: the page, HTTP and the command line ask the same one. */
-const ASKED = QUESTIONS.map((question) => defineWorking({ name: question.id, title: question.title, input: question.input, basis: question.basis, usual: usualInput(question.fields), run: (input) => asOutput(answerOf(question, input)) }))
-const ALL = [diagnoseWorking, ...ASKED, ...[electrical, conductors, capacitorStock, motors, windingHeat, water, pitAndTank, wearAndCost, evidence, takeDown].flatMap((group) => Object.values(group))] as unknown as Working[]
+const ASKED = QUESTIONS.map((question) =>
+  defineWorking({
+    name: question.id,
+    title: question.title,
+    input: question.input,
+    basis: question.basis,
+    usual: usualInput(question.fields),
+    run: (input) => asOutput(answerOf(question, input)),
+  }),
+)
+const ALL = [
+  diagnoseWorking,
+  ...ASKED,
+  ...[
+    electrical,
+    conductors,
+    capacitorStock,
+    motors,
+    windingHeat,
+    water,
+    pitAndTank,
+    wearAndCost,
+    evidence,
+    takeDown,
+  ].flatMap((group) => Object.values(group)),
+] as unknown as Working[]
 
 /** Every working by its name. */
 export const WORKINGS: ReadonlyMap<string, Working> = new Map(ALL.map((working) => [working.name, working]))
@@ -30,16 +54,22 @@ export const WORKINGS: ReadonlyMap<string, Working> = new Map(ALL.map((working) 
  */
 export function runByName(name: string, input: unknown): object {
   const working = WORKINGS.get(name)
-  if (!working) throw new InputError([{ field: 'working', value: name, expected: `one of ${[...WORKINGS.keys()].join(', ')}` }])
+  if (!working)
+    throw new InputError([{ field: 'working', value: name, expected: `one of ${[...WORKINGS.keys()].join(', ')}` }])
   holdable(input)
   return runWorking(working, input)
 }
 
 /** One line of a batch: a working and its input in, output or error out; a bad line spoils only itself. */
-export function runLine(line: string): { output: object } | { error: { title: string; problems: InputError['problems'] } } {
+export function runLine(
+  line: string,
+): { output: object } | { error: { title: string; problems: InputError['problems'] } } {
   try {
     const request = boundedJson(line)
-    if (request === null || typeof request !== 'object') throw new InputError([{ field: '', value: request, expected: 'an object {"working": NAME, "input": {…}} is needed' }])
+    if (request === null || typeof request !== 'object')
+      throw new InputError([
+        { field: '', value: request, expected: 'an object {"working": NAME, "input": {…}} is needed' },
+      ])
     const { working, input } = request as { working?: unknown; input?: unknown }
     return { output: runByName(String(working ?? ''), input) }
   } catch (error) {
@@ -50,6 +80,10 @@ export function runLine(line: string): { output: object } | { error: { title: st
 /** An error as data for people: the command line and HTTP show the same. */
 export function describeError(error: unknown): { title: string; problems: InputError['problems'] } {
   if (error instanceof InputError) return { title: error.message, problems: error.problems }
-  if (error instanceof SyntaxError) return { title: `not valid JSON: ${error.message}`, problems: [{ field: '', value: undefined, expected: 'valid JSON is needed' }] }
+  if (error instanceof SyntaxError)
+    return {
+      title: `not valid JSON: ${error.message}`,
+      problems: [{ field: '', value: undefined, expected: 'valid JSON is needed' }],
+    }
   throw error
 }

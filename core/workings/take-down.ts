@@ -15,7 +15,12 @@ class Found {
   @IsIn(['stuck', 'damaged']) what!: 'stuck' | 'damaged'
 }
 class TakeDownOptionsInput {
-  @MayBeAbsent() @IsArray() @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => JointCorrectionInput) machineCorrections?: JointCorrectionInput[]
+  @MayBeAbsent()
+  @IsArray()
+  @ArrayMaxSize(60)
+  @ValidateNested({ each: true })
+  @Type(() => JointCorrectionInput)
+  machineCorrections?: JointCorrectionInput[]
   @MayBeAbsent() @IsArray() @ArrayMaxSize(60) @IsString({ each: true }) opened?: string[]
   @MayBeAbsent() @IsArray() @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => Found) found?: Found[]
   @MayBeAbsent() @IsArray() @ArrayMaxSize(60) @IsString({ each: true }) alternativesExcluded?: string[]
@@ -27,12 +32,24 @@ class TakeDownInput {
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(20) @IdOf(PARTS, { each: true }) targets!: Part[]
   @MayBeAbsent() @ValidateNested() @Type(() => TakeDownOptionsInput) options?: TakeDownOptionsInput
 }
-const BASIS = { kind: 'common-practice', name: 'joints, counts and minutes usual for the construction: the technician’s count wins' } as const
+const BASIS = {
+  kind: 'common-practice',
+  name: 'joints, counts and minutes usual for the construction: the technician’s count wins',
+} as const
 
 export const takeDown = defineWorking({
-  name: 'take-down', title: 'How does it come apart, and go back?', input: TakeDownInput, basis: BASIS,
+  name: 'take-down',
+  title: 'How does it come apart, and go back?',
+  input: TakeDownInput,
+  basis: BASIS,
   run: ({ construction, targets, options }) => {
     const plan = planTakeDown(construction, targets, options)
-    return { ...plan, basis: BASIS, steps: [...plan.down, ...plan.work, ...plan.back].map(({ phase, text, minutes }) => `${phase}: ${text} (${n(minutes)} min)`) }
+    return {
+      ...plan,
+      basis: BASIS,
+      steps: [...plan.down, ...plan.work, ...plan.back].map(
+        ({ phase, text, minutes }) => `${phase}: ${text} (${n(minutes)} min)`,
+      ),
+    }
   },
 })

@@ -1,8 +1,28 @@
 import { Type } from 'class-transformer'
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsInt, IsObject, IsString, Max, MaxLength, Min, ValidateNested } from 'class-validator'
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsObject,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator'
 import { runningCost } from '../energy/running-cost'
 import type { Basis } from '../judgement/judgement'
-import { BEARING_BASIS, BEARING_LIFE_BASIS, BEARING_TONES_BASIS, PIPE_BASIS, PIPE_MATERIALS, type PipeMaterial } from '../knowledge/bearings'
+import {
+  BEARING_BASIS,
+  BEARING_LIFE_BASIS,
+  BEARING_TONES_BASIS,
+  PIPE_BASIS,
+  PIPE_MATERIALS,
+  type PipeMaterial,
+} from '../knowledge/bearings'
 import { bearingLife, bearingSize, bearingTones } from '../mechanics/bearing'
 import { stringWeight } from '../mechanics/string-weight'
 import { formatNumber as n } from '../quantity/format'
@@ -26,13 +46,26 @@ class StringWeightInput {
 const TWO_PERSON_KG = 40
 
 export const stringWeightWorking = defineWorking({
-  name: 'string-weight', title: 'How heavy is the string I am about to pull?', input: StringWeightInput, basis: PIPE_BASIS,
+  name: 'string-weight',
+  title: 'How heavy is the string I am about to pull?',
+  input: StringWeightInput,
+  basis: PIPE_BASIS,
   run: (input) => {
     const found = stringWeight(input)
     const { kilograms, pipeKg, waterKg, cableKg, buoyancyKg } = found
     return {
-      kilograms, basis: PIPE_BASIS, cautions: [kilograms > TWO_PERSON_KG ? `${n(kilograms, 3)} kg: two people or a hoist, a clamp at every joint, never a hand below it.` : 'A clamp at every joint, never a hand below it.'],
-      steps: [`pipe ${n(pipeKg, 4)} kg, cable ${n(cableKg, 3)} kg, pump ${n(input.pumpKg ?? 0)} kg`, `water hanging in the pipe ${n(waterKg, 4)} kg, carried by the well ${n(buoyancyKg, 3)} kg`, `${n(kilograms, 4)} kg`],
+      kilograms,
+      basis: PIPE_BASIS,
+      cautions: [
+        kilograms > TWO_PERSON_KG
+          ? `${n(kilograms, 3)} kg: two people or a hoist, a clamp at every joint, never a hand below it.`
+          : 'A clamp at every joint, never a hand below it.',
+      ],
+      steps: [
+        `pipe ${n(pipeKg, 4)} kg, cable ${n(cableKg, 3)} kg, pump ${n(input.pumpKg ?? 0)} kg`,
+        `water hanging in the pipe ${n(waterKg, 4)} kg, carried by the well ${n(buoyancyKg, 3)} kg`,
+        `${n(kilograms, 4)} kg`,
+      ],
     }
   },
 })
@@ -42,10 +75,19 @@ class BearingSizeInput {
 }
 
 export const bearingSizeWorking = defineWorking({
-  name: 'bearing-size', title: 'How large is this bearing?', input: BearingSizeInput, basis: BEARING_BASIS,
+  name: 'bearing-size',
+  title: 'How large is this bearing?',
+  input: BearingSizeInput,
+  basis: BEARING_BASIS,
   run: ({ designation }) => {
     const found = bearingSize(designation)
-    return { ...found, basis: BEARING_BASIS, steps: [`${designation.trim()}: ${n(found.boreMillimetres)} × ${n(found.outsideMillimetres)} × ${n(found.widthMillimetres)} mm`] }
+    return {
+      ...found,
+      basis: BEARING_BASIS,
+      steps: [
+        `${designation.trim()}: ${n(found.boreMillimetres)} × ${n(found.outsideMillimetres)} × ${n(found.widthMillimetres)} mm`,
+      ],
+    }
   },
 })
 
@@ -58,10 +100,21 @@ class BearingTonesInput {
 }
 
 export const bearingTonesWorking = defineWorking({
-  name: 'bearing-tones', title: 'At which tones would this bearing complain?', input: BearingTonesInput, basis: BEARING_TONES_BASIS,
+  name: 'bearing-tones',
+  title: 'At which tones would this bearing complain?',
+  input: BearingTonesInput,
+  basis: BEARING_TONES_BASIS,
   run: (input) => {
     const found = bearingTones(input)
-    return { ...found, basis: BEARING_TONES_BASIS, steps: [`shaft: ${n(input.rpm)} / 60 = ${n(input.rpm / 60, 4)} Hz`, `outer race ${n(found.outerHz, 5)} Hz, inner race ${n(found.innerHz, 5)} Hz`, `cage ${n(found.cageHz, 4)} Hz, ball spin ${n(found.ballSpinHz, 5)} Hz: a damaged ball strikes twice a turn, ${n(found.ballHz, 5)} Hz`] }
+    return {
+      ...found,
+      basis: BEARING_TONES_BASIS,
+      steps: [
+        `shaft: ${n(input.rpm)} / 60 = ${n(input.rpm / 60, 4)} Hz`,
+        `outer race ${n(found.outerHz, 5)} Hz, inner race ${n(found.innerHz, 5)} Hz`,
+        `cage ${n(found.cageHz, 4)} Hz, ball spin ${n(found.ballSpinHz, 5)} Hz: a damaged ball strikes twice a turn, ${n(found.ballHz, 5)} Hz`,
+      ],
+    }
   },
 })
 
@@ -73,11 +126,25 @@ class BearingLifeInput {
 }
 
 export const bearingLifeWorking = defineWorking({
-  name: 'bearing-life', title: 'How long should this bearing last?', input: BearingLifeInput, basis: BEARING_LIFE_BASIS,
+  name: 'bearing-life',
+  title: 'How long should this bearing last?',
+  input: BearingLifeInput,
+  basis: BEARING_LIFE_BASIS,
   run: (input) => {
     const found = bearingLife(input)
-    const cautions = input.loadNewtons > input.dynamicNewtons / 2 ? ['Under more than half its rating the law gives a hint, not a life.'] : []
-    return { ...found, basis: BEARING_LIFE_BASIS, ...cautioned(cautions), steps: [`(${n(input.dynamicNewtons)} / ${n(input.loadNewtons)})^${n(input.exponent ?? 3)} = ${n(found.millionRevolutions, 5)} million turns`, `at ${n(input.rpm)} rpm: ${n(found.hours, 5)} h, which nine of ten outlive`] }
+    const cautions =
+      input.loadNewtons > input.dynamicNewtons / 2
+        ? ['Under more than half its rating the law gives a hint, not a life.']
+        : []
+    return {
+      ...found,
+      basis: BEARING_LIFE_BASIS,
+      ...cautioned(cautions),
+      steps: [
+        `(${n(input.dynamicNewtons)} / ${n(input.loadNewtons)})^${n(input.exponent ?? 3)} = ${n(found.millionRevolutions, 5)} million turns`,
+        `at ${n(input.rpm)} rpm: ${n(found.hours, 5)} h, which nine of ten outlive`,
+      ],
+    }
   },
 })
 
@@ -86,7 +153,12 @@ class LoadInput {
   @Quantity({ min: 0, max: 24 }) hoursPerDay!: number
 }
 class EnergyCostInput {
-  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(50) @ValidateNested({ each: true }) @Type(() => LoadInput) items!: LoadInput[]
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(50)
+  @ValidateNested({ each: true })
+  @Type(() => LoadInput)
+  items!: LoadInput[]
   @Quantity({ min: 0, max: 100 }) pricePerKwh!: number
   @OptionalQuantity({ above: 0, max: 366 }) daysPerYear?: number
 }
@@ -95,11 +167,25 @@ const VOLUME: Basis = { kind: 'common-practice', name: 'volume over flow' }
 const DAYS = 365
 
 export const energyCost = defineWorking({
-  name: 'energy-cost', title: 'What does it cost to run?', input: EnergyCostInput, basis: ARITHMETIC,
+  name: 'energy-cost',
+  title: 'What does it cost to run?',
+  input: EnergyCostInput,
+  basis: ARITHMETIC,
   run: ({ items, pricePerKwh, daysPerYear = DAYS }) => {
     const found = runningCost(items, pricePerKwh, daysPerYear)
     const hours = items.reduce((sum, { hoursPerDay }) => sum + hoursPerDay, 0)
-    return { ...found, basis: ARITHMETIC, steps: [...items.map(({ watts, hoursPerDay }) => `${n(watts)} W × ${n(hoursPerDay)} h × ${n(daysPerYear)} days = ${n((watts * hoursPerDay * daysPerYear) / 1000, 5)} kWh`), `${n(found.kwhPerYear, 5)} kWh × ${n(pricePerKwh)} = ${n(found.costPerYear, 5)} a year`, ...(hours > 24 ? ['the items together run more than a day: they are taken as different machines'] : [])] }
+    return {
+      ...found,
+      basis: ARITHMETIC,
+      steps: [
+        ...items.map(
+          ({ watts, hoursPerDay }) =>
+            `${n(watts)} W × ${n(hoursPerDay)} h × ${n(daysPerYear)} days = ${n((watts * hoursPerDay * daysPerYear) / 1000, 5)} kWh`,
+        ),
+        `${n(found.kwhPerYear, 5)} kWh × ${n(pricePerKwh)} = ${n(found.costPerYear, 5)} a year`,
+        ...(hours > 24 ? ['the items together run more than a day: they are taken as different machines'] : []),
+      ],
+    }
   },
 })
 
@@ -109,7 +195,10 @@ class TurnoverInput {
 }
 
 export const turnover = defineWorking({
-  name: 'turnover', title: 'How long until the pool has gone round once?', input: TurnoverInput, basis: VOLUME,
+  name: 'turnover',
+  title: 'How long until the pool has gone round once?',
+  input: TurnoverInput,
+  basis: VOLUME,
   run: ({ poolLitres, flowLitresPerSecond }) => {
     const hours = poolLitres / flowLitresPerSecond / 3600
     return { hours, basis: VOLUME, steps: [`${n(poolLitres, 5)} L / ${n(flowLitresPerSecond)} L/s = ${n(hours, 4)} h`] }

@@ -6,15 +6,28 @@ import { root } from './setup.mjs'
 
 /** How every bundle of this project's sources for Node is made. */
 const NODE_BUNDLE = {
-  bundle: true, platform: 'node', format: 'esm', target: 'node20', alias: { '#core': join(root, 'core') },
-  tsconfigRaw: { compilerOptions: { experimentalDecorators: true, useDefineForClassFields: true } }, logLevel: 'error',
-  banner: { js: "import { createRequire as __createRequire } from 'node:module'; const require = __createRequire(import.meta.url);" },
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  alias: { '#core': join(root, 'core') },
+  tsconfigRaw: { compilerOptions: { experimentalDecorators: true, useDefineForClassFields: true } },
+  logLevel: 'error',
+  banner: {
+    js: "import { createRequire as __createRequire } from 'node:module'; const require = __createRequire(import.meta.url);",
+  },
 }
 
 /** The server's worker thread as one file beside the built server; what lies in the server's own node_modules stays there. */
 export async function bundleWorker(outfile) {
   const { build } = await import('esbuild')
-  await build({ ...NODE_BUNDLE, entryPoints: [join(root, 'server/workers/heavy.ts')], outfile, packages: 'bundle', external: ['pdfmake', 'sharp'] })
+  await build({
+    ...NODE_BUNDLE,
+    entryPoints: [join(root, 'server/workers/heavy.ts')],
+    outfile,
+    packages: 'bundle',
+    external: ['pdfmake', 'sharp'],
+  })
 }
 
 /** Bundles one TypeScript file with what it imports from this project; packages stay where they are. */
@@ -39,7 +52,10 @@ export async function lampBundle() {
   const outfile = join(root, '.cache/lamp.mjs')
   if (existsSync(outfile)) {
     const built = (await stat(outfile)).mtimeMs
-    const newest = Math.max(await newestUnder(join(root, 'core')), (await stat(join(root, 'scripts/lib/lamp-main.ts'))).mtimeMs)
+    const newest = Math.max(
+      await newestUnder(join(root, 'core')),
+      (await stat(join(root, 'scripts/lib/lamp-main.ts'))).mtimeMs,
+    )
     if (built > newest) return pathToFileURL(outfile).href
   }
   return bundleLamp()
@@ -47,6 +63,12 @@ export async function lampBundle() {
 
 async function newestUnder(folder) {
   const names = await readdir(folder, { withFileTypes: true })
-  const times = await Promise.all(names.map((name) => (name.isDirectory() ? newestUnder(join(folder, name.name)) : stat(join(folder, name.name)).then(({ mtimeMs }) => mtimeMs))))
+  const times = await Promise.all(
+    names.map((name) =>
+      name.isDirectory()
+        ? newestUnder(join(folder, name.name))
+        : stat(join(folder, name.name)).then(({ mtimeMs }) => mtimeMs),
+    ),
+  )
   return Math.max(0, ...times)
 }

@@ -1,7 +1,16 @@
 import { CHECKS } from '../../core/knowledge/checks'
 import { QUESTIONS } from '../../core/questions/questions'
 import { ENTRY_VERSION } from '../../core/visit/entry'
-import { COMPLAINTS, CONSTRUCTIONS, FAULTS, GATES, JOINTS, KINDS, MOTOR_TYPES, PARTS } from '../../core/knowledge/vocabulary'
+import {
+  COMPLAINTS,
+  CONSTRUCTIONS,
+  FAULTS,
+  GATES,
+  JOINTS,
+  KINDS,
+  MOTOR_TYPES,
+  PARTS,
+} from '../../core/knowledge/vocabulary'
 
 type Schema = Record<string, unknown>
 const ids = (table: object): Schema => ({ type: 'string', enum: Object.keys(table) })
@@ -13,65 +22,258 @@ const flag: Schema = { type: 'boolean' }
 const date: Schema = { type: 'string', format: 'date' }
 const instant: Schema = { type: 'string', format: 'date-time' }
 const uuid: Schema = { type: 'string', format: 'uuid' }
-const object = (properties: Record<string, Schema>, required: string[]): Schema => ({ type: 'object', properties, required, additionalProperties: false })
+const object = (properties: Record<string, Schema>, required: string[]): Schema => ({
+  type: 'object',
+  properties,
+  required,
+  additionalProperties: false,
+})
 const list = (items: Schema): Schema => ({ type: 'array', items })
 
-const nameplate = object({
-  volts: positive, hertz: { enum: [50, 60] }, motorType: ids(MOTOR_TYPES), horsepower: positive, serviceFactor: positive, fullLoadAmps: positive, serviceFactorAmps: positive, lockedRotorAmps: positive, codeLetter: text(2), poles: number, rpm: positive, frame: text(40), flange: text(40),
-  runCapacitorMicrofarads: positive, runCapacitorVolts: positive, startCapacitorMicrofarads: { oneOf: [positive, range] }, startCapacitorVolts: positive, capacitorTolerancePercent: positive, runWindingOhms: range, startWindingOhms: range, thermalClass: { enum: ['A', 'B', 'F', 'H'] },
-}, ['volts'])
-const installation = object({
-  cableAwg: text(8), cableMetres: positive, pumpCurve: list(object({ flowLitresPerSecond: number, headMetres: number }, ['flowLitresPerSecond', 'headMetres'])), cutInPsi: number, cutOutPsi: number, tankLitres: positive, liftMetres: number, pitDiameterMetres: positive, wellDepthMetres: positive,
-  dutyHoursPerDay: number, onlySupply: flag, livestock: flag,
-}, [])
+const nameplate = object(
+  {
+    volts: positive,
+    hertz: { enum: [50, 60] },
+    motorType: ids(MOTOR_TYPES),
+    horsepower: positive,
+    serviceFactor: positive,
+    fullLoadAmps: positive,
+    serviceFactorAmps: positive,
+    lockedRotorAmps: positive,
+    codeLetter: text(2),
+    poles: number,
+    rpm: positive,
+    frame: text(40),
+    flange: text(40),
+    runCapacitorMicrofarads: positive,
+    runCapacitorVolts: positive,
+    startCapacitorMicrofarads: { oneOf: [positive, range] },
+    startCapacitorVolts: positive,
+    capacitorTolerancePercent: positive,
+    runWindingOhms: range,
+    startWindingOhms: range,
+    thermalClass: { enum: ['A', 'B', 'F', 'H'] },
+  },
+  ['volts'],
+)
+const installation = object(
+  {
+    cableAwg: text(8),
+    cableMetres: positive,
+    pumpCurve: list(object({ flowLitresPerSecond: number, headMetres: number }, ['flowLitresPerSecond', 'headMetres'])),
+    cutInPsi: number,
+    cutOutPsi: number,
+    tankLitres: positive,
+    liftMetres: number,
+    pitDiameterMetres: positive,
+    wellDepthMetres: positive,
+    dutyHoursPerDay: number,
+    onlySupply: flag,
+    livestock: flag,
+  },
+  [],
+)
 const findingFields: Record<string, Schema> = {
-  check: ids(CHECKS), value: { type: ['number', 'null'] }, unit: text(20), outcome: text(40), part: ids(PARTS), lead: text(30), leads: text(40), method: { enum: ['off-circuit', 'under-load'] }, setup: { enum: ['motor-alone', 'motor-and-cable', 'cable-alone', 'surface-motor'] }, celsius: number, testVolts: positive,
-  ageState: { enum: ['new', 'used'] }, throughCable: flag, half: { enum: ['whole', 'motor', 'pump-end'] }, at: text(40), clearanceMillimetres: number, code: text(40),
+  check: ids(CHECKS),
+  value: { type: ['number', 'null'] },
+  unit: text(20),
+  outcome: text(40),
+  part: ids(PARTS),
+  lead: text(30),
+  leads: text(40),
+  method: { enum: ['off-circuit', 'under-load'] },
+  setup: { enum: ['motor-alone', 'motor-and-cable', 'cable-alone', 'surface-motor'] },
+  celsius: number,
+  testVolts: positive,
+  ageState: { enum: ['new', 'used'] },
+  throughCable: flag,
+  half: { enum: ['whole', 'motor', 'pump-end'] },
+  at: text(40),
+  clearanceMillimetres: number,
+  code: text(40),
 }
 const customer = object({ id: uuid, name: text(120), place: text(200), phone: text(40) }, ['id', 'name', 'place'])
-const machine = object({ id: uuid, customerId: uuid, name: text(120), kind: ids(KINDS), construction: ids(CONSTRUCTIONS), installedOn: date, warrantyUntil: date, nameplate, plateUnreadable: flag, installation, joints: list(object({ joint: text(60), count: { type: 'integer', minimum: 0, maximum: 200 }, hand: { enum: ['right', 'left'] }, tool: text(80) }, ['joint'])) }, ['id', 'customerId', 'name', 'kind', 'construction', 'nameplate'])
+const machine = object(
+  {
+    id: uuid,
+    customerId: uuid,
+    name: text(120),
+    kind: ids(KINDS),
+    construction: ids(CONSTRUCTIONS),
+    installedOn: date,
+    warrantyUntil: date,
+    nameplate,
+    plateUnreadable: flag,
+    installation,
+    joints: list(
+      object(
+        {
+          joint: text(60),
+          count: { type: 'integer', minimum: 0, maximum: 200 },
+          hand: { enum: ['right', 'left'] },
+          tool: text(80),
+        },
+        ['joint'],
+      ),
+    ),
+  },
+  ['id', 'customerId', 'name', 'kind', 'construction', 'nameplate'],
+)
 
 const pieces: Schema = { type: 'integer', minimum: 0, maximum: 200 }
 const BODIES: Record<string, Schema> = {
-  'visit-opened': object({ customer, machine, scheduledAt: instant, plannedMinutes: { type: 'integer', minimum: 5, maximum: 1440 }, callerSays: text(500) }, ['customer', 'machine', 'scheduledAt', 'plannedMinutes', 'callerSays']),
-  call: object({ complaints: list(ids(COMPLAINTS)), alreadyReplaced: list(ids(PARTS)), callerSays: text(500), since: text(120), withoutWater: flag }, ['complaints', 'alreadyReplaced', 'callerSays']),
+  'visit-opened': object(
+    {
+      customer,
+      machine,
+      scheduledAt: instant,
+      plannedMinutes: { type: 'integer', minimum: 5, maximum: 1440 },
+      callerSays: text(500),
+    },
+    ['customer', 'machine', 'scheduledAt', 'plannedMinutes', 'callerSays'],
+  ),
+  call: object(
+    {
+      complaints: list(ids(COMPLAINTS)),
+      alreadyReplaced: list(ids(PARTS)),
+      callerSays: text(500),
+      since: text(120),
+      withoutWater: flag,
+    },
+    ['complaints', 'alreadyReplaced', 'callerSays'],
+  ),
   'machine-set': object({ machine }, ['machine']),
   loaded: object({ item: text(120), loaded: flag }, ['item', 'loaded']),
-  gate: object({ gate: ids(GATES), shut: flag, lines: list(object({ line: text(40), volts: number }, ['line', 'volts'])), seconds: number }, ['gate', 'shut']),
+  gate: object(
+    {
+      gate: ids(GATES),
+      shut: flag,
+      lines: list(object({ line: text(40), volts: number }, ['line', 'volts'])),
+      seconds: number,
+    },
+    ['gate', 'shut'],
+  ),
   finding: object({ ...findingFields, stage: { enum: ['test', 'prove'] } }, ['check', 'stage']),
   note: object({ text: text(2000), seenAndLeft: flag }, ['text', 'seenAndLeft']),
-  photo: object({ hash: { type: 'string', pattern: '^[0-9a-f]{64}$' }, type: { enum: ['image/jpeg', 'image/png', 'image/webp'] }, bytes: { type: 'integer', minimum: 1 }, name: text(200), of: uuid, caption: text(300) }, ['hash', 'type', 'bytes', 'name']),
+  photo: object(
+    {
+      hash: { type: 'string', pattern: '^[0-9a-f]{64}$' },
+      type: { enum: ['image/jpeg', 'image/png', 'image/webp'] },
+      bytes: { type: 'integer', minimum: 1 },
+      name: text(200),
+      of: uuid,
+      caption: text(300),
+    },
+    ['hash', 'type', 'bytes', 'name'],
+  ),
   'check-skipped': object({ check: ids(CHECKS), part: ids(PARTS), leads: text(40) }, ['check']),
   'cause-said': object({ fault: ids(FAULTS), verdict: { enum: ['not-this', 'it-was-this'] } }, ['fault', 'verdict']),
-  'working-kept': object({ question: { enum: QUESTIONS.map(({ id }) => id) }, input: { type: 'object' }, units: { enum: ['us', 'metric'] } }, ['question', 'input', 'units']),
+  'working-kept': object(
+    { question: { enum: QUESTIONS.map(({ id }) => id) }, input: { type: 'object' }, units: { enum: ['us', 'metric'] } },
+    ['question', 'input', 'units'],
+  ),
   'post-mortem': object({ fault: ids(FAULTS), why: text(1000), keeping: text(500) }, ['fault', 'why', 'keeping']),
   decision: object({ option: text(60), spareFirst: flag }, ['option']),
   'take-down-found': object({ joint: text(60), part: ids(PARTS), what: { enum: ['stuck', 'damaged'] } }, ['what']),
-  'take-down-measured': object({ pipeInches: number, celsius: number, bearingClearanceMm: number, outletHigherMm: number, oneBearing: flag, hot: flag }, []),
-  step: object({ step: text(80), done: flag, count: pieces, places: list(object({ place: text(60), count: pieces }, ['place', 'count'])), reason: text(300), note: text(300), estimate: number }, ['step', 'done']),
+  'take-down-measured': object(
+    {
+      pipeInches: number,
+      celsius: number,
+      bearingClearanceMm: number,
+      outletHigherMm: number,
+      oneBearing: flag,
+      hot: flag,
+    },
+    [],
+  ),
+  step: object(
+    {
+      step: text(80),
+      done: flag,
+      count: pieces,
+      places: list(object({ place: text(60), count: pieces }, ['place', 'count'])),
+      reason: text(300),
+      note: text(300),
+      estimate: number,
+    },
+    ['step', 'done'],
+  ),
   'joint-done': object({ joint: { enum: [...JOINTS] } }, ['joint']),
   'handed-over': object({ watch: text(2000), nextDate: date, price: number }, ['watch']),
   retracted: object({}, []),
 }
 
-const entry = (kind: string): Schema => object({
-  id: uuid, v: { type: 'integer', minimum: 1, maximum: ENTRY_VERSION }, lamport: { type: 'integer', minimum: 1 }, visitId: uuid, kind: { const: kind }, at: instant, author: text(80),
-  supersedes: uuid, settles: list(uuid), body: BODIES[kind] as Schema,
-}, ['id', 'visitId', 'kind', 'at', 'author', 'body', ...(kind === 'retracted' ? ['supersedes'] : [])])
+const entry = (kind: string): Schema =>
+  object(
+    {
+      id: uuid,
+      v: { type: 'integer', minimum: 1, maximum: ENTRY_VERSION },
+      lamport: { type: 'integer', minimum: 1 },
+      visitId: uuid,
+      kind: { const: kind },
+      at: instant,
+      author: text(80),
+      supersedes: uuid,
+      settles: list(uuid),
+      body: BODIES[kind] as Schema,
+    },
+    ['id', 'visitId', 'kind', 'at', 'author', 'body', ...(kind === 'retracted' ? ['supersedes'] : [])],
+  )
 
 /** The schema of `*.visit.json`. */
 export function visitSchema(): Schema {
   return {
-    $schema: 'https://json-schema.org/draft/2020-12/schema', title: 'Pike Lamp visit', description: 'One whole visit: its journal and its pictures. Ids are those of the vocabulary; values are in canonical units. An id is a UUIDv7 in lower case. Lines are ordered by lamport, their logical time; those of a version 1 file stand in their order. settles names the rivals that a line decides against.',
-    ...object({ format: { const: 'pike-lamp-visit' }, version: { enum: [1, 2] }, visitId: uuid, entries: list({ oneOf: Object.keys(BODIES).map(entry) }), photos: list(object({ hash: { type: 'string', pattern: '^[0-9a-f]{64}$' }, type: text(), base64: text() }, ['hash', 'type', 'base64'])) }, ['format', 'version', 'visitId', 'entries']),
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    title: 'Pike Lamp visit',
+    description:
+      'One whole visit: its journal and its pictures. Ids are those of the vocabulary; values are in canonical units. An id is a UUIDv7 in lower case. Lines are ordered by lamport, their logical time; those of a version 1 file stand in their order. settles names the rivals that a line decides against.',
+    ...object(
+      {
+        format: { const: 'pike-lamp-visit' },
+        version: { enum: [1, 2] },
+        visitId: uuid,
+        entries: list({ oneOf: Object.keys(BODIES).map(entry) }),
+        photos: list(
+          object({ hash: { type: 'string', pattern: '^[0-9a-f]{64}$' }, type: text(), base64: text() }, [
+            'hash',
+            'type',
+            'base64',
+          ]),
+        ),
+      },
+      ['format', 'version', 'visitId', 'entries'],
+    ),
   }
 }
 
 /** The schema of the case that `diagnose` takes. */
 export function diagnoseSchema(): Schema {
-  const pump = object({ kind: ids(KINDS), construction: ids(CONSTRUCTIONS), ageYears: number, underWarranty: flag, nameplate, installation }, ['kind', 'nameplate'])
+  const pump = object(
+    {
+      kind: ids(KINDS),
+      construction: ids(CONSTRUCTIONS),
+      ageYears: number,
+      underWarranty: flag,
+      nameplate,
+      installation,
+    },
+    ['kind', 'nameplate'],
+  )
   return {
-    $schema: 'https://json-schema.org/draft/2020-12/schema', title: 'Pike Lamp case', description: 'What a diagnosis starts from: command line, HTTP and files take the same.',
-    ...object({ pump, complaints: list(ids(COMPLAINTS)), alreadyReplaced: list(ids(PARTS)), findings: list(object(findingFields, ['check'])), excluded: list(ids(FAULTS)), gates: list(ids(GATES)), skipped: list(text()) }, ['pump']),
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    title: 'Pike Lamp case',
+    description: 'What a diagnosis starts from: command line, HTTP and files take the same.',
+    ...object(
+      {
+        pump,
+        complaints: list(ids(COMPLAINTS)),
+        alreadyReplaced: list(ids(PARTS)),
+        findings: list(object(findingFields, ['check'])),
+        excluded: list(ids(FAULTS)),
+        gates: list(ids(GATES)),
+        skipped: list(text()),
+      },
+      ['pump'],
+    ),
   }
 }

@@ -12,13 +12,21 @@ export async function main([name, source]: readonly (string | undefined)[]): Pro
     console.log(USAGE)
     return name ? 0 : 2
   }
-  if (!source) return complain({ title: `${name} needs a file, or - for standard input`, problems: [{ field: 'FILE', value: undefined, expected: 'a file’s path, or -' }] })
+  if (!source)
+    return complain({
+      title: `${name} needs a file, or - for standard input`,
+      problems: [{ field: 'FILE', value: undefined, expected: 'a file’s path, or -' }],
+    })
   try {
     if (name === 'batch') return await batch(source)
     console.log(JSON.stringify(runByName(name, JSON.parse(readFileSync(source === '-' ? 0 : source, 'utf8'))), null, 2))
     return 0
   } catch (error) {
-    if ((error as NodeJS.ErrnoException).code === 'ENOENT' || (error as NodeJS.ErrnoException).code === 'EISDIR') return complain({ title: `${source} cannot be read`, problems: [{ field: 'FILE', value: source, expected: 'the path of a file, or -' }] })
+    if ((error as NodeJS.ErrnoException).code === 'ENOENT' || (error as NodeJS.ErrnoException).code === 'EISDIR')
+      return complain({
+        title: `${source} cannot be read`,
+        problems: [{ field: 'FILE', value: source, expected: 'the path of a file, or -' }],
+      })
     return complain(describeError(error))
   }
 }
@@ -30,7 +38,8 @@ async function batch(source: string): Promise<number> {
     input.once('open', () => resolve()).once('error', reject)
   })
   await opened
-  for await (const line of createInterface({ input, crlfDelay: Infinity })) if (line.trim()) process.stdout.write(`${JSON.stringify(runLine(line))}\n`)
+  for await (const line of createInterface({ input, crlfDelay: Infinity }))
+    if (line.trim()) process.stdout.write(`${JSON.stringify(runLine(line))}\n`)
   return 0
 }
 

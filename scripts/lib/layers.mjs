@@ -1,6 +1,19 @@
 /** The folders of core from top to bottom. Folders of one line may import each other without circles; each imports from the lines below. */
 export const CORE_LAYERS = [
-  ['virtual'], ['workings'], ['visit'], ['questions'], ['planning'], ['decision'], ['takedown'], ['diagnosis'], ['electrical', 'hydraulics', 'mechanics', 'energy'], ['motor'], ['knowledge'], ['judgement'], ['validation'], ['quantity'],
+  ['virtual'],
+  ['workings'],
+  ['visit'],
+  ['questions'],
+  ['planning'],
+  ['decision'],
+  ['takedown'],
+  ['diagnosis'],
+  ['electrical', 'hydraulics', 'mechanics', 'energy'],
+  ['motor'],
+  ['knowledge'],
+  ['judgement'],
+  ['validation'],
+  ['quantity'],
 ]
 
 /**
@@ -13,6 +26,9 @@ export function forbiddenFor(folder) {
   const above = CORE_LAYERS.slice(0, line).flat()
   const upward = above.length > 0 ? `^\\.\\./(${above.join('|')})/|^#core/(${above.join('|')})/|` : ''
   // The virtual pump is the engine's independent witness: it may not know what the engine believes.
-  const beliefs = folder === 'virtual' ? '^(\\.\\./|#core/)(diagnosis/|decision/|planning/|visit/|knowledge/(seen|measured|fault-|kinds|actions|model-types))|' : ''
+  const beliefs =
+    folder === 'virtual'
+      ? '^(\\.\\./|#core/)(diagnosis/|decision/|planning/|visit/|knowledge/(seen|measured|fault-|kinds|actions|model-types))|'
+      : ''
   return `${beliefs}${upward}(^|/)(app|server|scripts|demo)/|^(vue|nuxt|pinia|h3|drizzle-orm|pg|node:|fs$|path$|@electric-sql|~|#app|#imports)`
 }

@@ -9,7 +9,9 @@ const HOME = '/usr/lib/postgresql'
 /** The newest PostgreSQL server binaries of Debian's packages, if any. */
 export function postgresBin() {
   if (!existsSync(HOME)) return undefined
-  const version = readdirSync(HOME).filter((name) => existsSync(join(HOME, name, 'bin/initdb'))).sort((a, b) => Number(b) - Number(a))[0]
+  const version = readdirSync(HOME)
+    .filter((name) => existsSync(join(HOME, name, 'bin/initdb')))
+    .sort((a, b) => Number(b) - Number(a))[0]
   return version && join(HOME, version, 'bin')
 }
 
@@ -23,18 +25,42 @@ export async function startPostgres({ password } = {}) {
     const ids = spawnSync('id', ['-u', 'postgres'], { encoding: 'utf8' }).stdout.trim()
     chownSync(folder, Number(ids), Number(spawnSync('id', ['-g', 'postgres'], { encoding: 'utf8' }).stdout.trim()))
   }
-  const command = (program, args) => (asRoot ? ['runuser', ['-u', 'postgres', '--', join(bin, program), ...args]] : [join(bin, program), args])
+  const command = (program, args) =>
+    asRoot ? ['runuser', ['-u', 'postgres', '--', join(bin, program), ...args]] : [join(bin, program), args]
   const data = join(folder, 'data')
   const secret = join(folder, 'password')
   if (password) writeFileSync(secret, password, { mode: 0o644 })
-  const [initdb, initArgs] = command('initdb', ['-D', data, '-U', 'pike', ...(password ? ['-A', 'scram-sha-256', `--pwfile=${secret}`] : ['-A', 'trust']), '--no-sync', '-E', 'UTF8', '--locale=C'])
+  const [initdb, initArgs] = command('initdb', [
+    '-D',
+    data,
+    '-U',
+    'pike',
+    ...(password ? ['-A', 'scram-sha-256', `--pwfile=${secret}`] : ['-A', 'trust']),
+    '--no-sync',
+    '-E',
+    'UTF8',
+    '--locale=C',
+  ])
   const made = spawnSync(initdb, initArgs, { encoding: 'utf8', cwd: '/' })
   if (made.status !== 0) throw new Error(`The private PostgreSQL cluster could not be made: ${made.stderr}`)
   const port = await freePort()
-  const [postgres, args] = command('postgres', ['-D', data, '-p', String(port), '-k', folder, '-c', 'listen_addresses=127.0.0.1', '-c', 'fsync=off'])
+  const [postgres, args] = command('postgres', [
+    '-D',
+    data,
+    '-p',
+    String(port),
+    '-k',
+    folder,
+    '-c',
+    'listen_addresses=127.0.0.1',
+    '-c',
+    'fsync=off',
+  ])
   const child = spawn(postgres, args, { stdio: ['ignore', 'ignore', 'pipe'], cwd: '/' })
   let log = ''
-  child.stderr.on('data', (chunk) => { log += chunk })
+  child.stderr.on('data', (chunk) => {
+    log += chunk
+  })
   const url = `postgresql://pike${password ? `:${password}` : ''}@127.0.0.1:${port}/postgres`
   for (let attempt = 0; attempt < 200; attempt++) {
     if (/ready to accept connections/.test(log)) return { url, stop: () => stop(child, data, folder, command) }

@@ -14,21 +14,41 @@ export function fail(sentence) {
 }
 
 /** The oldest Node this runs on is the one in package.json. */
-export function needNode(version = process.versions.node, needed = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')).engines.node) {
+export function needNode(
+  version = process.versions.node,
+  needed = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')).engines.node,
+) {
   const [wantMajor, wantMinor] = needed.replace('>=', '').split('.').map(Number)
   const [major, minor] = version.split('.').map(Number)
-  if (major < wantMajor || (major === wantMajor && minor < wantMinor)) fail(`Pike Lamp needs Node ${wantMajor}.${wantMinor} or newer; this is Node ${version}.`)
+  if (major < wantMajor || (major === wantMajor && minor < wantMinor))
+    fail(`Pike Lamp needs Node ${wantMajor}.${wantMinor} or newer; this is Node ${version}.`)
 }
 
 /** Runs a command in the project; rejects with its exit code. */
 export function run(command, args, { env = {}, quiet = false } = {}) {
   return new Promise((done, refuse) => {
-    const child = spawn(command, args, { cwd: root, stdio: quiet ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...env } })
+    const child = spawn(command, args, {
+      cwd: root,
+      stdio: quiet ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, ...env },
+    })
     let output = ''
-    child.stdout?.on('data', (chunk) => { output += chunk })
-    child.stderr?.on('data', (chunk) => { output += chunk })
+    child.stdout?.on('data', (chunk) => {
+      output += chunk
+    })
+    child.stderr?.on('data', (chunk) => {
+      output += chunk
+    })
     child.on('error', refuse)
-    child.on('close', (code) => (code === 0 ? done(output) : refuse(Object.assign(new Error(`${command} ${args.join(' ')} ended with ${code}\n${output.slice(-4000)}`), { code }))))
+    child.on('close', (code) =>
+      code === 0
+        ? done(output)
+        : refuse(
+            Object.assign(new Error(`${command} ${args.join(' ')} ended with ${code}\n${output.slice(-4000)}`), {
+              code,
+            }),
+          ),
+    )
   })
 }
 
@@ -38,7 +58,9 @@ export async function installPackages() {
   const lock = join(root, 'package-lock.json')
   if (existsSync(stamp) && statSync(stamp).mtimeMs >= statSync(lock).mtimeMs) return
   console.log('Installing the locked packages (about a minute, once).')
-  await run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund'], { quiet: true }).catch((error) => fail(`The packages could not be installed: ${error.message}`))
+  await run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund'], { quiet: true }).catch((error) =>
+    fail(`The packages could not be installed: ${error.message}`),
+  )
   writeFileSync(stamp, '')
   const now = new Date()
   utimesSync(stamp, now, now)
@@ -51,35 +73,73 @@ export function buildIsCurrent() {
   const marker = join(root, '.output/built.json')
   if (!existsSync(marker)) return false
   const built = statSync(marker).mtimeMs
-  const found = spawnSync('find', [...NEWER_THAN_BUILD, '-newer', marker, '-type', 'f', '-not', '-name', '*.test.ts', '-print', '-quit'], { cwd: root, encoding: 'utf8' })
+  const found = spawnSync(
+    'find',
+    [...NEWER_THAN_BUILD, '-newer', marker, '-type', 'f', '-not', '-name', '*.test.ts', '-print', '-quit'],
+    { cwd: root, encoding: 'utf8' },
+  )
   return found.status === 0 && found.stdout.trim() === '' && built > 0
 }
 
 export async function buildIfNeeded() {
   if (buildIsCurrent()) return
   console.log('Building (about a minute, once).')
-  await run('node', ['scripts/build.mjs', '--quiet'], { quiet: true }).catch((error) => fail(`The build failed: ${error.message}`))
+  await run('node', ['scripts/build.mjs', '--quiet'], { quiet: true }).catch((error) =>
+    fail(`The build failed: ${error.message}`),
+  )
 }
 
 /** Resolves when the port is free on the host, else says who to ask. */
 export function needFreePort(host, port) {
   return new Promise((done) => {
     const probe = createServer()
-    probe.once('error', (error) => fail(error.code === 'EADDRINUSE' ? `Port ${port} is taken on ${host}. Stop what listens there, or choose another with PORT=${Number(port) + 1}.` : `Cannot listen on ${host}:${port}: ${error.message}`))
+    probe.once('error', (error) =>
+      fail(
+        error.code === 'EADDRINUSE'
+          ? `Port ${port} is taken on ${host}. Stop what listens there, or choose another with PORT=${Number(port) + 1}.`
+          : `Cannot listen on ${host}:${port}: ${error.message}`,
+      ),
+    )
     probe.listen(Number(port), host, () => probe.close(done))
   })
 }
 
 /** Starts the built server and resolves when its shop is open; the child is the caller's to end. A long journal may take `patience` milliseconds. */
-export async function startServer({ host = '127.0.0.1', port = '4173', dataDir, env = {}, stdio = 'inherit', patience = 60_000 }) {
-  const child = spawn('node', [join(root, '.output/server/index.mjs')], { cwd: root, stdio, env: { ...process.env, NODE_ENV: 'production', HOST: host, PORT: String(port), NITRO_HOST: host, NITRO_PORT: String(port), PIKE_LAMP_DATA: dataDir, PIKE_LAMP_SERVER_DIR: join(root, '.output/server'), ...env } })
+export async function startServer({
+  host = '127.0.0.1',
+  port = '4173',
+  dataDir,
+  env = {},
+  stdio = 'inherit',
+  patience = 60_000,
+}) {
+  const child = spawn('node', [join(root, '.output/server/index.mjs')], {
+    cwd: root,
+    stdio,
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      HOST: host,
+      PORT: String(port),
+      NITRO_HOST: host,
+      NITRO_PORT: String(port),
+      PIKE_LAMP_DATA: dataDir,
+      PIKE_LAMP_SERVER_DIR: join(root, '.output/server'),
+      ...env,
+    },
+  })
   let ended
-  child.once('exit', (code) => { ended = code ?? 1 })
+  child.once('exit', (code) => {
+    ended = code ?? 1
+  })
   const started = Date.now()
   let said = started
   let patienceFrom = started
   while (ended === undefined && Date.now() - patienceFrom < patience) {
-    const health = await fetch(`http://${asAsked(host)}:${port}/api/health`).then((response) => response.json(), () => undefined)
+    const health = await fetch(`http://${asAsked(host)}:${port}/api/health`).then(
+      (response) => response.json(),
+      () => undefined,
+    )
     if (health?.ok) return { child, address: `http://${host}:${port}`, milliseconds: Date.now() - started }
     if (health?.opening?.done > 0) {
       // It gets on: as long as it does, it is waited for.

@@ -19,8 +19,18 @@ export default api(async () => {
   const causes = await repository.causes({ after: countedAfter(shopEntries, kinds) })
   const taught = kinds.map((kind) => {
     const counts = causes.get(kind) ?? {}
-    return { kind, since: forgottenAt(entries, kind)?.at, visits: Object.values(counts).reduce((sum, times) => sum + times, 0), causes: learnFrom(kind, counts) }
+    return {
+      kind,
+      since: forgottenAt(entries, kind)?.at,
+      visits: Object.values(counts).reduce((sum, times) => sum + times, 0),
+      causes: learnFrom(kind, counts),
+    }
   })
-  const journal = report && { filled: report.filled, takenIn: report.takenIn, setAside: report.setAside.slice(0, MOST_SHOWN).map(({ line, reason }) => ({ line, reason })), setAsideCount: report.setAside.length }
+  const journal = report && {
+    filled: report.filled,
+    takenIn: report.takenIn,
+    setAside: report.setAside.slice(0, MOST_SHOWN).map(({ line, reason }) => ({ line, reason })),
+    setAsideCount: report.setAside.length,
+  }
   return { shop: shopOf(entries), taught, steps: await pace.steps(), database, journal }
 })

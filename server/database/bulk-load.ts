@@ -2,7 +2,12 @@ import type { PGlite } from '@electric-sql/pglite'
 import { codeOf } from './database-trouble'
 
 /** An entry as a row of the database. */
-export interface EntryRow { id: string; visitId: string | null; kind: string; json: string }
+export interface EntryRow {
+  id: string
+  visitId: string | null
+  kind: string
+  json: string
+}
 
 /**
  * Puts many new entries into the database at once, with what the shop's data knows of itself: all or none.
@@ -18,9 +23,14 @@ export function bulkLoader(client: PGlite): BulkLoad {
   return async (rows, meta) => {
     try {
       await client.transaction(async (transaction) => {
-        await transaction.query(`copy entries (id, visit_id, kind, entry) from '/dev/blob'`, [], { blob: new Blob([rows.map(copyLine).join('')]) })
+        await transaction.query(`copy entries (id, visit_id, kind, entry) from '/dev/blob'`, [], {
+          blob: new Blob([rows.map(copyLine).join('')]),
+        })
         for (const [key, value] of Object.entries(meta)) {
-          await transaction.query('insert into meta (key, value) values ($1, $2) on conflict (key) do update set value = excluded.value', [key, JSON.stringify(value)])
+          await transaction.query(
+            'insert into meta (key, value) values ($1, $2) on conflict (key) do update set value = excluded.value',
+            [key, JSON.stringify(value)],
+          )
         }
       })
       return true

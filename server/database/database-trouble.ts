@@ -1,17 +1,53 @@
 /** What can go wrong with a database, by the standard's own codes. Source: PostgreSQL documentation, appendix A, Error Codes. */
 const TROUBLES: readonly { codes: RegExp; sentence: (where: string) => string; status: number }[] = [
-  { codes: /^(ECONNREFUSED|ENOTFOUND|EAI_AGAIN|ETIMEDOUT|ECONNRESET|EPIPE|EHOSTUNREACH|ENETUNREACH|08\w{3}|57P0\d)$/, sentence: (where) => `The database server${where} does not answer. Start it, or check the address in DATABASE_URL.`, status: 503 },
-  { codes: /^(28\w{3})$/, sentence: (where) => `The database server${where} refuses the user or the password. Check both in DATABASE_URL.`, status: 503 },
-  { codes: /^(3D000)$/, sentence: (where) => `The database server${where} has no database of that name. Make it, or check the name in DATABASE_URL.`, status: 503 },
-  { codes: /^(42501)$/, sentence: (where) => `The database user${where} may not do what Pike Lamp needs. Make it the owner of its database.`, status: 503 },
-  { codes: /^(53300)$/, sentence: (where) => `The database server${where} takes no more connections. Stop something else that uses it, or allow more.`, status: 503 },
-  { codes: /^(ENOSPC|EDQUOT|EFBIG|53100)$/, sentence: () => 'The disk is full: nothing of this was kept. Make room; what waits on the devices is sent then.', status: 507 },
-  { codes: /^(EROFS|EACCES|EPERM|EIO)$/, sentence: () => 'The data folder cannot be written: nothing of this was kept. Make it writable, or put the data on a disk that works.', status: 507 },
+  {
+    codes: /^(ECONNREFUSED|ENOTFOUND|EAI_AGAIN|ETIMEDOUT|ECONNRESET|EPIPE|EHOSTUNREACH|ENETUNREACH|08\w{3}|57P0\d)$/,
+    sentence: (where) => `The database server${where} does not answer. Start it, or check the address in DATABASE_URL.`,
+    status: 503,
+  },
+  {
+    codes: /^(28\w{3})$/,
+    sentence: (where) => `The database server${where} refuses the user or the password. Check both in DATABASE_URL.`,
+    status: 503,
+  },
+  {
+    codes: /^(3D000)$/,
+    sentence: (where) =>
+      `The database server${where} has no database of that name. Make it, or check the name in DATABASE_URL.`,
+    status: 503,
+  },
+  {
+    codes: /^(42501)$/,
+    sentence: (where) =>
+      `The database user${where} may not do what Pike Lamp needs. Make it the owner of its database.`,
+    status: 503,
+  },
+  {
+    codes: /^(53300)$/,
+    sentence: (where) =>
+      `The database server${where} takes no more connections. Stop something else that uses it, or allow more.`,
+    status: 503,
+  },
+  {
+    codes: /^(ENOSPC|EDQUOT|EFBIG|53100)$/,
+    sentence: () => 'The disk is full: nothing of this was kept. Make room; what waits on the devices is sent then.',
+    status: 507,
+  },
+  {
+    codes: /^(EROFS|EACCES|EPERM|EIO)$/,
+    sentence: () =>
+      'The data folder cannot be written: nothing of this was kept. Make it writable, or put the data on a disk that works.',
+    status: 507,
+  },
 ]
 
 /** Trouble of the database or the disk, as one sentence with what to do. It never carries what was to be stored. */
 export class DatabaseTrouble extends Error {
-  constructor(sentence: string, readonly status: number, readonly code: string) {
+  constructor(
+    sentence: string,
+    readonly status: number,
+    readonly code: string,
+  ) {
     super(sentence)
     this.name = 'DatabaseTrouble'
   }
@@ -57,6 +93,7 @@ export function startSentence(error: unknown): string {
   const trouble = error instanceof DatabaseTrouble ? error : troubleOf(error)
   if (trouble) return trouble.message
   const code = codeOf(error)
-  if (code !== undefined) return `The database does not do what the start needs (${code}). Move the folder "database" aside and start again: it is built anew from journal.jsonl.`
+  if (code !== undefined)
+    return `The database does not do what the start needs (${code}). Move the folder "database" aside and start again: it is built anew from journal.jsonl.`
   return error instanceof Error ? error.message : 'The shop did not open.'
 }

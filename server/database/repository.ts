@@ -1,4 +1,21 @@
-import { and, asc, count, desc, eq, gt, gte, inArray, isNotNull, isNull, lt, max, ne, or, sql, type SQL } from 'drizzle-orm'
+import {
+  and,
+  asc,
+  count,
+  desc,
+  eq,
+  gt,
+  gte,
+  inArray,
+  isNotNull,
+  isNull,
+  lt,
+  max,
+  ne,
+  or,
+  sql,
+  type SQL,
+} from 'drizzle-orm'
 import type { Fault, Kind } from '../../core/knowledge/vocabulary'
 import type { StepRatio } from '../../core/takedown/own-times'
 import type { Customer, Entry, Machine } from '../../core/visit/entry'
@@ -14,12 +31,25 @@ const ROWS_AT_ONCE = 2_000
 
 /** Rows of a list query: what the Day needs to know of a visit without its journal. */
 export interface VisitRow {
-  id: string; machineId: string; scheduledAt: string; plannedMinutes: number; callerSays: string; complaints: string[]; joint: string; handedOver: boolean
-  customer: { name: string; place: string }; machine: Machine
+  id: string
+  machineId: string
+  scheduledAt: string
+  plannedMinutes: number
+  callerSays: string
+  complaints: string[]
+  joint: string
+  handedOver: boolean
+  customer: { name: string; place: string }
+  machine: Machine
 }
 
 /** What one visit's steps teach, and how new it is. */
-export interface PacedVisit { id: string; scheduledAt: string; lastArrival: number; paced: StepRatio[] }
+export interface PacedVisit {
+  id: string
+  scheduledAt: string
+  lastArrival: number
+  paced: StepRatio[]
+}
 
 /** Since when a kind's visits count: what arrived after this. */
 export type CountedAfter = Partial<Record<Kind, number>>
@@ -53,25 +83,44 @@ export class Repository {
   /** The journals of several visits, each in its own order. */
   async entriesOfVisits(visitIds: readonly string[]): Promise<Map<string, Entry[]>> {
     if (visitIds.length === 0) return new Map()
-    const rows = await this.db.select({ entry: entries.entry, visitId: entries.visitId }).from(entries).where(isAnyOf(entries.visitId, visitIds)).orderBy(asc(entries.arrival))
+    const rows = await this.db
+      .select({ entry: entries.entry, visitId: entries.visitId })
+      .from(entries)
+      .where(isAnyOf(entries.visitId, visitIds))
+      .orderBy(asc(entries.arrival))
     return new Map([...byVisit(rows)].map(([id, journal]) => [id, liftJournal(journal.map(({ entry }) => entry))]))
   }
 
   /** The shop's own entries with the order of their arrival. */
   async shopEntries(): Promise<{ entry: Entry; arrival: number }[]> {
-    const rows = await this.db.select({ entry: entries.entry, arrival: entries.arrival }).from(entries).where(isNull(entries.visitId)).orderBy(asc(entries.arrival))
-    return liftJournal(rows.map(({ entry }) => entry)).map((entry, index) => ({ entry, arrival: rows[index]?.arrival as number }))
+    const rows = await this.db
+      .select({ entry: entries.entry, arrival: entries.arrival })
+      .from(entries)
+      .where(isNull(entries.visitId))
+      .orderBy(asc(entries.arrival))
+    return liftJournal(rows.map(({ entry }) => entry)).map((entry, index) => ({
+      entry,
+      arrival: rows[index]?.arrival as number,
+    }))
   }
 
   /** Entries in order of arrival, after one of them. */
   async entriesAfter(arrival: number, most: number): Promise<{ entry: Entry; arrival: number }[]> {
-    return this.db.select({ entry: entries.entry, arrival: entries.arrival }).from(entries).where(gt(entries.arrival, arrival)).orderBy(asc(entries.arrival)).limit(most)
+    return this.db
+      .select({ entry: entries.entry, arrival: entries.arrival })
+      .from(entries)
+      .where(gt(entries.arrival, arrival))
+      .orderBy(asc(entries.arrival))
+      .limit(most)
   }
 
   /** Visits whose steps teach the shop's own times and that changed after an arrival, oldest first; among the changed also those that teach nothing any more. */
   async pacedVisits(after: number): Promise<PacedVisit[]> {
-    return this.db.select({ id: visits.id, scheduledAt: visits.scheduledAt, lastArrival: visits.lastArrival, paced: visits.paced }).from(visits)
-      .where(after === 0 ? sql`${visits.paced} <> '[]'::jsonb` : gt(visits.lastArrival, after)).orderBy(asc(visits.scheduledAt), asc(visits.id))
+    return this.db
+      .select({ id: visits.id, scheduledAt: visits.scheduledAt, lastArrival: visits.lastArrival, paced: visits.paced })
+      .from(visits)
+      .where(after === 0 ? sql`${visits.paced} <> '[]'::jsonb` : gt(visits.lastArrival, after))
+      .orderBy(asc(visits.scheduledAt), asc(visits.id))
   }
 
   /** The arrival of the newest entry, 0 where there is none. */
@@ -82,13 +131,22 @@ export class Repository {
 
   /** For visits among these that are open: whose they are and which machine they speak of. */
   async openedVisits(ids: readonly string[]): Promise<Map<string, { customerId: string; machineId: string }>> {
-    const rows = ids.length === 0 ? [] : await this.db.select({ id: visits.id, customerId: visits.customerId, machineId: visits.machineId }).from(visits).where(isAnyOf(visits.id, ids))
+    const rows =
+      ids.length === 0
+        ? []
+        : await this.db
+            .select({ id: visits.id, customerId: visits.customerId, machineId: visits.machineId })
+            .from(visits)
+            .where(isAnyOf(visits.id, ids))
     return new Map(rows.map(({ id, ...visit }) => [id, visit]))
   }
 
   /** Every visit's and every customer's id: what a journal that is read again is checked against. */
   async knownThings(): Promise<{ visits: Set<string>; customers: Set<string> }> {
-    const [ofVisits, ofCustomers] = [await this.db.select({ id: visits.id }).from(visits), await this.db.select({ id: customers.id }).from(customers)]
+    const [ofVisits, ofCustomers] = [
+      await this.db.select({ id: visits.id }).from(visits),
+      await this.db.select({ id: customers.id }).from(customers),
+    ]
     return { visits: new Set(ofVisits.map(({ id }) => id)), customers: new Set(ofCustomers.map(({ id }) => id)) }
   }
 
@@ -138,23 +196,46 @@ export class Repository {
   }
 
   /** Confirmed causes of all kinds, counted. */
-  async causes({ after = {}, exceptVisit }: { after?: CountedAfter; exceptVisit?: string } = {}): Promise<Map<Kind, Partial<Record<Fault, number>>>> {
-    const since = Object.entries(after).map(([kind, arrival]) => and(eq(machines.kind, kind), sql`${visits.causeArrival} <= ${arrival}`))
-    const rows = await this.db.select({ kind: machines.kind, cause: visits.cause, times: count() }).from(visits).innerJoin(machines, eq(machines.id, visits.machineId))
-      .where(and(isNotNull(visits.cause), since.length > 0 ? sql`not (${or(...since)})` : undefined, exceptVisit ? ne(visits.id, exceptVisit) : undefined)).groupBy(machines.kind, visits.cause)
+  async causes({ after = {}, exceptVisit }: { after?: CountedAfter; exceptVisit?: string } = {}): Promise<
+    Map<Kind, Partial<Record<Fault, number>>>
+  > {
+    const since = Object.entries(after).map(([kind, arrival]) =>
+      and(eq(machines.kind, kind), sql`${visits.causeArrival} <= ${arrival}`),
+    )
+    const rows = await this.db
+      .select({ kind: machines.kind, cause: visits.cause, times: count() })
+      .from(visits)
+      .innerJoin(machines, eq(machines.id, visits.machineId))
+      .where(
+        and(
+          isNotNull(visits.cause),
+          since.length > 0 ? sql`not (${or(...since)})` : undefined,
+          exceptVisit ? ne(visits.id, exceptVisit) : undefined,
+        ),
+      )
+      .groupBy(machines.kind, visits.cause)
     const counted = new Map<Kind, Partial<Record<Fault, number>>>()
-    for (const { kind, cause, times } of rows) counted.set(kind as Kind, { ...counted.get(kind as Kind), [cause as string]: times })
+    for (const { kind, cause, times } of rows)
+      counted.set(kind as Kind, { ...counted.get(kind as Kind), [cause as string]: times })
     return counted
   }
 
   /** Confirmed causes of one kind, counted. */
-  async causesOf(kind: Kind, options: { after?: CountedAfter; exceptVisit?: string } = {}): Promise<Partial<Record<Fault, number>>> {
+  async causesOf(
+    kind: Kind,
+    options: { after?: CountedAfter; exceptVisit?: string } = {},
+  ): Promise<Partial<Record<Fault, number>>> {
     return (await this.causes(options)).get(kind) ?? {}
   }
 
   /** Visits scheduled within [from, to), and those of earlier days that were never handed over. */
   async visitsBetween(from: string, to: string): Promise<VisitRow[]> {
-    return this.visitRows(or(and(gte(visits.scheduledAt, from), lt(visits.scheduledAt, to)), and(lt(visits.scheduledAt, from), sql`not ${visits.handedOver}`)))
+    return this.visitRows(
+      or(
+        and(gte(visits.scheduledAt, from), lt(visits.scheduledAt, to)),
+        and(lt(visits.scheduledAt, from), sql`not ${visits.handedOver}`),
+      ),
+    )
   }
 
   /** The visits of a machine, oldest first. */
@@ -163,19 +244,37 @@ export class Repository {
   }
 
   private async visitRows(where: SQL | undefined): Promise<VisitRow[]> {
-    const rows = await this.db.select({ visit: visits, customer: customers, machine: machines.machine }).from(visits)
-      .innerJoin(customers, eq(customers.id, visits.customerId)).innerJoin(machines, eq(machines.id, visits.machineId)).where(where).orderBy(asc(visits.scheduledAt), asc(visits.id))
+    const rows = await this.db
+      .select({ visit: visits, customer: customers, machine: machines.machine })
+      .from(visits)
+      .innerJoin(customers, eq(customers.id, visits.customerId))
+      .innerJoin(machines, eq(machines.id, visits.machineId))
+      .where(where)
+      .orderBy(asc(visits.scheduledAt), asc(visits.id))
     return rows.map(({ visit, customer, machine }) => ({
-      id: visit.id, machineId: visit.machineId, scheduledAt: new Date(visit.scheduledAt).toISOString(), plannedMinutes: visit.plannedMinutes, callerSays: visit.callerSays, complaints: visit.complaints,
-      joint: visit.joint, handedOver: visit.handedOver, customer: { name: customer.name, place: customer.place }, machine,
+      id: visit.id,
+      machineId: visit.machineId,
+      scheduledAt: new Date(visit.scheduledAt).toISOString(),
+      plannedMinutes: visit.plannedMinutes,
+      callerSays: visit.callerSays,
+      complaints: visit.complaints,
+      joint: visit.joint,
+      handedOver: visit.handedOver,
+      customer: { name: customer.name, place: customer.place },
+      machine,
     }))
   }
 
   /** For each machine the newest handed-over visit before an instant. */
   async lastVisitOf(machineIds: readonly string[], before: string): Promise<Map<string, string>> {
     if (machineIds.length === 0) return new Map()
-    const rows = await this.db.selectDistinctOn([visits.machineId], { machineId: visits.machineId, id: visits.id }).from(visits)
-      .where(and(inArray(visits.machineId, [...machineIds]), lt(visits.scheduledAt, before), eq(visits.handedOver, true))).orderBy(visits.machineId, desc(visits.scheduledAt))
+    const rows = await this.db
+      .selectDistinctOn([visits.machineId], { machineId: visits.machineId, id: visits.id })
+      .from(visits)
+      .where(
+        and(inArray(visits.machineId, [...machineIds]), lt(visits.scheduledAt, before), eq(visits.handedOver, true)),
+      )
+      .orderBy(visits.machineId, desc(visits.scheduledAt))
     return new Map(rows.map(({ machineId, id }) => [machineId, id]))
   }
 
@@ -191,7 +290,11 @@ export class Repository {
 
   /** Every machine with its customer, for the choice when a visit is opened. */
   async allMachines(): Promise<{ machine: Machine; customer: Customer }[]> {
-    const rows = await this.db.select({ machine: machines.machine, customer: customers }).from(machines).innerJoin(customers, eq(customers.id, machines.customerId)).orderBy(asc(customers.name), asc(machines.name))
+    const rows = await this.db
+      .select({ machine: machines.machine, customer: customers })
+      .from(machines)
+      .innerJoin(customers, eq(customers.id, machines.customerId))
+      .orderBy(asc(customers.name), asc(machines.name))
     return rows.map(({ machine, customer }) => ({ machine, customer: customerOf(customer) }))
   }
 
@@ -205,7 +308,13 @@ export class Repository {
   }
 
   async filesAmong(hashes: readonly string[]): Promise<Set<string>> {
-    const rows = hashes.length === 0 ? [] : await this.db.select({ hash: files.hash }).from(files).where(inArray(files.hash, [...hashes]))
+    const rows =
+      hashes.length === 0
+        ? []
+        : await this.db
+            .select({ hash: files.hash })
+            .from(files)
+            .where(inArray(files.hash, [...hashes]))
     return new Set(rows.map(({ hash }) => hash))
   }
 
@@ -222,7 +331,10 @@ export class Repository {
   }
 
   async setMeta(key: string, value: unknown): Promise<void> {
-    await this.db.insert(meta).values({ key, value }).onConflictDoUpdate({ target: meta.key, set: { value: sql`excluded.value` } })
+    await this.db
+      .insert(meta)
+      .values({ key, value })
+      .onConflictDoUpdate({ target: meta.key, set: { value: sql`excluded.value` } })
   }
 }
 

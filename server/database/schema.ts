@@ -1,18 +1,38 @@
 import { sql } from 'drizzle-orm'
-import { bigint, bigserial, boolean, index, integer, json, jsonb, pgTable, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core'
+import {
+  bigint,
+  bigserial,
+  boolean,
+  index,
+  integer,
+  json,
+  jsonb,
+  pgTable,
+  text,
+  timestamp,
+  uniqueIndex,
+  uuid,
+} from 'drizzle-orm/pg-core'
 import type { StepRatio } from '../../core/takedown/own-times'
 import type { Entry, Machine } from '../../core/visit/entry'
 
 /** The journal: the truth. Rows are only ever added. */
-export const entries = pgTable('entries', {
-  id: uuid().primaryKey(),
-  /** Order of arrival: what a line without a logical time is ordered by, and what is new since. */
-  arrival: bigserial({ mode: 'number' }).notNull(),
-  visitId: uuid('visit_id'),
-  kind: text().notNull(),
-  /** The entry as it was accepted, to the letter (`json` keeps the text, `jsonb` would not), so that what comes out is what went in. */
-  entry: json().$type<Entry>().notNull(),
-}, (table) => [uniqueIndex('entries_arrival').on(table.arrival), index('entries_visit').on(table.visitId, table.arrival)])
+export const entries = pgTable(
+  'entries',
+  {
+    id: uuid().primaryKey(),
+    /** Order of arrival: what a line without a logical time is ordered by, and what is new since. */
+    arrival: bigserial({ mode: 'number' }).notNull(),
+    visitId: uuid('visit_id'),
+    kind: text().notNull(),
+    /** The entry as it was accepted, to the letter (`json` keeps the text, `jsonb` would not), so that what comes out is what went in. */
+    entry: json().$type<Entry>().notNull(),
+  },
+  (table) => [
+    uniqueIndex('entries_arrival').on(table.arrival),
+    index('entries_visit').on(table.visitId, table.arrival),
+  ],
+)
 
 /**
  * Who said what a list knows, strongest last: a visit file that was taken in, a visit of the shop, the shop outright. Within
@@ -28,40 +48,70 @@ const said = () => ({
 })
 
 /** What the journal says of customers, machines and visits, kept for lists. Can be rebuilt from `entries` at any time. */
-export const customers = pgTable('customers', { id: uuid().primaryKey(), name: text().notNull(), place: text().notNull(), phone: text(), ...said() })
-
-export const machines = pgTable('machines', {
+export const customers = pgTable('customers', {
   id: uuid().primaryKey(),
-  customerId: uuid('customer_id').notNull().references(() => customers.id),
   name: text().notNull(),
-  kind: text().notNull(),
-  construction: text().notNull(),
-  machine: jsonb().$type<Machine>().notNull(),
+  place: text().notNull(),
+  phone: text(),
   ...said(),
-}, (table) => [index('machines_customer').on(table.customerId)])
+})
 
-export const visits = pgTable('visits', {
-  id: uuid().primaryKey(),
-  machineId: uuid('machine_id').notNull().references(() => machines.id),
-  customerId: uuid('customer_id').notNull().references(() => customers.id),
-  scheduledAt: timestamp('scheduled_at', { withTimezone: true, mode: 'string' }).notNull(),
-  plannedMinutes: integer('planned_minutes').notNull(),
-  callerSays: text('caller_says').notNull(),
-  complaints: jsonb().$type<string[]>().notNull().default(sql`'[]'::jsonb`),
-  joint: text().notNull().default('call'),
-  handedOver: boolean('handed_over').notNull().default(false),
-  /** What the closed visit teaches: the confirmed cause, or what the bench found; and when that arrived. */
-  cause: text(),
-  causeArrival: bigint('cause_arrival', { mode: 'number' }),
-  /** What its steps teach of the shop's own times. */
-  paced: jsonb().$type<StepRatio[]>().notNull().default(sql`'[]'::jsonb`),
-  /** The newest line of its journal when this row was last built. */
-  lastArrival: bigint('last_arrival', { mode: 'number' }).notNull().default(0),
-}, (table) => [
-  index('visits_day').on(table.scheduledAt), index('visits_machine').on(table.machineId), index('visits_last').on(table.lastArrival),
-  // Few visits are ever open at once: what is left over from before is found without reading the others.
-  index('visits_open').on(table.scheduledAt).where(sql`not handed_over`),
-])
+export const machines = pgTable(
+  'machines',
+  {
+    id: uuid().primaryKey(),
+    customerId: uuid('customer_id')
+      .notNull()
+      .references(() => customers.id),
+    name: text().notNull(),
+    kind: text().notNull(),
+    construction: text().notNull(),
+    machine: jsonb().$type<Machine>().notNull(),
+    ...said(),
+  },
+  (table) => [index('machines_customer').on(table.customerId)],
+)
+
+export const visits = pgTable(
+  'visits',
+  {
+    id: uuid().primaryKey(),
+    machineId: uuid('machine_id')
+      .notNull()
+      .references(() => machines.id),
+    customerId: uuid('customer_id')
+      .notNull()
+      .references(() => customers.id),
+    scheduledAt: timestamp('scheduled_at', { withTimezone: true, mode: 'string' }).notNull(),
+    plannedMinutes: integer('planned_minutes').notNull(),
+    callerSays: text('caller_says').notNull(),
+    complaints: jsonb()
+      .$type<string[]>()
+      .notNull()
+      .default(sql`'[]'::jsonb`),
+    joint: text().notNull().default('call'),
+    handedOver: boolean('handed_over').notNull().default(false),
+    /** What the closed visit teaches: the confirmed cause, or what the bench found; and when that arrived. */
+    cause: text(),
+    causeArrival: bigint('cause_arrival', { mode: 'number' }),
+    /** What its steps teach of the shop's own times. */
+    paced: jsonb()
+      .$type<StepRatio[]>()
+      .notNull()
+      .default(sql`'[]'::jsonb`),
+    /** The newest line of its journal when this row was last built. */
+    lastArrival: bigint('last_arrival', { mode: 'number' }).notNull().default(0),
+  },
+  (table) => [
+    index('visits_day').on(table.scheduledAt),
+    index('visits_machine').on(table.machineId),
+    index('visits_last').on(table.lastArrival),
+    // Few visits are ever open at once: what is left over from before is found without reading the others.
+    index('visits_open')
+      .on(table.scheduledAt)
+      .where(sql`not handed_over`),
+  ],
+)
 
 /** Pictures, by what they are: the content's hash is the name of the file beside the database. */
 export const files = pgTable('files', { hash: text().primaryKey(), type: text().notNull(), bytes: integer().notNull() })

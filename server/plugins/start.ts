@@ -13,7 +13,8 @@ export default defineNitroPlugin((nitro) => {
   // Before Nitro's own handler of static files, which no middleware precedes.
   nitro.h3App.stack.unshift({ route: '/', handler: guard })
   nitro.hooks.hook('render:response', (response, { event }) => {
-    if (typeof response.body === 'string') setResponseHeader(event, 'content-security-policy', pagePolicy(response.body))
+    if (typeof response.body === 'string')
+      setResponseHeader(event, 'content-security-policy', pagePolicy(response.body))
   })
   const opened = openApp()
   opened.catch((error: unknown) => fail(startSentence(error)))
@@ -28,7 +29,9 @@ function listenWhereTold(): void {
   const host = process.env.NITRO_HOST || process.env.HOST || '127.0.0.1'
   process.env.NITRO_HOST = host
   if (!LOOPBACK.test(host) && !process.env.PIKE_LAMP_HOST?.trim()) {
-    fail(`HOST is ${host}: others could reach this server. Say the names it may answer to with PIKE_LAMP_HOST=NAME, or leave HOST out to stay on this machine.`)
+    fail(
+      `HOST is ${host}: others could reach this server. Say the names it may answer to with PIKE_LAMP_HOST=NAME, or leave HOST out to stay on this machine.`,
+    )
   }
 }
 

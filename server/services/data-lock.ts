@@ -5,7 +5,10 @@ import { join } from 'node:path'
 /** The data folder is held by another server. */
 export class DataFolderBusy extends Error {}
 
-interface Holder { pid: number; started: string }
+interface Holder {
+  pid: number
+  started: string
+}
 
 /**
  * Takes the lock on a data folder for this process.
@@ -23,7 +26,10 @@ export async function lockDataFolder(dataDir: string): Promise<() => void> {
   for (let attempt = 0; attempt < 5; attempt++) {
     if (await createExclusively(file, mine)) return () => releaseLock(file, mine)
     const holder = await readHolder(file)
-    if (holder && isAlive(holder)) throw new DataFolderBusy(`The data folder ${dataDir} is in use by another Pike Lamp server (process ${holder.pid}). Stop that one first, or choose another folder with PIKE_LAMP_DATA.`)
+    if (holder && isAlive(holder))
+      throw new DataFolderBusy(
+        `The data folder ${dataDir} is in use by another Pike Lamp server (process ${holder.pid}). Stop that one first, or choose another folder with PIKE_LAMP_DATA.`,
+      )
     await setAside(file, holder)
   }
   throw new DataFolderBusy(`The data folder ${dataDir} is being opened by several servers at once. Start one.`)

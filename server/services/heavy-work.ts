@@ -5,7 +5,17 @@ import { InputError } from '../../core/validation/input-error'
 import type { TaskAnswer, TaskInput, TaskName, TaskOutput } from '../workers/tasks'
 
 /** How long a task may take, milliseconds. A task that takes longer is ended with its thread; the others go on. */
-const LONGEST = { readLines: 60_000, entries: 20_000, visitFile: 60_000, picture: 20_000, sheet: 20_000, readings: 20_000, visitJson: 60_000, working: 20_000, batch: 60_000 } as const satisfies Record<TaskName, number>
+const LONGEST = {
+  readLines: 60_000,
+  entries: 20_000,
+  visitFile: 60_000,
+  picture: 20_000,
+  sheet: 20_000,
+  readings: 20_000,
+  visitJson: 60_000,
+  working: 20_000,
+  batch: 60_000,
+} as const satisfies Record<TaskName, number>
 const MOST_WAITING = 200
 const MOST_MEGABYTES = 1_024
 const IDLE_MILLISECONDS = 60_000
@@ -39,13 +49,21 @@ export function heavyWork(filename: string | undefined, options: HeavyWorkOption
     async run<N extends TaskName>(name: N, input: TaskInput<N>): Promise<TaskOutput<N>> {
       return outputOf(pool ? await inThread(pool, name, input) : await here(name, input))
     },
-    close: async () => { await pool?.destroy() },
+    close: async () => {
+      await pool?.destroy()
+    },
   }
 }
 
 function poolOf(filename: string, { tasksInHand = 1 }: HeavyWorkOptions): Piscina {
   return new Piscina({
-    filename, concurrentTasksPerWorker: tasksInHand, minThreads: 1, maxThreads: Math.max(2, availableParallelism()), idleTimeout: IDLE_MILLISECONDS, maxQueue: MOST_WAITING, resourceLimits: { maxOldGenerationSizeMb: MOST_MEGABYTES },
+    filename,
+    concurrentTasksPerWorker: tasksInHand,
+    minThreads: 1,
+    maxThreads: Math.max(2, availableParallelism()),
+    idleTimeout: IDLE_MILLISECONDS,
+    maxQueue: MOST_WAITING,
+    resourceLimits: { maxOldGenerationSizeMb: MOST_MEGABYTES },
   })
 }
 
@@ -63,7 +81,8 @@ async function inThread<N extends TaskName>(pool: Piscina, name: N, input: TaskI
   } catch (error) {
     if (ending.signal.aborted) throw new TooHeavy(`This takes longer than ${LONGEST[name] / 1000} seconds.`)
     if (isCode(error, 'ERR_WORKER_OUT_OF_MEMORY')) throw new TooHeavy('This takes more memory than one request may.')
-    if (error instanceof Error && /queue is at limit/i.test(error.message)) throw new TooBusy('The server is busy with other heavy work.')
+    if (error instanceof Error && /queue is at limit/i.test(error.message))
+      throw new TooBusy('The server is busy with other heavy work.')
     throw error
   } finally {
     clearTimeout(timer)

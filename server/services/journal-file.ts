@@ -11,10 +11,18 @@ const CHUNK_BYTES = 512 * 1024
 const SEALED_BYTES = 4096
 
 /** A place in the file up to which it is known: how long, how many lines, its last bytes sealed, and when it was last written. */
-export interface JournalMark { bytes: number; lines: number; seal: string; writtenAt: string }
+export interface JournalMark {
+  bytes: number
+  lines: number
+  seal: string
+  writtenAt: string
+}
 
 /** Whole lines of the file as they lie on the disk. */
-export interface JournalChunk { bytes: Buffer; end: number }
+export interface JournalChunk {
+  bytes: Buffer
+  end: number
+}
 
 /**
  * The journal file: one entry a line, flushed to the disk before anything is acknowledged. The embedded database never syncs; this does.
@@ -23,7 +31,11 @@ export interface JournalChunk { bytes: Buffer; end: number }
 export class JournalFile {
   private lines = 0
 
-  private constructor(private readonly handle: FileHandle, readonly path: string, private size: number) {}
+  private constructor(
+    private readonly handle: FileHandle,
+    readonly path: string,
+    private size: number,
+  ) {}
 
   /** Opens the file. A last line that a crash tore was never acknowledged and is cut off; one that lacks only its line end gets it. */
   static async open(dataDir: string): Promise<JournalFile> {

@@ -5,13 +5,28 @@ import { validEntry } from '../../core/visit/entry-rules'
 import { liftEntry } from '../../core/visit/lift'
 
 /** A line of the journal file that is no entry, with its number and why. */
-export interface SetAside { line: number; reason: string; text: string }
+export interface SetAside {
+  line: number
+  reason: string
+  text: string
+}
 
 /** A line that is an entry: what decides whether it fits the journal, and its text as it goes into the database. */
-export interface EntryLine { line: number; id: string; visitId: string | null; kind: EntryKind; customerId?: string; json: string }
+export interface EntryLine {
+  line: number
+  id: string
+  visitId: string | null
+  kind: EntryKind
+  customerId?: string
+  json: string
+}
 
 /** What the lines of one chunk say. Line numbers count from the chunk's own first line, 1. */
-export interface ReadLines { lines: number; entries: EntryLine[]; setAside: SetAside[] }
+export interface ReadLines {
+  lines: number
+  entries: EntryLine[]
+  setAside: SetAside[]
+}
 
 const NOT_TEXT = 'not UTF-8 text'
 
@@ -40,20 +55,28 @@ export function readLines(bytes: Uint8Array): ReadLines {
 }
 
 function readLine(text: string): Entry {
-  if (jsonLevels(text) > MOST_LEVELS) throw new InputError([{ field: '', value: 'deeper still', expected: `at most ${MOST_LEVELS} levels` }])
+  if (jsonLevels(text) > MOST_LEVELS)
+    throw new InputError([{ field: '', value: 'deeper still', expected: `at most ${MOST_LEVELS} levels` }])
   return validEntry(liftEntry(JSON.parse(text)))
 }
 
 function entryLine(line: number, entry: Entry): EntryLine {
   const { id, visitId, kind } = entry
-  const customerId = entry.kind === 'machine-set' ? entry.body.machine.customerId : entry.kind === 'visit-opened' || entry.kind === 'customer-set' ? entry.body.customer.id : undefined
+  const customerId =
+    entry.kind === 'machine-set'
+      ? entry.body.machine.customerId
+      : entry.kind === 'visit-opened' || entry.kind === 'customer-set'
+        ? entry.body.customer.id
+        : undefined
   return { line, id, visitId, kind, ...(customerId === undefined ? {} : { customerId }), json: JSON.stringify(entry) }
 }
 
 function reasonOf(error: unknown): string {
   // Without the values: this is printed at the start, and customers' words are not.
-  if (error instanceof InputError) return error.problems.map(({ field, expected }) => (field ? `${field}: ${expected}` : expected)).join('; ')
+  if (error instanceof InputError)
+    return error.problems.map(({ field, expected }) => (field ? `${field}: ${expected}` : expected)).join('; ')
   if (error instanceof SyntaxError) return 'not JSON'
-  if (error instanceof TypeError && 'code' in error && error.code === 'ERR_ENCODING_INVALID_ENCODED_DATA') return NOT_TEXT
+  if (error instanceof TypeError && 'code' in error && error.code === 'ERR_ENCODING_INVALID_ENCODED_DATA')
+    return NOT_TEXT
   throw error
 }

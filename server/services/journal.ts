@@ -8,10 +8,17 @@ import type { JournalFile, JournalMark } from './journal-file'
 /** The same id came with another content: somebody else's entry, or a changed one. */
 export class EntryConflict extends InputError {}
 
-export interface Appended { accepted: string[]; known: string[] }
+export interface Appended {
+  accepted: string[]
+  known: string[]
+}
 
 /** Pictures that come with the entries: known by hash, and kept only if the entries are. */
-export interface ComingPictures { hashes: ReadonlySet<string>; keep: () => Promise<void>; dropFresh: () => Promise<void> }
+export interface ComingPictures {
+  hashes: ReadonlySet<string>
+  keep: () => Promise<void>
+  dropFresh: () => Promise<void>
+}
 
 /** How far the journal file is taken in, as the database remembers it. */
 export const CHECKPOINT = 'journal-checkpoint'
@@ -25,7 +32,11 @@ export class Journal {
   private queue: Promise<unknown> = Promise.resolve()
   private counted = 0
 
-  constructor(private readonly repository: Repository, private readonly file: JournalFile | undefined, private readonly hasPicture: (hash: string) => Promise<boolean> = async () => false) {}
+  constructor(
+    private readonly repository: Repository,
+    private readonly file: JournalFile | undefined,
+    private readonly hasPicture: (hash: string) => Promise<boolean> = async () => false,
+  ) {}
 
   /** How many lines have arrived, as far as this server knows: those that were refused on their way may be counted among them. */
   get count(): number {
@@ -55,7 +66,15 @@ export class Journal {
     try {
       const appended = await this.repository.transaction(async (repository) => {
         await repository.holdAppends()
-        const stored = await repository.entriesById([...new Set(entries.flatMap(({ id, supersedes, settles }) => [id, ...(supersedes ? [supersedes] : []), ...(settles ?? [])]))])
+        const stored = await repository.entriesById([
+          ...new Set(
+            entries.flatMap(({ id, supersedes, settles }) => [
+              id,
+              ...(supersedes ? [supersedes] : []),
+              ...(settles ?? []),
+            ]),
+          ),
+        ])
         const { fresh, known } = sorted(entries, stored)
         await this.checkFit(repository, entries, fresh, stored, pictures?.hashes)
         await repository.insert(fresh)
@@ -77,18 +96,36 @@ export class Journal {
   }
 
   /** The rules between an entry and the journal it joins. */
-  private async checkFit(repository: Repository, all: readonly Entry[], accepted: readonly Entry[], stored: ReadonlyMap<string, Entry>, coming?: ReadonlySet<string>): Promise<void> {
+  private async checkFit(
+    repository: Repository,
+    all: readonly Entry[],
+    accepted: readonly Entry[],
+    stored: ReadonlyMap<string, Entry>,
+    coming?: ReadonlySet<string>,
+  ): Promise<void> {
     const problems: FieldProblem[] = []
     const open = await repository.openedVisits([...new Set(accepted.flatMap(({ visitId }) => visitId ?? []))])
     const inBatch = new Map(all.map((entry) => [entry.id, entry]))
     const places = new Map(all.map((entry, index) => [entry.id, index]))
-    const photos = await repository.filesAmong(accepted.flatMap((entry) => (entry.kind === 'photo' ? [entry.body.hash] : [])))
+    const photos = await repository.filesAmong(
+      accepted.flatMap((entry) => (entry.kind === 'photo' ? [entry.body.hash] : [])),
+    )
     for (const entry of accepted) {
       const at = (field: string) => `entries.${places.get(entry.id)}.${field}`
       problems.push(...visitProblems(entry, open, at))
-      for (const [field, id] of targetsOf(entry)) problems.push(...supersedingProblems(entry, id, stored.get(id) ?? inBatch.get(id), at(field)))
-      if (entry.kind === 'photo' && !photos.has(entry.body.hash) && !coming?.has(entry.body.hash) && !(await this.hasPicture(entry.body.hash))) {
-        problems.push({ field: at('body.hash'), value: entry.body.hash, expected: 'the hash of a picture that has been sent to /api/photos' })
+      for (const [field, id] of targetsOf(entry))
+        problems.push(...supersedingProblems(entry, id, stored.get(id) ?? inBatch.get(id), at(field)))
+      if (
+        entry.kind === 'photo' &&
+        !photos.has(entry.body.hash) &&
+        !coming?.has(entry.body.hash) &&
+        !(await this.hasPicture(entry.body.hash))
+      ) {
+        problems.push({
+          field: at('body.hash'),
+          value: entry.body.hash,
+          expected: 'the hash of a picture that has been sent to /api/photos',
+        })
       }
     }
     if (problems.length > 0) throw new InputError(problems)
@@ -101,7 +138,14 @@ function sorted(entries: readonly Entry[], stored: ReadonlyMap<string, Entry>): 
   const known: string[] = []
   entries.forEach((entry, index) => {
     const twin = stored.get(entry.id) ?? fresh.get(entry.id)
-    if (twin && !sameEntry(twin, entry)) throw new EntryConflict([{ field: `entries.${index}.id`, value: entry.id, expected: 'a new id: another entry with this id is in the journal' }])
+    if (twin && !sameEntry(twin, entry))
+      throw new EntryConflict([
+        {
+          field: `entries.${index}.id`,
+          value: entry.id,
+          expected: 'a new id: another entry with this id is in the journal',
+        },
+      ])
     if (twin) known.push(entry.id)
     else fresh.set(entry.id, entry)
   })
@@ -121,31 +165,53 @@ export function sameEntry(a: Entry, b: Entry): boolean {
 }
 
 /** Whose visit it is, opened once, and of one machine. Visits that this batch opens are added to `open`. */
-function visitProblems(entry: Entry, open: Map<string, { customerId: string; machineId: string }>, at: (field: string) => string): FieldProblem[] {
+function visitProblems(
+  entry: Entry,
+  open: Map<string, { customerId: string; machineId: string }>,
+  at: (field: string) => string,
+): FieldProblem[] {
   const { visitId } = entry
   if (visitId === null) return []
   const visit = open.get(visitId)
   if (entry.kind === 'visit-opened') {
     open.set(visitId, { customerId: entry.body.customer.id, machineId: entry.body.machine.id })
-    return visit && !entry.supersedes ? [{ field: at('visitId'), value: visitId, expected: 'a visit is opened once; correct it with supersedes' }] : []
+    return visit && !entry.supersedes
+      ? [{ field: at('visitId'), value: visitId, expected: 'a visit is opened once; correct it with supersedes' }]
+      : []
   }
   if (!visit) return [{ field: at('visitId'), value: visitId, expected: 'the id of a visit that has been opened' }]
   if (entry.kind !== 'machine-set') return []
   const { id, customerId } = entry.body.machine
   return [
-    ...(id === visit.machineId ? [] : [{ field: at('body.machine.id'), value: id, expected: `${visit.machineId}, the machine of this visit` }]),
-    ...(customerId === visit.customerId ? [] : [{ field: at('body.machine.customerId'), value: customerId, expected: `${visit.customerId}, the customer of this visit` }]),
+    ...(id === visit.machineId
+      ? []
+      : [{ field: at('body.machine.id'), value: id, expected: `${visit.machineId}, the machine of this visit` }]),
+    ...(customerId === visit.customerId
+      ? []
+      : [
+          {
+            field: at('body.machine.customerId'),
+            value: customerId,
+            expected: `${visit.customerId}, the customer of this visit`,
+          },
+        ]),
   ]
 }
 
 function targetsOf({ supersedes, settles = [] }: Entry): [field: string, id: string][] {
-  return [...(supersedes ? [['supersedes', supersedes] as [string, string]] : []), ...settles.map((id, index): [string, string] => [`settles.${index}`, id])]
+  return [
+    ...(supersedes ? [['supersedes', supersedes] as [string, string]] : []),
+    ...settles.map((id, index): [string, string] => [`settles.${index}`, id]),
+  ]
 }
 
 function supersedingProblems(entry: Entry, id: string, target: Entry | undefined, field: string): FieldProblem[] {
-  if (!target || target.visitId !== entry.visitId) return [{ field, value: id, expected: 'the id of an entry of the same visit' }]
-  if (entry.kind === 'retracted' && target.kind === 'visit-opened') return [{ field, value: id, expected: 'the entry that opens the visit cannot be taken back, only corrected' }]
+  if (!target || target.visitId !== entry.visitId)
+    return [{ field, value: id, expected: 'the id of an entry of the same visit' }]
+  if (entry.kind === 'retracted' && target.kind === 'visit-opened')
+    return [{ field, value: id, expected: 'the entry that opens the visit cannot be taken back, only corrected' }]
   const settlesRetraction = field.includes('settles') && target.kind === 'retracted'
-  if (entry.kind !== 'retracted' && target.kind !== entry.kind && !settlesRetraction) return [{ field, value: id, expected: `an entry of the same kind, ${entry.kind}` }]
+  if (entry.kind !== 'retracted' && target.kind !== entry.kind && !settlesRetraction)
+    return [{ field, value: id, expected: `an entry of the same kind, ${entry.kind}` }]
   return []
 }

@@ -42,7 +42,9 @@ export class PaceBook {
   }
 
   private refresh(): Promise<void> {
-    this.refreshing ??= this.readOn().finally(() => { this.refreshing = undefined })
+    this.refreshing ??= this.readOn().finally(() => {
+      this.refreshing = undefined
+    })
     return this.refreshing
   }
 

@@ -8,13 +8,20 @@ import { photoType, type Picture } from './pictures'
 
 export const MOST_PHOTO_BYTES = 12 * 1024 * 1024
 
-export interface StoredPhoto { hash: string; type: string; bytes: number }
+export interface StoredPhoto {
+  hash: string
+  type: string
+  bytes: number
+}
 
 export const hashOf = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex')
 
 /** Pictures, content-addressed: the SHA-256 of the bytes is the name, so one picture is kept once and can never be another. */
 export class PhotoStore {
-  constructor(private readonly folder: string, private readonly repository: Repository) {}
+  constructor(
+    private readonly folder: string,
+    private readonly repository: Repository,
+  ) {}
 
   /** Keeps a picture that was found keepable. The same one twice, or twice at once, is kept once. */
   async add({ bytes, type }: Picture): Promise<StoredPhoto> {

@@ -12,7 +12,10 @@ const LONGEST_SIDE = 1800
 const LONGEST_SIDE_ON_PAPER = 1000
 const JPEG_QUALITY = 85
 
-export interface Picture { bytes: Buffer; type: PhotoType }
+export interface Picture {
+  bytes: Buffer
+  type: PhotoType
+}
 
 /**
  * A picture as it may be kept: decoded whole, so that a torn one is found out now and not on the sheet, and made smaller where it is larger
@@ -26,7 +29,10 @@ export async function keepable(bytes: Buffer, field = 'body'): Promise<Picture> 
     await decoded(open(bytes).raw().toBuffer(), field)
     return { bytes, type }
   }
-  const smaller = open(bytes).rotate().resize({ width: LONGEST_SIDE, height: LONGEST_SIDE, fit: 'inside' }).jpeg({ quality: JPEG_QUALITY })
+  const smaller = open(bytes)
+    .rotate()
+    .resize({ width: LONGEST_SIDE, height: LONGEST_SIDE, fit: 'inside' })
+    .jpeg({ quality: JPEG_QUALITY })
   return { bytes: await decoded(smaller.toBuffer(), field), type: 'image/jpeg' }
 }
 
@@ -43,8 +49,14 @@ export async function intact(bytes: Buffer, field: string): Promise<PhotoType> {
 
 /** A picture as paper takes it: upright, small, a JPEG; undefined where it is broken, which costs the sheet that one picture. */
 export async function forPaper(bytes: Buffer): Promise<Buffer | undefined> {
-  const paper = sharp(bytes, { limitInputPixels: MOST_POINTS, failOn: 'none' }).rotate().resize({ width: LONGEST_SIDE_ON_PAPER, height: LONGEST_SIDE_ON_PAPER, fit: 'inside', withoutEnlargement: true })
-  return paper.flatten({ background: '#fff' }).jpeg({ quality: JPEG_QUALITY }).toBuffer().catch(() => undefined)
+  const paper = sharp(bytes, { limitInputPixels: MOST_POINTS, failOn: 'none' })
+    .rotate()
+    .resize({ width: LONGEST_SIDE_ON_PAPER, height: LONGEST_SIDE_ON_PAPER, fit: 'inside', withoutEnlargement: true })
+  return paper
+    .flatten({ background: '#fff' })
+    .jpeg({ quality: JPEG_QUALITY })
+    .toBuffer()
+    .catch(() => undefined)
 }
 
 /** What the bytes say they are, whatever their name or declared type says. */
@@ -57,7 +69,8 @@ async function checked(bytes: Buffer, field: string): Promise<{ type: PhotoType;
   const type = await photoType(bytes)
   if (!type) throw badField(field, `${bytes.length} bytes`, 'a JPEG, PNG or WebP picture')
   const { width, height } = await decoded(sharp(bytes, { limitInputPixels: false }).metadata(), field)
-  if (width * height > MOST_POINTS) throw badField(field, `${width} × ${height} points`, `a picture of at most ${MOST_POINTS / 1e6} million points`)
+  if (width * height > MOST_POINTS)
+    throw badField(field, `${width} × ${height} points`, `a picture of at most ${MOST_POINTS / 1e6} million points`)
   return { type, width, height }
 }
 
@@ -67,6 +80,10 @@ function open(bytes: Buffer) {
 
 async function decoded<T>(work: Promise<T>, field: string): Promise<T> {
   return work.catch(() => {
-    throw badField(field, 'a broken picture', 'a picture that is whole: this one is torn or damaged; take it or send it again')
+    throw badField(
+      field,
+      'a broken picture',
+      'a picture that is whole: this one is torn or damaged; take it or send it again',
+    )
   })
 }

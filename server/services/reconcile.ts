@@ -15,13 +15,27 @@ const CHUNKS_AHEAD = 6
 const ROWS_AT_ONCE = 5_000
 
 /** How far the opening of the shop has come. */
-export interface OpeningProgress { doing: 'journal' | 'lists'; done: number; of: number }
+export interface OpeningProgress {
+  doing: 'journal' | 'lists'
+  done: number
+  of: number
+}
 type Tell = (progress: OpeningProgress) => void
 
 /** What comparing the journal file and the database came to: lines the database lacked, and lines the file lacked. */
-export interface Reconciled { takenIn: number; filled: number; whole: boolean }
+export interface Reconciled {
+  takenIn: number
+  filled: number
+  whole: boolean
+}
 
-export interface Sides { file: JournalFile; rejected: RejectedFile; repository: Repository; bulkLoad?: BulkLoad; read: (bytes: Uint8Array) => Promise<ReadLines> }
+export interface Sides {
+  file: JournalFile
+  rejected: RejectedFile
+  repository: Repository
+  bulkLoad?: BulkLoad
+  read: (bytes: Uint8Array) => Promise<ReadLines>
+}
 
 /**
  * Compares the journal file with the database and fills the shorter one from the other.
@@ -33,7 +47,10 @@ export interface Sides { file: JournalFile; rejected: RejectedFile; repository: 
 export async function reconcile(sides: Sides, tell: Tell = () => undefined): Promise<Reconciled> {
   const { file, repository } = sides
   const mark = await repository.meta<JournalMark>(CHECKPOINT)
-  const known = mark !== undefined && (await file.holds(mark)) && (file.position.bytes > mark.bytes || (await file.writtenAt()) === mark.writtenAt)
+  const known =
+    mark !== undefined &&
+    (await file.holds(mark)) &&
+    (file.position.bytes > mark.bytes || (await file.writtenAt()) === mark.writtenAt)
   // What the lists know is what lines further on are checked against, so they are whole first.
   await buildLists(repository, tell)
   const reading = new Reading(sides, tell, known ? mark : undefined, known ? 0 : await repository.count())
@@ -66,7 +83,12 @@ class Reading {
   private things: Awaited<ReturnType<Repository['knownThings']>> = { visits: new Set(), customers: new Set() }
 
   /** @param inDatabase entries that the database has, where the whole file is read */
-  constructor(private readonly sides: Sides, private readonly tell: Tell, private readonly from: JournalMark | undefined, inDatabase: number) {
+  constructor(
+    private readonly sides: Sides,
+    private readonly tell: Tell,
+    private readonly from: JournalMark | undefined,
+    inDatabase: number,
+  ) {
     this.lines = from?.lines ?? 0
     this.seen = inDatabase > 0 ? new Set() : undefined
   }
@@ -125,7 +147,8 @@ class Reading {
   /** Puts lines into the database and remembers how far they go. @returns how many of them were new */
   private async put(lines: readonly EntryLine[], mark: JournalMark): Promise<number> {
     const { repository, bulkLoad } = this.sides
-    if (bulkLoad && lines.length > 0 && (await bulkLoad(lines, { [PROJECTED]: BUILDING, [CHECKPOINT]: mark }))) return lines.length
+    if (bulkLoad && lines.length > 0 && (await bulkLoad(lines, { [PROJECTED]: BUILDING, [CHECKPOINT]: mark })))
+      return lines.length
     return repository.transaction(async (transaction) => {
       const fresh = await transaction.insertJson(lines.map(({ json }) => json))
       if (fresh > 0) await transaction.setMeta(PROJECTED, BUILDING)
@@ -140,7 +163,8 @@ class Reading {
     if (kind === 'customer-set' || kind === 'visit-opened') customers.add(customerId)
     if (kind === 'visit-opened') visits.add(visitId as string)
     else if (visitId !== null && !visits.has(visitId)) return 'visitId: the id of a visit that was opened before it'
-    if (kind === 'machine-set' && !customers.has(customerId)) return 'body.machine.customerId: the id of a customer that is known'
+    if (kind === 'machine-set' && !customers.has(customerId))
+      return 'body.machine.customerId: the id of a customer that is known'
     return undefined
   }
 
@@ -162,5 +186,7 @@ class Reading {
 /** Lines that say something else than what is kept under their id: the database's own, or an earlier line's. */
 async function differing(repository: Repository, lines: readonly EntryLine[]): Promise<SetAside[]> {
   const stored = await repository.entriesById(lines.map(({ id }) => id))
-  return lines.filter(({ id, json }) => !sameEntry(stored.get(id) as Entry, JSON.parse(json) as Entry)).map(({ line, json }) => ({ line, reason: 'another content is kept under its id', text: json }))
+  return lines
+    .filter(({ id, json }) => !sameEntry(stored.get(id) as Entry, JSON.parse(json) as Entry))
+    .map(({ line, json }) => ({ line, reason: 'another content is kept under its id', text: json }))
 }

@@ -6,12 +6,18 @@ export const REJECTED_NAME = 'journal.rejected.jsonl'
 
 /** The lines of the journal file that could not be taken in, each with its number and why. The journal file itself keeps them too. */
 export class RejectedFile {
-  private constructor(private readonly path: string, private known: SetAside[]) {}
+  private constructor(
+    private readonly path: string,
+    private known: SetAside[],
+  ) {}
 
   static async open(dataDir: string): Promise<RejectedFile> {
     const path = join(dataDir, REJECTED_NAME)
     const text = await readFile(path, 'utf8').catch(() => '')
-    return new RejectedFile(path, text.split('\n').flatMap((line) => parsed(line) ?? []))
+    return new RejectedFile(
+      path,
+      text.split('\n').flatMap((line) => parsed(line) ?? []),
+    )
   }
 
   get lines(): readonly SetAside[] {

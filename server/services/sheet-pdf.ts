@@ -33,7 +33,10 @@ let loaded: ConstructorParameters<typeof PdfPrinter>[0] | undefined
 function fonts(): ConstructorParameters<typeof PdfPrinter>[0] {
   const face = (file: string) => readFileSync(fontPath(file)) as unknown as string
   loaded ??= {
-    Text: { normal: face('atkinson-hyperlegible-next-latin-400-normal.woff'), bold: face('atkinson-hyperlegible-next-latin-700-normal.woff') },
+    Text: {
+      normal: face('atkinson-hyperlegible-next-latin-400-normal.woff'),
+      bold: face('atkinson-hyperlegible-next-latin-700-normal.woff'),
+    },
     Greek: { normal: face('noto-sans-greek-400-normal.woff'), bold: face('noto-sans-greek-400-normal.woff') },
   }
   return loaded
@@ -42,7 +45,11 @@ function fonts(): ConstructorParameters<typeof PdfPrinter>[0] {
 function fontPath(file: string): string {
   const here = dirname(fileURLToPath(import.meta.url))
   const [, family] = /^(.*?)-(?:latin|greek)-/.exec(file) ?? []
-  const candidates = [join(process.cwd(), '.output/server/fonts', file), ...['fonts', '../fonts', '../../fonts', '../../../fonts'].map((up) => join(here, up, file)), join(process.cwd(), 'node_modules/@fontsource', family ?? '', 'files', file)]
+  const candidates = [
+    join(process.cwd(), '.output/server/fonts', file),
+    ...['fonts', '../fonts', '../../fonts', '../../../fonts'].map((up) => join(here, up, file)),
+    join(process.cwd(), 'node_modules/@fontsource', family ?? '', 'files', file),
+  ]
   const found = candidates.find((path) => existsSync(path))
   if (!found) throw new Error(`The sheet's font ${file} is missing from the build.`)
   return found
@@ -50,17 +57,29 @@ function fontPath(file: string): string {
 
 /** Text in runs, so that μ and Ω find a face that has them. */
 function text(value: string, style: object = {}): Content {
-  const runs = value.split(/([\u0370-\u03ff]+)/u).filter(Boolean).map((run) => (/[\u0370-\u03ff]/u.test(run) ? { text: run, font: 'Greek' } : { text: run }))
+  const runs = value
+    .split(/([\u0370-\u03ff]+)/u)
+    .filter(Boolean)
+    .map((run) => (/[\u0370-\u03ff]/u.test(run) ? { text: run, font: 'Greek' } : { text: run }))
   return { text: runs, ...style }
 }
 
 function definition(sheet: Sheet, photos: readonly (Buffer | undefined)[]): TDocumentDefinitions {
-  const money = (amount: number) => new Intl.NumberFormat('en-US', { style: 'currency', currency: sheet.shop.rates.currency }).format(amount)
+  const money = (amount: number) =>
+    new Intl.NumberFormat('en-US', { style: 'currency', currency: sheet.shop.rates.currency }).format(amount)
   return {
-    pageSize: sheet.shop.units === 'us' ? 'LETTER' : 'A4', pageMargins: [48, 48, 48, 56],
+    pageSize: sheet.shop.units === 'us' ? 'LETTER' : 'A4',
+    pageMargins: [48, 48, 48, 56],
     defaultStyle: { font: 'Text', fontSize: 10.5, color: INK, lineHeight: 1.2 },
     info: { title: `Sheet ${sheet.date}, ${sheet.machine.name}`, author: sheet.shop.name },
-    footer: (page, pages) => ({ columns: [text(`${sheet.shop.name} · visit ${sheet.visitId.slice(0, 8)}`), { text: `page ${page} of ${pages}`, alignment: 'right' }], margin: [48, 16, 48, 0], fontSize: 8.5 }),
+    footer: (page, pages) => ({
+      columns: [
+        text(`${sheet.shop.name} · visit ${sheet.visitId.slice(0, 8)}`),
+        { text: `page ${page} of ${pages}`, alignment: 'right' },
+      ],
+      margin: [48, 16, 48, 0],
+      fontSize: 8.5,
+    }),
     content: [
       { columns: [text(sheet.shop.name, { bold: true, fontSize: 13 }), { text: sheet.date, alignment: 'right' }] },
       text(sheet.shop.place, { margin: [0, 0, 0, 8] }),
@@ -69,17 +88,51 @@ function definition(sheet: Sheet, photos: readonly (Buffer | undefined)[]): TDoc
       text(`${sheet.customer.place} · ${sheet.machine.description}`),
       ...(sheet.complaint ? [text(`Called for: ${sheet.complaint}`)] : []),
       text(sheet.summary, { bold: true, margin: [0, 8, 0, 4] }),
-      ...section('What was found', sheet.findings.map(({ text: sentence, verdict }) => ({ columns: [text(VERDICT_WORDS[verdict], { color: COLOURS[verdict], bold: true, width: 68 }), text(sentence)], margin: [0, 1, 0, 1] }))),
+      ...section(
+        'What was found',
+        sheet.findings.map(({ text: sentence, verdict }) => ({
+          columns: [text(VERDICT_WORDS[verdict], { color: COLOURS[verdict], bold: true, width: 68 }), text(sentence)],
+          margin: [0, 1, 0, 1],
+        })),
+      ),
       ...(sheet.readings.length > 0 ? [heading('Readings, before and after'), readingsTable(sheet.readings)] : []),
-      ...section('Worked out', sheet.workings.map(({ title, answer, verdict, figures }) => ({ columns: [text(VERDICT_WORDS[verdict], { color: COLOURS[verdict], bold: true, width: 68 }), text(`${title} ${answer} ${figures}`)], margin: [0, 1, 0, 1] }))),
-      ...section('Work done', sheet.work.map(({ text: step, count }) => text(`${step}${count === undefined ? '' : ` (${count})`}`, { margin: [0, 1, 0, 1] }))),
-      ...(sheet.schools.length > 0 ? [text(`How this shop does it. ${sheet.schools.join('. ')}.`, { fontSize: 9, margin: [0, 3, 0, 0] })] : []),
+      ...section(
+        'Worked out',
+        sheet.workings.map(({ title, answer, verdict, figures }) => ({
+          columns: [
+            text(VERDICT_WORDS[verdict], { color: COLOURS[verdict], bold: true, width: 68 }),
+            text(`${title} ${answer} ${figures}`),
+          ],
+          margin: [0, 1, 0, 1],
+        })),
+      ),
+      ...section(
+        'Work done',
+        sheet.work.map(({ text: step, count }) =>
+          text(`${step}${count === undefined ? '' : ` (${count})`}`, { margin: [0, 1, 0, 1] }),
+        ),
+      ),
+      ...(sheet.schools.length > 0
+        ? [text(`How this shop does it. ${sheet.schools.join('. ')}.`, { fontSize: 9, margin: [0, 3, 0, 0] })]
+        : []),
       ...section('Parts and price', priceLines(sheet, money)),
-      ...section('Seen and left alone', sheet.seenAndLeft.map((note) => text(note))),
-      ...section('What to watch', sheet.watch.map((note) => text(note))),
+      ...section(
+        'Seen and left alone',
+        sheet.seenAndLeft.map((note) => text(note)),
+      ),
+      ...section(
+        'What to watch',
+        sheet.watch.map((note) => text(note)),
+      ),
       ...(sheet.nextDate ? section('Next visit', [text(sheet.nextDate)]) : []),
-      ...section('Assumed, where the plate does not say', sheet.machine.assumed.map((note) => text(note, { fontSize: 9 }))),
-      ...section('Cautions', sheet.cautions.map((note) => text(note))),
+      ...section(
+        'Assumed, where the plate does not say',
+        sheet.machine.assumed.map((note) => text(note, { fontSize: 9 })),
+      ),
+      ...section(
+        'Cautions',
+        sheet.cautions.map((note) => text(note)),
+      ),
       ...photoContent(sheet, photos),
     ],
   }
@@ -98,20 +151,46 @@ function line(): Content {
 }
 
 function readingsTable(readings: readonly SheetReading[]): Content {
-  const marked = (value: string | undefined, verdict: Verdict | undefined): TableCell => (value === undefined ? { text: '' } : text(verdict ? `${value}, ${VERDICT_WORDS[verdict]}` : value, { noWrap: true, ...(verdict ? { color: COLOURS[verdict] } : {}) }) as TableCell)
-  const head = ['reading', 'before', 'after', 'limits', 'where the limit comes from'].map((title): TableCell => ({ text: title, bold: true }))
+  const marked = (value: string | undefined, verdict: Verdict | undefined): TableCell =>
+    value === undefined
+      ? { text: '' }
+      : (text(verdict ? `${value}, ${VERDICT_WORDS[verdict]}` : value, {
+          noWrap: true,
+          ...(verdict ? { color: COLOURS[verdict] } : {}),
+        }) as TableCell)
+  const head = ['reading', 'before', 'after', 'limits', 'where the limit comes from'].map((title): TableCell => ({
+    text: title,
+    bold: true,
+  }))
   return {
-    table: { headerRows: 1, widths: ['auto', 'auto', 'auto', 'auto', '*'], body: [head, ...readings.map((reading): TableCell[] => [text(reading.subject) as TableCell, marked(reading.before, reading.beforeVerdict), marked(reading.after, reading.afterVerdict), text(reading.limits, { noWrap: true }) as TableCell, text(reading.basis, { fontSize: 8.5 }) as TableCell])] },
+    table: {
+      headerRows: 1,
+      widths: ['auto', 'auto', 'auto', 'auto', '*'],
+      body: [
+        head,
+        ...readings.map((reading): TableCell[] => [
+          text(reading.subject) as TableCell,
+          marked(reading.before, reading.beforeVerdict),
+          marked(reading.after, reading.afterVerdict),
+          text(reading.limits, { noWrap: true }) as TableCell,
+          text(reading.basis, { fontSize: 8.5 }) as TableCell,
+        ]),
+      ],
+    },
     layout: { hLineWidth: () => 0.5, vLineWidth: () => 0, hLineColor: () => RULE },
   }
 }
 
 function priceLines(sheet: Sheet, money: (amount: number) => string): Content[] {
-  const row = (label: string, amount: string, bold = false): Content => ({ columns: [text(label, { bold }), { text: amount, alignment: 'right', width: 90, bold }] })
+  const row = (label: string, amount: string, bold = false): Content => ({
+    columns: [text(label, { bold }), { text: amount, alignment: 'right', width: 90, bold }],
+  })
   const { option, price } = sheet
   if (!option) return price === undefined ? [] : [row('In all', money(price), true)]
   return [
-    ...option.parts.map(({ label, price: each }) => row(label, money(each))), row(`Labour, ${option.minutes} minutes`, money(option.labourPrice)), row('In all', money(price ?? option.price), true),
+    ...option.parts.map(({ label, price: each }) => row(label, money(each))),
+    row(`Labour, ${option.minutes} minutes`, money(option.labourPrice)),
+    row('In all', money(price ?? option.price), true),
   ]
 }
 
@@ -119,7 +198,9 @@ function photoContent(sheet: Sheet, photos: readonly (Buffer | undefined)[]): Co
   const pictures = sheet.photos.flatMap(({ caption }, index): Content[] => {
     const photo = photos[index]
     const words = text(photo ? caption : `${caption} (this picture cannot be shown)`, { fontSize: 9 })
-    return photo ? [{ image: `data:image/jpeg;base64,${photo.toString('base64')}`, fit: [240, 180], margin: [0, 4, 0, 2] }, words] : [words]
+    return photo
+      ? [{ image: `data:image/jpeg;base64,${photo.toString('base64')}`, fit: [240, 180], margin: [0, 4, 0, 2] }, words]
+      : [words]
   })
   return section('Pictures', pictures)
 }

@@ -15,15 +15,29 @@ import { buildLists, reconcile, type OpeningProgress, type Reconciled, type Side
 import { RejectedFile, REJECTED_NAME } from './rejected-file'
 
 /** How the journal file was found at the start; absent where a database server keeps the journal. */
-export interface JournalReport extends Reconciled { setAside: readonly SetAside[] }
+export interface JournalReport extends Reconciled {
+  setAside: readonly SetAside[]
+}
 
 /** Everything a request needs, opened once. */
 export interface ShopApp {
-  repository: Repository; journal: Journal; photos: PhotoStore; pace: PaceBook; work: HeavyWork; kind: Connection['kind']; dataDir: string; report?: JournalReport; close: () => Promise<void>
+  repository: Repository
+  journal: Journal
+  photos: PhotoStore
+  pace: PaceBook
+  work: HeavyWork
+  kind: Connection['kind']
+  dataDir: string
+  report?: JournalReport
+  close: () => Promise<void>
 }
 
 export interface ShopAppOptions {
-  dataDir: string; databaseUrl?: string; migrationsDir?: string; templateDir?: string; tell?: (progress: OpeningProgress) => void
+  dataDir: string
+  databaseUrl?: string
+  migrationsDir?: string
+  templateDir?: string
+  tell?: (progress: OpeningProgress) => void
   /** Says a sentence to whoever started the server. */
   say?: (sentence: string) => void
 }
@@ -33,7 +47,14 @@ export interface ShopAppOptions {
  *
  * @throws DataFolderBusy, DatabaseTrouble, or an Error with one clear sentence
  */
-export async function openShopApp({ dataDir, databaseUrl, migrationsDir = besideServer('migrations', '../database/migrations'), templateDir, tell, say = () => undefined }: ShopAppOptions): Promise<ShopApp> {
+export async function openShopApp({
+  dataDir,
+  databaseUrl,
+  migrationsDir = besideServer('migrations', '../database/migrations'),
+  templateDir,
+  tell,
+  say = () => undefined,
+}: ShopAppOptions): Promise<ShopApp> {
   const folder = resolve(dataDir)
   await writable(folder)
   const embedded = !databaseUrl
@@ -43,7 +64,12 @@ export async function openShopApp({ dataDir, databaseUrl, migrationsDir = beside
   /** Asked twice by a server that stops, done once; what cannot be closed keeps nothing else open. */
   const close = () => (closing ??= endAll(ends))
   try {
-    const connection = await connect({ dataDir: folder, databaseUrl, migrationsDir, templateDir: templateDir ?? besideServer('../template', '../../.output/template') })
+    const connection = await connect({
+      dataDir: folder,
+      databaseUrl,
+      migrationsDir,
+      templateDir: templateDir ?? besideServer('../template', '../../.output/template'),
+    })
     ends.push(() => connection.close())
     const repository = new Repository(connection.db)
     const photos = new PhotoStore(join(folder, 'photos'), repository)
@@ -57,7 +83,17 @@ export async function openShopApp({ dataDir, databaseUrl, migrationsDir = beside
     const journal = new Journal(repository, file, (hash) => photos.has(hash))
     // Counting a million rows takes as long as the rest of a warm start; the number of the newest line is known at once.
     journal.countFrom(await repository.newestArrival())
-    return { repository, journal, photos, pace: new PaceBook(repository), work, kind: connection.kind, dataDir: folder, report, close }
+    return {
+      repository,
+      journal,
+      photos,
+      pace: new PaceBook(repository),
+      work,
+      kind: connection.kind,
+      dataDir: folder,
+      report,
+      close,
+    }
   } catch (error) {
     await close()
     throw error
@@ -75,12 +111,25 @@ async function endAll(ends: readonly (() => unknown)[]): Promise<void> {
   }
 }
 
-async function takeIn(folder: string, file: JournalFile, database: Pick<Sides, 'repository' | 'bulkLoad'>, tell: ShopAppOptions['tell']): Promise<JournalReport> {
+async function takeIn(
+  folder: string,
+  file: JournalFile,
+  database: Pick<Sides, 'repository' | 'bulkLoad'>,
+  tell: ShopAppOptions['tell'],
+): Promise<JournalReport> {
   const rejected = await RejectedFile.open(folder)
   /** Threads only where there is something to read, and of its own: this thread is busy with the database most of the time. */
   let readers: HeavyWork | undefined
   try {
-    const reconciled = await reconcile({ ...database, file, rejected, read: (bytes) => (readers ??= heavyWork(workerFile(), { tasksInHand: 2 })).run('readLines', { bytes }) }, tell)
+    const reconciled = await reconcile(
+      {
+        ...database,
+        file,
+        rejected,
+        read: (bytes) => (readers ??= heavyWork(workerFile(), { tasksInHand: 2 })).run('readLines', { bytes }),
+      },
+      tell,
+    )
     return { ...reconciled, setAside: rejected.lines }
   } finally {
     await readers?.close()
@@ -92,9 +141,19 @@ const MOST_LINES_SAID = 5
 function sentencesOf({ setAside, filled, takenIn, whole }: JournalReport): string[] {
   const lines = (count: number) => (count === 1 ? '1 line' : `${count} lines`)
   return [
-    ...(takenIn > 0 ? [`${lines(takenIn)} of the journal file ${takenIn === 1 ? 'was' : 'were'} put into the database.`] : []),
-    ...(filled > 0 ? [`${lines(filled)} that the database had and the journal file lacked ${filled === 1 ? 'was' : 'were'} written at its end.`] : []),
-    ...(setAside.length > 0 ? [`${lines(setAside.length)} of the journal file ${setAside.length === 1 ? 'is' : 'are'} set aside in ${REJECTED_NAME}${whole ? '' : ' since it was read from its beginning'}:`] : []),
+    ...(takenIn > 0
+      ? [`${lines(takenIn)} of the journal file ${takenIn === 1 ? 'was' : 'were'} put into the database.`]
+      : []),
+    ...(filled > 0
+      ? [
+          `${lines(filled)} that the database had and the journal file lacked ${filled === 1 ? 'was' : 'were'} written at its end.`,
+        ]
+      : []),
+    ...(setAside.length > 0
+      ? [
+          `${lines(setAside.length)} of the journal file ${setAside.length === 1 ? 'is' : 'are'} set aside in ${REJECTED_NAME}${whole ? '' : ' since it was read from its beginning'}:`,
+        ]
+      : []),
     ...setAside.slice(0, MOST_LINES_SAID).map(({ line, reason }) => `  line ${line}: ${reason}`),
     ...(setAside.length > MOST_LINES_SAID ? [`  and ${setAside.length - MOST_LINES_SAID} more`] : []),
   ]
@@ -105,7 +164,9 @@ async function writable(folder: string): Promise<void> {
     await mkdir(folder, { recursive: true })
     await access(folder, constants.W_OK)
   } catch {
-    throw new Error(`The data folder ${folder} cannot be written. Give it to the user that runs Pike Lamp, or choose another with PIKE_LAMP_DATA.`)
+    throw new Error(
+      `The data folder ${folder} cannot be written. Give it to the user that runs Pike Lamp, or choose another with PIKE_LAMP_DATA.`,
+    )
   }
 }
 
@@ -116,7 +177,11 @@ function serverDir(): string {
 /** The bundled worker of a built server. From its sources (development, tests of the services) there is none. */
 function workerFile(): string | undefined {
   const here = dirname(fileURLToPath(import.meta.url))
-  return [join(here, 'workers/heavy.mjs'), join(here, '../workers/heavy.mjs'), join(here, '../../workers/heavy.mjs')].find((path) => existsSync(path))
+  return [
+    join(here, 'workers/heavy.mjs'),
+    join(here, '../workers/heavy.mjs'),
+    join(here, '../../workers/heavy.mjs'),
+  ].find((path) => existsSync(path))
 }
 
 /** A folder that travels with the built server, or its place in the sources. */

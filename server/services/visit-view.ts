@@ -11,7 +11,14 @@ import { liveEntries } from '../../core/visit/supersession'
  * The journal of a visit, its machine's earlier readings, the shop, what the shop's other closed visits make of each fault's rate, and its
  * own times of each step's: what a screen needs to show everything.
  */
-export interface VisitView { visitId: string; entries: Entry[]; history: HistoryReading[]; shop: Shop; experience: Record<string, number>; pace: Pace }
+export interface VisitView {
+  visitId: string
+  entries: Entry[]
+  history: HistoryReading[]
+  shop: Shop
+  experience: Record<string, number>
+  pace: Pace
+}
 
 /** A visit's state with its machine's earlier insulation readings, for the trend. */
 export function stateOf(view: VisitView): VisitState {
@@ -25,5 +32,7 @@ export function shopOf(shopEntries: readonly Entry[]): Shop {
 
 /** The newest forgetting of a kind's visits: since then they count again. */
 export function forgottenAt(shopEntries: readonly Entry[], kind: Kind): Entry | undefined {
-  return ofKind(liveEntries(shopEntries), 'shop-forget').findLast(({ body }) => body.pumpKind === undefined || body.pumpKind === kind) as Entry | undefined
+  return ofKind(liveEntries(shopEntries), 'shop-forget').findLast(
+    ({ body }) => body.pumpKind === undefined || body.pumpKind === kind,
+  ) as Entry | undefined
 }

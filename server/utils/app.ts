@@ -12,8 +12,11 @@ let open = false
 /** Opens the shop's data, once. */
 export function openApp(): Promise<ShopApp> {
   opening ??= openShopApp({
-    dataDir: process.env.PIKE_LAMP_DATA ?? 'data', databaseUrl: process.env.DATABASE_URL || undefined,
-    tell: (now) => { progress = now },
+    dataDir: process.env.PIKE_LAMP_DATA ?? 'data',
+    databaseUrl: process.env.DATABASE_URL || undefined,
+    tell: (now) => {
+      progress = now
+    },
     say: (sentence) => console.log(sentence),
   }).then((app) => {
     open = true

@@ -6,7 +6,10 @@ const SAFE_METHODS = new Set(['GET', 'HEAD', 'OPTIONS'])
 
 /** The names this server answers to: loopback, and what PIKE_LAMP_HOST lists. */
 function ownNames(): Set<string> {
-  const told = (process.env.PIKE_LAMP_HOST ?? '').split(',').map((name) => name.trim().toLowerCase()).filter(Boolean)
+  const told = (process.env.PIKE_LAMP_HOST ?? '')
+    .split(',')
+    .map((name) => name.trim().toLowerCase())
+    .filter(Boolean)
   return new Set([...LOOPBACK, ...told])
 }
 
@@ -22,7 +25,13 @@ const INLINE_SCRIPT = /<script(?![^>]*\b(?:src|type="application\/json"))[^>]*>(
 
 /** The policy of one page, with the hashes of the scripts that stand in it. */
 export function pagePolicy(html: string): string {
-  return contentPolicy([...html.matchAll(INLINE_SCRIPT)].map(([, script]) => createHash('sha256').update(script as string).digest('base64')))
+  return contentPolicy(
+    [...html.matchAll(INLINE_SCRIPT)].map(([, script]) =>
+      createHash('sha256')
+        .update(script as string)
+        .digest('base64'),
+    ),
+  )
 }
 
 /**
@@ -31,8 +40,12 @@ export function pagePolicy(html: string): string {
  */
 export const guard = defineEventHandler((event) => {
   setResponseHeaders(event, {
-    'x-content-type-options': 'nosniff', 'referrer-policy': 'no-referrer', 'x-frame-options': 'DENY', 'cross-origin-opener-policy': 'same-origin',
-    'permissions-policy': 'camera=(self), microphone=(), geolocation=()', 'content-security-policy': contentPolicy(),
+    'x-content-type-options': 'nosniff',
+    'referrer-policy': 'no-referrer',
+    'x-frame-options': 'DENY',
+    'cross-origin-opener-policy': 'same-origin',
+    'permissions-policy': 'camera=(self), microphone=(), geolocation=()',
+    'content-security-policy': contentPolicy(),
   })
   const refuse = (status: number, title: string, field: string, value: string | undefined, expected: string) => {
     setResponseStatus(event, status)
@@ -40,9 +53,17 @@ export const guard = defineEventHandler((event) => {
     return JSON.stringify({ type: 'about:blank', title, status, problems: [{ field, value, expected }] })
   }
   const host = getRequestHeader(event, 'host') ?? ''
-  if (!ownNames().has(hostName(host))) return refuse(421, 'This server does not answer to that name.', 'host', host, 'one of its own names; tell it others with PIKE_LAMP_HOST')
+  if (!ownNames().has(hostName(host)))
+    return refuse(
+      421,
+      'This server does not answer to that name.',
+      'host',
+      host,
+      'one of its own names; tell it others with PIKE_LAMP_HOST',
+    )
   if (SAFE_METHODS.has(event.method)) return
   const origin = getRequestHeader(event, 'origin')
   const foreign = origin !== undefined && origin !== `http://${host}` && origin !== `https://${host}`
-  if (foreign || getRequestHeader(event, 'sec-fetch-site') === 'cross-site') return refuse(403, 'Writes from another origin are refused.', 'origin', origin, `http://${host}`)
+  if (foreign || getRequestHeader(event, 'sec-fetch-site') === 'cross-site')
+    return refuse(403, 'Writes from another origin are refused.', 'origin', origin, `http://${host}`)
 })

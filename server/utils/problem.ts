@@ -7,7 +7,11 @@ import { EntryConflict } from '../services/journal'
 
 /** An answer other than success, as RFC 9457 problem+json. */
 export class Problem extends Error {
-  constructor(readonly status: number, readonly title: string, readonly problems: FieldProblem[] = []) {
+  constructor(
+    readonly status: number,
+    readonly title: string,
+    readonly problems: FieldProblem[] = [],
+  ) {
     super(title)
   }
 }
@@ -22,23 +26,33 @@ export function api<T>(handler: (event: H3Event<EventHandlerRequest>) => Promise
       setResponseStatus(event, problem.status)
       setResponseHeader(event, 'content-type', 'application/problem+json')
       if (problem.status === 500) console.error(traceOf(error))
-      return JSON.stringify({ type: 'about:blank', title: problem.title, status: problem.status, problems: problem.problems })
+      return JSON.stringify({
+        type: 'about:blank',
+        title: problem.title,
+        status: problem.status,
+        problems: problem.problems,
+      })
     }
   })
 }
 
-const malformed = (message: string) => new Problem(400, `The body is not valid JSON: ${message}`, [{ field: '', value: undefined, expected: 'valid JSON' }])
+const malformed = (message: string) =>
+  new Problem(400, `The body is not valid JSON: ${message}`, [{ field: '', value: undefined, expected: 'valid JSON' }])
 
 function asProblem(error: unknown): Problem {
   if (error instanceof Problem) return error
   if (error instanceof EntryConflict) return new Problem(409, error.message, error.problems)
   if (error instanceof InputError) return new Problem(422, error.message, error.problems)
   if (error instanceof SyntaxError || error instanceof Malformed) return malformed(error.message)
-  if (error instanceof TooHeavy) return new Problem(422, error.message, [{ field: '', value: undefined, expected: 'less at once' }])
+  if (error instanceof TooHeavy)
+    return new Problem(422, error.message, [{ field: '', value: undefined, expected: 'less at once' }])
   if (error instanceof TooBusy) return new Problem(503, error.message)
   const trouble = error instanceof DatabaseTrouble ? error : troubleOf(error)
   if (trouble) return new Problem(trouble.status, trouble.message)
-  if (refusesData(error)) return new Problem(422, 'The database does not take this line; nothing of it was kept.', [{ field: '', value: codeOf(error), expected: 'text and numbers that a database can hold' }])
+  if (refusesData(error))
+    return new Problem(422, 'The database does not take this line; nothing of it was kept.', [
+      { field: '', value: codeOf(error), expected: 'text and numbers that a database can hold' },
+    ])
   return new Problem(500, 'Something went wrong on the server; what was acknowledged before is kept.')
 }
 

@@ -23,22 +23,41 @@ export async function visitView(app: ShopApp, visitId: string): Promise<VisitVie
   const shopEntries = await app.repository.shopEntries()
   const counts = await app.repository.causesOf(kind, { after: countedAfter(shopEntries, [kind]), exceptVisit: visitId })
   const history = await machineHistory(app, id, state.scheduledAt, visitId)
-  return { visitId, entries, history, shop: shopOf(shopEntries.map(({ entry }) => entry)), experience: experienceOf(kind, counts), pace: await app.pace.paceFor(visitId) }
+  return {
+    visitId,
+    entries,
+    history,
+    shop: shopOf(shopEntries.map(({ entry }) => entry)),
+    experience: experienceOf(kind, counts),
+    pace: await app.pace.paceFor(visitId),
+  }
 }
 
 /** Since which arrival the shop's own visits of these kinds count. */
-export function countedAfter(shopEntries: Awaited<ReturnType<ShopApp['repository']['shopEntries']>>, kinds: readonly Kind[]): CountedAfter {
+export function countedAfter(
+  shopEntries: Awaited<ReturnType<ShopApp['repository']['shopEntries']>>,
+  kinds: readonly Kind[],
+): CountedAfter {
   const arrivals = new Map(shopEntries.map(({ entry, arrival }) => [entry.id, arrival]))
   const entries = shopEntries.map(({ entry }) => entry)
-  return Object.fromEntries(kinds.flatMap((kind) => {
-    const arrival = arrivals.get(forgottenAt(entries, kind)?.id ?? '')
-    return arrival === undefined ? [] : [[kind, arrival]]
-  }))
+  return Object.fromEntries(
+    kinds.flatMap((kind) => {
+      const arrival = arrivals.get(forgottenAt(entries, kind)?.id ?? '')
+      return arrival === undefined ? [] : [[kind, arrival]]
+    }),
+  )
 }
 
 /** Readings of a machine in visits before an instant, oldest first. */
-export async function machineHistory(app: ShopApp, machineId: string, before: string, exceptVisit?: string): Promise<HistoryReading[]> {
-  const rows = (await app.repository.visitsOfMachine(machineId)).filter(({ id, scheduledAt }) => id !== exceptVisit && Date.parse(scheduledAt) <= Date.parse(before))
+export async function machineHistory(
+  app: ShopApp,
+  machineId: string,
+  before: string,
+  exceptVisit?: string,
+): Promise<HistoryReading[]> {
+  const rows = (await app.repository.visitsOfMachine(machineId)).filter(
+    ({ id, scheduledAt }) => id !== exceptVisit && Date.parse(scheduledAt) <= Date.parse(before),
+  )
   const journals = await app.repository.entriesOfVisits(rows.map(({ id }) => id))
   return rows.flatMap(({ id }) => {
     const visit = foldVisit(journals.get(id) ?? [])
@@ -48,5 +67,7 @@ export async function machineHistory(app: ShopApp, machineId: string, before: st
 
 /** Where the pictures of a visit lie, by hash. */
 export function photoPaths(app: ShopApp, { entries }: VisitView): Record<string, string> {
-  return Object.fromEntries(entries.flatMap((entry) => (entry.kind === 'photo' ? [[entry.body.hash, app.photos.pathOf(entry.body.hash)]] : [])))
+  return Object.fromEntries(
+    entries.flatMap((entry) => (entry.kind === 'photo' ? [[entry.body.hash, app.photos.pathOf(entry.body.hash)]] : [])),
+  )
 }

@@ -23,12 +23,19 @@ export const TASKS = {
   entries: ({ bytes }: { bytes: Uint8Array }) => postedEntries(jsonOf(bytes)),
 
   /** A visit file with its pictures checked, each decoded and under its own hash. */
-  async visitFile({ bytes }: { bytes: Uint8Array }): Promise<Pick<VisitFile, 'visitId' | 'entries'> & { pictures: { hash: string; type: string; bytes: Uint8Array }[] }> {
+  async visitFile({
+    bytes,
+  }: {
+    bytes: Uint8Array
+  }): Promise<
+    Pick<VisitFile, 'visitId' | 'entries'> & { pictures: { hash: string; type: string; bytes: Uint8Array }[] }
+  > {
     const { visitId, entries, photos } = readVisitFile(jsonOf(bytes))
     const pictures = []
     for (const [index, { hash, base64 }] of photos.entries()) {
       const picture = Buffer.from(base64, 'base64')
-      if (createHash('sha256').update(picture).digest('hex') !== hash) throw badField(`photos.${index}.hash`, hash, 'the SHA-256 of the picture itself')
+      if (createHash('sha256').update(picture).digest('hex') !== hash)
+        throw badField(`photos.${index}.hash`, hash, 'the SHA-256 of the picture itself')
       pictures.push({ hash, type: await intact(picture, `photos.${index}.base64`), bytes: picture as Uint8Array })
     }
     return { visitId, entries, pictures }
@@ -39,9 +46,17 @@ export const TASKS = {
   },
 
   /** @param paths where the pictures lie, by their hash */
-  async sheet({ view, paths }: { view: VisitView; paths: Record<string, string> }): Promise<{ pdf: Uint8Array; date: string }> {
+  async sheet({
+    view,
+    paths,
+  }: {
+    view: VisitView
+    paths: Record<string, string>
+  }): Promise<{ pdf: Uint8Array; date: string }> {
     const sheet = writeSheet(stateOf(view), view.shop, view.experience)
-    const pictures = await Promise.all(sheet.photos.map(async ({ hash }) => readFile(paths[hash] as string).then(forPaper, () => undefined)))
+    const pictures = await Promise.all(
+      sheet.photos.map(async ({ hash }) => readFile(paths[hash] as string).then(forPaper, () => undefined)),
+    )
     return { pdf: await sheetPdf(sheet, pictures), date: sheet.date }
   },
 
@@ -53,11 +68,13 @@ export const TASKS = {
   /** The whole visit as one file: journal and pictures. */
   async visitJson({ view, paths }: { view: VisitView; paths: Record<string, string> }): Promise<string> {
     const hashes = [...new Set(ofKind(view.entries, 'photo').map(({ body }) => body.hash))]
-    const photos = await Promise.all(hashes.map(async (hash) => {
-      const content = await readFile(paths[hash] as string).catch(() => undefined)
-      const type = content && (await photoType(content))
-      return content && type ? [{ hash, type, base64: content.toString('base64') }] : []
-    }))
+    const photos = await Promise.all(
+      hashes.map(async (hash) => {
+        const content = await readFile(paths[hash] as string).catch(() => undefined)
+        const type = content && (await photoType(content))
+        return content && type ? [{ hash, type, base64: content.toString('base64') }] : []
+      }),
+    )
     return JSON.stringify(toVisitFile(view.visitId, view.entries, photos.flat()), null, 1)
   },
 
@@ -66,7 +83,10 @@ export const TASKS = {
   },
 
   batch({ bytes }: { bytes: Uint8Array }): string {
-    const lines = new TextDecoder().decode(bytes).split('\n').filter((line) => line.trim())
+    const lines = new TextDecoder()
+      .decode(bytes)
+      .split('\n')
+      .filter((line) => line.trim())
     return lines.map((line) => JSON.stringify(runLine(line))).join('\n')
   },
 }
@@ -77,10 +97,17 @@ export type TaskInput<N extends TaskName> = Parameters<Tasks[N]>[0]
 export type TaskOutput<N extends TaskName> = Awaited<ReturnType<Tasks[N]>>
 
 /** What a task came to, in a shape that crosses threads: errors lose their class on the way. */
-export type TaskAnswer<N extends TaskName> = { output: TaskOutput<N> } | { refused: InputError['problems'] } | { malformed: string }
+export type TaskAnswer<N extends TaskName> =
+  { output: TaskOutput<N> } | { refused: InputError['problems'] } | { malformed: string }
 
 /** Runs a task; bad input is an answer, not an error. */
-export async function runTask<N extends TaskName>({ name, input }: { name: N; input: TaskInput<N> }): Promise<TaskAnswer<N>> {
+export async function runTask<N extends TaskName>({
+  name,
+  input,
+}: {
+  name: N
+  input: TaskInput<N>
+}): Promise<TaskAnswer<N>> {
   try {
     const task = TASKS[name] as (given: TaskInput<N>) => TaskOutput<N> | Promise<TaskOutput<N>>
     return { output: await task(input) }

@@ -13,13 +13,24 @@ import { expect, NOW, say, test } from './shop'
 
 /** One virtual pump of each kind with one fault; the technician at the page reads it off and never knows. */
 const CASES: { kind: Kind; fault: Fault; seed: number }[] = [
-  { kind: 'pool', fault: 'run-capacitor-failed', seed: 4 }, { kind: 'booster', fault: 'start-capacitor-failed', seed: 2 }, { kind: 'spa', fault: 'run-capacitor-failed', seed: 3 }, { kind: 'well-two-wire', fault: 'pressure-switch-failed', seed: 6 },
-  { kind: 'well-three-wire', fault: 'start-capacitor-failed', seed: 5 }, { kind: 'jet', fault: 'tank-waterlogged', seed: 7 }, { kind: 'sump', fault: 'float-switch-failed', seed: 8 }, { kind: 'circulation', fault: 'winding-to-ground', seed: 9 }, { kind: 'utility', fault: 'start-capacitor-failed', seed: 10 },
+  { kind: 'pool', fault: 'run-capacitor-failed', seed: 4 },
+  { kind: 'booster', fault: 'start-capacitor-failed', seed: 2 },
+  { kind: 'spa', fault: 'run-capacitor-failed', seed: 3 },
+  { kind: 'well-two-wire', fault: 'pressure-switch-failed', seed: 6 },
+  { kind: 'well-three-wire', fault: 'start-capacitor-failed', seed: 5 },
+  { kind: 'jet', fault: 'tank-waterlogged', seed: 7 },
+  { kind: 'sump', fault: 'float-switch-failed', seed: 8 },
+  { kind: 'circulation', fault: 'winding-to-ground', seed: 9 },
+  { kind: 'utility', fault: 'start-capacitor-failed', seed: 10 },
 ]
 const MOST_READINGS = 24
 
 /** The first seed from here on whose machine behaves so that somebody calls. */
-function called(kind: Kind, fault: Fault, from: number): { machine: VirtualMachine; complaints: Complaint[]; seed: number } {
+function called(
+  kind: Kind,
+  fault: Fault,
+  from: number,
+): { machine: VirtualMachine; complaints: Complaint[]; seed: number } {
   for (let seed = from; seed < from + 400; seed++) {
     const dice = chance(seed)
     const machine = buildMachine(kind, dice)
@@ -34,33 +45,92 @@ function questionOf(key: string): Asked {
   const [check, ...rest] = key.split(':') as [string, ...string[]]
   const one = <T extends string>(test: (value: string) => boolean) => rest.find(test) as T | undefined
   const leads = one((value) => value.includes('common'))
-  return { check, part: one((value) => Object.hasOwn(PARTS, value) && value !== 'motor'), leads: leads && (leads.includes('start') ? 'start-common' : 'run-common'), setup: one((value) => /alone|cable|surface/.test(value)), half: one((value) => value === 'motor' || value === 'pump-end') }
+  return {
+    check,
+    part: one((value) => Object.hasOwn(PARTS, value) && value !== 'motor'),
+    leads: leads && (leads.includes('start') ? 'start-common' : 'run-common'),
+    setup: one((value) => /alone|cable|surface/.test(value)),
+    half: one((value) => value === 'motor' || value === 'pump-end'),
+  }
 }
 
 for (const { kind, fault, seed } of CASES) {
-  test(`a ${kind} visit from the call to settled, by the reading line and by the test points`, async ({ page, shop, problems }) => {
+  test(`a ${kind} visit from the call to settled, by the reading line and by the test points`, async ({
+    page,
+    shop,
+    problems,
+  }) => {
     const { machine, complaints, seed: found } = called(kind, fault, seed)
     const visitId = uuidv7()
     const customer = { id: uuidv7(), name: 'Weir Cottage', place: 'Lower Leat 4' }
-    const entry = (kindOf: string, body: object) => ({ id: uuidv7(), visitId, kind: kindOf, at: new Date(NOW.getTime() + 1000).toISOString(), author: 'technician', body })
+    const entry = (kindOf: string, body: object) => ({
+      id: uuidv7(),
+      visitId,
+      kind: kindOf,
+      at: new Date(NOW.getTime() + 1000).toISOString(),
+      author: 'technician',
+      body,
+    })
     const entries = [
-      entry('visit-opened', { customer, machine: { id: uuidv7(), customerId: customer.id, name: `the ${kind}`, kind, construction: machine.construction, installedOn: new Date(NOW.getTime() - machine.ageYears * 365.25 * 86_400_000).toISOString().slice(0, 10), nameplate: machine.nameplate, installation: machine.installation }, scheduledAt: NOW.toISOString(), plannedMinutes: 60, callerSays: 'as told' }),
+      entry('visit-opened', {
+        customer,
+        machine: {
+          id: uuidv7(),
+          customerId: customer.id,
+          name: `the ${kind}`,
+          kind,
+          construction: machine.construction,
+          installedOn: new Date(NOW.getTime() - machine.ageYears * 365.25 * 86_400_000).toISOString().slice(0, 10),
+          nameplate: machine.nameplate,
+          installation: machine.installation,
+        },
+        scheduledAt: NOW.toISOString(),
+        plannedMinutes: 60,
+        callerSays: 'as told',
+      }),
       entry('call', { complaints, alreadyReplaced: [], callerSays: 'as told' }),
     ]
-    expect((await fetch(`${shop.url}/api/entries`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ entries }) })).status).toBe(200)
+    expect(
+      (
+        await fetch(`${shop.url}/api/entries`, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({ entries }),
+        })
+      ).status,
+    ).toBe(200)
     await page.goto(`${shop.url}/visits/${visitId}/test`)
     const dice = chance(found + 77)
     const lamp = page.getByTestId('lamp')
     let tapped = 0
     let last = ''
     for (let reading = 0; reading < MOST_READINGS; reading++) {
-      await expect.poll(async () => ((await lamp.getAttribute('data-settled')) !== null ? 'settled' : ((await lamp.getAttribute('data-check')) ?? last)), { timeout: 15_000 }).not.toBe(last)
+      await expect
+        .poll(
+          async () =>
+            (await lamp.getAttribute('data-settled')) !== null
+              ? 'settled'
+              : ((await lamp.getAttribute('data-check')) ?? last),
+          { timeout: 15_000 },
+        )
+        .not.toBe(last)
       if ((await lamp.getAttribute('data-settled')) !== null) break
       const key = (await lamp.getAttribute('data-check')) as string
       last = key
       const question = questionOf(key)
       const line = lineOf(question, answer(machine, question, dice))
-      const place = WIRING_VIEWS.flatMap((view) => (view.kinds.includes(kind) ? view.points.map((point) => ({ view, point })) : [])).find(({ point }) => point.checks.some((check) => check.check === question.check && check.part === question.part && check.leads === question.leads && check.half === question.half && (check.setup === question.setup || question.setup === 'surface-motor')))
+      const place = WIRING_VIEWS.flatMap((view) =>
+        view.kinds.includes(kind) ? view.points.map((point) => ({ view, point })) : [],
+      ).find(({ point }) =>
+        point.checks.some(
+          (check) =>
+            check.check === question.check &&
+            check.part === question.part &&
+            check.leads === question.leads &&
+            check.half === question.half &&
+            (check.setup === question.setup || question.setup === 'surface-motor'),
+        ),
+      )
       if (place) {
         await page.getByTestId('show-wiring').click()
         await page.getByTestId(`point-${place.view.id}-${place.point.id}`).click()

@@ -41,13 +41,15 @@ test('a visit for a machine that is known, found by typing', async ({ page, shop
 
 test('a visit file is taken out and in again', async ({ page, shop }) => {
   const folder = temporaryFolder()
-  const upper = (await (await fetch(`${shop.url}/api/visits/${shop.lido}/visit.json`)).text())
+  const upper = await (await fetch(`${shop.url}/api/visits/${shop.lido}/visit.json`)).text()
   const file = join(folder.path, 'lido.visit.json')
   writeFileSync(file, upper)
   const own = temporaryFolder()
   const elsewhere = await serve(own.path)
   await page.goto(elsewhere.url)
-  await page.getByTestId('import-file').setInputFiles({ name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"other"}') })
+  await page
+    .getByTestId('import-file')
+    .setInputFiles({ name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"other"}') })
   await expect(page.getByRole('alert')).toContainText('this is not a visit file')
   await page.getByTestId('import-file').setInputFiles(file)
   await expect(page.getByRole('heading', { level: 1 })).toContainText('filter pump 2, Millrace Lido')

@@ -9,7 +9,19 @@ for (const scheme of ['light', 'dark'] as const) {
     await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' })
     await fixClock(page)
     const upper = await visitOf(shop.url, 'garden pool pump')
-    const paths = ['/', '/?day=2026-06-01', '/visits/new', '/shop', '/workings', '/workings/which-sump-pump', '/workings/well-pressure', '/workings/tank-and-charge', ...JOINTS.map((joint) => `/visits/${upper}/${joint}`), `/visits/${shop.lido}/test`, `/visits/${upper}/plan`]
+    const paths = [
+      '/',
+      '/?day=2026-06-01',
+      '/visits/new',
+      '/shop',
+      '/workings',
+      '/workings/which-sump-pump',
+      '/workings/well-pressure',
+      '/workings/tank-and-charge',
+      ...JOINTS.map((joint) => `/visits/${upper}/${joint}`),
+      `/visits/${shop.lido}/test`,
+      `/visits/${upper}/plan`,
+    ]
     for (const path of paths) {
       await page.goto(shop.url + path)
       await page.waitForLoadState('networkidle')
@@ -17,9 +29,20 @@ for (const scheme of ['light', 'dark'] as const) {
       await page.waitForTimeout(200)
       const { violations } = await new AxeBuilder({ page }).exclude('.apexcharts-canvas').analyze()
       const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
-      expect(serious.map(({ id, nodes }) => `${path}: ${id}: ${nodes.slice(0, 3).map(({ html, failureSummary }) => `${html.slice(0, 160)} ${failureSummary?.slice(0, 160)}`).join(' | ')}`)).toEqual([])
+      expect(
+        serious.map(
+          ({ id, nodes }) =>
+            `${path}: ${id}: ${nodes
+              .slice(0, 3)
+              .map(({ html, failureSummary }) => `${html.slice(0, 160)} ${failureSummary?.slice(0, 160)}`)
+              .join(' | ')}`,
+        ),
+      ).toEqual([])
       // Nothing is wider than the screen.
-      expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), path).toBeLessThanOrEqual(0)
+      expect(
+        await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
+        path,
+      ).toBeLessThanOrEqual(0)
     }
     expect(problems).toEqual([])
   })
@@ -32,15 +55,31 @@ test('the lamp moves without anything else moving', async ({ page, shop }) => {
   await page.goto(`${shop.url}/visits/${shop.lido}/test`)
   await expect(page.getByTestId('lamp-do')).toBeVisible()
   // The frame itself: drop line, drawing, lamp and reading line keep their places whatever the lamp says.
-  const place = async () => Promise.all(['[aria-label="the joints of the visit"]', '[data-testid=cutaway]', '[data-testid=lamp]', '[data-testid=reading-line]'].map((selector) => page.locator(selector).evaluate((element) => {
-    const { x, width } = element.getBoundingClientRect()
-    return [Math.round(x), Math.round(width), window.innerWidth > 900 ? Math.round(element.getBoundingClientRect().y) : 0]
-  })))
+  const place = async () =>
+    Promise.all(
+      [
+        '[aria-label="the joints of the visit"]',
+        '[data-testid=cutaway]',
+        '[data-testid=lamp]',
+        '[data-testid=reading-line]',
+      ].map((selector) =>
+        page.locator(selector).evaluate((element) => {
+          const { x, width } = element.getBoundingClientRect()
+          return [
+            Math.round(x),
+            Math.round(width),
+            window.innerWidth > 900 ? Math.round(element.getBoundingClientRect().y) : 0,
+          ]
+        }),
+      ),
+    )
   const before = await place()
   await page.evaluate(() => {
     const shifts: number[] = []
     ;(window as unknown as { shifts: number[] }).shifts = shifts
-    new PerformanceObserver((list) => { for (const entry of list.getEntries()) shifts.push((entry as unknown as { value: number }).value) }).observe({ type: 'layout-shift', buffered: false })
+    new PerformanceObserver((list) => {
+      for (const entry of list.getEntries()) shifts.push((entry as unknown as { value: number }).value)
+    }).observe({ type: 'layout-shift', buffered: false })
   })
   await say(page, 'supply 236')
   await say(page, 'shaft free')
@@ -48,7 +87,13 @@ test('the lamp moves without anything else moving', async ({ page, shop }) => {
   await expect(page.getByTestId('lamp-title')).toHaveText('Replace the run capacitor')
   expect(await place()).toEqual(before)
   // Every shift counts, asked for or not: what the browser forgives depends on how slow the machine is. On a phone all is one column, and what stands under the lamp moves with its length.
-  if (page.viewportSize()?.width === 1280) expect((await page.evaluate(() => (window as unknown as { shifts: number[] }).shifts)).reduce((sum, value) => sum + value, 0)).toBeLessThan(0.15)
+  if (page.viewportSize()?.width === 1280)
+    expect(
+      (await page.evaluate(() => (window as unknown as { shifts: number[] }).shifts)).reduce(
+        (sum, value) => sum + value,
+        0,
+      ),
+    ).toBeLessThan(0.15)
 })
 
 test('everything can be reached and done by keyboard', async ({ page, shop }) => {
@@ -57,7 +102,14 @@ test('everything can be reached and done by keyboard', async ({ page, shop }) =>
   await expect(page.getByTestId('day-row-lit')).toBeVisible()
   for (let tab = 0; tab < 30; tab++) {
     await page.keyboard.press('Tab')
-    if (await page.evaluate(() => document.activeElement?.closest('[data-testid=day-row-lit]') !== null && document.activeElement !== document.body)) break
+    if (
+      await page.evaluate(
+        () =>
+          document.activeElement?.closest('[data-testid=day-row-lit]') !== null &&
+          document.activeElement !== document.body,
+      )
+    )
+      break
   }
   await page.keyboard.press('Enter')
   await expect(page).toHaveURL(/\/call$/)
@@ -78,10 +130,14 @@ test('touch targets are 48 pixels or more', async ({ page, shop }) => {
   for (const joint of ['call', 'safe', 'test', 'decide']) {
     await page.goto(`${shop.url}/visits/${shop.lido}/${joint}`)
     await expect(page.getByTestId('lamp')).toBeVisible()
-    const small = await page.evaluate(() => [...document.querySelectorAll('button, a[href], summary, select, input:not([type=file])')].flatMap((element) => {
-      const { width, height } = element.getBoundingClientRect()
-      return width > 0 && height > 0 && height < 47.5 ? [`${element.tagName} ${(element.textContent ?? '').trim().slice(0, 30)} ${Math.round(height)}`] : []
-    }))
+    const small = await page.evaluate(() =>
+      [...document.querySelectorAll('button, a[href], summary, select, input:not([type=file])')].flatMap((element) => {
+        const { width, height } = element.getBoundingClientRect()
+        return width > 0 && height > 0 && height < 47.5
+          ? [`${element.tagName} ${(element.textContent ?? '').trim().slice(0, 30)} ${Math.round(height)}`]
+          : []
+      }),
+    )
     expect(small, joint).toEqual([])
   }
 })
@@ -94,22 +150,34 @@ test('the scheme is switched by hand, kept, and amber is only the lamp’s', asy
   await page.reload()
   await expect(page.locator('html')).toHaveAttribute('data-scheme', 'cellar')
   await expect(page.getByTestId('lamp')).toBeVisible()
-  const amber = await page.evaluate(() => [...document.querySelectorAll('body *')].filter((element) => getComputedStyle(element).backgroundColor === 'rgb(255, 181, 58)').map((element) => element.className.toString()))
+  const amber = await page.evaluate(() =>
+    [...document.querySelectorAll('body *')]
+      .filter((element) => getComputedStyle(element).backgroundColor === 'rgb(255, 181, 58)')
+      .map((element) => element.className.toString()),
+  )
   expect(amber.length).toBeGreaterThan(0)
   for (const name of amber) expect(name).toMatch(/is-lit|button-lit|is-amber/)
 })
 
-test('the shop shows how far its visits moved the estimates, forgets, and remembers again; the bench closes a cause', async ({ page, shop }) => {
+test('the shop shows how far its visits moved the estimates, forgets, and remembers again; the bench closes a cause', async ({
+  page,
+  shop,
+}) => {
   await page.goto(`${shop.url}/visits/${shop.lido}/hand-over`)
   await page.getByTestId('bench-fault').selectOption('start-capacitor-failed')
   await page.getByTestId('bench-why').fill('swollen at the seam')
   await page.getByTestId('bench-keep').click()
   await expect(page.getByTestId('bench-findings')).toContainText('swollen at the seam')
-  await expect.poll(async () => JSON.stringify(await (await fetch(`${shop.url}/api/shop`)).json())).toContain('"fault":"start-capacitor-failed","estimated"')
+  await expect
+    .poll(async () => JSON.stringify(await (await fetch(`${shop.url}/api/shop`)).json()))
+    .toContain('"fault":"start-capacitor-failed","estimated"')
   await page.goto(`${shop.url}/shop`)
   const pool = page.getByTestId('taught-pool')
   await expect(pool).toContainText('Start capacitor failed')
-  const visits = await pool.getByText(/\d+ visits/).first().textContent()
+  const visits = await pool
+    .getByText(/\d+ visits/)
+    .first()
+    .textContent()
   await page.getByTestId('forget-pool').click()
   await expect(pool).toContainText('the estimate alone')
   await page.getByRole('button', { name: 'Remember again' }).click()

@@ -3,7 +3,14 @@ import { expect, fixClock, say, test } from './shop'
 test('an offline server: a clear banner, the entry kept and sent later', async ({ page, shop }) => {
   await page.goto(`${shop.url}/visits/${shop.lido}/test`)
   await say(page, 'supply 236')
-  await expect.poll(async () => ((await (await fetch(`${shop.url}/api/visits/${shop.lido}`)).json()) as { entries: { kind: string }[] }).entries.filter(({ kind }) => kind === 'finding').length).toBe(1)
+  await expect
+    .poll(
+      async () =>
+        (
+          (await (await fetch(`${shop.url}/api/visits/${shop.lido}`)).json()) as { entries: { kind: string }[] }
+        ).entries.filter(({ kind }) => kind === 'finding').length,
+    )
+    .toBe(1)
   await shop.stop()
   await say(page, 'shaft free')
   await expect(page.getByText('The server does not answer.')).toBeVisible()
@@ -26,7 +33,14 @@ test('an entry typed while the server is away survives closing the page', async 
   const again = await context.newPage()
   await again.goto(`${shop.url}/visits/${shop.lido}/test`)
   await expect(again.getByTestId('journal-line').filter({ hasText: 'weep hole' })).toHaveCount(1)
-  await expect.poll(async () => ((await (await fetch(`${shop.url}/api/visits/${shop.lido}`)).json()) as { entries: { kind: string }[] }).entries.filter(({ kind }) => kind === 'finding').length).toBe(1)
+  await expect
+    .poll(
+      async () =>
+        (
+          (await (await fetch(`${shop.url}/api/visits/${shop.lido}`)).json()) as { entries: { kind: string }[] }
+        ).entries.filter(({ kind }) => kind === 'finding').length,
+    )
+    .toBe(1)
 })
 
 test('two tabs on one visit see each other’s lines', async ({ page, context, shop }) => {

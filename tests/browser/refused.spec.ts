@@ -7,12 +7,25 @@ import { post, serve, temporaryFolder } from '../server/serve'
 import { testVisit } from '../server/entries'
 import { expect, say, test } from './shop'
 
-const findings = async (url: string, visitId: string) => ((await (await fetch(`${url}/api/visits/${visitId}`)).json()) as { entries: Entry[] }).entries.filter(({ kind }) => kind === 'finding')
+const findings = async (url: string, visitId: string) =>
+  ((await (await fetch(`${url}/api/visits/${visitId}`)).json()) as { entries: Entry[] }).entries.filter(
+    ({ kind }) => kind === 'finding',
+  )
 /** A line that this device wrote and the server will not take. */
-const refusedLine = (visitId: string, value: number) => ({ id: uuidv7(), v: 2, lamport: 500, visitId, kind: 'finding', at: '2026-05-12T09:40:00.000Z', author: 'test', body: { check: 'supply-voltage', value, unit: 'V', stage: 'test' } })
-const leave = (page: Page, ...lines: { id: string }[]) => page.evaluate((waiting) => {
-  for (const entry of waiting) localStorage.setItem(`pike-lamp.waiting.${entry.id}`, JSON.stringify({ entry }))
-}, lines)
+const refusedLine = (visitId: string, value: number) => ({
+  id: uuidv7(),
+  v: 2,
+  lamport: 500,
+  visitId,
+  kind: 'finding',
+  at: '2026-05-12T09:40:00.000Z',
+  author: 'test',
+  body: { check: 'supply-voltage', value, unit: 'V', stage: 'test' },
+})
+const leave = (page: Page, ...lines: { id: string }[]) =>
+  page.evaluate((waiting) => {
+    for (const entry of waiting) localStorage.setItem(`pike-lamp.waiting.${entry.id}`, JSON.stringify({ entry }))
+  }, lines)
 
 test('a refused line is kept over a reload, holds nothing up, and is changed or dropped', async ({ page, shop }) => {
   await page.goto(`${shop.url}/visits/${shop.lido}/test`)
@@ -31,7 +44,9 @@ test('a refused line is kept over a reload, holds nothing up, and is changed or 
   await page.getByTestId('send-again').click()
   await expect(page.getByRole('button', { name: 'more not kept' })).toHaveCount(0)
   await expect(page.getByTestId('refused')).toHaveCount(1)
-  await expect.poll(async () => (await findings(shop.url, shop.lido)).map(({ body }) => (body as { value?: number }).value)).toContain(236)
+  await expect
+    .poll(async () => (await findings(shop.url, shop.lido)).map(({ body }) => (body as { value?: number }).value))
+    .toContain(236)
   await page.getByTestId('drop-refused').click()
   await expect(page.getByTestId('refused')).toHaveCount(0)
   await page.getByTestId('dropped').getByRole('button', { name: 'Undo' }).click()
@@ -45,7 +60,13 @@ test('a refused line is kept over a reload, holds nothing up, and is changed or 
 test('a server that answers and cannot keep is not one that is away', async ({ page, shop }) => {
   await page.goto(`${shop.url}/visits/${shop.lido}/test`)
   await expect(page.getByTestId('journal')).toBeVisible()
-  await page.route('**/api/entries', (route) => route.fulfill({ status: 507, contentType: 'application/problem+json', body: JSON.stringify({ title: 'The disk is full: nothing of this was kept.', problems: [] }) }))
+  await page.route('**/api/entries', (route) =>
+    route.fulfill({
+      status: 507,
+      contentType: 'application/problem+json',
+      body: JSON.stringify({ title: 'The disk is full: nothing of this was kept.', problems: [] }),
+    }),
+  )
   await say(page, 'shaft free')
   await expect(page.getByTestId('reach')).toContainText('The server cannot keep lines just now.')
   await expect(page.getByTestId('reach')).toContainText('The disk is full')
@@ -80,7 +101,9 @@ test('what waits in all tabs is counted, and a device without room says so truly
   })
   await say(page, 'weep dry')
   await expect(page.getByTestId('storage-full')).toContainText('This device has no room left.')
-  await expect(page.getByTestId('storage-full')).toContainText('1 line is on this page alone: leave it open until it is sent')
+  await expect(page.getByTestId('storage-full')).toContainText(
+    '1 line is on this page alone: leave it open until it is sent',
+  )
   await shop.restart()
   await expect(page.getByTestId('storage-full')).toHaveCount(0, { timeout: 30_000 })
   await expect.poll(() => findings(shop.url, shop.lido)).toHaveLength(3)
@@ -88,9 +111,21 @@ test('what waits in all tabs is counted, and a device without room says so truly
 
 test('two devices that corrected one reading: both stand until one is chosen', async ({ page, shop }) => {
   const visit = testVisit()
-  const first = { ...visit.write('finding', { check: 'supply-voltage', value: 23.6, unit: 'V', stage: 'test' }), lamport: 2 }
-  const corrected = (value: number) => ({ ...visit.write('finding', { check: 'supply-voltage', value, unit: 'V', stage: 'test' }, first.id), lamport: 3 })
-  expect((await post(`${shop.url}/api/entries`, { entries: [{ ...visit.opened, lamport: 1 }, first, corrected(236), corrected(190)] })).status).toBe(200)
+  const first = {
+    ...visit.write('finding', { check: 'supply-voltage', value: 23.6, unit: 'V', stage: 'test' }),
+    lamport: 2,
+  }
+  const corrected = (value: number) => ({
+    ...visit.write('finding', { check: 'supply-voltage', value, unit: 'V', stage: 'test' }, first.id),
+    lamport: 3,
+  })
+  expect(
+    (
+      await post(`${shop.url}/api/entries`, {
+        entries: [{ ...visit.opened, lamport: 1 }, first, corrected(236), corrected(190)],
+      })
+    ).status,
+  ).toBe(200)
   await page.goto(`${shop.url}/visits/${visit.visitId}/test`)
   await expect(page.getByTestId('claim')).toHaveCount(2)
   await expect(page.getByTestId('journal-line').filter({ hasText: 'said in two ways, not settled' })).toHaveCount(2)
@@ -107,20 +142,43 @@ test('lines set aside are told on the Shop page; a file that knows the customer 
   const visit = testVisit()
   const file = join(own.path, 'journal.jsonl')
   writeFileSync(file, `${JSON.stringify(visit.opened)}\n`)
-  appendFileSync(file, `${JSON.stringify({ ...visit.write('note', { text: 'x', seenAndLeft: false }), at: '2026-02-30T10:00:00Z' })}\nnot json\n`)
+  appendFileSync(
+    file,
+    `${JSON.stringify({ ...visit.write('note', { text: 'x', seenAndLeft: false }), at: '2026-02-30T10:00:00Z' })}\nnot json\n`,
+  )
   const elsewhere = await serve(own.path)
   await page.goto(`${elsewhere.url}/shop`)
   await expect(page.getByTestId('journal-found')).toContainText('2 lines of journal.jsonl could not be taken in')
-  await expect(page.getByTestId('set-aside')).toHaveText([/line 2.*at: it must be an ISO instant that exists/, /line 3.*not JSON/])
+  await expect(page.getByTestId('set-aside')).toHaveText([
+    /line 2.*at: it must be an ISO instant that exists/,
+    /line 3.*not JSON/,
+  ])
   expect(readFileSync(join(own.path, 'journal.rejected.jsonl'), 'utf8').trim().split('\n')).toHaveLength(2)
   const body = visit.opened.body as { customer: object }
   const other = testVisit()
-  const taken = { format: 'pike-lamp-visit', version: 2, visitId: other.visitId, entries: [{ ...other.opened, body: { ...body, customer: { ...body.customer, phone: '555 0199' } } }], photos: [] }
-  await page.getByTestId('import-file').setInputFiles({ name: 'x.visit.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(taken)) })
+  const taken = {
+    format: 'pike-lamp-visit',
+    version: 2,
+    visitId: other.visitId,
+    entries: [{ ...other.opened, body: { ...body, customer: { ...body.customer, phone: '555 0199' } } }],
+    photos: [],
+  }
+  await page
+    .getByTestId('import-file')
+    .setInputFiles({ name: 'x.visit.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(taken)) })
   await expect(page.getByTestId('import-differs')).toContainText('here nothing, in the file 555 0199')
   await page.getByRole('button', { name: 'Take the file’s' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Millrace Lido')
-  await expect.poll(async () => ((await (await fetch(`${elsewhere.url}/api/machines`)).json()) as { machines: { customer: { phone?: string } }[] }).machines[0]?.customer.phone).toBe('555 0199')
+  await expect
+    .poll(
+      async () =>
+        (
+          (await (await fetch(`${elsewhere.url}/api/machines`)).json()) as {
+            machines: { customer: { phone?: string } }[]
+          }
+        ).machines[0]?.customer.phone,
+    )
+    .toBe('555 0199')
   await elsewhere.kill('SIGTERM')
   own.remove()
 })

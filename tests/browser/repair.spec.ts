@@ -3,17 +3,61 @@ import { expect, fixClock, NOW, test, visitOf, type Shop } from './shop'
 
 /** Writes the decision as the Decide page would, for repairs that stand far down its list. */
 async function decide(shop: Shop, visitId: string, option: string): Promise<void> {
-  const entry = { id: `0190b0b0-0000-7000-8000-${option.length.toString(16).padStart(12, '0')}`, visitId, kind: 'decision', at: new Date(NOW.getTime() + 1).toISOString(), author: 'test', body: { option } }
-  const response = await fetch(`${shop.url}/api/entries`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ entries: [entry] }) })
+  const entry = {
+    id: `0190b0b0-0000-7000-8000-${option.length.toString(16).padStart(12, '0')}`,
+    visitId,
+    kind: 'decision',
+    at: new Date(NOW.getTime() + 1).toISOString(),
+    author: 'test',
+    body: { option },
+  }
+  const response = await fetch(`${shop.url}/api/entries`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ entries: [entry] }),
+  })
   expect(response.status).toBe(200)
 }
 
 /** A well with a sealed pump, its capacitor inside, as a visit of its own. */
 async function sealedWell(shop: Shop): Promise<string> {
-  const [visitId, customerId, machineId] = ['0190b0b1-0000-7000-8000-000000000001', '0190b0b1-0000-7000-8000-000000000002', '0190b0b1-0000-7000-8000-000000000003']
-  const machine = { id: machineId, customerId, name: 'meadow well', kind: 'well-two-wire', construction: 'submersible-sealed', nameplate: { volts: 230, hertz: 60, motorType: 'permanent-split', horsepower: 0.5 }, installation: { wellDepthMetres: 30, onlySupply: true } }
-  const body = { customer: { id: customerId, name: 'Upper Meadow', place: 'Sheep Lane' }, machine, scheduledAt: NOW.toISOString(), plannedMinutes: 120, callerSays: 'hums, no water' }
-  const response = await fetch(`${shop.url}/api/entries`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ entries: [{ id: '0190b0b1-0000-7000-8000-000000000004', visitId, kind: 'visit-opened', at: NOW.toISOString(), author: 'test', body }] }) })
+  const [visitId, customerId, machineId] = [
+    '0190b0b1-0000-7000-8000-000000000001',
+    '0190b0b1-0000-7000-8000-000000000002',
+    '0190b0b1-0000-7000-8000-000000000003',
+  ]
+  const machine = {
+    id: machineId,
+    customerId,
+    name: 'meadow well',
+    kind: 'well-two-wire',
+    construction: 'submersible-sealed',
+    nameplate: { volts: 230, hertz: 60, motorType: 'permanent-split', horsepower: 0.5 },
+    installation: { wellDepthMetres: 30, onlySupply: true },
+  }
+  const body = {
+    customer: { id: customerId, name: 'Upper Meadow', place: 'Sheep Lane' },
+    machine,
+    scheduledAt: NOW.toISOString(),
+    plannedMinutes: 120,
+    callerSays: 'hums, no water',
+  }
+  const response = await fetch(`${shop.url}/api/entries`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({
+      entries: [
+        {
+          id: '0190b0b1-0000-7000-8000-000000000004',
+          visitId,
+          kind: 'visit-opened',
+          at: NOW.toISOString(),
+          author: 'test',
+          body,
+        },
+      ],
+    }),
+  })
   expect(response.status).toBe(200)
   return visitId
 }
@@ -30,9 +74,18 @@ async function until(page: Page, words: string): Promise<void> {
 }
 
 for (const [name, machine, option] of [
-  ['a seal on the nursery’s circulation pump', 'raceway 3', 'replace-shaft-seal'], ['a motor swap on a band-clamp pump', 'filter pump 2', 'swap-motor'], ['bearings on the bench', 'filter pump 2', 'bearings-and-seal'], ['a sump pump with another outlet', 'cellar sump', 'swap-sump-pump'], ['a well motor, the string up', 'deep well', 'replace-two-wire-motor'], ['a sealed submersible’s capacitor', 'meadow well', 'sealed-capacitor'],
+  ['a seal on the nursery’s circulation pump', 'raceway 3', 'replace-shaft-seal'],
+  ['a motor swap on a band-clamp pump', 'filter pump 2', 'swap-motor'],
+  ['bearings on the bench', 'filter pump 2', 'bearings-and-seal'],
+  ['a sump pump with another outlet', 'cellar sump', 'swap-sump-pump'],
+  ['a well motor, the string up', 'deep well', 'replace-two-wire-motor'],
+  ['a sealed submersible’s capacitor', 'meadow well', 'sealed-capacitor'],
 ] as const) {
-  test(`${name}: down, a stuck joint, a damage, an unequal count, left and taken up again, and an empty tray`, async ({ page, shop, problems }) => {
+  test(`${name}: down, a stuck joint, a damage, an unequal count, left and taken up again, and an empty tray`, async ({
+    page,
+    shop,
+    problems,
+  }) => {
     await fixClock(page)
     const visit = machine === 'meadow well' ? await sealedWell(shop) : await visitOf(shop.url, machine)
     await decide(shop, visit, option)
@@ -52,7 +105,10 @@ for (const [name, machine, option] of [
     // Left here: another page shows the same step and the same tray.
     const [step, tray] = [await title(page).innerText(), await page.getByTestId('tray').innerText()]
     await page.getByTestId('step-done').click()
-    await page.getByRole('button', { name: /^undo step/ }).last().click()
+    await page
+      .getByRole('button', { name: /^undo step/ })
+      .last()
+      .click()
     await expect(title(page)).toHaveText(step)
     await page.waitForTimeout(400)
     await page.reload()
@@ -69,7 +125,12 @@ for (const [name, machine, option] of [
       const now = await title(page).innerText()
       if (now === 'Everything is back') break
       const more = page.getByTestId('lamp').getByRole('button', { name: '1', exact: true })
-      if (!disagreed && (await page.getByTestId('lamp').innerText()).includes('How many go in?') && await more.isVisible() && (await more.getAttribute('aria-pressed')) === 'false') {
+      if (
+        !disagreed &&
+        (await page.getByTestId('lamp').innerText()).includes('How many go in?') &&
+        (await more.isVisible()) &&
+        (await more.getAttribute('aria-pressed')) === 'false'
+      ) {
         await more.click()
         await expect(page.getByTestId('step-done')).toBeDisabled()
         await page.getByTestId('count-reason').fill('one stripped, renewed tomorrow')
@@ -92,7 +153,10 @@ async function repairing(page: Page, shop: Shop, machine: string, option: string
   return visit
 }
 
-test('the left-handed lock screw is said in words and by its arrow; a damage found is on the list; what is left in the tray is asked for at the hand-over', async ({ page, shop }) => {
+test('the left-handed lock screw is said in words and by its arrow; a damage found is on the list; what is left in the tray is asked for at the hand-over', async ({
+  page,
+  shop,
+}) => {
   await fixClock(page)
   const visit = await repairing(page, shop, 'garden pool pump', 'replace-shaft-seal')
   await until(page, 'Lock screw out')
@@ -117,8 +181,22 @@ test('a count that is otherwise than usual is remembered by the machine', async 
   // Two more short ones than usual: each place is counted on its own, and asked for on its own on the way back.
   for (let turn = 0; turn < 2; turn++) await page.getByRole('button', { name: 'one more, short' }).click()
   await page.getByTestId('step-done').click()
-  const joints = async () => ((await (await fetch(`${shop.url}/api/visits/${visit}`)).json()) as { entries: { kind: string; body: { machine?: { joints?: object[] } } }[] }).entries.findLast(({ kind }) => kind === 'machine-set')?.body.machine?.joints
-  await expect.poll(joints).toEqual([{ joint: 'cover-bolts', count: 8, places: [{ place: 'short', count: 6 }, { place: 'long, with nuts', count: 2 }] }])
+  const joints = async () =>
+    (
+      (await (await fetch(`${shop.url}/api/visits/${visit}`)).json()) as {
+        entries: { kind: string; body: { machine?: { joints?: object[] } } }[]
+      }
+    ).entries.findLast(({ kind }) => kind === 'machine-set')?.body.machine?.joints
+  await expect.poll(joints).toEqual([
+    {
+      joint: 'cover-bolts',
+      count: 8,
+      places: [
+        { place: 'short', count: 6 },
+        { place: 'long, with nuts', count: 2 },
+      ],
+    },
+  ])
   await expect(page.getByTestId('tray')).toContainText('short: 6 · long, with nuts: 2')
   await until(page, 'Cover bolts in')
   await page.getByRole('button', { name: 'one less, short' }).click()
@@ -131,7 +209,10 @@ test('a count that is otherwise than usual is remembered by the machine', async 
   await expect(title(page)).not.toContainText('Cover bolts in')
 })
 
-test('a cracked plate met on the way is a finding: its work and its price join, and what was written stands in the tray and at the way back', async ({ page, shop }) => {
+test('a cracked plate met on the way is a finding: its work and its price join, and what was written stands in the tray and at the way back', async ({
+  page,
+  shop,
+}) => {
   await fixClock(page)
   const visit = await repairing(page, shop, 'garden pool pump', 'replace-shaft-seal')
   await until(page, 'Cover bolts out')
@@ -161,7 +242,11 @@ test('the page stays at the lamp from step to step', async ({ page, shop }) => {
   await expect(title(page)).toBeInViewport()
 })
 
-test('the nursery: water off first of all, a spare in at once, the rest on the bench, and the plan on paper', async ({ page, shop, problems }) => {
+test('the nursery: water off first of all, a spare in at once, the rest on the bench, and the plan on paper', async ({
+  page,
+  shop,
+  problems,
+}) => {
   await fixClock(page)
   await repairing(page, shop, 'raceway 3', 'replace-shaft-seal')
   await expect(page.getByTestId('downtime')).toContainText('Fish first')
@@ -180,7 +265,10 @@ test('the nursery: water off first of all, a spare in at once, the rest on the b
   expect(problems).toEqual([])
 })
 
-test('another outlet height is measured where it is met, and its pipe, cement and cure are in the plan; it is different is remembered', async ({ page, shop }) => {
+test('another outlet height is measured where it is met, and its pipe, cement and cure are in the plan; it is different is remembered', async ({
+  page,
+  shop,
+}) => {
   await fixClock(page)
   await repairing(page, shop, 'cellar sump', 'swap-sump-pump')
   await until(page, 'Check valve open')
@@ -201,11 +289,16 @@ test('another outlet height is measured where it is met, and its pipe, cement an
   await expect(page.getByTestId('lamp')).toContainText('38 mm longer')
 })
 
-test('the shop’s way is set once, and the steps, the paper and the sheet follow; its own times stand beside the estimate', async ({ page, shop }) => {
+test('the shop’s way is set once, and the steps, the paper and the sheet follow; its own times stand beside the estimate', async ({
+  page,
+  shop,
+}) => {
   await fixClock(page)
   await page.goto(`${shop.url}/shop`)
   await page.getByTestId('school-threads').getByRole('radio', { name: 'thread compound', exact: true }).click()
-  await expect(page.getByTestId('school-threads').getByRole('radio', { name: 'thread compound', exact: true })).toHaveAttribute('aria-checked', 'true')
+  await expect(
+    page.getByTestId('school-threads').getByRole('radio', { name: 'thread compound', exact: true }),
+  ).toHaveAttribute('aria-checked', 'true')
   await expect(page.getByTestId('own-times')).toContainText('timed')
   const visit = await repairing(page, shop, 'spray jet pump', 'pressure-gauge')
   await until(page, 'Gauge on')

@@ -8,31 +8,45 @@ import { serve, temporaryFolder, type Served } from '../server/serve'
 /** The instant that the tests call now: a Tuesday in May, before the lido's visit. */
 export const NOW = new Date(2026, 4, 12, 9, 40)
 
-export interface Shop extends Served { lido: string; restart: () => Promise<void>; stop: () => Promise<void> }
+export interface Shop extends Served {
+  lido: string
+  restart: () => Promise<void>
+  stop: () => Promise<void>
+}
 
 /** The made-up shop on the production build, one for each test worker's file, its clock fixed. */
 export const test = base.extend<{ shop: Shop; problems: string[] }, { seeded: string }>({
-  // eslint-disable-next-line no-empty-pattern -- the runner reads the first parameter’s pattern
-  seeded: [async ({}, use) => {
-    const folder = temporaryFolder()
-    const entries = await seedDemo(NOW)
-    mkdirSync(folder.path, { recursive: true })
-    writeFileSync(join(folder.path, 'journal.jsonl'), entries.map((entry: object) => `${JSON.stringify(entry)}\n`).join(''))
-    const first = await serve(folder.path)
-    await first.kill('SIGTERM')
-    await use(folder.path)
-    folder.remove()
-  }, { scope: 'worker' }],
+  seeded: [
+    // eslint-disable-next-line no-empty-pattern -- the runner reads the first parameter’s pattern
+    async ({}, use) => {
+      const folder = temporaryFolder()
+      const entries = await seedDemo(NOW)
+      mkdirSync(folder.path, { recursive: true })
+      writeFileSync(
+        join(folder.path, 'journal.jsonl'),
+        entries.map((entry: object) => `${JSON.stringify(entry)}\n`).join(''),
+      )
+      const first = await serve(folder.path)
+      await first.kill('SIGTERM')
+      await use(folder.path)
+      folder.remove()
+    },
+    { scope: 'worker' },
+  ],
   shop: async ({ seeded }, use) => {
     const own = temporaryFolder()
     execFileSync('cp', ['-R', `${seeded}/.`, own.path])
     let server = await serve(own.path, { PIKE_LAMP_NOW: NOW.toISOString() })
     const port = new URL(server.url).port
     const shop = {
-      get url() { return server.url },
+      get url() {
+        return server.url
+      },
       lido: '',
       stop: async () => server.kill('SIGKILL'),
-      restart: async () => { server = await serve(own.path, { PIKE_LAMP_NOW: NOW.toISOString(), PORT: port, NITRO_PORT: port }) },
+      restart: async () => {
+        server = await serve(own.path, { PIKE_LAMP_NOW: NOW.toISOString(), PORT: port, NITRO_PORT: port })
+      },
     } as unknown as Shop
     shop.lido = await visitOf(server.url, 'filter pump 2')
     await use(shop)
@@ -42,7 +56,9 @@ export const test = base.extend<{ shop: Shop; problems: string[] }, { seeded: st
   /** Console errors and page errors; a test that expects none says so at its end. */
   problems: async ({ page }, use) => {
     const problems: string[] = []
-    page.on('console', (message) => { if (message.type() === 'error') problems.push(message.text()) })
+    page.on('console', (message) => {
+      if (message.type() === 'error') problems.push(message.text())
+    })
     page.on('pageerror', (error) => problems.push(error.message))
     await use(problems)
   },
@@ -51,7 +67,9 @@ export { expect }
 
 export async function visitOf(url: string, machine: string): Promise<string> {
   const from = new Date(NOW.getFullYear(), NOW.getMonth(), NOW.getDate())
-  const day = (await (await fetch(`${url}/api/day?from=${from.toISOString()}&to=${new Date(from.getTime() + 86_400_000).toISOString()}`)).json()) as { visits: { id: string; machine: { name: string } }[] }
+  const day = (await (
+    await fetch(`${url}/api/day?from=${from.toISOString()}&to=${new Date(from.getTime() + 86_400_000).toISOString()}`)
+  ).json()) as { visits: { id: string; machine: { name: string } }[] }
   return day.visits.find((visit) => visit.machine.name === machine)?.id ?? ''
 }
 

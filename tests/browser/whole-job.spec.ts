@@ -4,7 +4,10 @@ import { join } from 'node:path'
 import { temporaryFolder } from '../server/serve'
 import { expect, fixClock, say, test } from './shop'
 
-const PIXEL = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64')
+const PIXEL = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  'base64',
+)
 
 test('the humming pool pump, from the call to the sheet', async ({ page, shop, problems }) => {
   await fixClock(page)
@@ -26,7 +29,12 @@ test('the humming pool pump, from the call to the sheet', async ({ page, shop, p
   // Safe: a line that is not dead is not passed; the bleed time is computed
   await page.getByTestId('gate-power-off').getByRole('button').click()
   const dead = page.getByTestId('gate-proved-dead')
-  for (const [line, volts] of [['line 1 to ground', '118'], ['line 2 to ground', '0'], ['line to line', '0.2']] as const) await dead.getByLabel(`${line}, volts`).fill(volts)
+  for (const [line, volts] of [
+    ['line 1 to ground', '118'],
+    ['line 2 to ground', '0'],
+    ['line to line', '0.2'],
+  ] as const)
+    await dead.getByLabel(`${line}, volts`).fill(volts)
   await dead.getByRole('button', { name: 'Proved dead' }).click()
   await expect(dead.getByRole('alert')).toContainText('118 V is not dead')
   await dead.getByLabel('line 1 to ground, volts').fill('0')
@@ -93,7 +101,18 @@ test('the humming pool pump, from the call to the sheet', async ({ page, shop, p
   await page.getByTestId('joint-end').click()
 
   // Prove
-  for (const proof of ['shaft free', 'prime holds', 'pot full', 'supply 237', 'loaded 234', 'running 6.7 a', 'weep dry', 'listen quiet', 'run cap 30.2']) await say(page, proof)
+  for (const proof of [
+    'shaft free',
+    'prime holds',
+    'pot full',
+    'supply 237',
+    'loaded 234',
+    'running 6.7 a',
+    'weep dry',
+    'listen quiet',
+    'run cap 30.2',
+  ])
+    await say(page, proof)
   await expect(page.getByTestId('lamp-title')).toHaveText('It is proved')
   await expect(page.getByTestId('proof-amps')).toContainText('6.7 A')
   await page.getByTestId('joint-end').click()
@@ -103,16 +122,42 @@ test('the humming pool pump, from the call to the sheet', async ({ page, shop, p
   await page.getByLabel('Next date').fill('2027-05-12')
   await page.getByTestId('hand-over').click()
   const sheet = page.getByTestId('sheet')
-  for (const words of ['Replace the run capacitor: done', '27 μF, failed', '30.2 μF, sound', 'the foot is cracked', 'listen to it when the season opens', 'Wednesday 12 May 2027', 'local codes']) await expect(sheet).toContainText(words)
+  for (const words of [
+    'Replace the run capacitor: done',
+    '27 μF, failed',
+    '30.2 μF, sound',
+    'the foot is cracked',
+    'listen to it when the season opens',
+    'Wednesday 12 May 2027',
+    'local codes',
+  ])
+    await expect(sheet).toContainText(words)
   const folder = temporaryFolder()
   const file = join(folder.path, 'sheet.pdf')
-  await expect.poll(async () => {
-    writeFileSync(file, await (await page.request.get(`${shop.url}/api/visits/${shop.lido}/sheet.pdf`)).body())
-    return execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' })
-  }).toContain('listen to it when the season opens')
+  await expect
+    .poll(async () => {
+      writeFileSync(file, await (await page.request.get(`${shop.url}/api/visits/${shop.lido}/sheet.pdf`)).body())
+      return execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' })
+    })
+    .toContain('listen to it when the season opens')
   const text = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' })
-  for (const words of ['Millrace Lido: filter pump 2', '27 μF, failed', '30.2 μF, sound', '28.2 to 31.8 μF', 'the foot is cracked', 'Replace the run capacitor: done', 'NEMA MG 1']) expect(text).toContain(words)
-  expect(execFileSync('pdffonts', [file], { encoding: 'utf8' }).split('\n').slice(2).filter(Boolean).every((row) => row.includes(' yes yes '))).toBe(true)
+  for (const words of [
+    'Millrace Lido: filter pump 2',
+    '27 μF, failed',
+    '30.2 μF, sound',
+    '28.2 to 31.8 μF',
+    'the foot is cracked',
+    'Replace the run capacitor: done',
+    'NEMA MG 1',
+  ])
+    expect(text).toContain(words)
+  expect(
+    execFileSync('pdffonts', [file], { encoding: 'utf8' })
+      .split('\n')
+      .slice(2)
+      .filter(Boolean)
+      .every((row) => row.includes(' yes yes ')),
+  ).toBe(true)
   folder.remove()
 
   // The Day knows that it is done
@@ -144,7 +189,10 @@ test('the lamp passes over a check that cannot be made here', async ({ page, sho
 test('tapping a part shows its readings, its history as a chart, and its checks', async ({ page, shop }) => {
   await fixClock(page)
   await page.goto(`${shop.url}/visits/${shop.lido}/test`)
-  const part = page.viewportSize()?.width === 390 ? page.getByRole('button', { name: /run capacitor$/ }) : page.getByTestId('part-run-capacitor').locator('text').first()
+  const part =
+    page.viewportSize()?.width === 390
+      ? page.getByRole('button', { name: /run capacitor$/ })
+      : page.getByTestId('part-run-capacitor').locator('text').first()
   await part.first().click()
   const panel = page.getByTestId('part-panel')
   await expect(panel).toContainText('28.9 μF')

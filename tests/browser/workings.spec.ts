@@ -4,50 +4,78 @@ import { expect, fixClock, test, visitOf } from './shop'
 
 /** Each question at a machine of the demo: where its numbers are from, and one number to change. */
 const ASKED = [
-  { id: 'which-sump-pump', machine: 'cellar sump', change: ['inflowLitresPerSecond', '20'], pull: 'pull-on-level' }, { id: 'well-pressure', machine: 'deep well', change: ['stages', '14'], pull: 'pull-lift' }, { id: 'stages-and-motor', machine: 'deep well', change: ['flowLitresPerSecond', '8'], pull: 'pull-lift' },
-  { id: 'jet-lift', machine: 'spray jet pump', change: ['altitudeMetres', '1500'], pull: 'pull-lift' }, { id: 'tank-and-charge', machine: 'spray jet pump', change: ['tankLitres', '60'], pull: 'pull-precharge' }, { id: 'wire-size', machine: 'deep well', change: ['amps', '9'], pull: 'pull-distance' },
-  { id: 'string-to-pull', machine: 'deep well', change: ['pumpKg', '40'], pull: 'pull-water-level' }, { id: 'where-water-goes', machine: 'raceway 3', change: ['pipeMetres', '60'], pull: 'pull-siphon-break' }, { id: 'speed-saving', machine: 'filter pump 2', change: ['poolLitres', '30000'], pull: 'pull-speed' }, { id: 'capacitor-from-van', machine: 'filter pump 2', change: ['wantedMicrofarads', '25'] },
+  { id: 'which-sump-pump', machine: 'cellar sump', change: ['inflowLitresPerSecond', '20'], pull: 'pull-on-level' },
+  { id: 'well-pressure', machine: 'deep well', change: ['stages', '14'], pull: 'pull-lift' },
+  { id: 'stages-and-motor', machine: 'deep well', change: ['flowLitresPerSecond', '8'], pull: 'pull-lift' },
+  { id: 'jet-lift', machine: 'spray jet pump', change: ['altitudeMetres', '1500'], pull: 'pull-lift' },
+  { id: 'tank-and-charge', machine: 'spray jet pump', change: ['tankLitres', '60'], pull: 'pull-precharge' },
+  { id: 'wire-size', machine: 'deep well', change: ['amps', '9'], pull: 'pull-distance' },
+  { id: 'string-to-pull', machine: 'deep well', change: ['pumpKg', '40'], pull: 'pull-water-level' },
+  { id: 'where-water-goes', machine: 'raceway 3', change: ['pipeMetres', '60'], pull: 'pull-siphon-break' },
+  { id: 'speed-saving', machine: 'filter pump 2', change: ['poolLitres', '30000'], pull: 'pull-speed' },
+  { id: 'capacitor-from-van', machine: 'filter pump 2', change: ['wantedMicrofarads', '25'] },
 ] as const
 
-const input = (page: Page) => JSON.parse(new URL(page.url()).searchParams.get('with') ?? '{}') as Record<string, unknown>
-const lamp = (id: string, given: object) => JSON.parse(execFileSync('node', ['scripts/lamp.mjs', id, '-'], { input: JSON.stringify(given), encoding: 'utf8' })) as { answer: string; steps: string[] }
+const input = (page: Page) =>
+  JSON.parse(new URL(page.url()).searchParams.get('with') ?? '{}') as Record<string, unknown>
+const lamp = (id: string, given: object) =>
+  JSON.parse(
+    execFileSync('node', ['scripts/lamp.mjs', id, '-'], { input: JSON.stringify(given), encoding: 'utf8' }),
+  ) as { answer: string; steps: string[] }
 
-test('each question: from its machine, pulled, in both systems, kept in the visit, and asked again by its link', async ({ page, shop, problems }) => {
+test('each question: from its machine, pulled, in both systems, kept in the visit, and asked again by its link', async ({
+  page,
+  shop,
+  problems,
+}) => {
   test.setTimeout(300_000)
   await fixClock(page)
-  for (const { id, machine, change: [field, value], ...rest } of ASKED) await test.step(id, async () => {
-    const visit = await visitOf(shop.url, machine)
-    await page.goto(`${shop.url}/workings/${id}?visit=${visit}`)
-    await expect(page.getByTestId('keep-it')).toBeVisible()
-    await expect(page.getByTestId('answer')).not.toBeEmpty()
-    await page.getByTestId(`assume-${field}`).locator('input').fill(value)
-    await expect.poll(() => page.url()).toContain('with=')
-    if ('pull' in rest) {
-      const before = page.url()
-      await page.getByTestId(rest.pull).first().focus()
-      for (let turn = 0; turn < 3; turn++) await page.keyboard.press('ArrowUp')
-      await expect.poll(() => page.url()).not.toBe(before)
-    }
-    // In metric the page’s words are those of the command line.
-    if (!(await page.getByTestId('units').getAttribute('aria-label'))?.includes('US')) await page.getByTestId('units').click()
-    const said = lamp(id, input(page))
-    const plain = (text: string) => text.replace(/\$/g, '').replace(/(\d),(\d{3})/g, '$1$2').replace(/\s+/g, ' ')
-    const answer = await page.getByTestId('answer').innerText()
-    if (id !== 'speed-saving') {
-      expect(plain(answer)).toContain(plain(said.answer))
-      expect((await page.getByTestId('steps').locator('li').allInnerTexts()).map(plain)).toEqual(said.steps.map(plain))
-    }
-    await page.getByTestId('units').click()
-    const us = await page.getByTestId('answer').innerText()
-    if (!['capacitor-from-van', 'speed-saving', 'wire-size'].includes(id)) expect(us).not.toBe(answer)
-    await page.getByTestId('keep-it').click()
-    await expect(page.getByTestId('kept')).toContainText(machine)
-    const link = page.url()
-    await page.goto(`${shop.url}/visits/${visit}/hand-over`)
-    await expect(page.getByTestId('sheet-workings')).toContainText(us.trim())
-    await page.goto(link)
-    await expect(page.getByTestId('answer')).toHaveText(us)
-  })
+  for (const {
+    id,
+    machine,
+    change: [field, value],
+    ...rest
+  } of ASKED)
+    await test.step(id, async () => {
+      const visit = await visitOf(shop.url, machine)
+      await page.goto(`${shop.url}/workings/${id}?visit=${visit}`)
+      await expect(page.getByTestId('keep-it')).toBeVisible()
+      await expect(page.getByTestId('answer')).not.toBeEmpty()
+      await page.getByTestId(`assume-${field}`).locator('input').fill(value)
+      await expect.poll(() => page.url()).toContain('with=')
+      if ('pull' in rest) {
+        const before = page.url()
+        await page.getByTestId(rest.pull).first().focus()
+        for (let turn = 0; turn < 3; turn++) await page.keyboard.press('ArrowUp')
+        await expect.poll(() => page.url()).not.toBe(before)
+      }
+      // In metric the page’s words are those of the command line.
+      if (!(await page.getByTestId('units').getAttribute('aria-label'))?.includes('US'))
+        await page.getByTestId('units').click()
+      const said = lamp(id, input(page))
+      const plain = (text: string) =>
+        text
+          .replace(/\$/g, '')
+          .replace(/(\d),(\d{3})/g, '$1$2')
+          .replace(/\s+/g, ' ')
+      const answer = await page.getByTestId('answer').innerText()
+      if (id !== 'speed-saving') {
+        expect(plain(answer)).toContain(plain(said.answer))
+        expect((await page.getByTestId('steps').locator('li').allInnerTexts()).map(plain)).toEqual(
+          said.steps.map(plain),
+        )
+      }
+      await page.getByTestId('units').click()
+      const us = await page.getByTestId('answer').innerText()
+      if (!['capacitor-from-van', 'speed-saving', 'wire-size'].includes(id)) expect(us).not.toBe(answer)
+      await page.getByTestId('keep-it').click()
+      await expect(page.getByTestId('kept')).toContainText(machine)
+      const link = page.url()
+      await page.goto(`${shop.url}/visits/${visit}/hand-over`)
+      await expect(page.getByTestId('sheet-workings')).toContainText(us.trim())
+      await page.goto(link)
+      await expect(page.getByTestId('answer')).toHaveText(us)
+    })
   expect(problems).toEqual([])
 })
 
@@ -60,7 +88,9 @@ test('dragging a point never holds the page, and the picture follows', async ({ 
   await page.evaluate(() => {
     const long: number[] = []
     ;(window as unknown as { long: number[] }).long = long
-    new PerformanceObserver((list) => { for (const entry of list.getEntries()) long.push(entry.duration) }).observe({ entryTypes: ['longtask'] })
+    new PerformanceObserver((list) => {
+      for (const entry of list.getEntries()) long.push(entry.duration)
+    }).observe({ entryTypes: ['longtask'] })
   })
   const before = await page.getByTestId('answer').innerText()
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
@@ -75,7 +105,10 @@ test('dragging a point never holds the page, and the picture follows', async ({ 
   expect(long.length).toBeLessThan(5)
 })
 
-test('ten thousand tries show how far they are, can be stopped, and end in shares; one number is followed', async ({ page, shop }) => {
+test('ten thousand tries show how far they are, can be stopped, and end in shares; one number is followed', async ({
+  page,
+  shop,
+}) => {
   await page.goto(`${shop.url}/workings/jet-lift`)
   await page.getByTestId('shake').click()
   await page.getByTestId('stop').click()

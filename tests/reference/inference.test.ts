@@ -9,8 +9,15 @@ import { DEFAULT_RATES } from '#core/knowledge/rates'
 import { MOTOR_TYPES, type MotorType } from '#core/knowledge/vocabulary'
 import openChecks from './open-checks.json'
 
-const FINDINGS: Finding[] = [{ check: 'supply-voltage', value: 236 }, { check: 'shaft-turn', outcome: 'free' }, { check: 'listen', outcome: 'hum' }, { check: 'winding-resistance', leads: 'run-common', value: 2.1 }, { check: 'insulation-resistance', value: 180, celsius: 22 }]
-const model = (motorType: MotorType): DiagnosisModel => buildModel({ kind: 'pool', ageYears: 8, nameplate: { volts: 230, motorType, horsepower: 1 } })
+const FINDINGS: Finding[] = [
+  { check: 'supply-voltage', value: 236 },
+  { check: 'shaft-turn', outcome: 'free' },
+  { check: 'listen', outcome: 'hum' },
+  { check: 'winding-resistance', leads: 'run-common', value: 2.1 },
+  { check: 'insulation-resistance', value: 180, celsius: 22 },
+]
+const model = (motorType: MotorType): DiagnosisModel =>
+  buildModel({ kind: 'pool', ageYears: 8, nameplate: { volts: 230, motorType, horsepower: 1 } })
 
 /** The posterior by the plain definition, written apart from the engine: products, no logarithms. */
 function bruteForce(made: DiagnosisModel, complaints: string[], findings: Finding[]): number[] {
@@ -28,27 +35,55 @@ describe('the posterior', () => {
   it.each(Object.keys(MOTOR_TYPES) as MotorType[])('equals brute force to 1e-9 for %s', (motorType) => {
     const made = model(motorType)
     const { probabilities } = infer(made, { complaints: ['hums-no-start', 'trips-breaker'], findings: FINDINGS })
-    bruteForce(made, ['hums-no-start', 'trips-breaker'], FINDINGS).forEach((expected, h) => expect(Math.abs((probabilities[h] as number) - expected)).toBeLessThan(1e-9))
+    bruteForce(made, ['hums-no-start', 'trips-breaker'], FINDINGS).forEach((expected, h) =>
+      expect(Math.abs((probabilities[h] as number) - expected)).toBeLessThan(1e-9),
+    )
   })
 
   it('equals an independent Bayesian library to 1e-9 (bayesjs, enumeration), over the single faults', () => {
     const made = model('capacitor-start-run')
     const singles = [...made.hypotheses.keys()].filter((h) => made.hypotheses[h]?.faults.length === 1)
     const mass = singles.reduce((sum, h) => sum + (made.priors[h] as number), 0)
-    let network: INetwork = addNode({}, { id: 'CAUSE', states: singles.map((h) => `h${h}`), parents: [], cpt: Object.fromEntries(singles.map((h) => [`h${h}`, (made.priors[h] as number) / mass])) })
-    const seen = [{ check: 'shaft-turn', outcome: 'free' }, { check: 'listen', outcome: 'hum' }, { check: 'weep-hole', outcome: 'dry' }]
+    let network: INetwork = addNode(
+      {},
+      {
+        id: 'CAUSE',
+        states: singles.map((h) => `h${h}`),
+        parents: [],
+        cpt: Object.fromEntries(singles.map((h) => [`h${h}`, (made.priors[h] as number) / mass])),
+      },
+    )
+    const seen = [
+      { check: 'shaft-turn', outcome: 'free' },
+      { check: 'listen', outcome: 'hum' },
+      { check: 'weep-hole', outcome: 'dry' },
+    ]
     for (const { check } of seen) {
       const row = made.checks.find((candidate) => candidate.check === check) as DiagnosisModel['checks'][number]
-      const cpt = singles.map((h) => ({ when: { CAUSE: `h${h}` }, then: Object.fromEntries(row.states.map(({ id }, s) => [id, row.rows[h * row.states.length + s] as number])) }))
+      const cpt = singles.map((h) => ({
+        when: { CAUSE: `h${h}` },
+        then: Object.fromEntries(row.states.map(({ id }, s) => [id, row.rows[h * row.states.length + s] as number])),
+      }))
       network = addNode(network, { id: check, states: row.states.map(({ id }) => id), parents: ['CAUSE'], cpt })
     }
     const given = Object.fromEntries(seen.map(({ check, outcome }) => [check, outcome]))
     const { probabilities } = infer(made, { findings: seen })
     const ours = singles.reduce((sum, h) => sum + (probabilities[h] as number), 0)
-    const compared = ['run-capacitor-failed', 'start-capacitor-failed', 'start-switch-failed', 'motor-seized', 'bearings-worn', 'nothing-wrong']
+    const compared = [
+      'run-capacitor-failed',
+      'start-capacitor-failed',
+      'start-switch-failed',
+      'motor-seized',
+      'bearings-worn',
+      'nothing-wrong',
+    ]
     for (const fault of compared) {
       const h = singles.find((index) => made.hypotheses[index]?.faults[0] === fault) as number
-      expect(Math.abs((probabilities[h] as number) / ours - inferences.enumeration.infer(network, { CAUSE: `h${h}` }, given))).toBeLessThan(1e-9)
+      expect(
+        Math.abs(
+          (probabilities[h] as number) / ours - inferences.enumeration.infer(network, { CAUSE: `h${h}` }, given),
+        ),
+      ).toBeLessThan(1e-9)
     }
   })
 })
@@ -58,33 +93,73 @@ describe('the value of a check', () => {
     const made = model('permanent-split')
     const losses = lossTable(made, DEFAULT_RATES)
     const { probabilities } = infer(made, { complaints: ['hums-no-start'], findings: FINDINGS.slice(0, 2) })
-    const ranking = rankChecks(made, { now: losses, opened: losses }, probabilities, { held: new Set(), done: new Set(['supply-voltage']), skipped: new Set(), notAsked: new Set(), rates: DEFAULT_RATES })
+    const ranking = rankChecks(made, { now: losses, opened: losses }, probabilities, {
+      held: new Set(),
+      done: new Set(['supply-voltage']),
+      skipped: new Set(),
+      notAsked: new Set(),
+      rates: DEFAULT_RATES,
+    })
     const { indices, probabilities: active } = activeHypotheses(probabilities)
     const spread = new Float64Array(probabilities.length)
-    indices.forEach((index, i) => { spread[index] = active[i] as number })
+    indices.forEach((index, i) => {
+      spread[index] = active[i] as number
+    })
     const now = Math.min(...expectedLosses(losses, spread))
     const long = ranking.filter(({ minutes }) => minutes > 1.5)
     expect(long.length).toBeGreaterThan(5)
     for (const { check, worth } of long) {
-      const after = check.states.map((_, s) => {
-        const weights = spread.map((probability, h) => probability * (check.rows[h * check.states.length + s] as number))
-        return Math.min(...expectedLosses(losses, weights))
-      }).reduce((sum, value) => sum + value, 0)
+      const after = check.states
+        .map((_, s) => {
+          const weights = spread.map(
+            (probability, h) => probability * (check.rows[h * check.states.length + s] as number),
+          )
+          return Math.min(...expectedLosses(losses, weights))
+        })
+        .reduce((sum, value) => sum + value, 0)
       expect(worth).toBeCloseTo(now - after, 6)
     }
   })
 
   it('finds the information gains of the published worked cases (shared checks O-BAY-01 and O-BAY-02)', () => {
     for (const id of ['O-BAY-01', 'O-BAY-02']) {
-      const given = openChecks.find((each) => each.id === id) as unknown as { given: { prior: Record<string, number>; tests: Record<string, { states: string[]; given: Record<string, number[]> }>; evidence: Record<string, string>; candidate_tests: string[] }; expect: { posterior: Record<string, number>; eig_bits: Record<string, number> } }
+      const given = openChecks.find((each) => each.id === id) as unknown as {
+        given: {
+          prior: Record<string, number>
+          tests: Record<string, { states: string[]; given: Record<string, number[]> }>
+          evidence: Record<string, string>
+          candidate_tests: string[]
+        }
+        expect: { posterior: Record<string, number>; eig_bits: Record<string, number> }
+      }
       const causes = Object.keys(given.given.prior)
-      const weights = causes.map((cause) => Object.entries(given.given.evidence).reduce((weight, [test, state]) => weight * (given.given.tests[test]?.given[cause]?.[given.given.tests[test]?.states.indexOf(state) as number] as number), given.given.prior[cause] as number))
+      const weights = causes.map((cause) =>
+        Object.entries(given.given.evidence).reduce(
+          (weight, [test, state]) =>
+            weight *
+            (given.given.tests[test]?.given[cause]?.[
+              given.given.tests[test]?.states.indexOf(state) as number
+            ] as number),
+          given.given.prior[cause] as number,
+        ),
+      )
       const sum = weights.reduce((total, weight) => total + weight, 0)
-      const posterior = { indices: Int32Array.from(causes.keys()), probabilities: Float64Array.from(weights, (weight) => weight / sum) }
-      causes.forEach((cause, h) => expect(posterior.probabilities[h]).toBeCloseTo(given.expect.posterior[cause] as number, 5))
+      const posterior = {
+        indices: Int32Array.from(causes.keys()),
+        probabilities: Float64Array.from(weights, (weight) => weight / sum),
+      }
+      causes.forEach((cause, h) =>
+        expect(posterior.probabilities[h]).toBeCloseTo(given.expect.posterior[cause] as number, 5),
+      )
       for (const test of given.given.candidate_tests) {
         const { states, given: rows } = given.given.tests[test] as { states: string[]; given: Record<string, number[]> }
-        const bits = informationBits({ states: states.map((name) => ({ id: name, label: name })), rows: Float64Array.from(causes.flatMap((cause) => rows[cause] as number[])) }, posterior)
+        const bits = informationBits(
+          {
+            states: states.map((name) => ({ id: name, label: name })),
+            rows: Float64Array.from(causes.flatMap((cause) => rows[cause] as number[])),
+          },
+          posterior,
+        )
         expect(bits).toBeCloseTo(given.expect.eig_bits[test] as number, 5)
       }
     }

@@ -6,9 +6,17 @@ import openChecks from './open-checks.json'
  * Cases from published standards, handbook tables and reference programs (open-checks.json carries the source of each).
  * A value passes within max(rel × |expected|, abs), whichever the case states.
  */
-export interface Case { id: string; calc: string; given: Record<string, unknown>; expect: Record<string, unknown>; tolerance: { rel?: number; abs?: number }; source: string }
+export interface Case {
+  id: string
+  calc: string
+  given: Record<string, unknown>
+  expect: Record<string, unknown>
+  tolerance: { rel?: number; abs?: number }
+  source: string
+}
 export const cases = openChecks as unknown as Case[]
-export const of = (calc: string) => cases.filter((each) => each.calc === calc).map((each) => [each.id, each.source, each] as const)
+export const of = (calc: string) =>
+  cases.filter((each) => each.calc === calc).map((each) => [each.id, each.source, each] as const)
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- what a working gives out is read field by field, as each case names them
 export const run = (name: string, input: object): any => runByName(name, input)
 

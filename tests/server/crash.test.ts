@@ -8,7 +8,8 @@ import { post, serve, spawnServer, temporaryFolder } from './serve'
 
 const folder = temporaryFolder()
 afterAll(() => folder.remove())
-const journalOf = async (url: string, visitId: string) => ((await (await fetch(`${url}/api/visits/${visitId}`)).json()) as { entries: Entry[] }).entries
+const journalOf = async (url: string, visitId: string) =>
+  ((await (await fetch(`${url}/api/visits/${visitId}`)).json()) as { entries: Entry[] }).entries
 
 describe('kill -9, power loss and a second server, for real', () => {
   it('keeps every acknowledged entry through kill -9 in the middle of appends, five times', async () => {
@@ -20,12 +21,16 @@ describe('kill -9, power loss and a second server, for real', () => {
         await post(`${server.url}/api/entries`, { entries: [visit.opened] })
         acknowledged.push(visit.opened.id)
       }
-      for (const id of acknowledged) expect((await journalOf(server.url, visit.visitId)).some((entry) => entry.id === id)).toBe(true)
+      for (const id of acknowledged)
+        expect((await journalOf(server.url, visit.visitId)).some((entry) => entry.id === id)).toBe(true)
       let stop = false
       const writers = Array.from({ length: 3 }, async () => {
         while (!stop) {
           const entry = reading(visit, 200 + Math.floor(Math.random() * 60))
-          const taken = await post(`${server.url}/api/entries`, { entries: [entry] }).then(({ ok }) => ok, () => false)
+          const taken = await post(`${server.url}/api/entries`, { entries: [entry] }).then(
+            ({ ok }) => ok,
+            () => false,
+          )
           if (taken) acknowledged.push(entry.id)
         }
       })
@@ -59,7 +64,10 @@ describe('kill -9, power loss and a second server, for real', () => {
     rmSync(join(folder.path, 'database'), { recursive: true })
     renameSync(copy, join(folder.path, 'database'))
     const third = await serve(folder.path)
-    expect((await journalOf(third.url, visit.visitId)).map(({ id }) => id)).toEqual([visit.opened.id, ...later.map(({ id }) => id)])
+    expect((await journalOf(third.url, visit.visitId)).map(({ id }) => id)).toEqual([
+      visit.opened.id,
+      ...later.map(({ id }) => id),
+    ])
     await third.kill('SIGTERM')
   })
 
@@ -75,6 +83,11 @@ describe('kill -9, power loss and a second server, for real', () => {
     expect((await journalOf(first.url, visit.visitId)).length).toBe(2)
     await first.kill('SIGTERM')
     expect(existsSync(join(folder.path, 'server.lock'))).toBe(false)
-    expect(readFileSync(join(folder.path, 'journal.jsonl'), 'utf8').trim().split('\n').every((line) => JSON.parse(line))).toBe(true)
+    expect(
+      readFileSync(join(folder.path, 'journal.jsonl'), 'utf8')
+        .trim()
+        .split('\n')
+        .every((line) => JSON.parse(line)),
+    ).toBe(true)
   })
 })

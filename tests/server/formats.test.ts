@@ -15,9 +15,21 @@ describe('the published schemas', () => {
   })
 
   it('name every field that a visit file has', () => {
-    const schema = JSON.parse(readFileSync(join(root, 'docs/formats/visit.schema.json'), 'utf8')) as { properties: { entries: { items: { oneOf: { properties: { kind: { const: string }; body: { properties: object; required: string[] } } }[] } } } }
+    const schema = JSON.parse(readFileSync(join(root, 'docs/formats/visit.schema.json'), 'utf8')) as {
+      properties: {
+        entries: {
+          items: {
+            oneOf: { properties: { kind: { const: string }; body: { properties: object; required: string[] } } }[]
+          }
+        }
+      }
+    }
     const visit = testVisit()
-    const file = toVisitFile(visit.visitId, [visit.opened, reading(visit, 230), visit.write('retracted', {}, visit.opened.id)], [])
+    const file = toVisitFile(
+      visit.visitId,
+      [visit.opened, reading(visit, 230), visit.write('retracted', {}, visit.opened.id)],
+      [],
+    )
     for (const entry of file.entries) {
       const of = schema.properties.entries.items.oneOf.find(({ properties }) => properties.kind.const === entry.kind)
       expect(Object.keys(of?.properties ?? {})).toEqual(expect.arrayContaining(Object.keys(entry)))

@@ -13,7 +13,9 @@ import { openShopApp } from '../../server/services/shop-app'
 import { reading, testVisit } from './entries'
 
 let folder: string
-beforeEach(() => { folder = mkdtempSync(join(tmpdir(), 'pike-lamp-file-')) })
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'pike-lamp-file-'))
+})
 afterEach(() => rmSync(folder, { recursive: true, force: true }))
 const kinds = async (file: JournalFile) => {
   const all: string[] = []
@@ -58,7 +60,10 @@ describe('the journal file', () => {
   it('reads lines longer than a chunk, and chunks that end in the middle of a letter', async () => {
     const visit = testVisit()
     const long = { ...visit.write('note', { text: 'ü'.repeat(2000), seenAndLeft: false }), author: 'x' }
-    writeFileSync(journalPath(), `${JSON.stringify(visit.opened)}\n${' '.repeat(1_300_000)}\n${Array.from({ length: 400 }, () => JSON.stringify(long)).join('\n')}\n`)
+    writeFileSync(
+      journalPath(),
+      `${JSON.stringify(visit.opened)}\n${' '.repeat(1_300_000)}\n${Array.from({ length: 400 }, () => JSON.stringify(long)).join('\n')}\n`,
+    )
     const file = await JournalFile.open(folder)
     expect((await kinds(file)).length).toBe(401)
     await file.close()
@@ -79,11 +84,26 @@ describe('the journal file', () => {
 describe('lines of the journal file', () => {
   it('spoil only themselves, each with its number and why', () => {
     const visit = testVisit()
-    const text = [JSON.stringify(visit.opened), 'not json', '', JSON.stringify({ ...visit.opened, at: '2026-02-30T00:00:00Z' }), `${'['.repeat(5000)}${']'.repeat(5000)}`, JSON.stringify(reading(visit, 236))].join('\n')
+    const text = [
+      JSON.stringify(visit.opened),
+      'not json',
+      '',
+      JSON.stringify({ ...visit.opened, at: '2026-02-30T00:00:00Z' }),
+      `${'['.repeat(5000)}${']'.repeat(5000)}`,
+      JSON.stringify(reading(visit, 236)),
+    ].join('\n')
     const read = readLines(Buffer.concat([Buffer.from(`${text}\n`), Buffer.from([0x7b, 0xff, 0x7d, 0x0a])]))
     expect(read.lines).toBe(7)
-    expect(read.entries.map(({ line, kind }) => [line, kind])).toEqual([[1, 'visit-opened'], [6, 'finding']])
-    expect(read.setAside.map(({ line, reason }) => [line, reason.slice(0, 12)])).toEqual([[2, 'not JSON'], [4, 'at: it must '], [5, 'at most 64 l'], [7, 'not UTF-8 te']])
+    expect(read.entries.map(({ line, kind }) => [line, kind])).toEqual([
+      [1, 'visit-opened'],
+      [6, 'finding'],
+    ])
+    expect(read.setAside.map(({ line, reason }) => [line, reason.slice(0, 12)])).toEqual([
+      [2, 'not JSON'],
+      [4, 'at: it must '],
+      [5, 'at most 64 l'],
+      [7, 'not UTF-8 te'],
+    ])
   })
 })
 
@@ -123,8 +143,13 @@ describe('opening a shop’s data', () => {
     await first.close()
     rmSync(join(folder, 'database'), { recursive: true })
     const again = await openShopApp({ dataDir: folder })
-    expect((await again.repository.entriesOfVisit(visit.visitId)).map(({ kind }) => kind)).toEqual(['visit-opened', 'finding'])
-    expect((await again.repository.visitsOfMachine((visit.opened.body as { machine: { id: string } }).machine.id)).length).toBe(1)
+    expect((await again.repository.entriesOfVisit(visit.visitId)).map(({ kind }) => kind)).toEqual([
+      'visit-opened',
+      'finding',
+    ])
+    expect(
+      (await again.repository.visitsOfMachine((visit.opened.body as { machine: { id: string } }).machine.id)).length,
+    ).toBe(1)
     await again.close()
   })
 
@@ -142,7 +167,8 @@ describe('opening a shop’s data', () => {
 })
 
 describe('the journal file and the database at the start', () => {
-  const everyId = async (app: Awaited<ReturnType<typeof openShopApp>>) => (await app.repository.entriesAfter(0, 1000)).map(({ entry }) => entry.id)
+  const everyId = async (app: Awaited<ReturnType<typeof openShopApp>>) =>
+    (await app.repository.entriesAfter(0, 1000)).map(({ entry }) => entry.id)
   const linesOf = () => readFileSync(journalPath(), 'utf8').trim().split('\n')
 
   it('read on from where the database remembers, and no further back', async () => {
@@ -178,7 +204,13 @@ describe('the journal file and the database at the start', () => {
     rmSync(journalPath())
     const third = await openShopApp({ dataDir: folder })
     expect(third.report).toMatchObject({ filled: 4 })
-    expect(linesOf().map((line) => (JSON.parse(line) as { id: string }).id)).toEqual([...older.trim().split('\n').map((line) => (JSON.parse(line) as { id: string }).id), ...later.map(({ id }) => id)])
+    expect(linesOf().map((line) => (JSON.parse(line) as { id: string }).id)).toEqual([
+      ...older
+        .trim()
+        .split('\n')
+        .map((line) => (JSON.parse(line) as { id: string }).id),
+      ...later.map(({ id }) => id),
+    ])
     await third.close()
   })
 
@@ -190,17 +222,39 @@ describe('the journal file and the database at the start', () => {
     writeFileSync(journalPath(), readFileSync(journalPath(), 'utf8').replace('"value":231', '"value":132'))
     const said: string[] = []
     const again = await openShopApp({ dataDir: folder, say: (sentence) => said.push(sentence) })
-    expect(again.report?.setAside).toEqual([expect.objectContaining({ line: 2, reason: expect.stringContaining('another content') as string })])
+    expect(again.report?.setAside).toEqual([
+      expect.objectContaining({ line: 2, reason: expect.stringContaining('another content') as string }),
+    ])
     expect(said.join('\n')).toMatch(/1 line of the journal file is set aside in journal\.rejected\.jsonl.*\n.*line 2/)
-    expect((await again.repository.entriesOfVisit(visit.visitId)).flatMap(({ kind, body }) => (kind === 'finding' ? [(body as { value: number }).value] : []))).toEqual([231, 232])
+    expect(
+      (await again.repository.entriesOfVisit(visit.visitId)).flatMap(({ kind, body }) =>
+        kind === 'finding' ? [(body as { value: number }).value] : [],
+      ),
+    ).toEqual([231, 232])
     await again.close()
   })
 
   it('an interrupted taking in goes on where it was, and lists are whole afterwards', async () => {
     const visits = Array.from({ length: 30 }, () => testVisit())
-    writeFileSync(journalPath(), visits.flatMap((visit) => [visit.opened, ...Array.from({ length: 120 }, (_, index) => reading(visit, 200 + (index % 40)))]).map((entry) => `${JSON.stringify(entry)}\n`).join(''))
+    writeFileSync(
+      journalPath(),
+      visits
+        .flatMap((visit) => [
+          visit.opened,
+          ...Array.from({ length: 120 }, (_, index) => reading(visit, 200 + (index % 40))),
+        ])
+        .map((entry) => `${JSON.stringify(entry)}\n`)
+        .join(''),
+    )
     let chunks = 0
-    await expect(openShopApp({ dataDir: folder, tell: ({ doing }) => { if (doing === 'journal' && ++chunks === 1) throw new Error('stopped here') } })).rejects.toThrow('stopped here')
+    await expect(
+      openShopApp({
+        dataDir: folder,
+        tell: ({ doing }) => {
+          if (doing === 'journal' && ++chunks === 1) throw new Error('stopped here')
+        },
+      }),
+    ).rejects.toThrow('stopped here')
     const again = await openShopApp({ dataDir: folder })
     expect(again.report?.takenIn).toBeGreaterThan(0)
     expect(again.report?.takenIn).toBeLessThan(30 * 121)
@@ -211,7 +265,11 @@ describe('the journal file and the database at the start', () => {
 
   it('of a shop of before there were versions: brought up to date, lists built, every line kept and in the order of its arrival', async () => {
     const visit = testVisit()
-    const entries = [visit.opened, { ...reading(visit, 236), at: '2020-01-01T00:00:00Z' } as Entry, visit.write('handed-over', { watch: 'the hum', nextDate: '2027-02-30' })]
+    const entries = [
+      visit.opened,
+      { ...reading(visit, 236), at: '2020-01-01T00:00:00Z' } as Entry,
+      visit.write('handed-over', { watch: 'the hum', nextDate: '2027-02-30' }),
+    ]
     const now = join(import.meta.dirname, '../../server/database/migrations')
     const then = join(folder, 'migrations')
     mkdirSync(join(then, 'meta'), { recursive: true })
@@ -221,15 +279,25 @@ describe('the journal file and the database at the start', () => {
     for (const { tag } of first) cpSync(join(now, `${tag}.sql`), join(then, `${tag}.sql`))
     const old = await connect({ dataDir: folder, migrationsDir: then })
     for (const { id, visitId, kind, at, author, ...rest } of entries) {
-      await old.db.execute(sql`insert into entries (id, visit_id, kind, at, author, entry) values (${id}, ${visitId}, ${kind}, ${at}, ${author}, ${JSON.stringify({ id, visitId, kind, at, author, ...rest })}::jsonb)`)
+      await old.db.execute(
+        sql`insert into entries (id, visit_id, kind, at, author, entry) values (${id}, ${visitId}, ${kind}, ${at}, ${author}, ${JSON.stringify({ id, visitId, kind, at, author, ...rest })}::jsonb)`,
+      )
     }
     await old.close()
     writeFileSync(journalPath(), entries.map((entry) => `${JSON.stringify(entry)}\n`).join(''))
     const app = await openShopApp({ dataDir: folder, migrationsDir: now })
     expect(app.report).toMatchObject({ takenIn: 0, filled: 0, whole: true, setAside: [] })
-    expect((await app.repository.entriesOfVisit(visit.visitId)).map(({ kind, lamport, v }) => [kind, lamport, v])).toEqual([['visit-opened', 1, 2], ['finding', 2, 2], ['handed-over', 3, 2]])
+    expect(
+      (await app.repository.entriesOfVisit(visit.visitId)).map(({ kind, lamport, v }) => [kind, lamport, v]),
+    ).toEqual([
+      ['visit-opened', 1, 2],
+      ['finding', 2, 2],
+      ['handed-over', 3, 2],
+    ])
     expect((await app.repository.entriesOfVisit(visit.visitId)).at(-1)?.body).toMatchObject({ nextDate: '2027-02-28' })
-    expect((await app.repository.visitsOfMachine((visit.opened.body as { machine: { id: string } }).machine.id))[0]).toMatchObject({ handedOver: true })
+    expect(
+      (await app.repository.visitsOfMachine((visit.opened.body as { machine: { id: string } }).machine.id))[0],
+    ).toMatchObject({ handedOver: true })
     await app.close()
   })
 })

@@ -15,7 +15,10 @@ import type { Entry, EntryBodies } from '#core/visit/entry'
 import { reading, testVisit } from './entries'
 
 const migrationsDir = join(import.meta.dirname, '../../server/database/migrations')
-const PIXEL = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64')
+const PIXEL = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  'base64',
+)
 
 describe.each(['embedded', 'server'] as const)('the repository on the %s database', (kind) => {
   const dataDir = mkdtempSync(join(tmpdir(), 'pike-lamp-repository-'))
@@ -44,32 +47,67 @@ describe.each(['embedded', 'server'] as const)('the repository on the %s databas
 
   it('keeps a visit: what comes out is what went in, in the journal’s order', async () => {
     const visit = testVisit()
-    const entries = [visit.opened, reading(visit, 236), visit.write('call', { complaints: ['hums-no-start'], alreadyReplaced: [], callerSays: 'hums, “will not turn” – Ω μ' })]
+    const entries = [
+      visit.opened,
+      reading(visit, 236),
+      visit.write('call', {
+        complaints: ['hums-no-start'],
+        alreadyReplaced: [],
+        callerSays: 'hums, “will not turn” – Ω μ',
+      }),
+    ]
     expect(await journal.append(entries)).toEqual({ accepted: entries.map(({ id }) => id), known: [] })
-    expect(await repository.entriesOfVisit(visit.visitId)).toEqual(entries.map((entry, index) => ({ ...entry, v: 2, lamport: index + 1 })))
+    expect(await repository.entriesOfVisit(visit.visitId)).toEqual(
+      entries.map((entry, index) => ({ ...entry, v: 2, lamport: index + 1 })),
+    )
     const [row] = await repository.visitsOfMachine((visit.opened.body as { machine: { id: string } }).machine.id)
-    expect(row).toMatchObject({ id: visit.visitId, complaints: ['hums-no-start'], joint: 'call', handedOver: false, customer: { name: 'Millrace Lido' } })
+    expect(row).toMatchObject({
+      id: visit.visitId,
+      complaints: ['hums-no-start'],
+      joint: 'call',
+      handedOver: false,
+      customer: { name: 'Millrace Lido' },
+    })
   })
 
   it('counts what closed visits teach: the confirmed cause once handed over, and what the bench found above it', async () => {
     const before = (await repository.causesOf('pool'))['run-capacitor-failed'] ?? 0
     const visit = testVisit()
-    await journal.append([visit.opened, visit.write('cause-said', { fault: 'run-capacitor-failed', verdict: 'it-was-this' })])
+    await journal.append([
+      visit.opened,
+      visit.write('cause-said', { fault: 'run-capacitor-failed', verdict: 'it-was-this' }),
+    ])
     expect((await repository.causesOf('pool'))['run-capacitor-failed'] ?? 0).toBe(before)
     await journal.append([visit.write('handed-over', { watch: '' })])
     expect((await repository.causesOf('pool'))['run-capacitor-failed']).toBe(before + 1)
-    expect((await repository.causesOf('pool', { exceptVisit: visit.visitId }))['run-capacitor-failed'] ?? 0).toBe(before)
-    expect((await repository.causesOf('pool', { after: { pool: await repository.newestArrival() } }))['run-capacitor-failed'] ?? 0).toBe(0)
-    expect((await repository.causesOf('pool', { after: { sump: await repository.newestArrival() } }))['run-capacitor-failed']).toBe(before + 1)
+    expect((await repository.causesOf('pool', { exceptVisit: visit.visitId }))['run-capacitor-failed'] ?? 0).toBe(
+      before,
+    )
+    expect(
+      (await repository.causesOf('pool', { after: { pool: await repository.newestArrival() } }))[
+        'run-capacitor-failed'
+      ] ?? 0,
+    ).toBe(0)
+    expect(
+      (await repository.causesOf('pool', { after: { sump: await repository.newestArrival() } }))[
+        'run-capacitor-failed'
+      ],
+    ).toBe(before + 1)
     expect((await repository.causesOf('sump'))['run-capacitor-failed']).toBeUndefined()
-    await journal.append([visit.write('post-mortem', { fault: 'winding-shorted', why: 'two turns burnt together', keeping: 'fan' })])
+    await journal.append([
+      visit.write('post-mortem', { fault: 'winding-shorted', why: 'two turns burnt together', keeping: 'fan' }),
+    ])
     expect((await repository.causesOf('pool'))['winding-shorted']).toBe(1)
     expect((await repository.causesOf('pool'))['run-capacitor-failed'] ?? 0).toBe(before)
   })
 
   it('builds lists of an older version anew at the start', async () => {
     const visit = testVisit()
-    await journal.append([visit.opened, visit.write('cause-said', { fault: 'shaft-bent', verdict: 'it-was-this' }), visit.write('handed-over', { watch: '' })])
+    await journal.append([
+      visit.opened,
+      visit.write('cause-said', { fault: 'shaft-bent', verdict: 'it-was-this' }),
+      visit.write('handed-over', { watch: '' }),
+    ])
     await connection.db.execute(sql`UPDATE visits SET cause = NULL WHERE id = ${visit.visitId}`)
     expect((await repository.causesOf('pool'))['shaft-bent']).toBeUndefined()
     await repository.setMeta('projected', 0)
@@ -88,7 +126,9 @@ describe.each(['embedded', 'server'] as const)('the repository on the %s databas
   it('takes all of a batch or none', async () => {
     const visit = testVisit()
     const before = await repository.count()
-    await expect(journal.append([visit.opened, reading(visit, 230), reading(testVisit(), 230)])).rejects.toThrow(/entries\.2\.visitId/)
+    await expect(journal.append([visit.opened, reading(visit, 230), reading(testVisit(), 230)])).rejects.toThrow(
+      /entries\.2\.visitId/,
+    )
     expect(await repository.count()).toBe(before)
   })
 
@@ -98,10 +138,16 @@ describe.each(['embedded', 'server'] as const)('the repository on the %s databas
     const note = visit.write('note', { text: 'a', seenAndLeft: false })
     await journal.append([visit.opened, other.opened, note])
     await expect(journal.append([{ ...visit.opened, id: testVisit().opened.id }])).rejects.toThrow(/opened once/)
-    await expect(journal.append([visit.write('retracted', {}, visit.opened.id)])).rejects.toThrow(/cannot be taken back/)
+    await expect(journal.append([visit.write('retracted', {}, visit.opened.id)])).rejects.toThrow(
+      /cannot be taken back/,
+    )
     await expect(journal.append([other.write('retracted', {}, note.id)])).rejects.toThrow(/same visit/)
-    await expect(journal.append([visit.write('finding', { check: 'weep-hole', outcome: 'dry', stage: 'test' }, note.id)])).rejects.toThrow(/same kind/)
-    await expect(journal.append([visit.write('photo', { hash: 'a'.repeat(64), type: 'image/png', bytes: 3, name: 'x' })])).rejects.toThrow(/api\/photos/)
+    await expect(
+      journal.append([visit.write('finding', { check: 'weep-hole', outcome: 'dry', stage: 'test' }, note.id)]),
+    ).rejects.toThrow(/same kind/)
+    await expect(
+      journal.append([visit.write('photo', { hash: 'a'.repeat(64), type: 'image/png', bytes: 3, name: 'x' })]),
+    ).rejects.toThrow(/api\/photos/)
   })
 
   it('serialises appends that come at once', async () => {
@@ -128,10 +174,16 @@ describe.each(['embedded', 'server'] as const)('the repository on the %s databas
     const first = testVisit()
     const body = first.opened.body as EntryBodies['visit-opened']
     await journal.append([first.opened])
-    const named = (visit: ReturnType<typeof testVisit>, name: string, scheduledAt: string, more: object = {}) => ({
-      ...visit.opened, ...more, body: { ...body, scheduledAt, customer: { ...body.customer, name }, machine: { ...body.machine, name } },
-    }) as Entry
-    const known = async () => [(await repository.machine(body.machine.id))?.name, (await repository.customer(body.customer.id))?.name]
+    const named = (visit: ReturnType<typeof testVisit>, name: string, scheduledAt: string, more: object = {}) =>
+      ({
+        ...visit.opened,
+        ...more,
+        body: { ...body, scheduledAt, customer: { ...body.customer, name }, machine: { ...body.machine, name } },
+      }) as Entry
+    const known = async () => [
+      (await repository.machine(body.machine.id))?.name,
+      (await repository.customer(body.customer.id))?.name,
+    ]
     const [older, newer, fromFile, planned] = [testVisit(), testVisit(), testVisit(), testVisit()]
     await journal.append([named(newer, 'newer', '2026-06-01T10:00:00Z')])
     expect(await known()).toEqual(['newer', 'newer'])
@@ -139,7 +191,10 @@ describe.each(['embedded', 'server'] as const)('the repository on the %s databas
     await journal.append([first.write('note', { text: 'one more line in the first visit', seenAndLeft: false })])
     await journal.append([named(fromFile, 'from a file', '2027-01-01T10:00:00Z', { imported: true })])
     expect(await known()).toEqual(['newer', 'newer'])
-    const said = { ...first.write('customer-set', { customer: { ...body.customer, name: 'said outright' } }), visitId: null } as Entry
+    const said = {
+      ...first.write('customer-set', { customer: { ...body.customer, name: 'said outright' } }),
+      visitId: null,
+    } as Entry
     await journal.append([said])
     await journal.append([named(planned, 'planned', '2027-01-01T10:00:00Z')])
     expect(await known()).toEqual(['planned', 'said outright'])
@@ -152,9 +207,17 @@ describe.each(['embedded', 'server'] as const)('the repository on the %s databas
     const { machine } = visit.opened.body as EntryBodies['visit-opened']
     const note = visit.write('note', { text: 'a', seenAndLeft: false })
     await journal.append([visit.opened, note])
-    await expect(journal.append([visit.write('machine-set', { machine: { ...machine, id: visit.visitId } })])).rejects.toThrow(/body\.machine\.id/)
-    await expect(journal.append([visit.write('machine-set', { machine: { ...machine, customerId: visit.visitId } })])).rejects.toThrow(/body\.machine\.customerId/)
-    await expect(journal.append([{ ...visit.write('note', { text: 'b', seenAndLeft: false }, note.id), settles: [visit.opened.id] } as Entry])).rejects.toThrow(/settles\.0/)
+    await expect(
+      journal.append([visit.write('machine-set', { machine: { ...machine, id: visit.visitId } })]),
+    ).rejects.toThrow(/body\.machine\.id/)
+    await expect(
+      journal.append([visit.write('machine-set', { machine: { ...machine, customerId: visit.visitId } })]),
+    ).rejects.toThrow(/body\.machine\.customerId/)
+    await expect(
+      journal.append([
+        { ...visit.write('note', { text: 'b', seenAndLeft: false }, note.id), settles: [visit.opened.id] } as Entry,
+      ]),
+    ).rejects.toThrow(/settles\.0/)
   })
 
   it('knows an entry again whether it came with its logical time or without', async () => {
@@ -165,7 +228,9 @@ describe.each(['embedded', 'server'] as const)('the repository on the %s databas
     expect(again).toMatchObject({ id: entry.id, lamport: 2 })
     expect(await journal.append([again as Entry])).toEqual({ accepted: [], known: [entry.id] })
     await journal.append([{ ...reading(visit, 1), id: visit.visitId, lamport: 3 } as Entry])
-    await expect(journal.append([{ ...reading(visit, 1), id: visit.visitId, lamport: 4 } as Entry])).rejects.toThrow(EntryConflict)
+    await expect(journal.append([{ ...reading(visit, 1), id: visit.visitId, lamport: 4 } as Entry])).rejects.toThrow(
+      EntryConflict,
+    )
   })
 
   it('two servers at once never lose a line that one of them acknowledged', async () => {
@@ -173,7 +238,10 @@ describe.each(['embedded', 'server'] as const)('the repository on the %s databas
     await journal.append([visit.opened])
     const other = new Journal(repository, undefined)
     const entry = reading(visit, 230)
-    const twice = await Promise.allSettled([journal.append([entry]), other.append([{ ...entry, author: 'someone else' } as Entry])])
+    const twice = await Promise.allSettled([
+      journal.append([entry]),
+      other.append([{ ...entry, author: 'someone else' } as Entry]),
+    ])
     expect(twice.map(({ status }) => status).sort()).toEqual(['fulfilled', 'rejected'])
     const many = Array.from({ length: 40 }, (_, index) => reading(visit, 200 + index))
     await Promise.all(many.map((each, index) => (index % 2 ? journal : other).append([each])))
@@ -183,31 +251,59 @@ describe.each(['embedded', 'server'] as const)('the repository on the %s databas
 
   it('learns the shop’s own times from what has arrived since, and not from the visit itself', async () => {
     const pace = new PaceBook(repository)
-    const step = (visit: ReturnType<typeof testVisit>, name: string, minute: number): Entry => ({ ...visit.write('step', { step: name, done: true, estimate: 3 }), at: new Date(Date.UTC(2026, 4, 12, 9, minute)).toISOString() }) as Entry
+    const step = (visit: ReturnType<typeof testVisit>, name: string, minute: number): Entry =>
+      ({
+        ...visit.write('step', { step: name, done: true, estimate: 3 }),
+        at: new Date(Date.UTC(2026, 4, 12, 9, minute)).toISOString(),
+      }) as Entry
     const visits = Array.from({ length: 3 }, () => testVisit())
     const own = async (id: string) => (await pace.paceFor(id))['down:valves-shut']
     expect(await own(visits[0]?.visitId as string)).toBeUndefined()
-    for (const visit of visits.slice(0, 2)) await journal.append([visit.opened, step(visit, 'down:make-dead', 0), step(visit, 'down:valves-shut', 6)])
+    for (const visit of visits.slice(0, 2))
+      await journal.append([visit.opened, step(visit, 'down:make-dead', 0), step(visit, 'down:valves-shut', 6)])
     const fromTwo = await own('0197a000-0009-7000-8000-000000000001')
     expect(fromTwo).toBeGreaterThan(1)
     expect(await own(visits[0]?.visitId as string), 'from the other visit alone').toBeLessThan(fromTwo as number)
     const third = visits[2] as ReturnType<typeof testVisit>
-    await new Journal(repository, undefined).append([third.opened, step(third, 'down:make-dead', 0), step(third, 'down:valves-shut', 6)])
-    expect(await own('0197a000-0009-7000-8000-000000000001'), 'another server wrote it').toBeGreaterThan(fromTwo as number)
+    await new Journal(repository, undefined).append([
+      third.opened,
+      step(third, 'down:make-dead', 0),
+      step(third, 'down:valves-shut', 6),
+    ])
+    expect(await own('0197a000-0009-7000-8000-000000000001'), 'another server wrote it').toBeGreaterThan(
+      fromTwo as number,
+    )
     expect((await pace.steps()).find((each) => each.step === 'down:valves-shut')?.times).toBe(3)
     const thirds = (await repository.entriesOfVisit(third.visitId)).filter(({ kind }) => kind === 'step')
     await journal.append(thirds.map(({ id }) => ({ ...third.write('retracted', {}), supersedes: id }) as Entry))
-    expect((await pace.steps()).find((each) => each.step === 'down:valves-shut')?.times, 'all its steps are taken back').toBe(2)
+    expect(
+      (await pace.steps()).find((each) => each.step === 'down:valves-shut')?.times,
+      'all its steps are taken back',
+    ).toBe(2)
   })
 
   it('keeps pictures by content, and only pictures', async () => {
     const photos = new PhotoStore(join(dataDir, 'photos'), repository)
     const keep = async (bytes: Buffer) => photos.add(await keepable(bytes))
     const stored = await keep(PIXEL)
-    expect(stored).toMatchObject({ type: 'image/png', bytes: PIXEL.length, hash: expect.stringMatching(/^[0-9a-f]{64}$/) as string })
-    expect(await Promise.all([keep(PIXEL), keep(PIXEL), keep(PIXEL)]), 'the same three times at once').toEqual([stored, stored, stored])
+    expect(stored).toMatchObject({
+      type: 'image/png',
+      bytes: PIXEL.length,
+      hash: expect.stringMatching(/^[0-9a-f]{64}$/) as string,
+    })
+    expect(await Promise.all([keep(PIXEL), keep(PIXEL), keep(PIXEL)]), 'the same three times at once').toEqual([
+      stored,
+      stored,
+      stored,
+    ])
     expect((await photos.get(stored.hash))?.content.equals(PIXEL)).toBe(true)
-    for (const hostile of [Buffer.from('<svg onload=alert(1)>'), Buffer.from('<html>'), Buffer.alloc(0), Buffer.from('MZ\x90')]) await expect(keep(hostile)).rejects.toThrow(/JPEG, PNG or WebP/)
+    for (const hostile of [
+      Buffer.from('<svg onload=alert(1)>'),
+      Buffer.from('<html>'),
+      Buffer.alloc(0),
+      Buffer.from('MZ\x90'),
+    ])
+      await expect(keep(hostile)).rejects.toThrow(/JPEG, PNG or WebP/)
     expect(await photos.get('../../etc/passwd')).toBeUndefined()
   })
 })

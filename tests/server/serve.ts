@@ -6,7 +6,13 @@ import { spawn, type ChildProcess } from 'node:child_process'
 
 const SERVER = join(import.meta.dirname, '../../.output/server')
 
-export interface Served { url: string; child: ChildProcess; output: () => string; exited: Promise<number | null>; kill: (signal: NodeJS.Signals) => Promise<void> }
+export interface Served {
+  url: string
+  child: ChildProcess
+  output: () => string
+  exited: Promise<number | null>
+  kill: (signal: NodeJS.Signals) => Promise<void>
+}
 
 export function freePort(): Promise<number> {
   return new Promise((resolve) => {
@@ -18,15 +24,44 @@ export function freePort(): Promise<number> {
 }
 
 /** Spawns the production build on a data folder, by way of a command where one is given; does not wait for it. */
-export async function spawnServer(dataDir: string, env: Record<string, string> = {}, by: readonly string[] = []): Promise<Served> {
+export async function spawnServer(
+  dataDir: string,
+  env: Record<string, string> = {},
+  by: readonly string[] = [],
+): Promise<Served> {
   const port = env.PORT ?? (await freePort())
   const [command = process.execPath, ...args] = [...by, process.execPath, join(SERVER, 'index.mjs')]
-  const child = spawn(command, args, { env: { ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', PORT: String(port), NITRO_PORT: String(port), PIKE_LAMP_DATA: dataDir, PIKE_LAMP_SERVER_DIR: SERVER, ...env } })
+  const child = spawn(command, args, {
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      HOST: '127.0.0.1',
+      NITRO_HOST: '127.0.0.1',
+      PORT: String(port),
+      NITRO_PORT: String(port),
+      PIKE_LAMP_DATA: dataDir,
+      PIKE_LAMP_SERVER_DIR: SERVER,
+      ...env,
+    },
+  })
   let output = ''
-  child.stdout.on('data', (chunk: Buffer) => { output += chunk.toString() })
-  child.stderr.on('data', (chunk: Buffer) => { output += chunk.toString() })
+  child.stdout.on('data', (chunk: Buffer) => {
+    output += chunk.toString()
+  })
+  child.stderr.on('data', (chunk: Buffer) => {
+    output += chunk.toString()
+  })
   const exited = new Promise<number | null>((resolve) => child.once('exit', resolve))
-  return { url: `http://127.0.0.1:${port}`, child, output: () => output, exited, kill: async (signal) => { child.kill(signal); await exited } }
+  return {
+    url: `http://127.0.0.1:${port}`,
+    child,
+    output: () => output,
+    exited,
+    kill: async (signal) => {
+      child.kill(signal)
+      await exited
+    },
+  }
 }
 
 /** Serves and waits until the data is open. */
@@ -34,7 +69,13 @@ export async function serve(dataDir: string, env: Record<string, string> = {}): 
   const served = await spawnServer(dataDir, env)
   for (let attempt = 0; attempt < 400; attempt++) {
     if (served.child.exitCode !== null) break
-    if (await fetch(`${served.url}/api/health`).then(({ ok }) => ok, () => false)) return served
+    if (
+      await fetch(`${served.url}/api/health`).then(
+        ({ ok }) => ok,
+        () => false,
+      )
+    )
+      return served
     await new Promise((wait) => setTimeout(wait, 50))
   }
   throw new Error(`the server did not start: ${served.output()}`)
@@ -46,4 +87,8 @@ export function temporaryFolder(): { path: string; remove: () => void } {
 }
 
 export const post = (url: string, body: unknown, headers: Record<string, string> = {}): Promise<Response> =>
-  fetch(url, { method: 'POST', headers: { 'content-type': 'application/json', ...headers }, body: typeof body === 'string' || body instanceof Uint8Array ? (body as BodyInit) : JSON.stringify(body) })
+  fetch(url, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', ...headers },
+    body: typeof body === 'string' || body instanceof Uint8Array ? (body as BodyInit) : JSON.stringify(body),
+  })

@@ -6,7 +6,11 @@ import { useOutbox } from '~/stores/outbox'
 import { useVisit } from '~/stores/visit'
 
 /** Takes in a visit file. Where it knows the customer otherwise than the shop, the shop's word stands unless the file's is asked for. */
-interface Taken { visitId: string; customer: Customer; differs: Difference[] }
+interface Taken {
+  visitId: string
+  customer: Customer
+  differs: Difference[]
+}
 const WORDS: Record<Difference['field'], string> = { name: 'name', place: 'place', phone: 'telephone' }
 const outbox = useOutbox()
 const visit = useVisit()
@@ -20,7 +24,11 @@ async function picked(event: Event): Promise<void> {
   if (!file) return
   problem.value = ''
   try {
-    const response = await fetch('/api/visits/import', { method: 'POST', headers: { 'content-type': 'application/json' }, body: await file.text() })
+    const response = await fetch('/api/visits/import', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: await file.text(),
+    })
     const answer = (await response.json()) as Partial<Taken> & { title?: string }
     if (!response.ok || !answer.visitId) throw new Error(answer.title ?? response.statusText)
     taken.value = answer as Taken
@@ -30,7 +38,17 @@ async function picked(event: Event): Promise<void> {
   }
 }
 async function takeTheirs({ customer }: Taken): Promise<void> {
-  await outbox.add([{ id: uuidv7(), v: ENTRY_VERSION, visitId: null, kind: 'customer-set', at: new Date().toISOString(), author: visit.author || 'technician', body: { customer } } as Entry])
+  await outbox.add([
+    {
+      id: uuidv7(),
+      v: ENTRY_VERSION,
+      visitId: null,
+      kind: 'customer-set',
+      at: new Date().toISOString(),
+      author: visit.author || 'technician',
+      body: { customer },
+    } as Entry,
+  ])
   await open()
 }
 const open = () => navigateTo(`/visits/${taken.value?.visitId}`)
@@ -38,12 +56,36 @@ const open = () => navigateTo(`/visits/${taken.value?.visitId}`)
 
 <template>
   <div>
-    <label class="button">Take in a visit file<input type="file" accept=".json,application/json" class="sr-only" data-testid="import-file" @change="picked"></label>
+    <label class="button"
+      >Take in a visit file<input
+        type="file"
+        accept=".json,application/json"
+        class="sr-only"
+        data-testid="import-file"
+        @change="picked"
+    /></label>
     <p v-if="problem" role="alert" class="mt-2 max-w-xl text-rust">{{ problem }}</p>
-    <section v-if="taken && taken.differs.length > 0" role="alert" class="mt-3 max-w-xl border-l-4 border-rule pl-3" data-testid="import-differs">
+    <section
+      v-if="taken && taken.differs.length > 0"
+      role="alert"
+      class="mt-3 max-w-xl border-l-4 border-rule pl-3"
+      data-testid="import-differs"
+    >
       <p class="font-bold">Taken in. The file knows {{ taken.customer.name }} otherwise than this shop.</p>
-      <dl class="ruled my-2"><div v-for="{ field, here, there } in taken.differs" :key="field" class="grid grid-cols-[6rem_minmax(0,1fr)] gap-x-3 py-1"><dt>{{ WORDS[field] }}</dt><dd>here {{ here || 'nothing' }}, in the file {{ there || 'nothing' }}</dd></div></dl>
-      <div class="flex flex-wrap gap-2"><button type="button" class="button" data-testid="keep-ours" @click="open">Keep ours</button><button type="button" class="button" @click="takeTheirs(taken)">Take the file’s</button></div>
+      <dl class="ruled my-2">
+        <div
+          v-for="{ field, here, there } in taken.differs"
+          :key="field"
+          class="grid grid-cols-[6rem_minmax(0,1fr)] gap-x-3 py-1"
+        >
+          <dt>{{ WORDS[field] }}</dt>
+          <dd>here {{ here || 'nothing' }}, in the file {{ there || 'nothing' }}</dd>
+        </div>
+      </dl>
+      <div class="flex flex-wrap gap-2">
+        <button type="button" class="button" data-testid="keep-ours" @click="open">Keep ours</button
+        ><button type="button" class="button" @click="takeTheirs(taken)">Take the file’s</button>
+      </div>
     </section>
   </div>
 </template>

@@ -22,26 +22,61 @@ function change(entry: Entry): void {
 <template>
   <div role="status" aria-live="polite" class="no-print">
     <p v-if="outbox.reach.is !== 'answers'" class="bar bg-ink" data-testid="reach">
-      <strong>{{ outbox.reach.is === 'unreachable' ? 'The server does not answer.' : 'The server cannot keep lines just now.' }}</strong>
+      <strong>{{
+        outbox.reach.is === 'unreachable' ? 'The server does not answer.' : 'The server cannot keep lines just now.'
+      }}</strong>
       <span v-if="outbox.reach.is === 'failing'">{{ outbox.reach.title }}</span>
-      <span>{{ kept === 0 ? (outbox.onlyHere > 0 ? '' : 'Nothing is lost.') : `${lines(kept)} kept here and ${outbox.reach.is === 'unreachable' ? 'sent when it is back' : 'tried again'}.` }}</span>
+      <span>{{
+        kept === 0
+          ? outbox.onlyHere > 0
+            ? ''
+            : 'Nothing is lost.'
+          : `${lines(kept)} kept here and ${outbox.reach.is === 'unreachable' ? 'sent when it is back' : 'tried again'}.`
+      }}</span>
       <button type="button" class="act" @click="outbox.flush()">Try now</button>
     </p>
     <p v-if="outbox.onlyHere > 0" class="bar bg-rust" data-testid="storage-full">
-      <strong>This device has no room left.</strong><span>{{ lines(outbox.onlyHere) }} on this page alone: leave it open until {{ outbox.onlyHere === 1 ? 'it is' : 'they are' }} sent, or make room on the device.</span>
+      <strong>This device has no room left.</strong
+      ><span
+        >{{ lines(outbox.onlyHere) }} on this page alone: leave it open until
+        {{ outbox.onlyHere === 1 ? 'it is' : 'they are' }} sent, or make room on the device.</span
+      >
     </p>
     <div v-for="{ entry, refusal } in shown" :key="entry.id" class="bar bg-rust" data-testid="refused">
-      <p class="min-w-0"><strong>Not kept at the shop: {{ entryWords(entry) }}.</strong> {{ refusalWords(refusal.title, refusal.problems) }}</p>
+      <p class="min-w-0">
+        <strong>Not kept at the shop: {{ entryWords(entry) }}.</strong>
+        {{ refusalWords(refusal.title, refusal.problems) }}
+      </p>
       <button type="button" class="act" data-testid="change-refused" @click="changing = entry.id">Change</button>
       <button type="button" class="act" data-testid="drop-refused" @click="outbox.drop(entry.id)">Drop</button>
     </div>
-    <p v-if="outbox.refused.length > MOST_SHOWN" class="bar bg-rust"><button type="button" class="act" @click="all = !all">{{ all ? 'Show fewer' : `${outbox.refused.length - MOST_SHOWN} more not kept: show all` }}</button></p>
-    <p v-if="outbox.dropped.length > 0" class="bar bg-ink" data-testid="dropped"><span>{{ outbox.dropped.length === 1 ? 'A line was dropped.' : `${outbox.dropped.length} lines were dropped.` }}</span><button type="button" class="act" @click="outbox.takeBack()">Undo</button></p>
+    <p v-if="outbox.refused.length > MOST_SHOWN" class="bar bg-rust">
+      <button type="button" class="act" @click="all = !all">
+        {{ all ? 'Show fewer' : `${outbox.refused.length - MOST_SHOWN} more not kept: show all` }}
+      </button>
+    </p>
+    <p v-if="outbox.dropped.length > 0" class="bar bg-ink" data-testid="dropped">
+      <span>{{
+        outbox.dropped.length === 1 ? 'A line was dropped.' : `${outbox.dropped.length} lines were dropped.`
+      }}</span><button type="button" class="act" @click="outbox.takeBack()">Undo</button>
+    </p>
     <RefusedDialog v-if="line" :line="line" @close="changing = undefined" @change="change" />
   </div>
 </template>
 
 <style scoped>
-.bar { display: flex; flex-wrap: wrap; align-items: center; column-gap: 1rem; padding: 0.25rem 1rem; color: var(--on-ink); }
-.act { min-height: 48px; min-width: 48px; text-decoration: underline; text-underline-offset: 4px; }
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  column-gap: 1rem;
+  padding: 0.25rem 1rem;
+  color: var(--on-ink);
+}
+.act {
+  min-height: 48px;
+  min-width: 48px;
+  text-decoration: underline;
+  text-underline-offset: 4px;
+}
 </style>

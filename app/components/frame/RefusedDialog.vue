@@ -24,14 +24,37 @@ function send(): void {
   <Dialog :open="true" class="relative z-40" @close="emit('close')">
     <div class="fixed inset-0 bg-[#14242b66]" aria-hidden="true" />
     <div class="fixed inset-0 flex items-center justify-center p-4">
-      <DialogPanel class="max-h-full w-full max-w-lg overflow-y-auto border border-ink bg-paper p-5 text-ink" data-testid="refused-dialog">
+      <DialogPanel
+        class="max-h-full w-full max-w-lg overflow-y-auto border border-ink bg-paper p-5 text-ink"
+        data-testid="refused-dialog"
+      >
         <DialogTitle class="text-xl">Put the line right</DialogTitle>
         <p class="mt-1">{{ entryWords(line.entry) }}</p>
         <form class="mt-4 grid gap-4" @submit.prevent="send">
-          <label v-for="field in fields" :key="field.path"><span class="label">{{ field.label }}</span><input v-model="texts[field.path]" class="field" :inputmode="field.wasNumber ? 'decimal' : undefined" autocomplete="off"><span class="mt-1 block text-[0.92rem] text-slate">{{ field.expected }}</span></label>
-          <p v-if="fields.length === 0">{{ idTaken ? 'Another line came before under the same number. Sent again, this one gets a number of its own.' : refusalWords(line.refusal.title, line.refusal.problems) }}</p>
-          <p v-if="fields.length === 0 && !idTaken" class="text-slate">Nothing in it can be put right here. It can be sent again as it is, once what it hangs on is at the shop, or dropped and written anew.</p>
-          <div class="flex flex-wrap gap-3"><button type="submit" class="button" data-testid="send-again">Send it again</button><button type="button" class="button button-quiet" @click="emit('close')">Leave it</button></div>
+          <label v-for="field in fields" :key="field.path"
+            ><span class="label">{{ field.label }}</span
+            ><input
+              v-model="texts[field.path]"
+              class="field"
+              :inputmode="field.wasNumber ? 'decimal' : undefined"
+              autocomplete="off"
+            /><span class="mt-1 block text-[0.92rem] text-slate">{{ field.expected }}</span></label
+          >
+          <p v-if="fields.length === 0">
+            {{
+              idTaken
+                ? 'Another line came before under the same number. Sent again, this one gets a number of its own.'
+                : refusalWords(line.refusal.title, line.refusal.problems)
+            }}
+          </p>
+          <p v-if="fields.length === 0 && !idTaken" class="text-slate">
+            Nothing in it can be put right here. It can be sent again as it is, once what it hangs on is at the shop, or
+            dropped and written anew.
+          </p>
+          <div class="flex flex-wrap gap-3">
+            <button type="submit" class="button" data-testid="send-again">Send it again</button
+            ><button type="button" class="button button-quiet" @click="emit('close')">Leave it</button>
+          </div>
         </form>
       </DialogPanel>
     </div>

@@ -5,7 +5,15 @@ const { other, toggle } = useScheme()
 </script>
 
 <template>
-  <button type="button" class="inline-flex min-h-12 items-center gap-2 px-2" :aria-label="`switch to ${other}`" @click="toggle">
-    <component :is="other === 'cellar' ? Moon : Sun" :size="18" aria-hidden="true" /><span class="number max-sm:hidden">{{ other }}</span>
+  <button
+    type="button"
+    class="inline-flex min-h-12 items-center gap-2 px-2"
+    :aria-label="`switch to ${other}`"
+    @click="toggle"
+  >
+    <component :is="other === 'cellar' ? Moon : Sun" :size="18" aria-hidden="true" /><span
+      class="number max-sm:hidden"
+      >{{ other }}</span
+    >
   </button>
 </template>

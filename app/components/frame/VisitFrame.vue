@@ -14,9 +14,16 @@ const photoCaption = ref<string>()
 const readingLine = useTemplateRef<{ focus: () => void }>('readingLine')
 const picker = useTemplateRef<{ open: () => void }>('picker')
 
-const stage = computed(() => (joint === 'prove' || joint === 'hand-over' ? 'prove' as const : 'test' as const))
+const stage = computed(() => (joint === 'prove' || joint === 'hand-over' ? ('prove' as const) : ('test' as const)))
 const lit = computed(() => (joint === 'test' ? (diagnosis.value?.next ?? null) : null))
-const litPart = computed(() => (lit.value ? (lit.value.part ?? (lit.value.leads?.includes('start') ? 'start-winding' : checkInfo(lit.value.check)?.part ?? checkInfo(lit.value.check)?.parts?.[0])) : undefined))
+const litPart = computed(() =>
+  lit.value
+    ? (lit.value.part ??
+      (lit.value.leads?.includes('start')
+        ? 'start-winding'
+        : (checkInfo(lit.value.check)?.part ?? checkInfo(lit.value.check)?.parts?.[0])))
+    : undefined,
+)
 
 const { tray } = useRepair()
 const asked = computed(() => askedAt(joint, state.value.machine.kind, lit.value?.check))
@@ -39,8 +46,15 @@ function photo(of?: string, caption?: string): void {
   picker.value?.open()
 }
 function undoByKey(event: KeyboardEvent): void {
-  const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement || event.target instanceof HTMLSelectElement
-  if ((event.ctrlKey || event.metaKey) && event.key === 'z' && !(typing && (event.target as HTMLInputElement).value !== '')) {
+  const typing =
+    event.target instanceof HTMLInputElement ||
+    event.target instanceof HTMLTextAreaElement ||
+    event.target instanceof HTMLSelectElement
+  if (
+    (event.ctrlKey || event.metaKey) &&
+    event.key === 'z' &&
+    !(typing && (event.target as HTMLInputElement).value !== '')
+  ) {
     event.preventDefault()
     visit.undo()
   } else if (event.key === '/' && !typing) {
@@ -61,7 +75,15 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
       <CallJoint v-if="joint === 'call'" />
       <PrepareJoint v-else-if="joint === 'prepare'" />
       <SafeJoint v-else-if="joint === 'safe'" />
-      <TestJoint v-else-if="joint === 'test'" :lit="litPart" :lit-check="lit ?? undefined" @part="part = $event" @ask="ask" @correct="correct" @photo="photo" />
+      <TestJoint
+        v-else-if="joint === 'test'"
+        :lit="litPart"
+        :lit-check="lit ?? undefined"
+        @part="part = $event"
+        @ask="ask"
+        @correct="correct"
+        @photo="photo"
+      />
       <DecideJoint v-else-if="joint === 'decide'" />
       <RepairJoint v-else-if="joint === 'repair'" @part="part = $event" />
       <ProveJoint v-else-if="joint === 'prove'" @ask="ask" />
@@ -82,27 +104,95 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
       <SuspectList v-if="joint !== 'repair' && joint !== 'hand-over'" />
       <TogetherNote v-if="joint === 'test'" />
     </aside>
-    <ReadingLine ref="readingLine" v-model="line" v-model:correcting="correcting" class="reading" :stage="stage" :lit="lit" @photo="photo()" />
+    <ReadingLine
+      ref="readingLine"
+      v-model="line"
+      v-model:correcting="correcting"
+      class="reading"
+      :stage="stage"
+      :lit="lit"
+      @photo="photo()"
+    />
     <PartPanel :part="part" @close="part = undefined" @ask="ask" />
     <PhotoPicker ref="picker" :of="photoOf" :caption="photoCaption" />
   </div>
 </template>
 
 <style scoped>
-.frame { display: grid; height: 100dvh; grid-template: 'header header header' auto 'drop middle right' minmax(0, 1fr) 'reading reading reading' auto / 124px minmax(0, 1fr) 408px; }
-.header { grid-area: header; }
-.drop { grid-area: drop; overflow-y: auto; }
-.middle { grid-area: middle; overflow-y: auto; }
-.right { grid-area: right; overflow-y: auto; border-left: 1px solid var(--rule); }
-.reading { grid-area: reading; }
-@media (max-width: 1100px) { .frame { grid-template-columns: 116px minmax(0, 1fr) 340px; } }
-@media (max-width: 900px) {
-  .frame { display: block; height: auto; min-height: 100dvh; padding-bottom: 9rem; }
-  .frame { display: flex; flex-direction: column; }
-  .drop { position: sticky; top: 0; z-index: 5; background: var(--paper); border-bottom: 1px solid var(--rule); }
-  .right { order: 1; border-left: 0; overflow: visible; }
-  .middle { order: 2; overflow: visible; }
-  .reading { position: fixed; inset-inline: 0; bottom: 0; z-index: 10; max-height: 60dvh; overflow-y: auto; }
+.frame {
+  display: grid;
+  height: 100dvh;
+  grid-template:
+    'header header header' auto 'drop middle right' minmax(0, 1fr)
+    'reading reading reading' auto / 124px minmax(0, 1fr) 408px;
 }
-@media print { .frame { display: block; height: auto; } .middle { overflow: visible; } }
+.header {
+  grid-area: header;
+}
+.drop {
+  grid-area: drop;
+  overflow-y: auto;
+}
+.middle {
+  grid-area: middle;
+  overflow-y: auto;
+}
+.right {
+  grid-area: right;
+  overflow-y: auto;
+  border-left: 1px solid var(--rule);
+}
+.reading {
+  grid-area: reading;
+}
+@media (max-width: 1100px) {
+  .frame {
+    grid-template-columns: 116px minmax(0, 1fr) 340px;
+  }
+}
+@media (max-width: 900px) {
+  .frame {
+    display: block;
+    height: auto;
+    min-height: 100dvh;
+    padding-bottom: 9rem;
+  }
+  .frame {
+    display: flex;
+    flex-direction: column;
+  }
+  .drop {
+    position: sticky;
+    top: 0;
+    z-index: 5;
+    background: var(--paper);
+    border-bottom: 1px solid var(--rule);
+  }
+  .right {
+    order: 1;
+    border-left: 0;
+    overflow: visible;
+  }
+  .middle {
+    order: 2;
+    overflow: visible;
+  }
+  .reading {
+    position: fixed;
+    inset-inline: 0;
+    bottom: 0;
+    z-index: 10;
+    max-height: 60dvh;
+    overflow-y: auto;
+  }
+}
+@media print {
+  .frame {
+    display: block;
+    height: auto;
+  }
+  .middle {
+    overflow: visible;
+  }
+}
 </style>

@@ -6,10 +6,25 @@ const { state } = useVisitContext()
 const now = useClock()
 const age = computed(() => {
   const years = state.value.pump.ageYears
-  return years === undefined ? 'age unknown' : years < 1 ? 'under a year old' : years < 1.5 ? 'one year old' : `${Math.round(years)} years old`
+  return years === undefined
+    ? 'age unknown'
+    : years < 1
+      ? 'under a year old'
+      : years < 1.5
+        ? 'one year old'
+        : `${Math.round(years)} years old`
 })
-const words = computed(() => [complaintWords(state.value.call.complaints), age.value, state.value.pump.underWarranty ? 'under warranty' : 'out of warranty'].filter(Boolean).join(' · '))
-const since = (instant: string | undefined) => (instant ? formatMinutes((now.value - Date.parse(instant)) / 60_000) : undefined)
+const words = computed(() =>
+  [
+    complaintWords(state.value.call.complaints),
+    age.value,
+    state.value.pump.underWarranty ? 'under warranty' : 'out of warranty',
+  ]
+    .filter(Boolean)
+    .join(' · '),
+)
+const since = (instant: string | undefined) =>
+  instant ? formatMinutes((now.value - Date.parse(instant)) / 60_000) : undefined
 const here = computed(() => (state.value.handedOver ? undefined : since(state.value.startedAt)))
 const off = computed(() => since(state.value.gates.get('power-off')?.at))
 </script>
@@ -19,10 +34,17 @@ const off = computed(() => since(state.value.gates.get('power-off')?.at))
     <OutboxBanner />
     <div class="flex min-h-[52px] items-center gap-x-5 px-5 max-sm:gap-x-3 max-sm:px-3">
       <NuxtLink to="/" aria-label="to the Day" class="inline-flex min-h-12 items-center"><LampLogo /></NuxtLink>
-      <h1 class="max-w-[65%] min-w-0 truncate text-[1.1rem]" :title="`${state.machine.name}, ${state.customer.name}`">{{ state.machine.name }}, {{ state.customer.name }}</h1>
+      <h1 class="max-w-[65%] min-w-0 truncate text-[1.1rem]" :title="`${state.machine.name}, ${state.customer.name}`">
+        {{ state.machine.name }}, {{ state.customer.name }}
+      </h1>
       <p class="min-w-0 flex-1 truncate text-slate max-sm:hidden" :title="words">{{ words }}</p>
-      <p class="number flex shrink-0 gap-5 max-lg:hidden"><span v-if="here">here {{ here }}</span><span v-if="off">power off {{ off }}</span></p>
-      <NuxtLink class="button button-quiet ml-auto shrink-0" :to="{ path: '/workings', query: { visit: state.id } }">Workings</NuxtLink>
+      <p class="number flex shrink-0 gap-5 max-lg:hidden">
+        <span v-if="here">here {{ here }}</span
+        ><span v-if="off">power off {{ off }}</span>
+      </p>
+      <NuxtLink class="button button-quiet ml-auto shrink-0" :to="{ path: '/workings', query: { visit: state.id } }"
+        >Workings</NuxtLink
+      >
       <SchemeSwitch class="shrink-0" />
     </div>
   </header>

@@ -5,7 +5,11 @@ import { KIND_KNOWLEDGE } from '#core/knowledge/kinds'
 /** The replaced machine opened later at the shop: what failed, why, what of it is worth keeping. It closes the cause and teaches the shop. */
 const { visit, state } = useVisitContext()
 const found = computed(() => state.value.postMortem)
-const faults = computed(() => KIND_KNOWLEDGE[state.value.machine.kind].faults.map(({ fault }) => ({ fault, label: faultLabel(fault) })).sort((a, b) => (a.label < b.label ? -1 : 1)))
+const faults = computed(() =>
+  KIND_KNOWLEDGE[state.value.machine.kind].faults
+    .map(({ fault }) => ({ fault, label: faultLabel(fault) }))
+    .sort((a, b) => (a.label < b.label ? -1 : 1)),
+)
 const form = reactive({ fault: '', why: '', keeping: '' })
 function keep(): void {
   if (!form.fault) return
@@ -15,15 +19,42 @@ function keep(): void {
 </script>
 
 <template>
-  <section class="no-print mx-auto max-w-3xl border-t border-rule px-5 py-6" aria-labelledby="bench-title" data-testid="bench-findings">
+  <section
+    class="no-print mx-auto max-w-3xl border-t border-rule px-5 py-6"
+    aria-labelledby="bench-title"
+    data-testid="bench-findings"
+  >
     <h2 id="bench-title" class="text-xl">Opened later at the bench</h2>
-    <p class="mb-3 text-slate">When the machine that came out is opened, what failed settles this visit’s cause and teaches the shop.</p>
-    <p v-if="found" class="mb-3 border-l-4 border-moss pl-3"><strong>{{ faultLabel(found.fault) }}.</strong> {{ found.why }} <span v-if="found.keeping">Worth keeping: {{ found.keeping }}</span></p>
+    <p class="mb-3 text-slate">
+      When the machine that came out is opened, what failed settles this visit’s cause and teaches the shop.
+    </p>
+    <p v-if="found" class="mb-3 border-l-4 border-moss pl-3">
+      <strong>{{ faultLabel(found.fault) }}.</strong> {{ found.why }}
+      <span v-if="found.keeping">Worth keeping: {{ found.keeping }}</span>
+    </p>
     <form class="grid gap-3 sm:grid-cols-3" @submit.prevent="keep">
-      <label><span class="label">what failed</span><select v-model="form.fault" class="field" data-testid="bench-fault" required><option value="" disabled>choose</option><option v-for="each in faults" :key="each.fault" :value="each.fault">{{ each.label }}</option></select></label>
-      <label><span class="label">why</span><input v-model="form.why" class="field" maxlength="1000" data-testid="bench-why" /></label>
-      <label><span class="label">worth keeping</span><input v-model="form.keeping" class="field" maxlength="500" placeholder="fan, end bell, nothing" /></label>
-      <button type="submit" class="button sm:col-span-3 sm:justify-self-start" data-testid="bench-keep" :disabled="!form.fault">{{ found ? 'Write it anew' : 'Write it down' }}</button>
+      <label
+        ><span class="label">what failed</span
+        ><select v-model="form.fault" class="field" data-testid="bench-fault" required>
+          <option value="" disabled>choose</option>
+          <option v-for="each in faults" :key="each.fault" :value="each.fault">{{ each.label }}</option>
+        </select></label
+      >
+      <label
+        ><span class="label">why</span><input v-model="form.why" class="field" maxlength="1000" data-testid="bench-why"
+      /></label>
+      <label
+        ><span class="label">worth keeping</span
+        ><input v-model="form.keeping" class="field" maxlength="500" placeholder="fan, end bell, nothing"
+      /></label>
+      <button
+        type="submit"
+        class="button sm:col-span-3 sm:justify-self-start"
+        data-testid="bench-keep"
+        :disabled="!form.fault"
+      >
+        {{ found ? 'Write it anew' : 'Write it down' }}
+      </button>
     </form>
   </section>
 </template>

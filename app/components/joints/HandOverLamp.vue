@@ -9,8 +9,13 @@ const { tray } = useRepair()
 const leftOver = computed(() => tray.value.map(({ text }) => splitStep(text).title).join('; '))
 const leftWhy = ref('')
 // New bearings or a new seal settle in: a shop of that school looks again after a day.
-const again = wayOf('after', visit.shop.schools) === 'second-look' && chosen.value?.parts.some(({ part }) => part === 'bearings' || part === 'shaft-seal') === true
-const watchText = ref(state.value.handedOver?.watch ?? (again ? 'New bearings and seals can be a little loud at first: a second look after a day.' : ''))
+const again =
+  wayOf('after', visit.shop.schools) === 'second-look' &&
+  chosen.value?.parts.some(({ part }) => part === 'bearings' || part === 'shaft-seal') === true
+const watchText = ref(
+  state.value.handedOver?.watch ??
+    (again ? 'New bearings and seals can be a little loud at first: a second look after a day.' : ''),
+)
 const nextDate = ref(state.value.handedOver?.nextDate ?? (again ? format(addDays(new Date(), 1), 'yyyy-MM-dd') : ''))
 const price = ref(state.value.handedOver?.price?.toString() ?? '')
 const problem = ref('')
@@ -19,12 +24,24 @@ const soon = (months: number) => format(addMonths(new Date(), months), 'yyyy-MM-
 
 function handOver(): void {
   const typed = price.value.trim() === '' ? undefined : Number(price.value.replace(',', '.'))
-  problem.value = typed !== undefined && (!Number.isFinite(typed) || typed < 0) ? 'The price is a number, such as 74.50, or empty for the option’s own.' : ''
-  if (!problem.value && leftOver.value && !leftWhy.value.trim()) problem.value = 'Say why it stays out, or tick it back under Repair.'
+  problem.value =
+    typed !== undefined && (!Number.isFinite(typed) || typed < 0)
+      ? 'The price is a number, such as 74.50, or empty for the option’s own.'
+      : ''
+  if (!problem.value && leftOver.value && !leftWhy.value.trim())
+    problem.value = 'Say why it stays out, or tick it back under Repair.'
   if (problem.value) return
-  if (leftOver.value) visit.append('note', { text: `still out at the hand-over: ${leftOver.value}. ${leftWhy.value.trim()}`, seenAndLeft: true })
+  if (leftOver.value)
+    visit.append('note', {
+      text: `still out at the hand-over: ${leftOver.value}. ${leftWhy.value.trim()}`,
+      seenAndLeft: true,
+    })
   const amount = typed ?? chosen.value?.price
-  visit.append('handed-over', { watch: watchText.value.trim(), ...(nextDate.value ? { nextDate: nextDate.value } : {}), ...(amount === undefined ? {} : { price: Math.round(amount * 100) / 100 }) })
+  visit.append('handed-over', {
+    watch: watchText.value.trim(),
+    ...(nextDate.value ? { nextDate: nextDate.value } : {}),
+    ...(amount === undefined ? {} : { price: Math.round(amount * 100) / 100 }),
+  })
   void end('hand-over')
 }
 function printSheet(): void {
@@ -33,14 +50,39 @@ function printSheet(): void {
 </script>
 
 <template>
-  <LampCard :title="state.handedOver ? 'Handed over' : 'Hand over'" :because="state.handedOver ? 'The sheet is filed. Next year’s readings will be compared with these.' : 'The sheet beside this is what the owner keeps. Say what to watch, and when to come again.'">
-    <label><span class="label">What to watch</span><textarea v-model="watchText" class="field" rows="2" maxlength="2000" /></label>
-    <div class="flex flex-wrap items-end gap-2"><label class="grow"><span class="label">Next date</span><input v-model="nextDate" type="date" class="field"></label><button type="button" class="button" @click="nextDate = soon(12)">in a year</button></div>
-    <label><span class="label">Price agreed</span><input v-model="price" class="field number" inputmode="decimal" :placeholder="chosen ? chosen.price.toFixed(2) : 'none'"></label>
-    <label v-if="leftOver" data-testid="left-over"><span class="label">Still in the tray: {{ leftOver }}. Why?</span><input v-model="leftWhy" class="field" maxlength="300"></label>
+  <LampCard
+    :title="state.handedOver ? 'Handed over' : 'Hand over'"
+    :because="
+      state.handedOver
+        ? 'The sheet is filed. Next year’s readings will be compared with these.'
+        : 'The sheet beside this is what the owner keeps. Say what to watch, and when to come again.'
+    "
+  >
+    <label
+      ><span class="label">What to watch</span><textarea v-model="watchText" class="field" rows="2" maxlength="2000" />
+    </label>
+    <div class="flex flex-wrap items-end gap-2">
+      <label class="grow"
+        ><span class="label">Next date</span><input v-model="nextDate" type="date" class="field" /></label
+      ><button type="button" class="button" @click="nextDate = soon(12)">in a year</button>
+    </div>
+    <label
+      ><span class="label">Price agreed</span
+      ><input
+        v-model="price"
+        class="field number"
+        inputmode="decimal"
+        :placeholder="chosen ? chosen.price.toFixed(2) : 'none'"
+    /></label>
+    <label v-if="leftOver" data-testid="left-over"
+      ><span class="label">Still in the tray: {{ leftOver }}. Why?</span
+      ><input v-model="leftWhy" class="field" maxlength="300"
+    /></label>
     <p v-if="problem" role="alert" class="font-bold">{{ problem }}</p>
     <template #buttons>
-      <button type="button" class="button button-lit basis-full" data-testid="hand-over" @click="handOver">{{ state.handedOver ? 'Write it again' : 'Hand over' }}</button>
+      <button type="button" class="button button-lit basis-full" data-testid="hand-over" @click="handOver">
+        {{ state.handedOver ? 'Write it again' : 'Hand over' }}
+      </button>
       <button type="button" class="button" @click="printSheet">Print</button>
       <a class="button" :href="`${path}/sheet.pdf`" target="_blank" rel="noopener" data-testid="pdf">PDF</a>
       <a class="button" :href="`${path}/visit.json`" download data-testid="export">Visit file</a>

@@ -22,9 +22,22 @@ function toggle(item: LoadItem): void {
         <p v-if="group.items.length === 0" class="py-2 text-slate">Nothing to load for this.</p>
         <ul class="ruled">
           <li v-for="item in group.items" :key="item.id">
-            <button type="button" role="checkbox" :aria-checked="state.loaded.has(item.id)" class="flex min-h-14 w-full items-center gap-3 py-1 text-left" :data-testid="`load-${item.id}`" @click="toggle(item)">
+            <button
+              type="button"
+              role="checkbox"
+              :aria-checked="state.loaded.has(item.id)"
+              class="flex min-h-14 w-full items-center gap-3 py-1 text-left"
+              :data-testid="`load-${item.id}`"
+              @click="toggle(item)"
+            >
               <span class="box" :class="{ 'is-in': state.loaded.has(item.id) }" aria-hidden="true" />
-              <span class="min-w-0">{{ item.label }}<span class="block text-[0.88rem] text-slate">{{ item.because.toLowerCase() }}<template v-if="item.fault">, {{ formatPercent(item.probability) }}</template></span></span>
+              <span class="min-w-0"
+                >{{ item.label
+                }}<span class="block text-[0.88rem] text-slate"
+                  >{{ item.because.toLowerCase()
+                  }}<template v-if="item.fault">, {{ formatPercent(item.probability) }}</template></span
+                ></span
+              >
             </button>
           </li>
         </ul>
@@ -34,6 +47,14 @@ function toggle(item: LoadItem): void {
 </template>
 
 <style scoped>
-.box { flex: none; width: 24px; height: 24px; border: 2px solid var(--ink); border-radius: 5px; }
-.is-in { background: var(--ink); }
+.box {
+  flex: none;
+  width: 24px;
+  height: 24px;
+  border: 2px solid var(--ink);
+  border-radius: 5px;
+}
+.is-in {
+  background: var(--ink);
+}
 </style>

@@ -6,7 +6,18 @@ const left = computed(() => all.value.filter(({ id }) => !state.value.loaded.has
 </script>
 
 <template>
-  <LampCard :title="left.length === 0 ? 'Everything is in the van' : `Load: ${left[0]?.label ?? ''}`" :because="left.length === 0 ? 'Go, and make it safe there.' : `${all.length - left.length} of ${all.length} are in. A seal set of another pump is no seal set: by part, not by look.`">
-    <template #buttons><button type="button" class="button button-lit" data-testid="joint-end" @click="end('prepare')">Loaded, on site: make it safe</button></template>
+  <LampCard
+    :title="left.length === 0 ? 'Everything is in the van' : `Load: ${left[0]?.label ?? ''}`"
+    :because="
+      left.length === 0
+        ? 'Go, and make it safe there.'
+        : `${all.length - left.length} of ${all.length} are in. A seal set of another pump is no seal set: by part, not by look.`
+    "
+  >
+    <template #buttons
+      ><button type="button" class="button button-lit" data-testid="joint-end" @click="end('prepare')">
+        Loaded, on site: make it safe
+      </button></template
+    >
   </LampCard>
 </template>

@@ -12,14 +12,37 @@ const failed = computed(() => rows.value.filter(({ found }) => found?.judgement.
 </script>
 
 <template>
-  <LampCard v-if="next" :title="next.ask" :caution="next.caution" because="A repair is proved by readings, not by its noise alone.">
-    <p v-if="failed.length > 0" class="font-bold">Failed already: {{ failed.map(({ label }) => label).join(', ') }}. Go back to Test before handing over.</p>
+  <LampCard
+    v-if="next"
+    :title="next.ask"
+    :caution="next.caution"
+    because="A repair is proved by readings, not by its noise alone."
+  >
+    <p v-if="failed.length > 0" class="font-bold">
+      Failed already: {{ failed.map(({ label }) => label).join(', ') }}. Go back to Test before handing over.
+    </p>
     <template #buttons>
-      <button type="button" class="button button-lit flex-1" data-testid="prove-do" @click="emit('ask', next.line)">Write: {{ next.label }}</button>
+      <button type="button" class="button button-lit flex-1" data-testid="prove-do" @click="emit('ask', next.line)">
+        Write: {{ next.label }}
+      </button>
       <button type="button" class="button" data-testid="joint-end" @click="end('prove')">Enough: hand over</button>
     </template>
   </LampCard>
-  <LampCard v-else :title="failed.length > 0 ? 'It is not proved' : 'It is proved'" :because="failed.length > 0 ? `${failed.map(({ label, found }) => `${label}: ${found?.judgement.because}`).join('; ')}. Go back to Test.` : worst === 'tired' ? 'Every proof is made; what is tired goes on the sheet to be watched.' : 'Every proof is made and sound.'">
-    <template #buttons><button type="button" class="button button-lit" data-testid="joint-end" @click="end('prove')">Hand over</button></template>
+  <LampCard
+    v-else
+    :title="failed.length > 0 ? 'It is not proved' : 'It is proved'"
+    :because="
+      failed.length > 0
+        ? `${failed.map(({ label, found }) => `${label}: ${found?.judgement.because}`).join('; ')}. Go back to Test.`
+        : worst === 'tired'
+          ? 'Every proof is made; what is tired goes on the sheet to be watched.'
+          : 'Every proof is made and sound.'
+    "
+  >
+    <template #buttons
+      ><button type="button" class="button button-lit" data-testid="joint-end" @click="end('prove')">
+        Hand over
+      </button></template
+    >
   </LampCard>
 </template>

@@ -1,7 +1,12 @@
 <script setup lang="ts">
 const { state } = useVisitContext()
 const { order, held, live } = useSafeGates()
-const LIVE_ONLY = ['supply at rest and under load', 'running current', 'listening', 'suction vacuum and filter pressure']
+const LIVE_ONLY = [
+  'supply at rest and under load',
+  'running current',
+  'listening',
+  'suction vacuum and filter pressure',
+]
 </script>
 
 <template>
@@ -14,9 +19,22 @@ const LIVE_ONLY = ['supply at rest and under load', 'running current', 'listenin
       <GateRow gate="primed" />
     </ol>
     <p class="mt-4 border-l-4 border-rule pl-3">
-      <template v-if="live">Power is on: only live readings now. Whatever needs hands inside waits until the power is off and proved dead again.</template>
-      <template v-else>Not with the power off: {{ LIVE_ONLY.join(', ') }}. {{ held('power-off') ? 'They wait until power is on and the pump primed.' : '' }}</template>
+      <template v-if="live"
+        >Power is on: only live readings now. Whatever needs hands inside waits until the power is off and proved dead
+        again.</template
+      >
+      <template v-else
+        >Not with the power off: {{ LIVE_ONLY.join(', ') }}.
+        {{ held('power-off') ? 'They wait until power is on and the pump primed.' : '' }}</template
+      >
     </p>
-    <p class="mt-2 text-[0.95rem]">Local codes and licensed practice decide who may do electrical work. {{ state.machine.kind === 'pool' || state.machine.kind === 'spa' ? 'At pools and spas the bonding wire is never left off.' : '' }}</p>
+    <p class="mt-2 text-[0.95rem]">
+      Local codes and licensed practice decide who may do electrical work.
+      {{
+        state.machine.kind === 'pool' || state.machine.kind === 'spa'
+          ? 'At pools and spas the bonding wire is never left off.'
+          : ''
+      }}
+    </p>
   </div>
 </template>

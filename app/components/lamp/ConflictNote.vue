@@ -11,20 +11,43 @@ const conflicts = computed(() => {
     ...conflict,
     claims: conflict.claims.map((claim) => {
       const line = journalLine(claim.entry, judged)
-      return { claim, said: claim.takenBack ? 'taken back: it never was' : [line.text, line.value].filter(Boolean).join(' '), by: `${claim.entry.author}, ${format(new Date(claim.entry.at), 'HH:mm')}` }
+      return {
+        claim,
+        said: claim.takenBack ? 'taken back: it never was' : [line.text, line.value].filter(Boolean).join(' '),
+        by: `${claim.entry.author}, ${format(new Date(claim.entry.at), 'HH:mm')}`,
+      }
     }),
   }))
 })
-const choose = (claims: readonly { claim: Claim }[], chosen: Claim) => visit.settle(claims.map(({ claim }) => claim), chosen)
+const choose = (claims: readonly { claim: Claim }[], chosen: Claim) =>
+  visit.settle(
+    claims.map(({ claim }) => claim),
+    chosen,
+  )
 </script>
 
 <template>
-  <section v-if="conflicts.length > 0" class="border-b border-rule px-5 py-3" aria-label="said in two ways" data-testid="conflicts">
+  <section
+    v-if="conflicts.length > 0"
+    class="border-b border-rule px-5 py-3"
+    aria-label="said in two ways"
+    data-testid="conflicts"
+  >
     <h2 class="flex items-center gap-2 text-base"><StateMark verdict="unclear" :size="20" />Said in two ways</h2>
-    <p class="text-[0.95rem] text-slate">Two devices wrote without seeing each other. Neither counts until one is chosen.</p>
+    <p class="text-[0.95rem] text-slate">
+      Two devices wrote without seeing each other. Neither counts until one is chosen.
+    </p>
     <ul v-for="conflict in conflicts" :key="conflict.about" class="ruled mt-1">
-      <li v-for="{ claim, said, by } in conflict.claims" :key="claim.entry.id" class="flex items-center justify-between gap-3 py-1" data-testid="claim">
-        <span class="min-w-0"><strong>{{ said }}</strong><span class="block text-[0.9rem] text-slate">{{ by }}</span></span>
+      <li
+        v-for="{ claim, said, by } in conflict.claims"
+        :key="claim.entry.id"
+        class="flex items-center justify-between gap-3 py-1"
+        data-testid="claim"
+      >
+        <span class="min-w-0"
+          ><strong>{{ said }}</strong
+          ><span class="block text-[0.9rem] text-slate">{{ by }}</span></span
+        >
         <button type="button" class="button shrink-0" @click="choose(conflict.claims, claim)">this one</button>
       </li>
     </ul>

@@ -5,8 +5,14 @@ import { journalLines } from '#core/visit/describe'
 
 const emit = defineEmits<{ correct: [entryId: string, line: string]; photo: [entryId: string] }>()
 const { visit, state } = useVisitContext()
-const lines = computed(() => journalLines(state.value).filter(({ entry }) => entry.kind !== 'joint-done' && !(entry.kind === 'photo' && entry.body.of)))
-const inConflict = computed(() => new Set(state.value.conflicts.flatMap(({ claims }) => claims.map(({ entry }) => entry.id))))
+const lines = computed(() =>
+  journalLines(state.value).filter(
+    ({ entry }) => entry.kind !== 'joint-done' && !(entry.kind === 'photo' && entry.body.of),
+  ),
+)
+const inConflict = computed(
+  () => new Set(state.value.conflicts.flatMap(({ claims }) => claims.map(({ entry }) => entry.id))),
+)
 const photosOf = computed(() => {
   const groups = new Map<string, typeof state.value.photos>()
   for (const photo of state.value.photos) if (photo.of) groups.set(photo.of, [...(groups.get(photo.of) ?? []), photo])
@@ -15,7 +21,9 @@ const photosOf = computed(() => {
 const time = (at: string) => format(new Date(at), 'HH:mm')
 /** The line as it would be typed again. */
 function typed(line: ReturnType<typeof journalLines>[number]): string {
-  return line.entry.kind === 'note' ? `note ${line.entry.body.text}` : `${line.text.replace(/, by hand|, look/g, '')} ${line.value ?? ''}`.replace('Ω', 'ohm').trim()
+  return line.entry.kind === 'note'
+    ? `note ${line.entry.body.text}`
+    : `${line.text.replace(/, by hand|, look/g, '')} ${line.value ?? ''}`.replace('Ω', 'ohm').trim()
 }
 </script>
 
@@ -23,22 +31,65 @@ function typed(line: ReturnType<typeof journalLines>[number]): string {
   <section aria-label="journal" data-testid="journal">
     <header class="flex items-center justify-between border-b border-rule">
       <h2 class="text-base">Written so far</h2>
-      <button v-if="visit.undoable" type="button" class="button button-quiet text-[0.95rem]" data-testid="undo" @click="visit.undo()"><Undo2 :size="18" aria-hidden="true" />Undo</button>
+      <button
+        v-if="visit.undoable"
+        type="button"
+        class="button button-quiet text-[0.95rem]"
+        data-testid="undo"
+        @click="visit.undo()"
+      >
+        <Undo2 :size="18" aria-hidden="true" />Undo
+      </button>
     </header>
     <p v-if="lines.length === 0" class="py-3 text-slate">Nothing yet. Type a reading below, or tap a part.</p>
     <ol class="ruled">
-      <li v-for="line in lines" :key="line.id" class="grid grid-cols-[3.4rem_1.6rem_minmax(0,1fr)_auto] items-center gap-x-2 py-1" data-testid="journal-line">
+      <li
+        v-for="line in lines"
+        :key="line.id"
+        class="grid grid-cols-[3.4rem_1.6rem_minmax(0,1fr)_auto] items-center gap-x-2 py-1"
+        data-testid="journal-line"
+      >
         <time class="number text-[0.9rem] text-slate" :datetime="line.at">{{ time(line.at) }}</time>
-        <StateMark v-if="inConflict.has(line.id)" verdict="unclear" :size="20" /><StateMark v-else-if="line.verdict" :verdict="line.verdict" :size="20" /><span v-else />
+        <StateMark v-if="inConflict.has(line.id)" verdict="unclear" :size="20" /><StateMark
+          v-else-if="line.verdict"
+          :verdict="line.verdict"
+          :size="20"
+        /><span v-else />
         <span class="min-w-0">
-          {{ line.text }}<span v-if="inConflict.has(line.id)" class="block text-[0.88rem] text-slate">said in two ways, not settled</span><span v-else-if="line.detail" class="block truncate text-[0.88rem] text-slate" :title="line.detail">{{ line.detail }}</span>
-          <span v-if="photosOf.get(line.id)" class="mt-1 flex gap-2"><PhotoThumb v-for="photo in photosOf.get(line.id)" :key="photo.entryId" :photo="photo" /></span>
-          <PhotoThumb v-if="line.entry.kind === 'photo'" :photo="{ ...line.entry.body, entryId: line.id, at: line.at }" />
+          {{ line.text
+          }}<span v-if="inConflict.has(line.id)" class="block text-[0.88rem] text-slate"
+            >said in two ways, not settled</span
+          ><span v-else-if="line.detail" class="block truncate text-[0.88rem] text-slate" :title="line.detail">{{
+            line.detail
+          }}</span>
+          <span v-if="photosOf.get(line.id)" class="mt-1 flex gap-2"
+            ><PhotoThumb v-for="photo in photosOf.get(line.id)" :key="photo.entryId" :photo="photo"
+          /></span>
+          <PhotoThumb
+            v-if="line.entry.kind === 'photo'"
+            :photo="{ ...line.entry.body, entryId: line.id, at: line.at }"
+          />
         </span>
         <span class="flex items-center">
-          <button v-if="line.entry.kind === 'finding' || line.entry.kind === 'note'" type="button" class="number min-h-12 px-2 text-right font-bold underline-offset-4 hover:underline" :aria-label="`correct: ${line.text} ${line.value ?? ''}`" @click="emit('correct', line.id, typed(line))">{{ line.value ?? 'correct' }}</button>
+          <button
+            v-if="line.entry.kind === 'finding' || line.entry.kind === 'note'"
+            type="button"
+            class="number min-h-12 px-2 text-right font-bold underline-offset-4 hover:underline"
+            :aria-label="`correct: ${line.text} ${line.value ?? ''}`"
+            @click="emit('correct', line.id, typed(line))"
+          >
+            {{ line.value ?? 'correct' }}
+          </button>
           <span v-else class="number px-2 font-bold">{{ line.value }}</span>
-          <button v-if="line.entry.kind !== 'photo'" type="button" class="inline-flex min-h-12 min-w-12 items-center justify-center text-slate" :aria-label="`photo for ${line.text}`" @click="emit('photo', line.id)"><Camera :size="18" aria-hidden="true" /></button>
+          <button
+            v-if="line.entry.kind !== 'photo'"
+            type="button"
+            class="inline-flex min-h-12 min-w-12 items-center justify-center text-slate"
+            :aria-label="`photo for ${line.text}`"
+            @click="emit('photo', line.id)"
+          >
+            <Camera :size="18" aria-hidden="true" />
+          </button>
         </span>
       </li>
     </ol>

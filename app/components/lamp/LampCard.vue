@@ -1,6 +1,12 @@
 <script setup lang="ts">
 /** The one lit next thing: what, why, with what, and its button. */
-const { title, because = '', tool = '', caution = '', compact = false } = defineProps<{ title: string; because?: string; tool?: string; caution?: string; compact?: boolean }>()
+const {
+  title,
+  because = '',
+  tool = '',
+  caution = '',
+  compact = false,
+} = defineProps<{ title: string; because?: string; tool?: string; caution?: string; compact?: boolean }>()
 </script>
 
 <template>
@@ -10,7 +16,13 @@ const { title, because = '', tool = '', caution = '', compact = false } = define
     <slot name="gates" />
     <slot />
     <p v-if="tool" class="text-[0.95rem]"><strong>Tool:</strong> {{ tool }}</p>
-    <p v-if="caution && !compact" class="border-l-4 border-lamp-ink pl-3 text-[0.95rem] font-bold" data-testid="caution">{{ caution }}</p>
+    <p
+      v-if="caution && !compact"
+      class="border-l-4 border-lamp-ink pl-3 text-[0.95rem] font-bold"
+      data-testid="caution"
+    >
+      {{ caution }}
+    </p>
     <div v-if="$slots.buttons" class="mt-1 flex flex-wrap gap-2"><slot name="buttons" /></div>
   </section>
 </template>

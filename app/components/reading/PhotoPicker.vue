@@ -26,12 +26,26 @@ async function picked(): Promise<void> {
     return
   }
   try {
-    const response = await fetch('/api/photos', { method: 'POST', headers: { 'content-type': picture.type || 'image/jpeg' }, body: picture })
+    const response = await fetch('/api/photos', {
+      method: 'POST',
+      headers: { 'content-type': picture.type || 'image/jpeg' },
+      body: picture,
+    })
     const stored = (await response.json()) as { hash: string; type: string; bytes: number; title?: string }
     if (!response.ok) throw new Error(stored.title)
-    visit.append('photo', { hash: stored.hash, type: stored.type, bytes: stored.bytes, name: file.name.slice(0, 200), ...(of ? { of } : {}), ...(caption ? { caption } : {}) })
+    visit.append('photo', {
+      hash: stored.hash,
+      type: stored.type,
+      bytes: stored.bytes,
+      name: file.name.slice(0, 200),
+      ...(of ? { of } : {}),
+      ...(caption ? { caption } : {}),
+    })
   } catch (error) {
-    problem.value = error instanceof TypeError ? 'The server does not answer, and a picture cannot wait here: take it again when it is back.' : (error as Error).message
+    problem.value =
+      error instanceof TypeError
+        ? 'The server does not answer, and a picture cannot wait here: take it again when it is back.'
+        : (error as Error).message
   }
 }
 defineExpose({ open: () => input.value?.click() })
@@ -39,7 +53,22 @@ defineExpose({ open: () => input.value?.click() })
 
 <template>
   <div class="no-print">
-    <input ref="input" type="file" accept="image/jpeg,image/png,image/webp" class="sr-only" tabindex="-1" aria-label="a photo" data-testid="photo-input" @change="picked">
-    <p v-if="problem" role="alert" class="fixed inset-x-0 top-0 z-30 flex items-center gap-4 bg-rust px-4 py-2 text-on-ink">{{ problem }}<button type="button" class="min-h-12 underline" @click="problem = ''">Close</button></p>
+    <input
+      ref="input"
+      type="file"
+      accept="image/jpeg,image/png,image/webp"
+      class="sr-only"
+      tabindex="-1"
+      aria-label="a photo"
+      data-testid="photo-input"
+      @change="picked"
+    />
+    <p
+      v-if="problem"
+      role="alert"
+      class="fixed inset-x-0 top-0 z-30 flex items-center gap-4 bg-rust px-4 py-2 text-on-ink"
+    >
+      {{ problem }}<button type="button" class="min-h-12 underline" @click="problem = ''">Close</button>
+    </p>
   </div>
 </template>

@@ -2,16 +2,27 @@
 import type { JointPlace } from '#core/knowledge/constructions/joint'
 
 /** How many came out, or go in: one number, or one for each place where they belong. */
-const { expected, cameOut = undefined, back, note = '' } = defineProps<{ expected: number; cameOut?: readonly JointPlace[]; back: boolean; note?: string }>()
+const {
+  expected,
+  cameOut = undefined,
+  back,
+  note = '',
+} = defineProps<{ expected: number; cameOut?: readonly JointPlace[]; back: boolean; note?: string }>()
 const count = defineModel<number | undefined>('count', { required: true })
 const counted = defineModel<JointPlace[] | undefined>('places', { required: true })
 const other = ref('')
-const choices = computed(() => [...new Set([expected - 2, expected - 1, expected, expected + 1, expected + 2])].filter((number) => number >= 0).slice(0, 5))
+const choices = computed(() =>
+  [...new Set([expected - 2, expected - 1, expected, expected + 1, expected + 2])]
+    .filter((number) => number >= 0)
+    .slice(0, 5),
+)
 function typed(): void {
   count.value = other.value.trim() === '' ? expected : Number(other.value)
 }
 function step(index: number, by: number): void {
-  const next = (counted.value ?? []).map((place, at) => (at === index ? { ...place, count: Math.max(0, place.count + by) } : place))
+  const next = (counted.value ?? []).map((place, at) =>
+    at === index ? { ...place, count: Math.max(0, place.count + by) } : place,
+  )
   counted.value = next
   count.value = next.reduce((sum, place) => sum + place.count, 0)
 }
@@ -19,18 +30,76 @@ function step(index: number, by: number): void {
 
 <template>
   <fieldset class="m-0 border-0 p-0">
-    <legend class="mb-1">{{ back ? `How many go in? ${expected} came out.` : `How many came out? ${expected} usual${note ? `: ${note}` : ''}` }}</legend>
+    <legend class="mb-1">
+      {{
+        back
+          ? `How many go in? ${expected} came out.`
+          : `How many came out? ${expected} usual${note ? `: ${note}` : ''}`
+      }}
+    </legend>
     <ul v-if="cameOut && counted" class="flex flex-col gap-1">
-      <li v-for="(place, index) in counted" :key="place.place" class="flex items-center justify-between gap-3" data-testid="place"><span class="min-w-0">{{ place.place }}<span v-if="back" class="block text-[0.88rem]">{{ cameOut[index]?.count }} came out here</span></span>
-        <span class="flex items-center gap-1"><button type="button" class="button min-w-12 text-xl" :aria-label="`one less, ${place.place}`" @click="step(index, -1)">−</button><output class="number w-10 text-center text-xl font-bold" :aria-label="`${place.place}, counted`">{{ place.count }}</output><button type="button" class="button min-w-12 text-xl" :aria-label="`one more, ${place.place}`" @click="step(index, 1)">+</button></span></li>
+      <li
+        v-for="(place, index) in counted"
+        :key="place.place"
+        class="flex items-center justify-between gap-3"
+        data-testid="place"
+      >
+        <span class="min-w-0"
+          >{{ place.place
+          }}<span v-if="back" class="block text-[0.88rem]">{{ cameOut[index]?.count }} came out here</span></span
+        >
+        <span class="flex items-center gap-1"
+          ><button
+            type="button"
+            class="button min-w-12 text-xl"
+            :aria-label="`one less, ${place.place}`"
+            @click="step(index, -1)"
+          >
+            −</button
+          ><output class="number w-10 text-center text-xl font-bold" :aria-label="`${place.place}, counted`">{{
+            place.count
+          }}</output
+          ><button
+            type="button"
+            class="button min-w-12 text-xl"
+            :aria-label="`one more, ${place.place}`"
+            @click="step(index, 1)"
+          >
+            +
+          </button></span
+        >
+      </li>
     </ul>
     <div v-else class="flex flex-wrap gap-1.5">
-      <button v-for="number in choices" :key="number" type="button" class="button number min-w-12 px-2 text-xl" :class="{ 'is-count': count === number }" :aria-pressed="count === number" @click="count = number; other = ''">{{ number }}</button>
-      <input v-model="other" class="field number max-w-14 px-2" inputmode="numeric" aria-label="another count" placeholder="…" @input="typed">
+      <button
+        v-for="number in choices"
+        :key="number"
+        type="button"
+        class="button number min-w-12 px-2 text-xl"
+        :class="{ 'is-count': count === number }"
+        :aria-pressed="count === number"
+        @click="
+          count = number
+          other = ''
+        "
+      >
+        {{ number }}
+      </button>
+      <input
+        v-model="other"
+        class="field number max-w-14 px-2"
+        inputmode="numeric"
+        aria-label="another count"
+        placeholder="…"
+        @input="typed"
+      />
     </div>
   </fieldset>
 </template>
 
 <style scoped>
-.is-count { background: var(--lamp-ink) !important; color: #fff !important; }
+.is-count {
+  background: var(--lamp-ink) !important;
+  color: #fff !important;
+}
 </style>

@@ -9,18 +9,38 @@ const emit = defineEmits<{ done: [] }>()
 const { visit } = useVisitContext()
 const { damaged } = useRepair()
 const check = computed(() => DAMAGE_LOOKS[part])
-const outcomes = computed(() => Object.entries(checkInfo(check.value ?? '')?.outcomes ?? {}).filter(([, verdict]) => verdict !== 'sound').map(([outcome]) => outcome))
+const outcomes = computed(() =>
+  Object.entries(checkInfo(check.value ?? '')?.outcomes ?? {})
+    .filter(([, verdict]) => verdict !== 'sound')
+    .map(([outcome]) => outcome),
+)
 const named = computed(() => checkInfo(check.value ?? '')?.parts !== undefined)
 function seen(outcome?: string): void {
-  if (check.value && outcome) visit.append('finding', { check: check.value, outcome, ...(named.value ? { part } : {}), stage: 'test' })
+  if (check.value && outcome)
+    visit.append('finding', { check: check.value, outcome, ...(named.value ? { part } : {}), stage: 'test' })
   damaged(part)
   emit('done')
 }
 </script>
 
 <template>
-  <div class="border-y border-[#14242b33] py-3" role="group" aria-label="what is wrong with it" data-testid="damage-choice">
+  <div
+    class="border-y border-[#14242b33] py-3"
+    role="group"
+    aria-label="what is wrong with it"
+    data-testid="damage-choice"
+  >
     <p class="mb-2 font-bold">The {{ PARTS[part] }} is</p>
-    <div class="flex flex-wrap gap-2"><button v-for="outcome in outcomes" :key="outcome" type="button" class="button" @click="seen(outcome)">{{ outcomeLabel(outcome) }}</button><button type="button" class="button" data-testid="damage-otherwise" @click="seen()">damaged otherwise</button><button type="button" class="button button-quiet" @click="emit('done')">not damaged</button></div>
+    <div class="flex flex-wrap gap-2">
+      <button v-for="outcome in outcomes" :key="outcome" type="button" class="button" @click="seen(outcome)">
+        {{ outcomeLabel(outcome) }}</button><button
+        type="button"
+        class="button"
+        data-testid="damage-otherwise"
+        @click="seen()"
+      >
+        damaged otherwise</button
+      ><button type="button" class="button button-quiet" @click="emit('done')">not damaged</button>
+    </div>
   </div>
 </template>

@@ -7,13 +7,43 @@ const { downtime } = defineProps<{ downtime: Downtime }>()
 const { visit, state } = useVisitContext()
 const range = (spread: { p50: number; p90: number }) => `${formatMinutes(spread.p50)} to ${formatMinutes(spread.p90)}`
 const gain = computed(() => downtime.spareFirst && downtime.spareFirst.p50 < downtime.inPlace.p50 - 10)
-const choose = (spareFirst: boolean) => { if (state.value.decision) visit.append('decision', { option: state.value.decision, ...(spareFirst ? { spareFirst } : {}) }) }
+const choose = (spareFirst: boolean) => {
+  if (state.value.decision)
+    visit.append('decision', { option: state.value.decision, ...(spareFirst ? { spareFirst } : {}) })
+}
 </script>
 
 <template>
-  <section class="my-2 border-l-4 pl-3" :class="downtime.urgent ? 'border-rust' : 'border-river'" aria-label="while the water is off" data-testid="downtime">
-    <p class="flex flex-wrap items-center gap-x-5 gap-y-1"><strong>Water off</strong><span :class="{ 'font-bold': !state.spareFirst }">repaired in place <span class="number">{{ range(downtime.inPlace) }}</span></span><span v-if="downtime.spareFirst" :class="{ 'font-bold': state.spareFirst }">spare in first <span class="number">{{ range(downtime.spareFirst) }}</span></span>
-      <button v-if="downtime.spareFirst && (gain || state.spareFirst)" type="button" class="button" data-testid="spare-first" :aria-pressed="state.spareFirst" @click="choose(!state.spareFirst)">{{ state.spareFirst ? 'Repair in place after all' : 'Spare in first' }}</button></p>
-    <p class="text-[0.95rem]">{{ downtime.overrun }}<template v-if="downtime.drainBack"> About <span class="number">{{ formatNumber(downtime.drainBack.litres, 2) }}</span> L stand in the pipe and run {{ downtime.drainBack.runsTo }}.</template></p>
+  <section
+    class="my-2 border-l-4 pl-3"
+    :class="downtime.urgent ? 'border-rust' : 'border-river'"
+    aria-label="while the water is off"
+    data-testid="downtime"
+  >
+    <p class="flex flex-wrap items-center gap-x-5 gap-y-1">
+      <strong>Water off</strong
+      ><span :class="{ 'font-bold': !state.spareFirst }"
+        >repaired in place <span class="number">{{ range(downtime.inPlace) }}</span></span
+      ><span v-if="downtime.spareFirst" :class="{ 'font-bold': state.spareFirst }"
+        >spare in first <span class="number">{{ range(downtime.spareFirst) }}</span></span
+      >
+      <button
+        v-if="downtime.spareFirst && (gain || state.spareFirst)"
+        type="button"
+        class="button"
+        data-testid="spare-first"
+        :aria-pressed="state.spareFirst"
+        @click="choose(!state.spareFirst)"
+      >
+        {{ state.spareFirst ? 'Repair in place after all' : 'Spare in first' }}
+      </button>
+    </p>
+    <p class="text-[0.95rem]">
+      {{ downtime.overrun
+      }}<template v-if="downtime.drainBack">
+        About <span class="number">{{ formatNumber(downtime.drainBack.litres, 2) }}</span> L stand in the pipe and run
+        {{ downtime.drainBack.runsTo }}.</template
+      >
+    </p>
   </section>
 </template>

@@ -22,22 +22,42 @@ const expected = computed(() => {
   const out = step.phase === 'back' ? cameOut(step.id) : undefined
   return { count: out?.count ?? step.count, places: out ? out.places : step.places }
 })
-watch(() => [current.value?.id, expected.value?.count] as const, () => {
-  count.value = expected.value?.count
-  counted.value = expected.value?.places?.map((place) => ({ ...place }))
-  reason.value = ''
-  different.value = false
-  damage.value = false
-  note.value = ''
-}, { immediate: true })
-const differs = computed(() => current.value?.phase === 'back' && expected.value !== undefined && (count.value !== expected.value.count || placesThatDiffer(expected.value.places ?? [], counted.value ?? []).length > 0))
+watch(
+  () => [current.value?.id, expected.value?.count] as const,
+  () => {
+    count.value = expected.value?.count
+    counted.value = expected.value?.places?.map((place) => ({ ...place }))
+    reason.value = ''
+    different.value = false
+    damage.value = false
+    note.value = ''
+  },
+  { immediate: true },
+)
+const differs = computed(
+  () =>
+    current.value?.phase === 'back' &&
+    expected.value !== undefined &&
+    (count.value !== expected.value.count ||
+      placesThatDiffer(expected.value.places ?? [], counted.value ?? []).length > 0),
+)
 const invalid = computed(() => expected.value !== undefined && (count.value === undefined || !isCount(count.value)))
 const freeing = computed(() => current.value?.id.includes(':free') === true)
 /** Wires are photographed before they come off, anything else may be; the picture stands beside the step that puts it back. */
 const WIRES = new Set(['wire-terminal', 'wire-splice'])
-const opens = computed(() => current.value?.phase === 'down' && current.value.joint !== undefined && current.value.joint !== 'gate' && !freeing.value)
+const opens = computed(
+  () =>
+    current.value?.phase === 'down' &&
+    current.value.joint !== undefined &&
+    current.value.joint !== 'gate' &&
+    !freeing.value,
+)
 /** What was written on the way down, for the way back. */
-const written = computed(() => (current.value?.phase === 'back' ? state.value.steps.get(current.value.id.replace(/^back:/, 'down:'))?.note : undefined))
+const written = computed(() =>
+  current.value?.phase === 'back'
+    ? state.value.steps.get(current.value.id.replace(/^back:/, 'down:'))?.note
+    : undefined,
+)
 function foundDamaged(): void {
   const step = current.value
   if (!step) return
@@ -50,11 +70,22 @@ const OPENS = new Set(['bolt', 'screw', 'thread', 'press-fit', 'o-ring-seat', 'u
 const canStick = computed(() => {
   const step = current.value
   if (step?.phase !== 'down' || step.joint === undefined || !OPENS.has(step.joint)) return false
-  return freeing.value ? (step.orElse?.length ?? 0) > 0 : !state.value.takeDownFound.some(({ joint, what }) => what === 'stuck' && joint !== undefined && jointKey(step.id) === joint)
+  return freeing.value
+    ? (step.orElse?.length ?? 0) > 0
+    : !state.value.takeDownFound.some(
+        ({ joint, what }) => what === 'stuck' && joint !== undefined && jointKey(step.id) === joint,
+      )
 })
-const sentence = computed(() => [current.value?.title, current.value?.how, current.value?.caution].filter(Boolean).join('. '))
+const sentence = computed(() =>
+  [current.value?.title, current.value?.how, current.value?.caution].filter(Boolean).join('. '),
+)
 const { speaks, reading, say } = useReadAloud()
-watch(() => current.value?.id, () => { if (reading.value) say(sentence.value) })
+watch(
+  () => current.value?.id,
+  () => {
+    if (reading.value) say(sentence.value)
+  },
+)
 function aloud(): void {
   reading.value = !reading.value
   if (reading.value) say(sentence.value)
@@ -70,42 +101,151 @@ onBeforeUnmount(() => window.removeEventListener('keydown', byKey))
 function done(): void {
   const step = current.value
   if (!step || invalid.value || (differs.value && !reason.value.trim())) return
-  tick(step.id, true, { count: step.count === undefined ? undefined : count.value, places: counted.value, reason: reason.value.trim() || undefined, note: note.value.trim() || undefined })
+  tick(step.id, true, {
+    count: step.count === undefined ? undefined : count.value,
+    places: counted.value,
+    reason: reason.value.trim() || undefined,
+    note: note.value.trim() || undefined,
+  })
 }
 </script>
 
 <template>
-  <LampCard v-if="current" :title="current.title" :because="current.how" :tool="current.tool" :caution="current.caution">
-    <p class="number text-[0.95rem]">step {{ current.number }} · {{ formatMinutes(current.minutes) }} · {{ formatMinutes(minutesLeft) }} left</p>
-    <div v-if="current.joint" class="flex items-center gap-4"><ThreadTurn v-if="current.turn" :turn="current.turn" :hand="current.hand" /><JointFace :step="current" :count="expected?.count ?? 1" /></div>
-    <p v-if="current.tighten && (expected?.count ?? 0) > 1">In {{ current.tighten.rounds }} rounds, {{ current.tighten.pattern === 'star' ? 'in a star' : current.tighten.pattern }}: until {{ current.tighten.until }}.</p>
-    <p v-if="current.hold && current.phase === 'down'" class="text-[0.88rem]"><strong>Hold the shaft:</strong> {{ current.hold.join('; else ') }}</p>
-    <p v-if="current.orElse" class="text-[0.95rem]"><strong>If that fails:</strong> {{ current.orElse.map(({ text, minutes }) => `${text} (${minutes} min)`).join('; else ') }}</p>
+  <LampCard
+    v-if="current"
+    :title="current.title"
+    :because="current.how"
+    :tool="current.tool"
+    :caution="current.caution"
+  >
+    <p class="number text-[0.95rem]">
+      step {{ current.number }} · {{ formatMinutes(current.minutes) }} · {{ formatMinutes(minutesLeft) }} left
+    </p>
+    <div v-if="current.joint" class="flex items-center gap-4">
+      <ThreadTurn v-if="current.turn" :turn="current.turn" :hand="current.hand" /><JointFace
+        :step="current"
+        :count="expected?.count ?? 1"
+      />
+    </div>
+    <p v-if="current.tighten && (expected?.count ?? 0) > 1">
+      In {{ current.tighten.rounds }} rounds,
+      {{ current.tighten.pattern === 'star' ? 'in a star' : current.tighten.pattern }}: until
+      {{ current.tighten.until }}.
+    </p>
+    <p v-if="current.hold && current.phase === 'down'" class="text-[0.88rem]">
+      <strong>Hold the shaft:</strong> {{ current.hold.join('; else ') }}
+    </p>
+    <p v-if="current.orElse" class="text-[0.95rem]">
+      <strong>If that fails:</strong>
+      {{ current.orElse.map(({ text, minutes }) => `${text} (${minutes} min)`).join('; else ') }}
+    </p>
     <p v-if="current.lubricant" class="text-[0.95rem]"><strong>On the ring:</strong> {{ current.lubricant }}</p>
     <p v-if="current.twoPeople" class="font-bold">Two people.</p>
-    <div v-if="taken.length > 0"><p class="text-[0.95rem]"><strong>As it was:</strong></p><span class="flex flex-wrap gap-2"><PhotoThumb v-for="photo in taken" :key="photo.entryId" :photo="photo" /></span></div>
+    <div v-if="taken.length > 0">
+      <p class="text-[0.95rem]"><strong>As it was:</strong></p>
+      <span class="flex flex-wrap gap-2"
+        ><PhotoThumb v-for="photo in taken" :key="photo.entryId" :photo="photo"
+      /></span>
+    </div>
     <p v-if="current.orientation"><strong>How it lies:</strong> {{ current.orientation }}</p>
     <p v-if="written"><strong>You wrote:</strong> {{ written }}</p>
     <StepMeasured :step="current" />
-    <CountEntry v-if="expected" :key="current.id" v-model:count="count" v-model:places="counted" :expected="expected.count" :came-out="expected.places" :back="current.phase === 'back'" :note="current.countNote" />
+    <CountEntry
+      v-if="expected"
+      :key="current.id"
+      v-model:count="count"
+      v-model:places="counted"
+      :expected="expected.count"
+      :came-out="expected.places"
+      :back="current.phase === 'back'"
+      :note="current.countNote"
+    />
     <p v-if="invalid" role="alert" class="font-bold">A count is a whole number, 0 to 200.</p>
-    <label v-if="differs && expected" class="block"><strong>{{ count === expected.count ? 'Not where they came out.' : `${expected.count} came out and ${count} go in.` }}</strong> Write why, then it can be closed.<input v-model="reason" class="field" maxlength="300" data-testid="count-reason"></label>
+    <label v-if="differs && expected" class="block"
+      ><strong>{{
+        count === expected.count ? 'Not where they came out.' : `${expected.count} came out and ${count} go in.`
+      }}</strong>
+      Write why, then it can be closed.<input v-model="reason" class="field" maxlength="300" data-testid="count-reason"
+    /></label>
     <DamageChoice v-if="damage" :part="current.part" @done="damage = false" />
     <StepDifferent v-if="different" :key="current.id" :step="current" @done="different = false" />
     <template #buttons>
-      <button type="button" class="button button-lit basis-full" data-testid="step-done" :disabled="invalid || (differs && !reason.trim())" @click="done">{{ freeing ? 'It came' : current.phase === 'down' ? 'Out, into the tray' : current.phase === 'work' ? 'Done' : 'Back in' }}</button>
-      <button v-if="opens" type="button" class="button" data-testid="step-photo" @click="emit('photo', shot)">{{ current.joint && WIRES.has(current.joint) ? 'Photo first' : 'Photo' }}</button>
-      <button v-if="canStick" type="button" class="button" data-testid="step-stuck" @click="stuck(current.id)">{{ freeing ? 'Still holds' : 'Will not open' }}</button>
-      <button v-if="current.phase !== 'back' && current.joint !== 'gate'" type="button" class="button" data-testid="step-damaged" @click="foundDamaged">It is damaged</button>
-      <button v-if="opens" type="button" class="button" data-testid="step-different" :aria-expanded="different" @click="different = !different">It is different</button>
-      <button v-if="speaks" type="button" class="button" :aria-pressed="reading" @click="aloud">{{ reading ? 'Quiet' : 'Read aloud' }}</button>
-      <label v-if="opens" class="basis-full"><span class="sr-only">note for the way back</span><input v-model="note" class="field" maxlength="300" placeholder="note for the way back" data-testid="step-note"></label>
+      <button
+        type="button"
+        class="button button-lit basis-full"
+        data-testid="step-done"
+        :disabled="invalid || (differs && !reason.trim())"
+        @click="done"
+      >
+        {{
+          freeing
+            ? 'It came'
+            : current.phase === 'down'
+              ? 'Out, into the tray'
+              : current.phase === 'work'
+                ? 'Done'
+                : 'Back in'
+        }}
+      </button>
+      <button v-if="opens" type="button" class="button" data-testid="step-photo" @click="emit('photo', shot)">
+        {{ current.joint && WIRES.has(current.joint) ? 'Photo first' : 'Photo' }}
+      </button>
+      <button v-if="canStick" type="button" class="button" data-testid="step-stuck" @click="stuck(current.id)">
+        {{ freeing ? 'Still holds' : 'Will not open' }}
+      </button>
+      <button
+        v-if="current.phase !== 'back' && current.joint !== 'gate'"
+        type="button"
+        class="button"
+        data-testid="step-damaged"
+        @click="foundDamaged"
+      >
+        It is damaged
+      </button>
+      <button
+        v-if="opens"
+        type="button"
+        class="button"
+        data-testid="step-different"
+        :aria-expanded="different"
+        @click="different = !different"
+      >
+        It is different
+      </button>
+      <button v-if="speaks" type="button" class="button" :aria-pressed="reading" @click="aloud">
+        {{ reading ? 'Quiet' : 'Read aloud' }}
+      </button>
+      <label v-if="opens" class="basis-full"
+        ><span class="sr-only">note for the way back</span
+        ><input
+          v-model="note"
+          class="field"
+          maxlength="300"
+          placeholder="note for the way back"
+          data-testid="step-note"
+      /></label>
     </template>
   </LampCard>
-  <LampCard v-else-if="plan" title="Everything is back" because="All steps are ticked. Prove the repair before the van is loaded.">
-    <template #buttons><button type="button" class="button button-lit" data-testid="joint-end" @click="end('repair')">Repaired: prove it</button></template>
+  <LampCard
+    v-else-if="plan"
+    title="Everything is back"
+    because="All steps are ticked. Prove the repair before the van is loaded."
+  >
+    <template #buttons
+      ><button type="button" class="button button-lit" data-testid="joint-end" @click="end('repair')">
+        Repaired: prove it
+      </button></template
+    >
   </LampCard>
-  <LampCard v-else title="Decide first" because="The steps follow from the repair that is chosen. For a kind whose repairs are not laid out yet, write the work as notes below.">
-    <template #buttons><button type="button" class="button button-lit" data-testid="joint-end" @click="end('repair')">Work is written: prove it</button></template>
+  <LampCard
+    v-else
+    title="Decide first"
+    because="The steps follow from the repair that is chosen. For a kind whose repairs are not laid out yet, write the work as notes below."
+  >
+    <template #buttons
+      ><button type="button" class="button button-lit" data-testid="joint-end" @click="end('repair')">
+        Work is written: prove it
+      </button></template
+    >
   </LampCard>
 </template>

@@ -7,26 +7,75 @@ const { step } = defineProps<{ step: TakeDownStep }>()
 const { visit, state } = useVisitContext()
 type Measured = keyof typeof CONDITION_BOUNDS
 const FIELDS: Record<Measured, { label: string; hint: string }> = {
-  bearingClearanceMm: { label: 'clearance on the shaft, mm', hint: '0.05' }, outletHigherMm: { label: 'new outlet higher by, mm (− if lower)', hint: '38' }, pipeInches: { label: 'pipe, in', hint: '1.5' }, celsius: { label: 'cold, °C', hint: '12' },
+  bearingClearanceMm: { label: 'clearance on the shaft, mm', hint: '0.05' },
+  outletHigherMm: { label: 'new outlet higher by, mm (− if lower)', hint: '38' },
+  pipeInches: { label: 'pipe, in', hint: '1.5' },
+  celsius: { label: 'cold, °C', hint: '12' },
 }
-const asked = computed<Measured[]>(() => (step.id === 'work:bearings:fit-check' ? ['bearingClearanceMm'] : step.id === 'work:pump:height' ? ['outletHigherMm', 'pipeInches', 'celsius'] : step.joint === 'glued-pipe' || step.id === 'work:pump:outlet' ? ['pipeInches', 'celsius'] : []))
+const asked = computed<Measured[]>(() =>
+  step.id === 'work:bearings:fit-check'
+    ? ['bearingClearanceMm']
+    : step.id === 'work:pump:height'
+      ? ['outletHigherMm', 'pipeInches', 'celsius']
+      : step.joint === 'glued-pipe' || step.id === 'work:pump:outlet'
+        ? ['pipeInches', 'celsius']
+        : [],
+)
 /** What is so or not so: said by one press. */
-const said = computed(() => (step.id === 'down:cool' ? { field: 'hot' as const, off: 'A hand cannot rest on it', on: 'It is hot: half an hour runs' } : step.id === 'work:bearings:pull' ? { field: 'oneBearing' as const, off: 'Only one is bad', on: 'One only; the other stays' } : undefined))
+const said = computed(() =>
+  step.id === 'down:cool'
+    ? { field: 'hot' as const, off: 'A hand cannot rest on it', on: 'It is hot: half an hour runs' }
+    : step.id === 'work:bearings:pull'
+      ? { field: 'oneBearing' as const, off: 'Only one is bad', on: 'One only; the other stays' }
+      : undefined,
+)
 const typed = ref<Partial<Record<Measured, string>>>({})
-watch(() => step.id, () => { typed.value = Object.fromEntries(asked.value.map((field) => [field, state.value.measured[field]?.toString() ?? ''])) }, { immediate: true })
+watch(
+  () => step.id,
+  () => {
+    typed.value = Object.fromEntries(asked.value.map((field) => [field, state.value.measured[field]?.toString() ?? '']))
+  },
+  { immediate: true },
+)
 const problem = ref('')
 function write(): void {
-  const numbers = asked.value.flatMap((field) => (typed.value[field]?.trim() ? [[field, Number((typed.value[field] as string).replace(',', '.').replace('−', '-'))] as const] : []))
+  const numbers = asked.value.flatMap((field) =>
+    typed.value[field]?.trim()
+      ? [[field, Number((typed.value[field] as string).replace(',', '.').replace('−', '-'))] as const]
+      : [],
+  )
   const wrong = numbers.find(([field, value]) => !isMeasurable(field, value))
-  problem.value = wrong ? `${FIELDS[wrong[0]].label}: a number such as ${FIELDS[wrong[0]].hint}.` : numbers.length === 0 ? 'Write one of them.' : ''
+  problem.value = wrong
+    ? `${FIELDS[wrong[0]].label}: a number such as ${FIELDS[wrong[0]].hint}.`
+    : numbers.length === 0
+      ? 'Write one of them.'
+      : ''
   if (!problem.value) visit.append('take-down-measured', Object.fromEntries(numbers))
 }
 </script>
 
 <template>
   <form v-if="asked.length > 0" class="grid gap-2" data-testid="step-measured" @submit.prevent="write">
-    <div class="flex flex-wrap items-end gap-2"><label v-for="field in asked" :key="field" class="min-w-24 flex-1" :class="{ 'basis-full': field === 'outletHigherMm' }"><span class="label">{{ FIELDS[field].label }}</span><input v-model="typed[field]" class="field number" inputmode="text" :placeholder="FIELDS[field].hint"></label><button type="submit" class="button">Measured</button></div>
+    <div class="flex flex-wrap items-end gap-2">
+      <label
+        v-for="field in asked"
+        :key="field"
+        class="min-w-24 flex-1"
+        :class="{ 'basis-full': field === 'outletHigherMm' }"
+        ><span class="label">{{ FIELDS[field].label }}</span
+        ><input v-model="typed[field]" class="field number" inputmode="text" :placeholder="FIELDS[field].hint" /></label
+      ><button type="submit" class="button">Measured</button>
+    </div>
     <p v-if="problem" role="alert" class="font-bold">{{ problem }}</p>
   </form>
-  <button v-else-if="said" type="button" class="toggle" :aria-pressed="state.measured[said.field] === true" data-testid="step-said" @click="visit.append('take-down-measured', { [said.field]: state.measured[said.field] !== true })">{{ state.measured[said.field] ? said.on : said.off }}</button>
+  <button
+    v-else-if="said"
+    type="button"
+    class="toggle"
+    :aria-pressed="state.measured[said.field] === true"
+    data-testid="step-said"
+    @click="visit.append('take-down-measured', { [said.field]: state.measured[said.field] !== true })"
+  >
+    {{ state.measured[said.field] ? said.on : said.off }}
+  </button>
 </template>

@@ -9,8 +9,21 @@ const { reader } = useUnits()
 
 <template>
   <div :class="{ 'opacity-45': stale }">
-    <p class="flex items-start gap-3 text-[1.45rem] leading-snug font-bold" aria-live="polite" data-testid="answer"><StateMark :verdict="answer.solved.verdict" :size="30" class="mt-1" /><span>{{ render(answer.told.answer, reader) }}</span></p>
-    <dl class="mt-4 flex flex-wrap gap-x-7 gap-y-3" data-testid="figures"><div v-for="{ label, amount } in answer.told.figures" :key="label"><dt class="text-[0.92rem] text-slate">{{ label }}</dt><dd class="number text-[1.35rem]">{{ renderAmount(amount, reader) }}</dd></div></dl>
-    <ul v-if="answer.told.cautions.length > 0" class="mt-4 border-l-4 border-ink pl-3 text-[0.95rem]"><li v-for="(caution, index) in answer.told.cautions" :key="index" class="py-0.5">{{ render(caution, reader) }}</li></ul>
+    <p class="flex items-start gap-3 text-[1.45rem] leading-snug font-bold" aria-live="polite" data-testid="answer">
+      <StateMark :verdict="answer.solved.verdict" :size="30" class="mt-1" /><span>{{
+        render(answer.told.answer, reader)
+      }}</span>
+    </p>
+    <dl class="mt-4 flex flex-wrap gap-x-7 gap-y-3" data-testid="figures">
+      <div v-for="{ label, amount } in answer.told.figures" :key="label">
+        <dt class="text-[0.92rem] text-slate">{{ label }}</dt>
+        <dd class="number text-[1.35rem]">{{ renderAmount(amount, reader) }}</dd>
+      </div>
+    </dl>
+    <ul v-if="answer.told.cautions.length > 0" class="mt-4 border-l-4 border-ink pl-3 text-[0.95rem]">
+      <li v-for="(caution, index) in answer.told.cautions" :key="index" class="py-0.5">
+        {{ render(caution, reader) }}
+      </li>
+    </ul>
   </div>
 </template>

@@ -4,7 +4,9 @@ const { label, height = 400, least = 300 } = defineProps<{ label: string; height
 const box = useTemplateRef<HTMLElement>('box')
 const width = defineModel<number>('width', { default: 720 })
 onMounted(() => {
-  const watcher = new ResizeObserver(([entry]) => { if (entry) width.value = Math.max(least, Math.round(entry.contentRect.width)) })
+  const watcher = new ResizeObserver(([entry]) => {
+    if (entry) width.value = Math.max(least, Math.round(entry.contentRect.width))
+  })
   if (box.value) watcher.observe(box.value)
   onBeforeUnmount(() => watcher.disconnect())
 })
@@ -12,7 +14,19 @@ onMounted(() => {
 
 <template>
   <figure ref="box" class="m-0 w-full overflow-hidden" data-testid="picture">
-    <svg :width="width" :height="height" :viewBox="`0 0 ${width} ${height}`" :aria-label="label" role="group" class="block select-none" font-family="var(--font-sans)" font-size="15" fill="var(--ink)"><slot /></svg>
+    <svg
+      :width="width"
+      :height="height"
+      :viewBox="`0 0 ${width} ${height}`"
+      :aria-label="label"
+      role="group"
+      class="block select-none"
+      font-family="var(--font-sans)"
+      font-size="15"
+      fill="var(--ink)"
+    >
+      <slot />
+    </svg>
     <slot name="below" />
   </figure>
 </template>

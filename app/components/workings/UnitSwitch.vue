@@ -5,7 +5,13 @@ const { other, toggle } = useUnits()
 </script>
 
 <template>
-  <button type="button" class="inline-flex min-h-12 min-w-12 items-center justify-center gap-2 px-2" :aria-label="`switch to ${other === 'us' ? 'US' : 'metric'} units`" data-testid="units" @click="toggle">
+  <button
+    type="button"
+    class="inline-flex min-h-12 min-w-12 items-center justify-center gap-2 px-2"
+    :aria-label="`switch to ${other === 'us' ? 'US' : 'metric'} units`"
+    data-testid="units"
+    @click="toggle"
+  >
     <Ruler :size="18" aria-hidden="true" /><span class="number">{{ other === 'us' ? 'US' : 'metric' }}</span>
   </button>
 </template>

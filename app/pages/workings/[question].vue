@@ -11,8 +11,18 @@ const known = computed(() => QUESTIONS.some(({ id }) => id === route.params.ques
 const id = computed(() => (known.value ? String(route.params.question) : (QUESTIONS[0]?.id as string)))
 const visitId = computed(() => asText(route.query.visit))
 const written = ref(asText(route.query.with))
-watch(visitId, (next) => { if (next) void visit.open(next) }, { immediate: true })
-const { question, input, answer, picture, problems, linkProblem, source, set, reset } = useQuestion(id, visitId, written)
+watch(
+  visitId,
+  (next) => {
+    if (next) void visit.open(next)
+  },
+  { immediate: true },
+)
+const { question, input, answer, picture, problems, linkProblem, source, set, reset } = useQuestion(
+  id,
+  visitId,
+  written,
+)
 const { reader } = useUnits()
 
 /** The address follows the numbers, so that a copied link asks the same again. */
@@ -33,16 +43,33 @@ function at(next: string | undefined): void {
   void router.replace({ query: next ? { visit: next } : {} })
 }
 onBeforeUnmount(() => clearTimeout(later))
-const groups = computed(() => [...new Set(question.value.fields.map(({ group }) => group))].map((group) => ({ group, fields: question.value.fields.filter((field) => field.group === group) })))
+const groups = computed(() =>
+  [...new Set(question.value.fields.map(({ group }) => group))].map((group) => ({
+    group,
+    fields: question.value.fields.filter((field) => field.group === group),
+  })),
+)
 const refused = (name: string) => problems.value.find(({ field }) => field.split('.')[0] === name)?.expected
-const loose = computed(() => problems.value.filter(({ field }) => !question.value.fields.some(({ name }) => name === field.split('.')[0])))
+const loose = computed(() =>
+  problems.value.filter(({ field }) => !question.value.fields.some(({ name }) => name === field.split('.')[0])),
+)
 useHead({ title: computed(() => `${question.value.title} · Pike Lamp`) })
 </script>
 
 <template>
   <div class="min-h-dvh">
-    <PlaceHeader title="" units><template #title><NuxtLink class="button button-quiet" :to="{ path: '/workings', query: visitId ? { visit: visitId } : {} }">Workings</NuxtLink></template></PlaceHeader>
-    <main v-if="!known" class="mx-auto max-w-xl p-6"><h1 class="text-2xl">There is no such question</h1><p class="my-3">Perhaps the link was cut.</p><NuxtLink class="button" to="/workings">All questions</NuxtLink></main>
+    <PlaceHeader title="" units
+      ><template #title
+        ><NuxtLink class="button button-quiet" :to="{ path: '/workings', query: visitId ? { visit: visitId } : {} }"
+          >Workings</NuxtLink
+        ></template
+      ></PlaceHeader
+    >
+    <main v-if="!known" class="mx-auto max-w-xl p-6">
+      <h1 class="text-2xl">There is no such question</h1>
+      <p class="my-3">Perhaps the link was cut.</p>
+      <NuxtLink class="button" to="/workings">All questions</NuxtLink>
+    </main>
     <main v-else class="page" :data-testid="`question-${id}`">
       <section class="head min-w-0">
         <h1 class="mb-3 text-[1.2rem] text-slate">{{ question.title }}</h1>
@@ -50,8 +77,17 @@ useHead({ title: computed(() => `${question.value.title} · Pike Lamp`) })
         <p v-if="visitId && visit.problem" role="alert" class="mb-3 font-bold">{{ visit.problem }}</p>
         <AnswerHead v-if="answer" :answer="answer" :stale="problems.length > 0" />
         <p v-for="each in loose" :key="each.field" role="alert" class="mt-3 font-bold text-rust">{{ each.expected }}</p>
-        <p v-if="problems.length > 0 && loose.length === 0" class="mt-3 font-bold text-rust" role="status">One number below does not go with the rest; this is the answer before it.</p>
-        <KeepWorking class="mt-5" :question="id" :input="input" :visit-id="visitId" :wrong="problems.length > 0" @visit="at" />
+        <p v-if="problems.length > 0 && loose.length === 0" class="mt-3 font-bold text-rust" role="status">
+          One number below does not go with the rest; this is the answer before it.
+        </p>
+        <KeepWorking
+          class="mt-5"
+          :question="id"
+          :input="input"
+          :visit-id="visitId"
+          :wrong="problems.length > 0"
+          @visit="at"
+        />
       </section>
       <section class="picture min-w-0" aria-label="the picture">
         <template v-if="picture">
@@ -67,24 +103,75 @@ useHead({ title: computed(() => `${question.value.title} · Pike Lamp`) })
       </section>
       <section v-if="answer" class="working min-w-0" :class="{ 'opacity-45': problems.length > 0 }">
         <h2 class="text-xl">The working</h2>
-        <ol class="ruled mt-1" data-testid="steps"><li v-for="(step, index) in answer.told.steps" :key="index" class="py-2">{{ render(step, reader) }}</li></ol>
+        <ol class="ruled mt-1" data-testid="steps">
+          <li v-for="(step, index) in answer.told.steps" :key="index" class="py-2">{{ render(step, reader) }}</li>
+        </ol>
         <p class="mt-2 text-[0.92rem] text-slate">{{ answer.basis.name }}</p>
-        <DayChart v-if="picture?.kind === 'pit' && picture.storm.length > 0" class="mt-5" :storm="picture.storm" :floor-metres="picture.floorMetres" />
-        <HowSure class="mt-6" :question="question" :input="(answer.input as Record<string, unknown>)" :solved="answer.solved" />
+        <DayChart
+          v-if="picture?.kind === 'pit' && picture.storm.length > 0"
+          class="mt-5"
+          :storm="picture.storm"
+          :floor-metres="picture.floorMetres"
+        />
+        <HowSure
+          class="mt-6"
+          :question="question"
+          :input="answer.input as Record<string, unknown>"
+          :solved="answer.solved"
+        />
       </section>
       <section class="assumed min-w-0">
-        <div class="flex items-baseline justify-between gap-3"><h2 class="text-xl">Taken for it</h2><button type="button" class="button button-quiet" data-testid="reset" @click="begin">as at first</button></div>
-        <fieldset v-for="{ group, fields } in groups" :key="group" class="m-0 mb-2 border-0 border-t border-ink p-0 pt-1"><legend class="pr-3 font-bold">{{ group }}</legend><AssumptionField v-for="field in fields" :key="`${id} ${field.name}`" :field="field" :value="input[field.name]" :source="source(field.name)" :refused="refused(field.name)" @set="change(field.name, $event)" /></fieldset>
+        <div class="flex items-baseline justify-between gap-3">
+          <h2 class="text-xl">Taken for it</h2>
+          <button type="button" class="button button-quiet" data-testid="reset" @click="begin">as at first</button>
+        </div>
+        <fieldset
+          v-for="{ group, fields } in groups"
+          :key="group"
+          class="m-0 mb-2 border-0 border-t border-ink p-0 pt-1"
+        >
+          <legend class="pr-3 font-bold">{{ group }}</legend>
+          <AssumptionField
+            v-for="field in fields"
+            :key="`${id} ${field.name}`"
+            :field="field"
+            :value="input[field.name]"
+            :source="source(field.name)"
+            :refused="refused(field.name)"
+            @set="change(field.name, $event)"
+          />
+        </fieldset>
       </section>
     </main>
   </div>
 </template>
 
 <style scoped>
-.page { display: grid; grid-template: 'head picture' auto 'working assumed' auto / minmax(0, 1fr) minmax(0, 1.32fr); gap: 1.6rem 2.4rem; max-width: 84rem; margin-inline: auto; padding: 1.2rem 1.25rem 3rem; }
-.head { grid-area: head; }
-.picture { grid-area: picture; }
-.working { grid-area: working; }
-.assumed { grid-area: assumed; }
-@media (max-width: 900px) { .page { grid-template: 'head' 'picture' 'assumed' 'working' / minmax(0, 1fr); padding: 0.9rem 0.75rem 2rem; gap: 1.2rem; } }
+.page {
+  display: grid;
+  grid-template: 'head picture' auto 'working assumed' auto / minmax(0, 1fr) minmax(0, 1.32fr);
+  gap: 1.6rem 2.4rem;
+  max-width: 84rem;
+  margin-inline: auto;
+  padding: 1.2rem 1.25rem 3rem;
+}
+.head {
+  grid-area: head;
+}
+.picture {
+  grid-area: picture;
+}
+.working {
+  grid-area: working;
+}
+.assumed {
+  grid-area: assumed;
+}
+@media (max-width: 900px) {
+  .page {
+    grid-template: 'head' 'picture' 'assumed' 'working' / minmax(0, 1fr);
+    padding: 0.9rem 0.75rem 2rem;
+    gap: 1.2rem;
+  }
+}
 </style>

@@ -4,14 +4,36 @@ import type { Construction, Gate, Part } from '../vocabulary'
 
 /** Low, likely, high: what a step takes, minutes. */
 export type Minutes = readonly [low: number, likely: number, high: number]
-export type JointType = 'bolt' | 'screw' | 'clamp-band' | 'thread' | 'press-fit' | 'snap' | 'wire-terminal' | 'wire-splice' | 'cord-plug' | 'union' | 'glued-pipe' | 'o-ring-seat' | 'shims' | 'gate' | 'support'
+export type JointType =
+  | 'bolt'
+  | 'screw'
+  | 'clamp-band'
+  | 'thread'
+  | 'press-fit'
+  | 'snap'
+  | 'wire-terminal'
+  | 'wire-splice'
+  | 'cord-plug'
+  | 'union'
+  | 'glued-pipe'
+  | 'o-ring-seat'
+  | 'shims'
+  | 'gate'
+  | 'support'
 export type Assembly = Construction | 'motor-bench' | 'well-installation' | 'pressure-tee'
 
 /** How a joint is brought home: in which order, in how many rounds, until what. */
-export interface Tightening { pattern: 'star' | 'crosswise' | 'in order' | 'hand'; rounds: number; until: string }
+export interface Tightening {
+  pattern: 'star' | 'crosswise' | 'in order' | 'hand'
+  rounds: number
+  until: string
+}
 
 /** How many of a joint’s pieces belong at one place of it: a corner, an end, the long ones. */
-export interface JointPlace { place: string; count: number }
+export interface JointPlace {
+  place: string
+  count: number
+}
 
 /** What holds two parts together, with all that its opening and closing asks. */
 export interface Joint {
@@ -58,14 +80,45 @@ export interface Joint {
 }
 
 /** One thing for the way down and one for the way back. */
-export interface Phased<T> { down: T; back: T }
+export interface Phased<T> {
+  down: T
+  back: T
+}
 
 /** What runs by itself after a step: steps that want the gate, or close the joint, wait for it. `by` says what its minutes hang on. */
-export interface SelfRunning { minutes: number; what: string; gate?: Gate; closes?: string; by?: 'cement' | 'heat' }
+export interface SelfRunning {
+  minutes: number
+  what: string
+  gate?: Gate
+  closes?: string
+  by?: 'cement' | 'heat'
+}
 
 /** A machine as its joints, and by which of them each part is reached: any one of the lists, all of its joints. */
-export interface ConstructionGraph { id: Assembly; label: string; joints: readonly Joint[]; reach: Readonly<Partial<Record<Part, readonly (readonly string[])[]>>>; basis: Basis }
+export interface ConstructionGraph {
+  id: Assembly
+  label: string
+  joints: readonly Joint[]
+  reach: Readonly<Partial<Record<Part, readonly (readonly string[])[]>>>
+  basis: Basis
+}
 
 /** What is done at a part once it is reached. */
-export interface WorkStep { id: string; text: string; tool?: string; minutes: Minutes; caution?: string; orientation?: string; spends?: readonly Part[]; materials?: readonly string[]; schools?: readonly SchoolId[]; estimate?: number; wait?: SelfRunning }
-export interface PartWork { part: Part; in?: readonly Assembly[]; steps: readonly WorkStep[] }
+export interface WorkStep {
+  id: string
+  text: string
+  tool?: string
+  minutes: Minutes
+  caution?: string
+  orientation?: string
+  spends?: readonly Part[]
+  materials?: readonly string[]
+  schools?: readonly SchoolId[]
+  estimate?: number
+  wait?: SelfRunning
+}
+export interface PartWork {
+  part: Part
+  in?: readonly Assembly[]
+  steps: readonly WorkStep[]
+}

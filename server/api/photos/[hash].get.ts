@@ -7,6 +7,10 @@ export default api(async (event) => {
   const hash = getRouterParam(event, 'hash') ?? ''
   const photo = await (await useShopApp()).photos.get(hash)
   if (!photo) throw new Problem(404, 'There is no picture with that hash.')
-  setResponseHeaders(event, { 'content-type': photo.type, 'cache-control': 'private, max-age=31536000, immutable', 'content-security-policy': "default-src 'none'" })
+  setResponseHeaders(event, {
+    'content-type': photo.type,
+    'cache-control': 'private, max-age=31536000, immutable',
+    'content-security-policy': "default-src 'none'",
+  })
   return photo.content
 })

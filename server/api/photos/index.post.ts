@@ -11,7 +11,10 @@ import { api, Problem } from '../../utils/problem'
  */
 export default api(async (event) => {
   const type = getRequestHeader(event, 'content-type') ?? ''
-  if (!/^image\//i.test(type)) throw new Problem(415, 'The content type must be that of a picture.', [{ field: 'content-type', value: type, expected: 'image/jpeg, image/png or image/webp' }])
+  if (!/^image\//i.test(type))
+    throw new Problem(415, 'The content type must be that of a picture.', [
+      { field: 'content-type', value: type, expected: 'image/jpeg, image/png or image/webp' },
+    ])
   const bytes = await readLimited(event, MOST_PHOTO_BYTES)
   const { photos, work } = await useShopApp()
   const picture = await work.run('picture', { bytes })

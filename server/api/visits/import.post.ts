@@ -15,7 +15,10 @@ export default api(async (event) => {
   const bytes = await readJsonBytes(event, MOST_FILE_BYTES)
   const { work, journal, photos, repository } = await useShopApp()
   const { visitId, entries, pictures } = await work.run('visitFile', { bytes })
-  const appended = await journal.append(entries, photos.coming(pictures.map(({ hash, type, bytes: picture }) => ({ hash, type, bytes: Buffer.from(picture) }))))
+  const appended = await journal.append(
+    entries,
+    photos.coming(pictures.map(({ hash, type, bytes: picture }) => ({ hash, type, bytes: Buffer.from(picture) }))),
+  )
   const { customer } = foldVisit(entries) as { customer: Customer; machine: Machine; entries: Entry[] }
   const known = await repository.customer(customer.id)
   return { visitId, ...appended, customer, differs: known ? differences(known, customer) : [] }

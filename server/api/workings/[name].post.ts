@@ -14,7 +14,10 @@ export default api(async (event) => {
     event.node.res.setHeader('content-type', 'application/x-ndjson')
     return (await useShopApp()).work.run('batch', { bytes })
   }
-  if (!WORKINGS.has(name)) throw new Problem(404, `There is no working called ${name.slice(0, 60)}.`, [{ field: 'name', value: name, expected: `one of ${[...WORKINGS.keys()].join(', ')}` }])
+  if (!WORKINGS.has(name))
+    throw new Problem(404, `There is no working called ${name.slice(0, 60)}.`, [
+      { field: 'name', value: name, expected: `one of ${[...WORKINGS.keys()].join(', ')}` },
+    ])
   const bytes = await readJsonBytes(event)
   const answer = await (await useShopApp()).work.run('working', { name, bytes })
   event.node.res.setHeader('content-type', 'application/json')

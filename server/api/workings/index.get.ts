@@ -2,4 +2,6 @@ import { WORKINGS } from '../../../core/workings/registry'
 import { api } from '../../utils/problem'
 
 /** The calculations there are. */
-export default api(() => ({ workings: [...WORKINGS.values()].map(({ name, title, basis }) => ({ name, title, basis })) }))
+export default api(() => ({
+  workings: [...WORKINGS.values()].map(({ name, title, basis }) => ({ name, title, basis })),
+}))

@@ -8,6 +8,9 @@ export default api(async (event) => {
   const id = pathId(getRouterParam(event, 'id'), 'visit')
   const app = await useShopApp()
   const rows = await app.work.run('readings', { view: await visitView(app, id) })
-  setResponseHeaders(event, { 'content-type': 'text/csv; charset=utf-8', 'content-disposition': `attachment; filename="readings-${id.slice(0, 8)}.csv"` })
+  setResponseHeaders(event, {
+    'content-type': 'text/csv; charset=utf-8',
+    'content-disposition': `attachment; filename="readings-${id.slice(0, 8)}.csv"`,
+  })
   return rows
 })

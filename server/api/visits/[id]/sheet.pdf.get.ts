@@ -9,6 +9,10 @@ export default api(async (event) => {
   const app = await useShopApp()
   const view = await visitView(app, id)
   const { pdf, date } = await app.work.run('sheet', { view, paths: photoPaths(app, view) })
-  setResponseHeaders(event, { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="sheet-${date}-${id.slice(0, 8)}.pdf"`, 'cache-control': 'no-store' })
+  setResponseHeaders(event, {
+    'content-type': 'application/pdf',
+    'content-disposition': `inline; filename="sheet-${date}-${id.slice(0, 8)}.pdf"`,
+    'cache-control': 'no-store',
+  })
   return Buffer.from(pdf)
 })

@@ -9,6 +9,9 @@ export default api(async (event) => {
   const app = await useShopApp()
   const view = await visitView(app, id)
   const file = await app.work.run('visitJson', { view, paths: photoPaths(app, view) })
-  setResponseHeaders(event, { 'content-type': 'application/json', 'content-disposition': `attachment; filename="${id.slice(0, 8)}.visit.json"` })
+  setResponseHeaders(event, {
+    'content-type': 'application/json',
+    'content-disposition': `attachment; filename="${id.slice(0, 8)}.visit.json"`,
+  })
   return file
 })

@@ -12,6 +12,7 @@ const POINTS = [
   { flowLitresPerSecond: 2, headMetres: 24 },
   { flowLitresPerSecond: 3.5, headMetres: 10 },
 ]
+const CURVE_ROWS = POINTS.map((point) => `C ${point.flowLitresPerSecond} ${point.headMetres}`).join('\n')
 const PIPE: Pipe = {
   insideMillimetres: 40,
   lengthMetres: 60,
@@ -26,7 +27,9 @@ await workspace.loadModule()
 const model = new Project(workspace)
 workspace.writeFile(
   'net.inp',
-  `[TITLE]\nbench\n[JUNCTIONS]\nJ 0 0\n[RESERVOIRS]\nLOW 0\nHIGH ${STATIC}\n[PIPES]\nP J HIGH ${PIPE.lengthMetres} ${PIPE.insideMillimetres} 140 4 OPEN\n[PUMPS]\nPUMP LOW J HEAD C\n[CURVES]\n${POINTS.map(({ flowLitresPerSecond, headMetres }) => `C ${flowLitresPerSecond} ${headMetres}`).join('\n')}\n[OPTIONS]\nUNITS LPS\nHEADLOSS H-W\nACCURACY 0.00001\n[TIMES]\nDURATION 0\n[END]\n`,
+  `[TITLE]\nbench\n[JUNCTIONS]\nJ 0 0\n[RESERVOIRS]\nLOW 0\nHIGH ${STATIC}\n[PIPES]\nP J HIGH ` +
+    `${PIPE.lengthMetres} ${PIPE.insideMillimetres} 140 4 OPEN\n[PUMPS]\nPUMP LOW J HEAD ` +
+    `C\n[CURVES]\n${CURVE_ROWS}\n[OPTIONS]\nUNITS LPS\nHEADLOSS H-W\nACCURACY 0.00001\n[TIMES]\nDURATION 0\n[END]\n`,
 )
 model.open('net.inp', 'report.rpt', 'out.bin')
 model.openH()

@@ -5,7 +5,10 @@ import type { DiagnosisCase } from '../core/diagnosis/finding'
 import { infer } from '../core/diagnosis/inference'
 import { buildModel, type DiagnosisModel } from '../core/diagnosis/model'
 
-/** The largest model: a jet pump with both capacitors, a switch, two windings, a tank, a pressure switch and a line that must hold its prime. */
+/**
+ * The largest model: a jet pump with both capacitors, a switch, two windings, a tank, a pressure switch and a line that
+ * must hold its prime.
+ */
 const input: DiagnosisCase = {
   pump: {
     kind: 'jet',

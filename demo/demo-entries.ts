@@ -63,7 +63,8 @@ const AUTHOR = 'Lantern'
 /**
  * The made-up shop's whole journal, its dates hung on the day of seeding.
  *
- * Histories are written in the reading line's own shorthand and understood by it, so the demo can hold nothing that a technician could not type.
+ * Histories are written in the reading line's own shorthand and understood by it, so the demo can hold nothing that a
+ * technician could not type.
  *
  * @param today any instant of the day that is to be "today"; local midnight is taken from it
  */
@@ -272,5 +273,6 @@ function fixedId(group: number, index: number): string {
 /** A UUIDv7 of an instant with a counter for its random part: the same day seeds the same ids. */
 function timedId(at: number, index: number): string {
   const time = Math.floor(at).toString(16).padStart(12, '0')
-  return `${time.slice(0, 8)}-${time.slice(8)}-7${(index % 4096).toString(16).padStart(3, '0')}-8000-${index.toString(16).padStart(12, '0')}`
+  const hex = (number: number, digits: number) => number.toString(16).padStart(digits, '0')
+  return `${time.slice(0, 8)}-${time.slice(8)}-7${hex(index % 4096, 3)}-8000-${hex(index, 12)}`
 }

@@ -1,4 +1,5 @@
-// Follows the lamp, and a textbook's checklist, on virtual pumps with known faults; prints how often each is right, how long it takes and what it wastes.
+// Follows the lamp, and a textbook's checklist, on virtual pumps with known faults; prints how often each is right, how
+// long it takes and what it wastes.
 // node scripts/bench-diagnosis.mjs [--machines 2000] [--tune] [--worst 12] [--only-drawn]
 import { parseArgs } from 'node:util'
 import { installPackages, needNode } from './lib/setup.mjs'

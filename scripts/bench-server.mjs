@@ -1,4 +1,5 @@
-// Measures what a technician waits for, on the production build: server start, first page, opening a long visit, Enter to a moved lamp, the command line.
+// Measures what a technician waits for, on the production build: server start, first page, opening a long visit, Enter
+// to a moved lamp, the command line.
 import { execFileSync, spawnSync } from 'node:child_process'
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'

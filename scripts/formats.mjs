@@ -1,4 +1,5 @@
-// Writes docs/formats/*.schema.json from the tables of core, so that the published schemas cannot drift from the rules. `--check` only compares.
+// Writes docs/formats/*.schema.json from the tables of core, so that the published schemas cannot drift from the rules.
+// `--check` only compares.
 import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { bundle } from './lib/bundle.mjs'

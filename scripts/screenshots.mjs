@@ -1,4 +1,5 @@
-// One current picture of each main view, from the demo data with the clock fixed. `npm run screenshots`, then look at them.
+// One current picture of each main view, from the demo data with the clock fixed. `npm run screenshots`, then look at
+// them.
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'

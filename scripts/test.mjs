@@ -1,4 +1,5 @@
-// The whole check: installs what is missing, lint, types, unit, reference and server tests with coverage, production build, browser tests.
+// The whole check: installs what is missing, format, lint, types, unit, reference and server tests with coverage, production
+// build, browser tests.
 import { existsSync, readFileSync } from 'node:fs'
 import { mkdir } from 'node:fs/promises'
 import { join } from 'node:path'
@@ -15,6 +16,7 @@ await installPackages()
 await installSystemPackages()
 await mkdir(results, { recursive: true })
 
+await step('format', 'npx', ['prettier', '--check', '.', '--log-level', 'warn'])
 await step('lint', 'npx', ['eslint', '.', '--max-warnings', '0'])
 await step('build', 'node', ['scripts/build.mjs'])
 await step('types of app and server', 'npx', ['nuxt', 'typecheck'])
@@ -62,7 +64,10 @@ async function step(name, command, args) {
   else failed++
 }
 
-/** A runner that counts for itself. A runner that ends badly without a failed test (a crash, a missed coverage) counts as one failure. */
+/**
+ * A runner that counts for itself. A runner that ends badly without a failed test (a crash, a missed coverage) counts
+ * as one failure.
+ */
 async function counted(name, command, args, count) {
   const { rmSync } = await import('node:fs')
   rmSync(join(results, command === 'npx' && args[0] === 'vitest' ? 'vitest.json' : 'playwright.json'), { force: true })

@@ -4,7 +4,10 @@ import { computed, defineAsyncComponent } from 'vue'
 const Chart = defineAsyncComponent(() => import('vue3-apexcharts'))
 const css = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim()
 
-/** How every chart looks here: our face and ink, thin rules, nothing that moves by itself. Key the chart by the scheme: colours are read once. */
+/**
+ * How every chart looks here: our face and ink, thin rules, nothing that moves by itself. Key the chart by the scheme:
+ * colours are read once.
+ */
 export function useChartLook() {
   const { scheme } = useScheme()
   const look = computed(() => ({

@@ -31,7 +31,9 @@ export function useQuestion(id: Ref<string>, visitId: Ref<string | undefined>, w
         ask(question.value, given)
         input.value = { ...usualInput<Input>(question.value.fields), ...given }
       } catch (error) {
-        linkProblem.value = `The numbers in this link could not be used${error instanceof InputError ? `: ${error.message}` : ''}. These are the usual ones.`
+        linkProblem.value =
+          `The numbers in this link could not be used${error instanceof InputError ? `: ${error.message}` : ''}. ` +
+          'These are the usual ones.'
       }
     },
     { immediate: true },

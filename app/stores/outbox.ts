@@ -12,8 +12,10 @@ const MOST_AT_ONCE = 200
 export type Reach = { is: 'answers' } | Extract<Sent, { is: 'unreachable' | 'failing' }>
 
 /**
- * Entries on their way to the server. They are kept in the browser until the server has acknowledged them, so an offline server, a reload or a
- * closed tab loses nothing; sending one twice is harmless. A line that the server refuses is kept too, until somebody changes or drops it, and
+ * Entries on their way to the server. They are kept in the browser until the server has acknowledged them, so an
+ * offline server, a reload or a
+ * closed tab loses nothing; sending one twice is harmless. A line that the server refuses is kept too, until somebody
+ * changes or drops it, and
  * nothing waits behind it.
  */
 export const useOutbox = defineStore('outbox', () => {

@@ -16,7 +16,10 @@ type Asked = [
   installation: Installation | null,
 ]
 
-/** The chosen repair's plan, one for all who show it: worked out again when what it follows from changes, not at every line of the journal. Its clock is read in a worker and comes a moment later. */
+/**
+ * The chosen repair's plan, one for all who show it: worked out again when what it follows from changes, not at every
+ * line of the journal. Its clock is read in a worker and comes a moment later.
+ */
 export const useRepairPlan = defineStore('repair-plan', () => {
   const visit = useVisit()
   const done = computed(() => [...(visit.state?.steps ?? [])].filter(([, step]) => step.done).map(([id]) => id))

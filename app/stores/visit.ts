@@ -95,7 +95,8 @@ export const useVisit = defineStore('visit', () => {
 
   function merge(more: readonly Entry[]): void {
     const known = new Set(here.value.map(({ id }) => id))
-    // A line that an older app left waiting has no logical time: it stands after what is here, as it will when it arrives.
+    // A line that an older app left waiting has no logical time: it stands after what is here, as it will when it
+    // arrives.
     const untimed = nextLamport(here.value)
     const fresh = more
       .filter(({ id }) => !known.has(id))

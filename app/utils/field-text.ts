@@ -17,7 +17,8 @@ export function curveText(points: readonly CurvePoint[], system: UnitSystem): st
   return points
     .map(
       (point) =>
-        `${shortNumber(toShown(point.flowLitresPerSecond, 'flow', system))} at ${shortNumber(toShown(point.headMetres, 'head', system))}`,
+        `${shortNumber(toShown(point.flowLitresPerSecond, 'flow', system))} at ` +
+        `${shortNumber(toShown(point.headMetres, 'head', system))}`,
     )
     .join(', ')
 }
@@ -67,7 +68,9 @@ export function fieldText(field: Field, value: unknown, system: UnitSystem): str
   return field.as === 'stock' ? stockText(value as StockCapacitor[]) : String(value)
 }
 
-/** Reads a field back into core's units; a problem says what would be right. An empty field is left out where it may be. */
+/**
+ * Reads a field back into core's units; a problem says what would be right. An empty field is left out where it may be.
+ */
 export function readField(field: Field, written: string, system: UnitSystem): { value?: unknown; problem?: string } {
   if (written.trim() === '' && field.usual === undefined) return {}
   if (field.as === 'choice') return { value: written }
@@ -76,7 +79,9 @@ export function readField(field: Field, written: string, system: UnitSystem): { 
     return value && value.length > 1
       ? { value }
       : {
-          problem: `Two points or more as ${unitOf('flow', system)} at ${unitOf('head', system)}, head falling: 0 at 260, 10 at 180`,
+          problem:
+            `Two points or more as ${unitOf('flow', system)} at ${unitOf('head', system)}, head falling: 0 at 260, ` +
+            '10 at 180',
         }
   }
   if (field.as === 'stock') {
@@ -97,5 +102,9 @@ export function readField(field: Field, written: string, system: UnitSystem): { 
 function rangeWords({ min, above, max, measure, whole }: Extract<Field, { as: 'number' }>, system: UnitSystem): string {
   const shown = (value: number) => shortNumber(toShown(value, measure as Measure, system))
   const unit = unitOf(measure, system)
-  return `${whole ? 'A whole number' : 'A number'} ${above === undefined ? `from ${shown(min ?? -max)}` : `above ${shown(above)}`} to ${shown(max)}${unit ? ` ${unit}` : ''}`
+  return (
+    `${whole ? 'A whole number' : 'A number'} ` +
+    `${above === undefined ? `from ${shown(min ?? -max)}` : `above ${shown(above)}`} to ` +
+    `${shown(max)}${unit ? ` ${unit}` : ''}`
+  )
 }

@@ -32,7 +32,9 @@ export function plateText(plate: Nameplate): Record<string, string> {
   )
 }
 
-/** Reads the fields back; each problem says what would be right. Empty means “cannot be read”, which is a normal case. */
+/**
+ * Reads the fields back; each problem says what would be right. Empty means “cannot be read”, which is a normal case.
+ */
 export function readPlate(text: Record<string, string>): {
   plate: Partial<Nameplate>
   problems: Record<string, string>

@@ -2,13 +2,17 @@ import type { Entry } from '#core/visit/entry'
 import type { Refusal } from './waiting-lines'
 
 /**
- * What became of lines that were sent. Three different things can go wrong: nobody answers; the server answers and cannot keep anything
+ * What became of lines that were sent. Three different things can go wrong: nobody answers; the server answers and
+ * cannot keep anything
  * now; the server will never take this.
  */
 export type Sent =
   { is: 'accepted' } | { is: 'unreachable' } | { is: 'failing'; title: string } | { is: 'refused'; refusal: Refusal }
 
-/** Answers about the lines themselves. Any other answer is about the server or the way to it, and the lines are tried again. */
+/**
+ * Answers about the lines themselves. Any other answer is about the server or the way to it, and the lines are tried
+ * again.
+ */
 const ABOUT_THE_LINES = new Set([400, 409, 413, 422])
 
 export async function sendEntries(entries: readonly Entry[], ask: typeof fetch = fetch): Promise<Sent> {

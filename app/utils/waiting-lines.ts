@@ -18,7 +18,8 @@ const PREFIX = 'pike-lamp.waiting.'
 const TOGETHER = 'pike-lamp.outbox'
 
 /**
- * What waits on this device, shared by all its tabs: each line under a key of its own, so that two tabs never write over each other.
+ * What waits on this device, shared by all its tabs: each line under a key of its own, so that two tabs never write
+ * over each other.
  * Everything is read from the storage itself; only what the storage would not take is held in memory, and known to be.
  */
 export class WaitingLines {

@@ -29,7 +29,8 @@ export function pumpOfMachine(machine: VirtualMachine): Pump {
 }
 
 /**
- * A machine somebody calls about. What fails is drawn at the stated rates (a machine's own priors), the machine is broken physically, and where nobody would notice, nobody calls.
+ * A machine somebody calls about. What fails is drawn at the stated rates (a machine's own priors), the machine is
+ * broken physically, and where nobody would notice, nobody calls.
  *
  * @param only one fault instead of a drawn one, for the pass over every fault
  * @returns undefined where this machine cannot have the fault, or nobody ever calls about it

@@ -82,9 +82,12 @@ export function printFigures(title: string, rows: readonly Done[]): string {
     `  calibration error, cure          ${f.cureError.toFixed(3)}   (wanted ≤ 0.05)`,
     `  calibration error, named cause   ${f.causeError.toFixed(3)}   (wanted ≤ 0.05)`,
     `  minutes, lamp                    ${f.minutes.toFixed(1)}`,
-    `  minutes, checklist until settled ${f.checklistMinutes.toFixed(1)}   lamp is ${percent(f.ratio)} of it (wanted ≤ 60 %); repair right ${percent(f.checklistRight)}`,
-    `  minutes, whole checklist         ${f.wholeMinutes.toFixed(1)}   lamp is ${percent(f.minutes / f.wholeMinutes)} of it`,
-    `  parts too many per 100 visits    lamp ${f.unneeded.toFixed(0)}, checklist ${f.unneededChecklist.toFixed(0)}, swap the lot ${f.unneededLot.toFixed(0)}`,
+    `  minutes, checklist until settled ${f.checklistMinutes.toFixed(1)}   lamp is ${percent(f.ratio)} of it ` +
+      `(wanted ≤ 60 %); repair right ${percent(f.checklistRight)}`,
+    `  minutes, whole checklist         ${f.wholeMinutes.toFixed(1)}   lamp is ` +
+      `${percent(f.minutes / f.wholeMinutes)} of it`,
+    `  parts too many per 100 visits    lamp ${f.unneeded.toFixed(0)}, checklist ` +
+      `${f.unneededChecklist.toFixed(0)}, swap the lot ${f.unneededLot.toFixed(0)}`,
   ].join('\n')
 }
 
@@ -103,7 +106,11 @@ export function printWorst(rows: readonly Done[], most: number): string {
   return worst
     .map(({ key, list, wrong }) => {
       const { lamp } = wrong[0] as Done
-      return `  ${key}: ${wrong.length} of ${list.length} wrong; ${lamp.settled ? 'settled on' : 'not settled,'} ${lamp.action} (${lamp.top} ${percent(lamp.belief)}) after ${lamp.complaints.join(', ')}; ${lamp.checks.join(', ') || 'no check'}`
+      return (
+        `  ${key}: ${wrong.length} of ${list.length} wrong; ${lamp.settled ? 'settled on' : 'not settled,'} ` +
+        `${lamp.action} (${lamp.top} ${percent(lamp.belief)}) after ${lamp.complaints.join(', ')}; ` +
+        `${lamp.checks.join(', ') || 'no check'}`
+      )
     })
     .join('\n')
 }
@@ -114,7 +121,11 @@ export function printKinds(rows: readonly Done[]): string {
     .map((kind) => {
       const own = rows.filter((row) => row.kind === kind)
       const f = figuresOf(own)
-      return `  ${kind.padEnd(16)} ${String(own.length).padStart(4)}  right ${percent(f.right).padStart(7)}  named ${percent(f.named).padStart(7)}  cure ECE ${f.cureError.toFixed(3)}  minutes ${f.minutes.toFixed(1).padStart(5)} of ${f.checklistMinutes.toFixed(1).padStart(6)} (${percent(f.ratio)})`
+      return (
+        `  ${kind.padEnd(16)} ${String(own.length).padStart(4)}  right ${percent(f.right).padStart(7)}  named ` +
+        `${percent(f.named).padStart(7)}  cure ECE ${f.cureError.toFixed(3)}  minutes ` +
+        `${f.minutes.toFixed(1).padStart(5)} of ${f.checklistMinutes.toFixed(1).padStart(6)} (${percent(f.ratio)})`
+      )
     })
     .join('\n')
 }

@@ -81,7 +81,8 @@ export async function runBench({ machines, tune, everyFault, worst, workerFile }
     const called = all.filter(({ lamp }) => lamp !== undefined)
     console.log(
       `\n${printFigures(
-        'Every fault of every kind, three machines each, as if all were equally common (the tables know that they are not)',
+        'Every fault of every kind, three machines each, as if all were equally common (the tables know that ' +
+          'they are not)',
         called,
       )
         .split('\n')

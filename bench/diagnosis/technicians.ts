@@ -75,7 +75,10 @@ function outcomeOf(
   }
 }
 
-/** Parts of a repair beyond those of the repair with least parts that cures what is wrong; all of them where it does not cure. */
+/**
+ * Parts of a repair beyond those of the repair with least parts that cures what is wrong; all of them where it does not
+ * cure.
+ */
 export function unneededParts(
   model: DiagnosisModel,
   action: Pick<ActionRow, 'parts' | 'cures'>,
@@ -129,7 +132,10 @@ function textbookOrder(model: DiagnosisModel): Asked[] {
     .sort((a, b) => stage(a) - stage(b) || order.indexOf(a.check) - order.indexOf(b.check))
 }
 
-/** Works down the textbook's list with the same instruments and the same judgement of what was read, and stops when that judgement is settled. */
+/**
+ * Works down the textbook's list with the same instruments and the same judgement of what was read, and stops when that
+ * judgement is settled.
+ */
 export function followChecklist(each: VirtualCase): Outcome & { wholeList: number } {
   const dice = chance(each.seed ^ 0x5bd1e995)
   const clock = new VisitClock(each.pump)

@@ -4,7 +4,10 @@ import { checkInfo } from '#core/knowledge/checks'
 import { GATES, LIVE_GATES } from '#core/knowledge/vocabulary'
 import { completePlate, type Pump } from '#core/motor/nameplate'
 
-/** The minutes of a visit: checks, gates turned to reach them, and what was opened closed again before the power comes on. The same clock for everyone. */
+/**
+ * The minutes of a visit: checks, gates turned to reach them, and what was opened closed again before the power comes
+ * on. The same clock for everyone.
+ */
 export class VisitClock {
   minutes = 0
   readonly held = new Set<string>(['power-on'])

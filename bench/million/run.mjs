@@ -1,4 +1,5 @@
-// A shop of ten thousand visits and a million lines: how long it takes to open, to show, to write, and what memory it holds. Prints each figure beside
+// A shop of ten thousand visits and a million lines: how long it takes to open, to show, to write, and what memory it
+// holds. Prints each figure beside
 // its aim. `npm run bench:million`, or with a smaller shop: `npm run bench:million -- 1000`.
 import { createWriteStream, mkdirSync, mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -90,18 +91,23 @@ try {
 }
 console.table(figures)
 
-/** What the embedded engine itself takes for rows of this shop, without a check, a list or a journal: what the first start is to be compared with. */
+/**
+ * What the embedded engine itself takes for rows of this shop, without a check, a list or a journal: what the first
+ * start is to be compared with.
+ */
 async function bareEngine(journal) {
   const { PGlite } = await import('@electric-sql/pglite')
   const rows = readFileSync(journal, 'utf8').slice(0, 12_000_000).split('\n').slice(0, -1)
   const engine = await PGlite.create(join(folder, 'bare'))
   await engine.exec(
-    'create table entries (id uuid primary key, arrival bigserial not null, visit_id uuid, kind text not null, entry jsonb not null); create unique index on entries (arrival); create index on entries (visit_id, arrival)',
+    'create table entries (id uuid primary key, arrival bigserial not null, visit_id uuid, kind text not null, ' +
+      'entry jsonb not null); create unique index on entries (arrival); create index on entries (visit_id, arrival)',
   )
   const took = await timed(async () => {
     for (let from = 0; from < rows.length; from += 2000) {
       await engine.query(
-        `insert into entries (id, visit_id, kind, entry) select (e->>'id')::uuid, (e->>'visitId')::uuid, e->>'kind', e from jsonb_array_elements($1::jsonb) e`,
+        `insert into entries (id, visit_id, kind, entry) select (e->>'id')::uuid, (e->>'visitId')::uuid, ` +
+          `e->>'kind', e from jsonb_array_elements($1::jsonb) e`,
         [`[${rows.slice(from, from + 2000).join(',')}]`],
       )
     }
@@ -171,7 +177,8 @@ async function measure({ child, address }) {
       body: Array.from(
         { length: 400 },
         () =>
-          '{"working":"diagnose","input":{"pump":{"kind":"pool","nameplate":{"volts":230}},"complaints":["hums-no-start"]}}',
+          '{"working":"diagnose","input":' +
+          '{"pump":{"kind":"pool","nameplate":{"volts":230}},"complaints":["hums-no-start"]}}',
       ).join('\n'),
     }).then((answer) => answer.text()),
   ])

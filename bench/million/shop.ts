@@ -2,7 +2,10 @@ import { repairSteps } from '../../core/takedown/step-plan'
 import { ENTRY_VERSION, type Entry, type EntryBodies } from '../../core/visit/entry'
 import { demoEntries } from '../../demo/demo-entries'
 
-/** A shop that has worked for years: this many visits of this many lines each, on machines that were visited several times. */
+/**
+ * A shop that has worked for years: this many visits of this many lines each, on machines that were visited several
+ * times.
+ */
 export interface ShopSize {
   visits: number
   linesEach: number

@@ -6,7 +6,8 @@ import { repairSteps, type RepairOptions } from '../takedown/step-plan'
 import type { Option } from './options'
 
 /**
- * The chosen repair with what was found damaged on the way: each part that was not in it joins its price, and so do the minutes its work adds.
+ * The chosen repair with what was found damaged on the way: each part that was not in it joins its price, and so do the
+ * minutes its work adds.
  *
  * @param here what the repair is planned with, the findings among it
  */

@@ -39,7 +39,8 @@ const MOST_OPTIONS = 5
 /**
  * The repairs worth considering, side by side, least expected cost first.
  *
- * Expected cost is the price plus, over every explanation the repair would not cure, what finding and mending that then costs.
+ * Expected cost is the price plus, over every explanation the repair would not cure, what finding and mending that then
+ * costs.
  *
  * @param chosen a repair that stays among them however unlikely it has become: it is the one being done
  */

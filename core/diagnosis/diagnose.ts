@@ -131,7 +131,10 @@ export function faultLabel(fault: string): string {
 let lastModel: { key: string; model: DiagnosisModel } | undefined
 let lastLosses: { model: DiagnosisModel; rates: string; losses: LossTables } | undefined
 
-/** The model depends on the machine and what was replaced, not on the findings: it is kept between two calls for one machine. */
+/**
+ * The model depends on the machine and what was replaced, not on the findings: it is kept between two calls for one
+ * machine.
+ */
 function cachedModel(
   { pump, alreadyReplaced = [] }: DiagnosisCase,
   experience: DiagnoseOptions['experience'],
@@ -155,7 +158,10 @@ function heldGates(input: DiagnosisCase, { pump, plate }: DiagnosisModel): Set<s
   return new Set(last ? gatesFor(last, pump.kind, plate) : [])
 }
 
-/** Checks that this complaint makes pointless: what stands still shows nothing of what turns, what is dead nothing under load. */
+/**
+ * Checks that this complaint makes pointless: what stands still shows nothing of what turns, what is dead nothing under
+ * load.
+ */
 function notAsked({ knowledge: { standstill } }: DiagnosisModel, complaints: readonly string[]): ReadonlySet<string> {
   const still = complaints.some((complaint) => (standstill.complaints as readonly string[]).includes(complaint))
   return new Set<string>([...(still ? standstill.checks : []), ...(complaints.includes('dead') ? standstill.dead : [])])
@@ -185,7 +191,10 @@ const LIKELY_SHARE = 0.4
 /** A second repair is worth making with the first when what it cures stands this likely beside it. */
 const BESIDE = 0.5
 
-/** The repair with the least expected loss among those that are likely enough to be the cure. `undecided` where testing on costs less still. */
+/**
+ * The repair with the least expected loss among those that are likely enough to be the cure. `undecided` where testing
+ * on costs less still.
+ */
 function bestRepair(
   { actions, hypotheses }: DiagnosisModel,
   losses: LossTable,

@@ -6,7 +6,10 @@ export interface NaiveTest {
   states: readonly string[]
   given: Readonly<Record<string, readonly number[]>>
 }
-/** An effect of several causes that may all be there: each brings it about by itself with its link, and it happens alone with the leak. */
+/**
+ * An effect of several causes that may all be there: each brings it about by itself with its link, and it happens alone
+ * with the leak.
+ */
 export interface NoisyEffect {
   leak: number
   links: Readonly<Record<string, number>>
@@ -41,7 +44,8 @@ function candidateOf<T>(tables: Readonly<Record<string, T>>, name: string, field
 }
 
 /**
- * One cause of several, tests independent given the cause: posterior, entropy, and what each further test would tell, in bits.
+ * One cause of several, tests independent given the cause: posterior, entropy, and what each further test would tell,
+ * in bits.
  *
  * @throws InputError when a table does not fit its causes or states, or priors or rows do not sum to one
  * @source Bayes' rule; expected information gain is the mutual information of cause and test
@@ -105,7 +109,8 @@ export function weighNaive(
  *
  * @param evidence `"true"` or `"false"` by effect
  * @returns posterior of each cause being there; entropy and gains about all of them jointly, in bits
- * @throws InputError when a probability is none, an effect names a cause that is not given, or there are too many causes
+ * @throws InputError when a probability is none, an effect names a cause that is not given, or there are too many
+ *   causes
  * @source noisy-or after Pearl 1988: q = 1 − (1 − leak) · Π (1 − link)
  */
 export function weighNoisyOr(

@@ -18,7 +18,8 @@ export interface Learned {
 }
 
 /**
- * What confirmed causes make of the estimated shares: Dirichlet counts, the estimate weighing as `ESTIMATE_WEIGHT` visits.
+ * What confirmed causes make of the estimated shares: Dirichlet counts, the estimate weighing as `ESTIMATE_WEIGHT`
+ * visits.
  *
  * @param counts confirmed causes by fault; a fault this kind cannot have counts nothing
  * @returns every fault of the kind, by how far it moved

@@ -32,7 +32,10 @@ export function describeFinding(finding: Finding): string {
   return `${about} ${formatQuantity(finding.value ?? null, info?.unit)}`
 }
 
-/** Log-likelihood ratio of one piece of evidence for a fault against everything else, weighed by the complaint's posterior. */
+/**
+ * Log-likelihood ratio of one piece of evidence for a fault against everything else, weighed by the complaint's
+ * posterior.
+ */
 export function logRatio(
   { holding }: Pick<DiagnosisModel, 'holding'>,
   weights: Float64Array,
@@ -88,11 +91,14 @@ export interface Disagreement {
   because: string
 }
 
-/** How unlikely, against each finding's own best explanation, two findings must be together before they are called out. */
+/**
+ * How unlikely, against each finding's own best explanation, two findings must be together before they are called out.
+ */
 const DISAGREE_LOG = -2.2
 
 /**
- * The two findings that no hypothesis explains together, when there are such: one of them wants repeating, or its instrument proving.
+ * The two findings that no hypothesis explains together, when there are such: one of them wants repeating, or its
+ * instrument proving.
  */
 export function findDisagreement(model: DiagnosisModel, weighed: readonly Weighed[]): Disagreement | undefined {
   const best = weighed.map(({ likelihood }) => Math.log(Math.max(...likelihood)))
@@ -115,6 +121,8 @@ export function findDisagreement(model: DiagnosisModel, weighed: readonly Weighe
   const [first, second] = worst.pair.map(({ finding }) => finding) as [Finding, Finding]
   return {
     findings: [first, second],
-    because: `These two readings disagree: ${describeFinding(first)}, and ${describeFinding(second)}. Prove the instrument, then repeat the cheaper one.`,
+    because:
+      `These two readings disagree: ${describeFinding(first)}, and ${describeFinding(second)}. Prove the ` +
+      'instrument, then repeat the cheaper one.',
   }
 }

@@ -1,6 +1,9 @@
 import type { Pump } from '../motor/nameplate'
 
-/** One thing measured or seen, as the journal and the case format carry it. `value` in canonical units; null is over range ("open"). */
+/**
+ * One thing measured or seen, as the journal and the case format carry it. `value` in canonical units; null is over
+ * range ("open").
+ */
 export interface Finding {
   check: string
   value?: number | null
@@ -75,7 +78,10 @@ export function pickAsked({ check, part, leads, setup, half }: Asked): Asked {
   }
 }
 
-/** The name of a check that tells it from its like: id, then part, leads, setup and half. A skipped check is known by it too. */
+/**
+ * The name of a check that tells it from its like: id, then part, leads, setup and half. A skipped check is known by it
+ * too.
+ */
 export function checkKey({ check, part, leads, setup, half }: Asked): string {
   return [check, part, leads ? sortedLeads(leads) : undefined, setup, half === 'whole' ? undefined : half]
     .filter(Boolean)

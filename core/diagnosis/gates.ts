@@ -54,7 +54,8 @@ function reachesInside({ check, part, setup, half }: Asked, kind: Kind): boolean
 }
 
 /**
- * The gates a check needs on this machine, in order: the access gate of its kind, electronics only where there are any, discharge only where a capacitor is within reach,
+ * The gates a check needs on this machine, in order: the access gate of its kind, electronics only where there are any,
+ * discharge only where a capacitor is within reach,
  * priming only where a pump is primed.
  */
 export function gatesFor(asked: Asked, kind: Kind, plate: Pick<CompletePlate, 'motorType'>): Gate[] {
@@ -94,7 +95,10 @@ export function gatesFor(asked: Asked, kind: Kind, plate: Pick<CompletePlate, 'm
   return gates
 }
 
-/** Minutes to bring an access gate about on this machine: a wet end, a sump pump, or so many metres of drop pipe. Shop estimate. */
+/**
+ * Minutes to bring an access gate about on this machine: a wet end, a sump pump, or so many metres of drop pipe. Shop
+ * estimate.
+ */
 export function accessMinutes(pump: Pump): number {
   if (pump.kind === 'sump') return 8
   if (!WELLS.includes(pump.kind)) return GATES['wet-end-open'].minutes
@@ -108,7 +112,9 @@ export function gateMinutes(gate: Gate, pump: Pump): number {
   return gate === 'string-secured' ? 0 : GATES[gate].minutes
 }
 
-/** The gates that make a machine safe to touch, in the order they are shut: what its kind has, and nothing it has not. */
+/**
+ * The gates that make a machine safe to touch, in the order they are shut: what its kind has, and nothing it has not.
+ */
 export function safeGates(kind: Kind, { motorType }: Pick<CompletePlate, 'motorType'>): Gate[] {
   if (kind === 'sump') return ['power-off', 'battery-disconnected', 'proved-dead']
   const charged: Gate[] =

@@ -24,7 +24,8 @@ export interface Evidence {
 }
 
 /**
- * Exact posterior by enumeration: prior × complaints × findings, each mechanism counted once (the newest finding speaks).
+ * Exact posterior by enumeration: prior × complaints × findings, each mechanism counted once (the newest finding
+ * speaks).
  *
  * The order of the findings does not matter; a finding that cannot tell moves nothing.
  */

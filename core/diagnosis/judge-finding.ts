@@ -60,7 +60,8 @@ function judgeSeen(finding: Finding): Judgement {
     return {
       ...base,
       because:
-        'an ordinary ohmmeter can only condemn, never clear: a winding that reads open on it can be 0.2 MΩ at 500 V. Use the megohmmeter',
+        'an ordinary ohmmeter can only condemn, never clear: a winding that reads open on it can be 0.2 MΩ at ' +
+        '500 V. Use the megohmmeter',
     }
   }
   if (finding.check === 'capacitor-look' && verdict === 'failed')
@@ -72,7 +73,9 @@ function judgeSeen(finding: Finding): Judgement {
       ...base,
       high,
       basis,
-      because: `${formatNumber(finding.clearanceMillimetres)} mm on the diameter: ${within ? `within ${high} mm, retaining compound can take it` : `over ${high} mm, a new shaft or motor`}`,
+      because:
+        `${formatNumber(finding.clearanceMillimetres)} mm on the diameter: ` +
+        `${within ? `within ${high} mm, retaining compound can take it` : `over ${high} mm, a new shaft or motor`}`,
     }
   }
   if (finding.check === 'spin-start')
@@ -181,7 +184,9 @@ function judgeWindingFinding(finding: Finding, { pump, plate, findings }: Judgin
       ...judged,
       value,
       verdict: 'unclear',
-      because: `${formatNumber(value)} Ω between ${finding.leads?.replace('-', ' and ')}: three pairs together name the leads`,
+      because:
+        `${formatNumber(value)} Ω between ${finding.leads?.replace('-', ' and ')}: three pairs together name the ` +
+        'leads',
     }
   }
   if (value === null || ohms === null) return judged

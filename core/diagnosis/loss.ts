@@ -20,7 +20,10 @@ export function actionCost(
   return partsPrice(action.parts, rates, pump.kind) + (actionMinutes(action, pump, open) / 60) * rates.hourly
 }
 
-/** Price of parts, markup included; a kind's own price before the general one. A part without a price counts nothing and is listed by the caller. */
+/**
+ * Price of parts, markup included; a kind's own price before the general one. A part without a price counts nothing and
+ * is listed by the caller.
+ */
 export function partsPrice(parts: ActionRow['parts'], rates: Rates, kind: Kind): number {
   return (
     parts.reduce((sum, part) => sum + (rates.partPrices[`${part}:${kind}`] ?? rates.partPrices[part] ?? 0), 0) *
@@ -40,10 +43,12 @@ export interface LossTable {
 /**
  * The loss of every action under every hypothesis.
  *
- * What an action leaves uncured is found out, usually in Prove while the van is still there, else on a second trip; then it is put right
+ * What an action leaves uncured is found out, usually in Prove while the van is still there, else on a second trip;
+ * then it is put right
  * by the cheapest repairs that cure it.
  *
- * @param open the wet end stands open, or the pump is out, already: the work behind that gate costs its own minutes only
+ * @param open the wet end stands open, or the pump is out, already: the work behind that gate costs its own minutes
+ *   only
  */
 export function lossTable(model: DiagnosisModel, rates: Rates, open = false): LossTable {
   const { actions, hypotheses, pump } = model

@@ -55,8 +55,10 @@ export interface LossTables {
 /**
  * Every check that is possible now with what it is worth and what it costs, best first.
  *
- * Worth: expected loss of the best action now, less the expected loss of the best action once the answer is known; a check that opens the wet end or pulls the pump makes
- * the repairs behind that gate cheaper. Cost: minutes and gates at the shop's rate, gates shared among the checks that need them too, and a premium for live work.
+ * Worth: expected loss of the best action now, less the expected loss of the best action once the answer is known; a
+ * check that opens the wet end or pulls the pump makes
+ * the repairs behind that gate cheaper. Cost: minutes and gates at the shop's rate, gates shared among the checks that
+ * need them too, and a premium for live work.
  */
 export function rankChecks(
   model: DiagnosisModel,
@@ -97,7 +99,8 @@ export function rankChecks(
     ).length
     const needed = gates[index] as Gate[]
     const live = needed.includes('power-on')
-    // With the power locked off, a live check undoes the dead gates, which must then be proved again; and what stands open or hangs out of the well must go back first.
+    // With the power locked off, a live check undoes the dead gates, which must then be proved again; and what stands
+    // open or hangs out of the well must go back first.
     const undo =
       (live && held.has('power-off') ? GATES['power-off'].minutes + GATES['proved-dead'].minutes : 0) +
       (live && held.has(access) && !needed.includes(access) ? accessMinutes(pump) : 0)

@@ -12,14 +12,18 @@ const WORTH_SAYING = 0.12
 /** A winding that runs is warmer than its plate's ohms by about this. */
 const RUNNING_CELSIUS = 60
 
-/** What several readings mean together, through the motor's own circuit: one sentence each, with whether they explain what is seen. */
+/**
+ * What several readings mean together, through the motor's own circuit: one sentence each, with whether they explain
+ * what is seen.
+ */
 export interface Together {
   text: string
   explains: 'hum' | 'current' | 'nothing'
 }
 
 /**
- * Volts, capacitors and ohms through the motor model: the start torque they leave, and the current they should make, beside what was measured.
+ * Volts, capacitors and ohms through the motor model: the start torque they leave, and the current they should make,
+ * beside what was measured.
  *
  * Says nothing until a capacitor, a winding or a loaded voltage has been read: the plate alone explains nothing.
  */
@@ -115,19 +119,25 @@ function startSentence({
     .filter(Boolean)
     .join(' and ')
   const at = [cans, `${formatNumber(volts)} V`].filter(Boolean).join(' at ')
-  const torque = `With ${at} the start torque is about ${formatPercent(now.torqueShare)} of rated, where the plate’s own would give ${formatPercent(should.torqueShare)}`
+  const torque =
+    `With ${at} the start torque is about ${formatPercent(now.torqueShare)} of rated, where the plate’s own would ` +
+    `give ${formatPercent(should.torqueShare)}`
   if (now.torqueShare < BREAKAWAY_SHARE)
     return [
       {
         explains: hums ? 'hum' : 'nothing',
-        text: `${torque}: too little to break a pump away.${hums ? ' That explains the hum.' : ''} With the rotor still it draws about ${formatNumber(now.amps, 2)} A.`,
+        text:
+          `${torque}: too little to break a pump away.${hums ? ' That explains the hum.' : ''} With the rotor ` +
+          `still it draws about ${formatNumber(now.amps, 2)} A.`,
       },
     ]
   if (hums)
     return [
       {
         explains: 'nothing',
-        text: `${torque}: enough to start. The hum has another cause: what holds the shaft, or what feeds the start winding.`,
+        text:
+          `${torque}: enough to start. The hum has another cause: what holds the shaft, or what feeds the start ` +
+          'winding.',
       },
     ]
   return []
@@ -162,7 +172,8 @@ function currentSentence(
     ...of,
     circuit: { ...of.circuit, r1Ohms: correctResistance(of.circuit.r1Ohms, 20, RUNNING_CELSIUS) },
   })
-  // The typical motor is not this motor: it is brought to the plate's full-load amps at the plate's volts, and only the change from there is foretold.
+  // The typical motor is not this motor: it is brought to the plate's full-load amps at the plate's volts, and only the
+  // change from there is foretold.
   const atPlate = estimateRunning(warm(sound), { volts: ratedVolts, hertz, horsepower, runMicrofarads: ratedRun })
   const now = estimateRunning(warm(motor), { volts, hertz, horsepower, runMicrofarads })
   const predicted = now === undefined || atPlate === undefined ? undefined : (now / atPlate) * fullLoad
@@ -175,7 +186,9 @@ function currentSentence(
     return [
       {
         explains: 'current',
-        text: `${formatNumber(measured)} A is what these readings predict at full load (${formatNumber(predicted, 2)} A).`,
+        text:
+          `${formatNumber(measured)} A is what these readings predict at full load (${formatNumber(predicted, 2)} ` +
+          'A).',
       },
     ]
   const side = share > 0 ? 'more' : 'less'
@@ -188,7 +201,9 @@ function currentSentence(
   return [
     {
       explains: 'nothing',
-      text: `${formatNumber(measured)} A is ${formatPercent(Math.abs(share))} ${side} than these readings predict at full load (${formatNumber(predicted, 2)} A): ${load}.`,
+      text:
+        `${formatNumber(measured)} A is ${formatPercent(Math.abs(share))} ${side} than these readings predict at ` +
+        `full load (${formatNumber(predicted, 2)} A): ${load}.`,
     },
   ]
 }

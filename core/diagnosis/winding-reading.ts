@@ -7,7 +7,10 @@ import { sortedLeads, type Finding } from './finding'
 /** The usual colours of a 3-wire submersible: what each lead should be. */
 const COLOUR_ROLES: Readonly<Record<string, string>> = { yellow: 'common', black: 'run', red: 'start' }
 
-/** The pair a winding reading is about, by role: colours of a 3-wire well mean roles, and no leads at all mean the run winding. */
+/**
+ * The pair a winding reading is about, by role: colours of a 3-wire well mean roles, and no leads at all mean the run
+ * winding.
+ */
 export function windingPair({ leads, part }: Pick<Finding, 'leads' | 'part'>, kind: Kind): string {
   if (!leads) return part === 'start-winding' ? 'common-start' : 'common-run'
   const roles =
@@ -64,6 +67,8 @@ export function threePairs(findings: readonly Finding[], pump: Pump): (ThreeLead
     ? found
     : {
         ...found,
-        swapped: `${wrong.map((role) => `${found[role] as string} measures as ${role}`).join(', ')}: leads were swapped at a splice`,
+        swapped:
+          `${wrong.map((role) => `${found[role] as string} measures as ${role}`).join(', ')}: leads were swapped ` +
+          'at a splice',
       }
 }

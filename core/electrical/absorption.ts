@@ -44,14 +44,18 @@ export function absorption({
     return {
       ...given,
       verdict: 'unclear',
-      because: `above ${formatNumber(ABSORPTION.meaningfulMegohms / 1000)} GΩ the ratios say nothing: the insulation is judged by its megohms`,
+      because:
+        `above ${formatNumber(ABSORPTION.meaningfulMegohms / 1000)} GΩ the ratios say nothing: the insulation is ` +
+        'judged by its megohms',
     }
   if (polarizationIndex !== undefined) {
     const verdict: Verdict = polarizationIndex >= indexMinimum ? 'sound' : polarizationIndex >= 1 ? 'tired' : 'failed'
     return {
       ...given,
       verdict,
-      because: `polarization index ${formatNumber(polarizationIndex)}, ${verdict === 'sound' ? 'at least' : 'below'} ${formatNumber(indexMinimum)}${verdict === 'sound' ? '' : ': damp or dirty'}`,
+      because:
+        `polarization index ${formatNumber(polarizationIndex)}, ${verdict === 'sound' ? 'at least' : 'below'} ` +
+        `${formatNumber(indexMinimum)}${verdict === 'sound' ? '' : ': damp or dirty'}`,
     }
   }
   if (absorptionRatio === undefined)
@@ -61,6 +65,9 @@ export function absorption({
   return {
     ...given,
     verdict,
-    because: `absorption ratio ${formatNumber(absorptionRatio)}${verdict === 'sound' ? ', it climbs as dry insulation does' : ': it hardly climbs, damp or dirty'}`,
+    because:
+      'absorption ratio ' +
+      formatNumber(absorptionRatio) +
+      (verdict === 'sound' ? ', it climbs as dry insulation does' : ': it hardly climbs, damp or dirty'),
   }
 }

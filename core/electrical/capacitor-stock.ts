@@ -17,7 +17,9 @@ export function inParallel(of: readonly StockCapacitor[]): StockCapacitor {
   }
 }
 
-/** Capacitors in series: reciprocals add, and the volts divide inversely to the capacitance, so the smallest bears most. */
+/**
+ * Capacitors in series: reciprocals add, and the volts divide inversely to the capacitance, so the smallest bears most.
+ */
 export function inSeries(of: readonly StockCapacitor[]): StockCapacitor {
   const microfarads = 1 / of.reduce((sum, each) => sum + 1 / each.microfarads, 0)
   return { microfarads, volts: Math.min(...of.map((each) => (each.volts * each.microfarads) / microfarads)) }
@@ -34,7 +36,8 @@ const MOST_TOGETHER = 3
 const MOST_SHOWN = 8
 
 /**
- * What can be made from the capacitors at hand: within the run tolerance of the wanted value, never below its voltage, nearest first.
+ * What can be made from the capacitors at hand: within the run tolerance of the wanted value, never below its voltage,
+ * nearest first.
  *
  * Each capacitor of the stock is there once.
  */

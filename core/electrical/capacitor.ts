@@ -43,7 +43,8 @@ export function judgeCapacitance(role: CapacitorRole, band: CapacitorBand, measu
   const { verdict, margin } = judgeRange(measuredMicrofarads, { low, high })
   const deviation = (100 * (measuredMicrofarads - rated)) / rated
   const limits = `${formatNumber(low)} to ${formatNumber(high)} μF`
-  // A run capacitor wears downwards only: the low side alone has a tired strip. A start type may sit anywhere in its band.
+  // A run capacitor wears downwards only: the low side alone has a tired strip. A start type may sit anywhere in its
+  // band.
   const tiredBelow = low + ((high - low) / 2) * CAPACITOR.tiredFraction
   const tired = role === 'run' && verdict === 'sound' && measuredMicrofarads < tiredBelow
   const because =
@@ -52,7 +53,8 @@ export function judgeCapacitance(role: CapacitorRole, band: CapacitorBand, measu
       : measuredMicrofarads > rated * CAPACITOR.shortedFraction
         ? `far over its rating: shorted, or not the part on the can`
         : verdict === 'failed'
-          ? `${formatNumber(Math.abs(deviation))} % ${deviation < 0 ? 'under' : 'over'} ${formatNumber(rated)} μF, outside ${limits}`
+          ? `${formatNumber(Math.abs(deviation))} % ${deviation < 0 ? 'under' : 'over'} ${formatNumber(rated)} μF, ` +
+            `outside ${limits}`
           : tired
             ? `inside ${limits}, ${formatNumber(Math.abs(deviation))} % under: near the end of its life`
             : `inside ${limits}`

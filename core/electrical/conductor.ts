@@ -120,7 +120,9 @@ export interface SizeCandidate {
   keepsDrop: boolean
 }
 
-/** Every building-wire size with its drop on this run, thinnest first. A size that would drop everything reads 100 %. */
+/**
+ * Every building-wire size with its drop on this run, thinnest first. A size that would drop everything reads 100 %.
+ */
 export function sizeCandidates(
   load: LineLoad,
   oneWayMetres: number,

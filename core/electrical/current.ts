@@ -73,6 +73,8 @@ export function judgeLockedCurrent(amps: number, fullLoadAmps: number, lockedRot
   return {
     ...base,
     verdict: 'unclear',
-    because: `${formatNumber(amps / fullLoadAmps, 2)} times full load: the rotor is not turning, the winding takes current`,
+    because:
+      `${formatNumber(amps / fullLoadAmps, 2)} times full load: ` +
+      'the rotor is not turning, the winding takes current',
   }
 }

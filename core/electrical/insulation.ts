@@ -36,7 +36,8 @@ export function correctionCaution(celsius: number, toCelsius: number, rule: Insu
   const outside = [celsius, toCelsius].find((temperature) => temperature < low || temperature > high)
   return outside === undefined
     ? undefined
-    : `${formatNumber(outside)} °C lies outside ${low} to ${high} °C, where the ${rule} rule was made: treat the figure as a hint`
+    : `${formatNumber(outside)} °C lies outside ${low} to ${high} °C, where the ${rule} rule was made: treat the ` +
+        'figure as a hint'
 }
 
 export interface InsulationReading {
@@ -82,11 +83,14 @@ export function judgeInsulation(reading: InsulationReading): Judgement & { megoh
       : verdict === 'failed'
         ? `${formatNumber(compared)} MΩ${at}, below the limit of ${limits.failedMegohms} MΩ`
         : verdict === 'tired'
-          ? `${formatNumber(compared)} MΩ${at}: above ${limits.failedMegohms} MΩ, under the ${limits.soundMegohms} MΩ of a sound one`
+          ? `${formatNumber(compared)} MΩ${at}: above ${limits.failedMegohms} MΩ, under the ${limits.soundMegohms} ` +
+            'MΩ of a sound one'
           : `${formatNumber(compared)} MΩ${at}, sound above ${sound} MΩ`
   if (verdict === 'sound' && fallen) {
     verdict = 'tired'
-    because = `above its limit, but ${formatNumber(earlierMegohms / megohms)} times lower than last time (${formatNumber(earlierMegohms)} MΩ)`
+    because =
+      `above its limit, but ${formatNumber(earlierMegohms / megohms)} times lower than last time ` +
+      `(${formatNumber(earlierMegohms)} MΩ)`
   }
   if (verdict !== 'failed' && testVolts !== undefined && testVolts < 250) {
     verdict = 'unclear'
@@ -120,14 +124,16 @@ export function splitInsulation(totalMegohms: number, cableMegohms: number): num
     throw badField(
       'cableMegohms',
       cableMegohms,
-      `more than the whole, ${formatNumber(totalMegohms)} MΩ: the cable alone cannot leak more than cable and motor together. Measure both again with the splice cut`,
+      `more than the whole, ${formatNumber(totalMegohms)} MΩ: the cable alone cannot leak more than cable and ` +
+        'motor together. Measure both again with the splice cut',
     )
   }
   return 1 / (1 / totalMegohms - 1 / cableMegohms)
 }
 
 /**
- * Between what the motor alone must lie when both readings may be off by a share. The upper end is absent where the two bands overlap: then the motor may be anything.
+ * Between what the motor alone must lie when both readings may be off by a share. The upper end is absent where the two
+ * bands overlap: then the motor may be anything.
  */
 export function splitRange(
   totalMegohms: number,

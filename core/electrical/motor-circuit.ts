@@ -11,7 +11,10 @@ import {
   type Complex,
 } from '../quantity/complex'
 
-/** Equivalent circuit of a single-phase induction motor. Rotor and magnetising values as seen by the main winding, full values: each revolving field takes half. */
+/**
+ * Equivalent circuit of a single-phase induction motor. Rotor and magnetising values as seen by the main winding, full
+ * values: each revolving field takes half.
+ */
 export interface MotorCircuit {
   r1Ohms: number
   x1Ohms: number
@@ -64,12 +67,14 @@ function fieldImpedance({ r2Ohms, x2Ohms, xmOhms }: MotorCircuit, slip: number):
 }
 
 /**
- * A single-phase motor at one slip by the double-revolving-field theory, with its auxiliary winding in circuit where one is given.
+ * A single-phase motor at one slip by the double-revolving-field theory, with its auxiliary winding in circuit where
+ * one is given.
  *
  * Core loss and friction are taken off the mechanical power.
  *
  * @returns amps, watts, newton metres and rpm; `efficiency` 0 to 1
- * @source double revolving field after Fitzgerald, Kingsley and Umans, Electric Machinery; two unequal windings in quadrature by the same fields
+ * @source double revolving field after Fitzgerald, Kingsley and Umans, Electric Machinery; two unequal windings in
+ *   quadrature by the same fields
  */
 export function runMotor(
   circuit: MotorCircuit,

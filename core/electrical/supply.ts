@@ -48,7 +48,8 @@ export function judgeSupply(nameplateVolts: number, volts: number, subject = 'su
 }
 
 /**
- * Judges the supply under load: the window, and the fall from rest. More than 5 % points at wire size, length or a poor joint.
+ * Judges the supply under load: the window, and the fall from rest. More than 5 % points at wire size, length or a poor
+ * joint.
  *
  * @param restVolts the newest reading at rest, when there is one
  */
@@ -62,7 +63,9 @@ export function judgeLoadedSupply(nameplateVolts: number, loadedVolts: number, r
   return {
     ...window,
     verdict,
-    because: `falls ${formatNumber(drop * 100)} % from ${formatNumber(restVolts)} V at rest; over ${SUPPLY.dropFraction * 100} % points at wire size, length or a poor joint`,
+    because:
+      `falls ${formatNumber(drop * 100)} % from ${formatNumber(restVolts)} V at rest; over ` +
+      `${SUPPLY.dropFraction * 100} % points at wire size, length or a poor joint`,
     basis: SUPPLY.dropBasis,
   }
 }

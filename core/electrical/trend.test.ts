@@ -35,17 +35,22 @@ describe('a line through a machine’s own readings', () => {
     expect(rough?.because).toMatch(/between \d{4}-\d\d and/)
   })
 
-  it('equals the textbook’s band of the mean response for a worked example (from memory: t × s × √(1/n + (x−x̄)²/Sxx))', () => {
-    const points = [
-      { at: START, value: 10 },
-      { at: START + YEAR, value: 8 },
-      { at: START + 2 * YEAR, value: 7 },
-    ]
-    const trend = fitTrend(points, { logarithmic: false, limit: 1, now: START })
-    // Slope −1.5, mean 8.333, residuals ±0.167, −0.333: s = √(1/6) = 0.408; at the mean t·s/√3 = 3.078 · 0.408 / 1.732 = 0.7255.
-    const { low, high } = trend?.band?.(START + YEAR) as { low: number; high: number }
-    expect(high - low).toBeCloseTo(2 * 0.7255, 3)
-  })
+  it(
+    'equals the textbook’s band of the mean response for a worked example (from memory: t × s × √(1/n + ' +
+      '(x−x̄)²/Sxx))',
+    () => {
+      const points = [
+        { at: START, value: 10 },
+        { at: START + YEAR, value: 8 },
+        { at: START + 2 * YEAR, value: 7 },
+      ]
+      const trend = fitTrend(points, { logarithmic: false, limit: 1, now: START })
+      // Slope −1.5, mean 8.333, residuals ±0.167, −0.333: s = √(1/6) = 0.408;
+      // at the mean t·s/√3 = 3.078 · 0.408 / 1.732 = 0.7255.
+      const { low, high } = trend?.band?.(START + YEAR) as { low: number; high: number }
+      expect(high - low).toBeCloseTo(2 * 0.7255, 3)
+    },
+  )
 
   it('foretells nothing it cannot: one reading, two readings, a rising line, no limit', () => {
     expect(fitTrend(yearly([100]), { logarithmic: true, limit: 5, now: START })).toBeUndefined()

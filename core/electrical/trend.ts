@@ -33,7 +33,8 @@ export const TREND_BASIS: Basis = {
 /**
  * A straight line through a machine's own readings, and when it meets the limit.
  *
- * Insulation falls by shares, so its line is straight in the logarithm. With two readings there is a line and no band; with one there is nothing.
+ * Insulation falls by shares, so its line is straight in the logarithm. With two readings there is a line and no band;
+ * with one there is nothing.
  *
  * @param limit the lower limit in the reading's own unit; without it only the line is given
  * @param now milliseconds; a crossing before it is said to be past
@@ -115,13 +116,20 @@ function sentence({
   if (!banded)
     return crossesAt === undefined
       ? 'two readings give a line that stays clear of the limit; a third is wanted before anything is foretold'
-      : `two readings give a line that would meet its limit about ${month(crossesAt)}; with two there is no telling how sure that is`
+      : `two readings give a line that would meet its limit about ${month(crossesAt)}; with two there is no ` +
+          'telling how sure that is'
   if (crossesAt === undefined && earliest === undefined)
     return slope >= 0
       ? 'it is not falling'
       : `it falls, and stays clear of its limit for ${HORIZON_YEARS} years even at the edge of the band`
   if (crossesAt === undefined)
-    return `the line stays clear of its limit for ${HORIZON_YEARS} years; at the edge of the band it could be as early as ${month(earliest as number)}`
+    return (
+      `the line stays clear of its limit for ${HORIZON_YEARS} years; at the edge of the band it could be as early ` +
+      `as ${month(earliest as number)}`
+    )
   const from = earliest === undefined ? month(crossesAt) : month(Math.max(earliest, now))
-  return `it would meet its limit about ${month(crossesAt)}, between ${from} and ${latest === undefined ? `later than ${HORIZON_YEARS} years from now` : month(latest)}`
+  return (
+    `it would meet its limit about ${month(crossesAt)}, between ${from} and ` +
+    `${latest === undefined ? `later than ${HORIZON_YEARS} years from now` : month(latest)}`
+  )
 }

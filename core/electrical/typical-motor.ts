@@ -6,7 +6,10 @@ import { runMotor, type AuxiliaryCircuit, type MotorCircuit } from './motor-circ
 
 const FULL_LOAD_SLIP = 0.04
 
-/** Reactances and rotor of a small single-phase motor, in shares of volts over full-load amps; fitted to four to seven times full load with the rotor locked. */
+/**
+ * Reactances and rotor of a small single-phase motor, in shares of volts over full-load amps; fitted to four to seven
+ * times full load with the rotor locked.
+ */
 export const TYPICAL_MOTOR = {
   x1: 0.1,
   r2: 0.12,
@@ -72,7 +75,8 @@ export interface StartEstimate {
 /**
  * What the motor does at standstill with these capacitors at these volts.
  *
- * @param microfarads in the start winding while starting: run and start capacitor together; undefined where the winding hangs straight on the line
+ * @param microfarads in the start winding while starting: run and start capacitor together; undefined where the
+ *   winding hangs straight on the line
  */
 export function estimateStart(
   { circuit, auxiliary, poles }: TypicalMotor,
@@ -88,7 +92,10 @@ export function estimateStart(
   return { torqueShare: Math.abs(run.developedTorqueNewtonMetres) / rated, amps: run.inputAmps }
 }
 
-/** Line amps at the slip where the motor gives its rated torque, with this run capacitor at these volts; undefined where it cannot. */
+/**
+ * Line amps at the slip where the motor gives its rated torque, with this run capacitor at these volts; undefined where
+ * it cannot.
+ */
 export function estimateRunning(
   { circuit, auxiliary, poles }: TypicalMotor,
   {

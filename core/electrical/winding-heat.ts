@@ -16,7 +16,8 @@ export function windingTemperature(coldOhms: number, coldCelsius: number, hotOhm
 }
 
 /**
- * Newton cooling fitted to temperatures read after a stop: T = Ta + (T₀ − Ta)·e^(−t/τ), by least squares on the logarithm.
+ * Newton cooling fitted to temperatures read after a stop: T = Ta + (T₀ − Ta)·e^(−t/τ), by least squares on the
+ * logarithm.
  *
  * @param readings seconds since the stop and °C, at least two at different times
  * @throws InputError when a reading is not above the ambient, or the winding does not cool

@@ -122,7 +122,9 @@ export function identifyLeads(
     return {
       sumErrorPercent,
       verdict: 'failed',
-      because: `the largest pair misses the sum of the other two by ${formatNumber(Math.abs(sumErrorPercent))} %: a shorted winding, a bad joint, or a reading to repeat`,
+      because:
+        `the largest pair misses the sum of the other two by ${formatNumber(Math.abs(sumErrorPercent))} %: a ` +
+        'shorted winding, a bad joint, or a reading to repeat',
     }
   }
   const common = names.find((lead) => !largest.leads.includes(lead)) as string
@@ -144,7 +146,9 @@ export function identifyLeads(
     startOhms: middle.ohms as number,
     sumErrorPercent,
     verdict: 'sound',
-    because: `${common} is common, ${other(smallest)} run, ${other(middle)} start; the sum agrees within ${formatNumber(Math.abs(sumErrorPercent))} %`,
+    because:
+      `${common} is common, ${other(smallest)} run, ${other(middle)} start; the sum agrees within ` +
+      `${formatNumber(Math.abs(sumErrorPercent))} %`,
   }
 }
 

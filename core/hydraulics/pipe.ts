@@ -25,7 +25,8 @@ const CLOSE_ENOUGH = 1e-12
 const MOST_TURNS = 40
 
 /**
- * Darcy's friction factor for turbulent flow by Colebrook's equation, solved for 1/√f with Newton's steps from Haaland's start.
+ * Darcy's friction factor for turbulent flow by Colebrook's equation, solved for 1/√f with Newton's steps from
+ * Haaland's start.
  *
  * @param relativeRoughness roughness over inside diameter
  * @source Colebrook 1939
@@ -44,7 +45,8 @@ export function colebrook(reynolds: number, relativeRoughness: number): number {
 }
 
 /**
- * Laminar 64/Re, turbulent Colebrook, and between them, where neither holds, the cubic that meets both in value and slope.
+ * Laminar 64/Re, turbulent Colebrook, and between them, where neither holds, the cubic that meets both in value and
+ * slope.
  *
  * @source the cubic after Dunlop 1991, as the EPANET 2.2 manual gives it, here ending in Colebrook's own value
  */

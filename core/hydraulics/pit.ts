@@ -22,7 +22,8 @@ export interface SumpCycle {
 }
 
 /**
- * Run, rest and starts of a sump at a steady inflow. What drains back from the riser returns at once when the pump stops.
+ * Run, rest and starts of a sump at a steady inflow. What drains back from the riser returns at once when the pump
+ * stops.
  *
  * @param pumpLitresPerSecond leaving the pit
  * @returns no times where the pump does not keep up, or drains back all it took

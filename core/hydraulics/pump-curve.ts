@@ -25,7 +25,8 @@ export interface Curve {
 }
 
 /**
- * A falling curve through a pump's points: H = A − B·Q^C through three of them, a monotone cubic (Fritsch and Carlson) through more, a straight line through two.
+ * A falling curve through a pump's points: H = A − B·Q^C through three of them, a monotone cubic (Fritsch and Carlson)
+ * through more, a straight line through two.
  *
  * @throws InputError with fewer than two points, or where head does not fall as flow grows
  */
@@ -38,14 +39,16 @@ export function pumpCurve({ points, speedRatio = 1, diameterRatio = 1, stages = 
       throw badField(
         'points',
         point.headMetres,
-        `head falling as flow grows: ${before.headMetres} m at ${before.flowLitresPerSecond} L/s is followed by ${point.headMetres} m at ${point.flowLitresPerSecond} L/s`,
+        `head falling as flow grows: ${before.headMetres} m at ${before.flowLitresPerSecond} L/s is followed by ` +
+          `${point.headMetres} m at ${point.flowLitresPerSecond} L/s`,
       )
   })
   const one =
     sorted.length === 3 && (sorted[0] as CurvePoint).flowLitresPerSecond === 0
       ? powerCurve(sorted as [CurvePoint, CurvePoint, CurvePoint])
       : monotoneCubic(sorted)
-  // Affinity: flow goes with speed and with the wheel's diameter, head with the square of both; stages add head, pumps side by side add flow.
+  // Affinity: flow goes with speed and with the wheel's diameter, head with the square of both; stages add head, pumps
+  // side by side add flow.
   const flowScale = speedRatio * diameterRatio * parallel
   const headScale = (speedRatio * diameterRatio) ** 2 * stages
   const headAt = (flow: number) => headScale * one(flow / flowScale)

@@ -38,7 +38,8 @@ const ROUNDING_SECONDS = 1e-6
 const MOST_EVENTS = 20_000_000
 
 /**
- * Follows a store event by event through steps of steady inflow: exact between events, so a year of minutes costs a step a minute and one more for every start and stop.
+ * Follows a store event by event through steps of steady inflow: exact between events, so a year of minutes costs a
+ * step a minute and one more for every start and stop.
  *
  * @param inflow litres per second, one for each step
  * @throws InputError when the levels do not stand in their order, or lie so near that the pump would never rest

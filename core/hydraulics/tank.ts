@@ -14,7 +14,8 @@ export interface TankSetting {
 /**
  * Water a tank gives between cut-out and cut-in, by Boyle's law.
  *
- * With more air than cut-in the tank is empty before the switch closes; then the water between cut-out and empty is what it gives.
+ * With more air than cut-in the tank is empty before the switch closes; then the water between cut-out and empty is
+ * what it gives.
  *
  * @returns litres; `emptyBeforeCutIn` where the precharge stands above cut-in
  * @throws InputError when cut-out is not above cut-in, or the precharge not below cut-out
@@ -44,7 +45,10 @@ export function wantedPrecharge(cutInKpa: number): number {
   return Math.max(0, cutInKpa - PRESSURES.precharge.belowCutInPsi * KPA_PER_PSI)
 }
 
-/** The tank that gives a run of at least so many seconds with nobody drawing, litres; `share` is what each litre of tank gives. */
+/**
+ * The tank that gives a run of at least so many seconds with nobody drawing, litres; `share` is what each litre of tank
+ * gives.
+ */
 export function tankSize({
   flowLitresPerSecond,
   minimumRunSeconds,

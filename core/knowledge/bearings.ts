@@ -30,7 +30,9 @@ export const BEARINGS: Readonly<Record<string, readonly [bore: number, outside: 
 }
 export const BEARING_BASIS: Basis = {
   kind: 'standard',
-  name: 'ISO 15 boundary dimensions (from memory); bore code 00, 01, 02, 03 = 10, 12, 15, 17 mm, then five times the code',
+  name:
+    'ISO 15 boundary dimensions (from memory); bore code 00, 01, 02, 03 = 10, 12, 15, 17 mm, then five times the ' +
+    'code',
 }
 export const BEARING_TONES_BASIS: Basis = { kind: 'handbook', name: 'kinematics of a ball bearing without slip' }
 export const BEARING_LIFE_BASIS: Basis = {
@@ -48,7 +50,10 @@ export const PIPE_MATERIALS = {
   stainless: 8000,
 } as const
 export type PipeMaterial = keyof typeof PIPE_MATERIALS
-/** Outside and inside diameters of iron-pipe-size pipe by nominal inches, millimetres: schedule 40 steel, and schedule 80 plastic as drop pipes are threaded. */
+/**
+ * Outside and inside diameters of iron-pipe-size pipe by nominal inches, millimetres: schedule 40 steel, and schedule
+ * 80 plastic as drop pipes are threaded.
+ */
 export const DROP_PIPES: Readonly<
   Record<'steel' | 'plastic', Readonly<Record<string, readonly [outside: number, inside: number]>>>
 > = {

@@ -525,7 +525,8 @@ export const CHECKS = {
     minutes: 5,
     tool: 'Rated valve and gauge, for a moment only',
     caution:
-      'Only where the computed shut-off pressure is below the rating of everything upstream; never against a filter or a plastic tank.',
+      'Only where the computed shut-off pressure is below the rating of everything upstream; never against a ' +
+      'filter or a plastic tank.',
     plausible: [0, 500],
   },
   'discharge-pressure': {

@@ -1,6 +1,9 @@
 import type { Basis } from '../judgement/judgement'
 
-/** Minutes before pressure on a solvent-cemented PVC joint: by the pipe’s nominal size, inches, and the coldest of air and pipe, °C. */
+/**
+ * Minutes before pressure on a solvent-cemented PVC joint: by the pipe’s nominal size, inches, and the coldest of air
+ * and pipe, °C.
+ */
 export const CEMENT_CURE: {
   basis: Basis
   damp: { factor: number; abovePercent: number }
@@ -49,7 +52,10 @@ export const CEMENT_CURE: {
 /** What stands where nobody measured. */
 export const USUAL_JOINT = { pipeInches: 1.5, celsius: 12 }
 
-/** A retaining compound between a bearing and a worn shaft: the diametral clearance that it fills, mm, and its minutes until it may be handled and loaded. */
+/**
+ * A retaining compound between a bearing and a worn shaft: the diametral clearance that it fills, mm, and its minutes
+ * until it may be handled and loaded.
+ */
 export const RETAINING_COMPOUND = {
   snugMm: 0.005,
   fillsMm: 0.15,

@@ -1,7 +1,10 @@
 import type { Check } from './checks'
 import type { Part } from './vocabulary'
 
-/** Where a part that is found damaged on the way has a look of its own: what is seen then is a finding, and the causes move with it. */
+/**
+ * Where a part that is found damaged on the way has a look of its own: what is seen then is a finding, and the causes
+ * move with it.
+ */
 export const DAMAGE_LOOKS: Readonly<Partial<Record<Part, Check>>> = {
   'seal-plate': 'plate-look',
   bracket: 'plate-look',

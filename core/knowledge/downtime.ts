@@ -3,7 +3,9 @@ import type { Kind } from './vocabulary'
 
 /** What stands in the pipe and where it goes once the line is opened, and what happens if the work runs over. */
 export interface DowntimeRow {
-  /** The length that is full of water, of the installation’s known lengths, and the pipe’s usual inside diameter, mm. */
+  /**
+   * The length that is full of water, of the installation’s known lengths, and the pipe’s usual inside diameter, mm.
+   */
   stands?: { length: 'wellDepthMetres' | 'liftMetres'; insideMm: number; runsTo: string }
   overrun: string
   /** The same where animals, or a household’s only water, hang on it. */
@@ -23,7 +25,8 @@ const WELL: DowntimeRow = {
   },
   overrun: 'The tank’s drawdown is all the water there is: buckets and a kettle filled first.',
   onlySupply:
-    'It is the only water: fill buckets, and a bath for flushing, before the breaker is off. If it runs over, a bowser or a neighbour’s hose.',
+    'It is the only water: fill buckets, and a bath for flushing, before the breaker is off. If it runs over, a ' +
+    'bowser or a neighbour’s hose.',
   livestock: 'Troughs filled first; cattle drink 50 to 100 L a day each, and more in heat. If it runs over, a bowser.',
 }
 export const DOWNTIME: Readonly<Record<Kind, DowntimeRow>> = {
@@ -40,7 +43,8 @@ export const DOWNTIME: Readonly<Record<Kind, DowntimeRow>> = {
       runsTo: 'back into the pit as the check valve opens: a bucket under it',
     },
     overrun:
-      'The pit fills: a spare pump stands ready beside it, and rain is looked up first. If it runs over, bail or pump by hand.',
+      'The pit fills: a spare pump stands ready beside it, and rain is looked up first. If it runs over, bail or ' +
+      'pump by hand.',
   },
   circulation: {
     stands: {
@@ -50,7 +54,8 @@ export const DOWNTIME: Readonly<Record<Kind, DowntimeRow>> = {
     },
     overrun: 'Still water loses its oxygen and its warmth.',
     livestock:
-      'Fish first: air pump on battery running before the pump is off, feed stopped, the surface watched. If they gasp, the spare goes in at once.',
+      'Fish first: air pump on battery running before the pump is off, feed stopped, the surface watched. If ' +
+      'they gasp, the spare goes in at once.',
   },
   utility: { overrun: 'What it serves stands still: ask what that costs an hour.' },
 }

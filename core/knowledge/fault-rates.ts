@@ -1,7 +1,9 @@
 import type { Basis } from '../judgement/judgement'
 import type { Fault, Kind, Part } from './vocabulary'
 
-/** Failures per 1000 machine-years at `atYears`, kind by kind. What has no row here a machine of the kind cannot have. */
+/**
+ * Failures per 1000 machine-years at `atYears`, kind by kind. What has no row here a machine of the kind cannot have.
+ */
 export interface KindRates {
   atYears: number
   per1000: Partial<Record<Fault, number>>

@@ -2,7 +2,9 @@ import type { Basis } from '../judgement/judgement'
 import type { Needs } from './model-types'
 import type { Fault, MotorType, Part } from './vocabulary'
 
-/** What is true of a fault on every machine: how age shapes it, which part it lives in, what the motor must have for it. */
+/**
+ * What is true of a fault on every machine: how age shapes it, which part it lives in, what the motor must have for it.
+ */
 export interface FaultTraits {
   /** Weibull shape: below 1 infant, 1 random, above 1 wear-out. */
   shape: number
@@ -111,7 +113,10 @@ export const STANDS_STILL_BASIS: Basis = {
   kind: 'shop',
   name: 'how often nothing turns with this fault, shop estimate',
 }
-/** Where the motor type decides: with a start capacitor beside it, a dead run capacitor still lets the motor start, and it runs hot. */
+/**
+ * Where the motor type decides: with a start capacitor beside it, a dead run capacitor still lets the motor start, and
+ * it runs hot.
+ */
 export const STARTS_ALL_THE_SAME: Partial<Record<MotorType, Partial<Record<Fault, number>>>> = {
   'capacitor-start-run': { 'run-capacitor-failed': 0.06 },
 }

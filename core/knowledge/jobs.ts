@@ -3,7 +3,9 @@ import type { WorkStep } from './constructions/joint'
 import { about } from './constructions/shared'
 import { SURFACE, type Construction, type Kind, type Part } from './vocabulary'
 
-/** Work that no fault asks for: an upgrade, a wearing part in its turn. It is chosen by hand, and planned like a repair. */
+/**
+ * Work that no fault asks for: an upgrade, a wearing part in its turn. It is chosen by hand, and planned like a repair.
+ */
 export interface JobRow {
   id: string
   label: string
@@ -20,7 +22,9 @@ const cp: Basis = { kind: 'common-practice', name: 'usual work of the trade' }
 const VARIABLE_SPEED: readonly WorkStep[] = [
   {
     id: 'flange',
-    text: 'Variable-speed motor against the old: same flange, square or C-face, same shaft, keyed or threaded; volts, and the breaker that it asks for',
+    text:
+      'Variable-speed motor against the old: same flange, square or C-face, same shaft, keyed or threaded; volts, ' +
+      'and the breaker that it asks for',
     minutes: about(4),
   },
   {

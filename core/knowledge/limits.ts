@@ -109,7 +109,8 @@ export const INSULATION_TREND_FALL = 10
 
 /**
  * Insulation temperature rules. `halving`: the resistance halves for every 10 °C.
- * `thermosetting`: exp(−4230·(1/(T+273) − 1/313)) between 40 and 85 °C and exp(−1245·(1/(T+273) − 1/313)) between 10 and 40 °C.
+ * `thermosetting`: exp(−4230·(1/(T+273) − 1/313)) between 40 and 85 °C and exp(−1245·(1/(T+273) − 1/313)) between 10
+ * and 40 °C.
  */
 export const INSULATION_RULES = {
   halving: {

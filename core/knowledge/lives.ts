@@ -31,7 +31,9 @@ export const LIVES: Readonly<Partial<Record<Part, readonly [from: number, to: nu
 }
 export const LIVES_BASIS: Basis = {
   kind: 'common-practice',
-  name: 'usual lives: seal 3–8 years, O-rings 5 and more, motor and capacitor 5–10, submersible 8–15, sump pump 7–10; else shop estimate',
+  name:
+    'usual lives: seal 3–8 years, O-rings 5 and more, motor and capacitor 5–10, submersible 8–15, sump pump 7–10; ' +
+    'else shop estimate',
 }
 /** How sharply failures gather about the usual life, and how far ahead a second visit is looked for. */
 export const WEAR_OUT = { shape: 3, horizonYears: 3 } as const

@@ -90,7 +90,10 @@ export interface MeasuredRow extends Applies {
   /** How the lamp's card names a reading that gives no figure. */
   openLabel?: string
   normal: readonly Component[]
-  /** Faults that decide the reading alone, whatever else is wrong: a rotor that stands draws what a standing rotor draws. */
+  /**
+   * Faults that decide the reading alone, whatever else is wrong: a rotor that stands draws what a standing rotor
+   * draws.
+   */
   dominant?: readonly Fault[]
   effects: Partial<Record<Fault, readonly Component[]>>
   /** What takes the place of an effect on one motor type. */
@@ -132,7 +135,10 @@ export interface KindKnowledge {
   unnoticed: number
   /** Faults that take the power away: under them a live check shows nothing of any other fault. */
   blocking: readonly Fault[]
-  /** With one of these complaints nothing turns, and a check that needs it turning is not offered; what is dead draws nothing either. */
+  /**
+   * With one of these complaints nothing turns, and a check that needs it turning is not offered; what is dead draws
+   * nothing either.
+   */
   standstill: { complaints: readonly Complaint[]; checks: readonly Check[]; dead: readonly Check[]; basis: Basis }
   /** A replaced part lowers its own fault by `lowered` and raises what such a replacement masks by `raised`. */
   replacement: { lowered: number; raised: number; masks: Partial<Record<Part, readonly Fault[]>>; basis: Basis }

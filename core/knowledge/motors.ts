@@ -61,7 +61,10 @@ export const START_CAPACITOR_230: readonly (readonly [horsepower: number, low: n
 ]
 export const CAPACITOR_MODEL_BASIS: Basis = { kind: 'shop', name: 'usual capacitor for this horsepower, shop estimate' }
 
-/** Run winding of a 1 hp motor at 230 V, ohms at 20 °C; goes with volts² and inversely with horsepower. Start winding as a multiple. */
+/**
+ * Run winding of a 1 hp motor at 230 V, ohms at 20 °C; goes with volts² and inversely with horsepower. Start winding as
+ * a multiple.
+ */
 export const WINDING_MODEL = {
   runOhmsOneHorsepower230: 2.1,
   startMultiple: {
@@ -94,5 +97,8 @@ export const USUAL_MOTOR: Record<Kind, UsualMotor> = {
 }
 export const USUAL_BASIS: Basis = { kind: 'shop', name: 'most machines of this kind, shop estimate' }
 
-/** The largest share of capacitor voltage over line voltage that the bleed time reckons with (a run capacitor sees about 1.6 × the line). */
+/**
+ * The largest share of capacitor voltage over line voltage that the bleed time reckons with (a run capacitor sees about
+ * 1.6 × the line).
+ */
 export const CAPACITOR_WORKING_RATIO = 1.6

@@ -15,7 +15,10 @@ export interface ShelfPump {
 const curve = (...points: readonly (readonly [flow: number, head: number])[]): PumpPoint[] =>
   points.map(([flowLitresPerSecond, headMetres]) => ({ flowLitresPerSecond, headMetres }))
 
-/** Nobody's machines: round curves such as pumps of that size have, to think with until the maker's own curve is entered. */
+/**
+ * Nobody's machines: round curves such as pumps of that size have, to think with until the maker's own curve is
+ * entered.
+ */
 export const MADE_UP_BASIS: Basis = {
   kind: 'shop',
   name: 'made-up curve of the usual size: enter the curve of the pump itself',

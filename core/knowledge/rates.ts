@@ -87,7 +87,8 @@ export const DEFAULT_RATES: Rates = {
 
 /**
  * A wrong repair: how often it shows in Prove while the van is still there, and what finding the right one then takes.
- * `carryOnMinutes`: what it usually takes to find the cause by testing on, the yardstick that any repair made now must beat.
+ * `carryOnMinutes`: what it usually takes to find the cause by testing on, the yardstick that any repair made now must
+ * beat.
  */
 export const BEING_WRONG = {
   noticedOnSite: 0.7,

@@ -6,7 +6,10 @@ interface School {
   note?: string
 }
 
-/** Questions on which good practice differs. The first way of each is the default; the shop sets its own, and the sheet names it where it mattered. */
+/**
+ * Questions on which good practice differs. The first way of each is the default; the shop sets its own, and the sheet
+ * names it where it mattered.
+ */
 export const SCHOOLS = {
   rings: {
     question: 'A disturbed seal or O-ring',
@@ -74,7 +77,10 @@ export function wayText(id: SchoolId, ways?: SchoolWays): string {
   return (SCHOOLS[id].ways as Readonly<Record<string, string>>)[wayOf(id, ways)] as string
 }
 
-/** One school’s say in a step: its words for each way, what it spends besides parts, and how much longer or shorter it makes the step, minutes. */
+/**
+ * One school’s say in a step: its words for each way, what it spends besides parts, and how much longer or shorter it
+ * makes the step, minutes.
+ */
 interface Words {
   school: SchoolId
   ways: Readonly<Record<string, { words: string; spends?: string; minutes?: number }>>

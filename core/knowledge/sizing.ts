@@ -7,7 +7,9 @@ export const SUMP_LIMITS = {
   mostStartsPerHour: 60,
   basis: {
     kind: 'common-practice',
-    name: 'a quarter more than comes in, runs of at least 10 s, starts within what the maker allows (60 an hour, shop estimate)',
+    name:
+      'a quarter more than comes in, runs of at least 10 s, starts within what the maker allows (60 an hour, shop ' +
+      'estimate)',
   } as Basis,
 }
 /** What a house wants at its taps. */

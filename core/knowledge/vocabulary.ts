@@ -297,7 +297,8 @@ export const GATES: Record<Gate, GateInfo> = {
   'proved-dead': {
     label: 'proved dead',
     action:
-      'Prove the meter on a live source, measure each line to ground and line to line at the terminals, prove the meter again.',
+      'Prove the meter on a live source, measure each line to ground and line to line at the terminals, prove ' +
+      'the meter again.',
     minutes: 2,
     undoes: ['power-on'],
     caution: 'Use a rated meter and leads. Local codes and licensed practice decide who may do this.',
@@ -359,7 +360,8 @@ export const GATES: Record<Gate, GateInfo> = {
     action: 'Secure the string and bring the pump up; a sump pump comes out by its pipe.',
     minutes: 15,
     caution:
-      'A well string weighs: compute it, two people, never a hand below it. Into a pit only with pump and backup unplugged.',
+      'A well string weighs: compute it, two people, never a hand below it. Into a pit only with pump and backup ' +
+      'unplugged.',
   },
   'electronics-disconnected': {
     label: 'electronics off',

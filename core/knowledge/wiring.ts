@@ -54,7 +54,10 @@ const OHMS = 'Ω, lowest range, zeroed'
 const MEGOHMS = 'megohmmeter, 500 V DC'
 const FARADS = 'μF, one wire off the can'
 
-/** What the technician sees with the covers off, as diagrams with places for the probes. Coordinates in a field of 760 by 300. */
+/**
+ * What the technician sees with the covers off, as diagrams with places for the probes. Coordinates in a field of 760
+ * by 300.
+ */
 export const WIRING_VIEWS: readonly WiringView[] = [
   {
     id: 'timer-and-motor',
@@ -254,7 +257,9 @@ export const WIRING_VIEWS: readonly WiringView[] = [
     id: 'selector',
     title: 'dual-voltage selector',
     kinds: ['pool', 'booster', 'spa', 'jet', 'utility'],
-    note: 'On the higher voltage the two halves of the run winding stand in series, on the lower beside each other. 115 V selection on 230 V destroys the motor.',
+    note:
+      'On the higher voltage the two halves of the run winding stand in series, on the lower beside each other. ' +
+      '115 V selection on 230 V destroys the motor.',
     boxes: [
       { label: 'selector', at: [120, 70], size: [150, 140], part: 'selector' },
       { label: 'run winding, half', at: [430, 60], size: [190, 60], part: 'run-winding' },
@@ -290,7 +295,9 @@ export const WIRING_VIEWS: readonly WiringView[] = [
     id: 'pressure-switch',
     title: 'pressure switch',
     kinds: ['well-two-wire', 'well-three-wire', 'jet'],
-    note: 'Each hot breaks on its own contact: line one side, motor the other. The cable goes through its clamp, the ground to its lug.',
+    note:
+      'Each hot breaks on its own contact: line one side, motor the other. The cable goes through its clamp, the ' +
+      'ground to its lug.',
     boxes: [
       { label: 'breaker', at: [20, 70], size: [90, 140], part: 'breaker' },
       { label: 'pressure switch', at: [250, 40], size: [220, 200], part: 'pressure-switch' },
@@ -485,7 +492,9 @@ export const WIRING_VIEWS: readonly WiringView[] = [
     id: 'three-wire',
     title: '3-wire with its control box',
     kinds: ['well-three-wire'],
-    note: 'Usual colours: yellow common, black main, red start. A pair that disagrees with them was swapped at a splice.',
+    note:
+      'Usual colours: yellow common, black main, red start. A pair that disagrees with them was swapped at a ' +
+      'splice.',
     boxes: [
       { label: 'control box', at: [40, 30], size: [260, 240], part: 'control-box' },
       { label: 'relay', at: [190, 76], size: [90, 44], part: 'start-relay' },
@@ -590,7 +599,9 @@ export const WIRING_VIEWS: readonly WiringView[] = [
     id: 'piggyback-float',
     title: 'piggyback float',
     kinds: ['sump'],
-    note: 'To split switch from pump: piggyback out, pump plugged straight in. It runs: the switch. Silent with the outlet live: the pump. It hums: jammed, or cannot start.',
+    note:
+      'To split switch from pump: piggyback out, pump plugged straight in. It runs: the switch. Silent with the ' +
+      'outlet live: the pump. It hums: jammed, or cannot start.',
     boxes: [
       { label: 'outlet', at: [20, 80], size: [100, 140], part: 'outlet' },
       { label: 'piggyback plug', at: [200, 80], size: [130, 140], part: 'float-switch' },
@@ -659,7 +670,9 @@ export const WIRING_VIEWS: readonly WiringView[] = [
     id: 'backup',
     title: 'backup with its battery',
     kinds: ['sump'],
-    note: 'A battery backup runs with the breaker off: unplug it and take a lead off its battery before a hand goes into the pit.',
+    note:
+      'A battery backup runs with the breaker off: unplug it and take a lead off its battery before a hand goes ' +
+      'into the pit.',
     boxes: [
       { label: 'charger', at: [40, 80], size: [130, 120], part: 'backup-pump' },
       { label: 'battery', at: [270, 80], size: [140, 120], part: 'battery' },

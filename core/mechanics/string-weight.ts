@@ -18,7 +18,8 @@ export interface DropString {
 const WATER_KG_PER_M3 = 1000
 
 /**
- * What hangs on the clamp when a well is pulled: pipe, the water in it, cable and pump, less what the well's own water carries.
+ * What hangs on the clamp when a well is pulled: pipe, the water in it, cable and pump, less what the well's own water
+ * carries.
  *
  * @returns kilograms, the heaviest moment, with its parts
  * @throws InputError when the pipe is given neither by its nominal size nor by both diameters, or they cross

@@ -215,7 +215,8 @@ function switchSetting(installation: Installation = {}, assumed: string[]): { cu
     installation.cutInPsi ?? (installation.cutOutPsi === undefined ? cutInPsi : installation.cutOutPsi - between)
   const high = installation.cutOutPsi ?? low + between
   assumed.push(
-    `pressure switch ${formatNumber(low)}/${formatNumber(high)} psi (${PRESSURES.usualSwitch.basis.name}); read the label`,
+    `pressure switch ${formatNumber(low)}/${formatNumber(high)} psi (${PRESSURES.usualSwitch.basis.name}); read ` +
+      'the label',
   )
   return { cutInPsi: low, cutOutPsi: high }
 }
@@ -240,7 +241,8 @@ function interpolate(rows: readonly (readonly [number, number])[], at: number): 
 }
 
 /**
- * The DC voltage a capacitor of this motor may hold when the power goes: √2 × the largest working voltage across the can.
+ * The DC voltage a capacitor of this motor may hold when the power goes: √2 × the largest working voltage across the
+ * can.
  *
  * @returns volts DC
  */

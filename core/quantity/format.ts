@@ -20,7 +20,10 @@ export function formatQuantity(value: number | null, unit: Unit | undefined, sig
   return unit ? `${formatNumber(value, significant)} ${UNIT_LABELS[unit]}` : formatNumber(value, significant)
 }
 
-/** A probability as whole percent, with the ends kept honest: never "0 %" or "100 %" for what is not certain. The space does not break. */
+/**
+ * A probability as whole percent, with the ends kept honest: never "0 %" or "100 %" for what is not certain. The space
+ * does not break.
+ */
 export function formatPercent(probability: number): string {
   if (probability <= 0) return '0\u00a0%'
   if (probability >= 1) return '100\u00a0%'

@@ -15,6 +15,9 @@ export function q(value: number, measure: Measure, significant?: number): Amount
   return { value, measure, ...(significant === undefined ? {} : { significant }) }
 }
 
+/** A long sentence is broken in the source; a reader sees one space there. */
+const LINE_BREAK = /\s*\n\s*/g
+
 /**
  * A sentence as a template: amounts stay amounts, plain numbers and words become text.
  *
@@ -31,7 +34,7 @@ export function say(words: TemplateStringsArray, ...parts: (string | number | Am
           : Array.isArray(part)
             ? (part as (string | Amount)[])
             : [part as string | Amount]
-    return [text, ...told]
+    return [text.replace(LINE_BREAK, ' '), ...told]
   })
 }
 

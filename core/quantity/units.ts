@@ -133,7 +133,8 @@ export function readUnit(
 }
 
 /**
- * Pressure in the unit asked for. The library knows inches of mercury only by pascals, so that step is made through them.
+ * Pressure in the unit asked for. The library knows inches of mercury only by pascals, so that step is made through
+ * them.
  */
 function pressure(value: number, from: Pressure, to: 'psi' | 'inHg'): number {
   if (from === to) return value

@@ -87,12 +87,16 @@ export const capacitorFromVan = defineQuestion<VanInput, VanSolved>({
     const [side, row] = [parallel[0], series[0]]
     return {
       answer: single
-        ? say`Fit the ${cans(single.of, '')}: ${q(Math.abs(single.deviationPercent), 'percent', 2)} off, and its volts are enough.`
+        ? say`Fit the ${cans(single.of, '')}: ${q(Math.abs(single.deviationPercent), 'percent', 2)} off, and its volts
+          are enough.`
         : side
-          ? say`Side by side: ${cans(side.of, '+')} make ${q(side.microfarads, 'microfarads')}. Write on the sheet that the right can is to follow.`
+          ? say`Side by side: ${cans(side.of, '+')} make ${q(side.microfarads, 'microfarads')}. Write on the sheet that
+            the right can is to follow.`
           : row
-            ? say`One after another: ${cans(row.of, 'then')} make ${q(row.microfarads, 'microfarads')} for ${q(row.volts, 'volts')}. The right can is to follow.`
-            : say`Nothing in the van makes ${q(input.wantedMicrofarads, 'microfarads')} at ${q(input.wantedVolts, 'volts')}.`,
+            ? say`One after another: ${cans(row.of, 'then')} make ${q(row.microfarads, 'microfarads')} for
+              ${q(row.volts, 'volts')}. The right can is to follow.`
+            : say`Nothing in the van makes ${q(input.wantedMicrofarads, 'microfarads')} at
+              ${q(input.wantedVolts, 'volts')}.`,
       figures: [
         ...(deviationPercent === undefined
           ? []
@@ -101,26 +105,28 @@ export const capacitorFromVan = defineQuestion<VanInput, VanSolved>({
         { label: 'one after another, ways', amount: q(series.length, 'count') },
       ],
       steps: [
-        say`Wanted ${q(input.wantedMicrofarads, 'microfarads')} within ${q(input.tolerancePercent, 'percent')}: ${q(input.wantedMicrofarads * (1 - input.tolerancePercent / 100), 'microfarads')} to ${q(input.wantedMicrofarads * (1 + input.tolerancePercent / 100), 'microfarads')}, at least ${q(input.wantedVolts, 'volts')}`,
+        say`Wanted ${q(input.wantedMicrofarads, 'microfarads')} within ${q(input.tolerancePercent, 'percent')}:
+          ${q(input.wantedMicrofarads * (1 - input.tolerancePercent / 100), 'microfarads')} to
+          ${q(input.wantedMicrofarads * (1 + input.tolerancePercent / 100), 'microfarads')}, at least
+          ${q(input.wantedVolts, 'volts')}`,
         ...(single
           ? []
           : [say`To bring: ${q(nearestPreferred(input.wantedMicrofarads), 'microfarads')}, the nearest that is made`]),
-        ...parallel
-          .slice(0, 4)
-          .map(
-            (each) =>
-              say`${cans(each.of, '+')} = ${q(each.microfarads, 'microfarads')}, ${q(each.volts, 'volts')} (the lowest of them)`,
-          ),
-        ...series
-          .slice(0, 4)
-          .map(
-            (each) =>
-              say`1/C: ${cans(each.of, 'then')} = ${q(each.microfarads, 'microfarads')}, good for ${q(each.volts, 'volts')}`,
-          ),
+        ...parallel.slice(0, 4).map(
+          (each) =>
+            say`${cans(each.of, '+')} = ${q(each.microfarads, 'microfarads')}, ${q(each.volts, 'volts')} (the lowest
+                of them)`,
+        ),
+        ...series.slice(0, 4).map(
+          (each) =>
+            say`1/C: ${cans(each.of, 'then')} = ${q(each.microfarads, 'microfarads')}, good for
+                ${q(each.volts, 'volts')}`,
+        ),
       ],
       cautions: [
         say`Taken here: ${VAN_BASIS.name}; write what is really there.`,
-        say`Run capacitors for run duty, start for start. Discharge by resistor and prove it before touching; secure each can so that it cannot chafe.`,
+        say`Run capacitors for run duty, start for start. Discharge by resistor and prove it before touching; secure
+          each can so that it cannot chafe.`,
       ],
     }
   },

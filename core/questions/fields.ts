@@ -34,7 +34,10 @@ export interface StockField<Name extends string = string> extends Common<Name> {
   as: 'stock'
   usual: readonly StockCapacitor[]
 }
-/** One thing a question asks for: its form, its rule and its usual value are one row. Without a usual value it may be left out. */
+/**
+ * One thing a question asks for: its form, its rule and its usual value are one row. Without a usual value it may be
+ * left out.
+ */
 export type Field<Name extends string = string> =
   NumberField<Name> | ChoiceField<Name> | CurveField<Name> | StockField<Name>
 

@@ -135,23 +135,30 @@ export const jetLift = defineQuestion<JetInput, JetSolved>({
         : s.verdict === 'sound'
           ? say`Yes: up to ${q(s.longestLiftMetres, 'head')} here, and you want ${q(input.liftMetres, 'head')}.`
           : s.verdict === 'tired'
-            ? say`Just: ${q(input.liftMetres, 'head')} eats into the ${q(input.marginMetres, 'head')} kept in hand. The longest lift here is ${q(s.longestLiftMetres, 'head')}.`
-            : say`No: the longest lift here is ${q(s.longestLiftMetres, 'head')}, and you want ${q(input.liftMetres, 'head')}.`,
+            ? say`Just: ${q(input.liftMetres, 'head')} eats into the ${q(input.marginMetres, 'head')} kept in hand. The
+              longest lift here is ${q(s.longestLiftMetres, 'head')}.`
+            : say`No: the longest lift here is ${q(s.longestLiftMetres, 'head')}, and you want
+              ${q(input.liftMetres, 'head')}.`,
     figures: [
       { label: 'longest lift', amount: q(s.longestLiftMetres, 'head') },
       { label: 'friction', amount: q(s.frictionMetres, 'head') },
       { label: 'air pushes', amount: q(s.atmosphereKpa, 'pressure', 4) },
     ],
     steps: [
-      say`The air at ${q(input.altitudeMetres, 'length')}: ${q(s.atmosphereKpa, 'pressure', 4)}, which holds up ${q(s.atmosphereMetres, 'head')} of this water`,
-      say`At ${q(input.celsius, 'temperature')} it boils at ${q(s.vapourPressureKpa, 'pressure')}: less ${q(s.vapourMetres, 'head')}`,
-      say`Friction at ${q(input.flowLitresPerSecond, 'flow')}: less ${q(s.frictionMetres, 'head')}, leaves ${q(s.npshAvailableMetres, 'head')} at no lift`,
-      say`Less ${q(input.npshRequiredMetres, 'head')} for the pump and ${q(input.marginMetres, 'head')} in hand: ${q(s.longestLiftMetres, 'head')}`,
+      say`The air at ${q(input.altitudeMetres, 'length')}: ${q(s.atmosphereKpa, 'pressure', 4)}, which holds up
+        ${q(s.atmosphereMetres, 'head')} of this water`,
+      say`At ${q(input.celsius, 'temperature')} it boils at ${q(s.vapourPressureKpa, 'pressure')}: less
+        ${q(s.vapourMetres, 'head')}`,
+      say`Friction at ${q(input.flowLitresPerSecond, 'flow')}: less ${q(s.frictionMetres, 'head')}, leaves
+        ${q(s.npshAvailableMetres, 'head')} at no lift`,
+      say`Less ${q(input.npshRequiredMetres, 'head')} for the pump and ${q(input.marginMetres, 'head')} in hand:
+        ${q(s.longestLiftMetres, 'head')}`,
     ],
     cautions:
       s.verdict === 'failed'
         ? [
-            say`Beyond this it cavitates, whatever its horsepower. A two-pipe ejector down the well, a larger suction pipe, or a submersible.`,
+            say`Beyond this it cavitates, whatever its horsepower. A two-pipe ejector down the well, a larger suction
+              pipe, or a submersible.`,
           ]
         : [],
   }),

@@ -25,7 +25,8 @@ export interface Taken<Input> {
 }
 
 /**
- * A question as a technician asks it: what it needs to know, what can be known already, the sum, the words and the picture.
+ * A question as a technician asks it: what it needs to know, what can be known already, the sum, the words and the
+ * picture.
  *
  * `solve` is cheap and pure, so that dragging, sweeps and ten thousand tries may call it.
  */

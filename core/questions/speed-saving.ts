@@ -52,7 +52,8 @@ function atSpeed(input: SpeedInput, speedRatio: number): AtSpeed {
   const full = speedRatio === 1 ? point : operatingPoint(pumpCurve({ points: pointsOf(input) }), 0, systemOf(input))
   const water = (at: { flowLitresPerSecond: number; headMetres: number }) =>
     waterWatts(at.flowLitresPerSecond, at.headMetres)
-  // The watts measured at full speed give wire-to-water there; slow, a drive and a lightly loaded motor give less of it.
+  // The watts measured at full speed give wire-to-water there; slow, a drive and a lightly loaded motor give less of
+  // it.
   const efficiency = (water(full) / input.fullWatts) * (speedRatio === 1 ? 1 : SLOW_EFFICIENCY.share)
   const watts = water(point) / efficiency
   const hoursPerDay = (input.poolLitres * input.turnovers) / point.flowLitresPerSecond / 3600
@@ -192,12 +193,16 @@ export const speedSaving = defineQuestion<SpeedInput, SpeedSolved>({
   tell: (input, s) => ({
     answer:
       s.slow.hoursPerDay > 24
-        ? say`Too slow: at ${q(100 * input.speedRatio, 'percent')} the water wants ${q(s.slow.hoursPerDay, 'hours')} a day to go round.`
+        ? say`Too slow: at ${q(100 * input.speedRatio, 'percent')} the water wants ${q(s.slow.hoursPerDay, 'hours')} a
+          day to go round.`
         : s.slow.flowLitresPerSecond < input.leastFlowLitresPerSecond
-          ? say`It would save ${q(s.savedPerYear, 'money')} a year, but ${q(s.slow.flowLitresPerSecond, 'flow')} is less than heater and cell want.`
+          ? say`It would save ${q(s.savedPerYear, 'money')} a year, but ${q(s.slow.flowLitresPerSecond, 'flow')} is less
+            than heater and cell want.`
           : s.savedPerYear <= 0
             ? say`Nothing is saved at this speed.`
-            : say`${q(s.savedPerYear, 'money')} a year: ${q(s.slow.hoursPerDay, 'hours')} at ${q(s.slow.watts, 'power')} instead of ${q(s.full.hoursPerDay, 'hours')} at ${q(s.full.watts, 'power')}. It has paid in ${q(s.paybackYears ?? 0, 'years', 2)}.`,
+            : say`${q(s.savedPerYear, 'money')} a year: ${q(s.slow.hoursPerDay, 'hours')} at ${q(s.slow.watts, 'power')}
+              instead of ${q(s.full.hoursPerDay, 'hours')} at ${q(s.full.watts, 'power')}. It has paid in
+              ${q(s.paybackYears ?? 0, 'years', 2)}.`,
     figures: [
       { label: 'saved a year', amount: q(s.savedKwhPerYear, 'energy') },
       { label: 'full speed', amount: q(s.full.flowLitresPerSecond, 'flow') },
@@ -205,10 +210,16 @@ export const speedSaving = defineQuestion<SpeedInput, SpeedSolved>({
       { label: 'hours a day', amount: q(s.slow.hoursPerDay, 'hours') },
     ],
     steps: [
-      say`Full speed: curve and pipe meet at ${q(s.full.flowLitresPerSecond, 'flow')}, ${q(s.full.headMetres, 'head')}; ${q(input.turnovers, 'ratio')} turnovers take ${q(s.full.hoursPerDay, 'hours')}`,
-      say`At ${q(100 * input.speedRatio, 'percent')}: flow with speed, head with its square: ${q(s.slow.flowLitresPerSecond, 'flow')}, ${q(s.slow.headMetres, 'head')}; ${q(s.slow.hoursPerDay, 'hours')} a day`,
-      say`Power: ${q(s.full.watts, 'power')} measured; slow ${q(s.slow.watts, 'power')}, with ${q(100 * SLOW_EFFICIENCY.share, 'percent')} of the efficiency`,
-      say`A year: ${q(s.full.kwhPerYear, 'energy', 4)} against ${q(s.slow.kwhPerYear, 'energy', 4)}, at ${q(input.pricePerKwh, 'money')} each: ${q(s.full.costPerYear, 'money')} against ${q(s.slow.costPerYear, 'money')}`,
+      say`Full speed: curve and pipe meet at ${q(s.full.flowLitresPerSecond, 'flow')}, ${q(s.full.headMetres, 'head')};
+        ${q(input.turnovers, 'ratio')} turnovers take ${q(s.full.hoursPerDay, 'hours')}`,
+      say`At ${q(100 * input.speedRatio, 'percent')}: flow with speed, head with its square:
+        ${q(s.slow.flowLitresPerSecond, 'flow')}, ${q(s.slow.headMetres, 'head')}; ${q(s.slow.hoursPerDay, 'hours')} a
+        day`,
+      say`Power: ${q(s.full.watts, 'power')} measured; slow ${q(s.slow.watts, 'power')}, with
+        ${q(100 * SLOW_EFFICIENCY.share, 'percent')} of the efficiency`,
+      say`A year: ${q(s.full.kwhPerYear, 'energy', 4)} against ${q(s.slow.kwhPerYear, 'energy', 4)}, at
+        ${q(input.pricePerKwh, 'money')} each: ${q(s.full.costPerYear, 'money')} against
+        ${q(s.slow.costPerYear, 'money')}`,
       say`A two-speed motor at half speed would save ${q(s.twoSpeedSavedPerYear, 'money')}`,
     ],
     cautions: [
@@ -217,7 +228,8 @@ export const speedSaving = defineQuestion<SpeedInput, SpeedSolved>({
         ? []
         : s.slow.flowLitresPerSecond < input.leastFlowLitresPerSecond
           ? [
-              say`Heater and cell run only while the pump runs faster: an auxiliary relay, and hours at full speed for them.`,
+              say`Heater and cell run only while the pump runs faster: an auxiliary relay, and hours at full speed for
+                them.`,
             ]
           : []),
     ],

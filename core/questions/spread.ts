@@ -27,11 +27,13 @@ const numbersOf = (question: Question): NumberField[] =>
   question.fields.filter((field): field is NumberField => field.as === 'number')
 
 /**
- * Asks a question many times, each assumption shaken about its value (triangular, no farther than its doubt): how sure is the answer?
+ * Asks a question many times, each assumption shaken about its value (triangular, no farther than its doubt): how sure
+ * is the answer?
  *
  * Yields how many are done, so that the caller can show it and stop; the same seed gives the same spread.
  *
- * @returns shares of each verdict, and the tenth, half and nine tenths of the number it follows; `none` where the question had no answer
+ * @returns shares of each verdict, and the tenth, half and nine tenths of the number it follows; `none` where the
+ *   question had no answer
  */
 export function* spreadOf(
   question: Question,

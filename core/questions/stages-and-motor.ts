@@ -49,6 +49,9 @@ function efficiencyAt({ stage }: StageFamily, flow: number): number {
   const share = span > 0 ? Math.min(1, (flow - (a?.flowLitresPerSecond ?? 0)) / span) : 0
   return (a?.efficiency ?? 0) + share * ((b?.efficiency ?? 0) - (a?.efficiency ?? 0))
 }
+const motorWords = (horsepower: number | undefined) =>
+  horsepower === undefined ? 'beyond the motors' : say`a ${q(horsepower, 'horsepower')} motor with its service factor`
+
 const horsepowerAt = (family: StageFamily, stages: number, flow: number, stageHead: number) =>
   waterWatts(flow, stageHead * stages) / Math.max(0.05, efficiencyAt(family, flow)) / WATTS_PER_HORSEPOWER
 
@@ -139,8 +142,10 @@ export const stagesAndMotor = defineQuestion<StagesInput, StagesSolved>({
   },
   tell: (input, { best, builds, headMetres, verdict }) => ({
     answer: best
-      ? say`${best.stages} stages of ${best.label} on ${q(best.motorHorsepower as number, 'horsepower')}: ${q(best.flowLitresPerSecond, 'flow')} at ${q(input.pressureKpa, 'pressure')}.`
-      : say`No stack of these reaches ${q(input.flowLitresPerSecond, 'flow')} at ${q(headMetres, 'head')} within its range.`,
+      ? say`${best.stages} stages of ${best.label} on ${q(best.motorHorsepower as number, 'horsepower')}:
+        ${q(best.flowLitresPerSecond, 'flow')} at ${q(input.pressureKpa, 'pressure')}.`
+      : say`No stack of these reaches ${q(input.flowLitresPerSecond, 'flow')} at ${q(headMetres, 'head')} within its
+        range.`,
     figures: best
       ? [
           { label: 'stages', amount: q(best.stages, 'count') },
@@ -150,17 +155,24 @@ export const stagesAndMotor = defineQuestion<StagesInput, StagesSolved>({
         ]
       : [{ label: 'head', amount: q(headMetres, 'head') }],
     steps: [
-      say`Head: ${q(input.liftMetres, 'head')} + ${q(input.pressureKpa, 'pressure')} as ${q(metresOf(input.pressureKpa), 'head')} + ${q(headMetres - staticOf(input), 'head')} friction = ${q(headMetres, 'head')}`,
+      say`Head: ${q(input.liftMetres, 'head')} + ${q(input.pressureKpa, 'pressure')} as
+        ${q(metresOf(input.pressureKpa), 'head')} + ${q(headMetres - staticOf(input), 'head')} friction =
+        ${q(headMetres, 'head')}`,
       ...builds.map(
         (each) =>
-          say`${each.label}: ${each.stages} stages give ${q(each.flowLitresPerSecond, 'flow')}${each.within ? '' : ', outside where it may run'}; at most ${q(each.mostHorsepower, 'horsepower')}, ${each.motorHorsepower === undefined ? 'beyond the motors' : say`a ${q(each.motorHorsepower, 'horsepower')} motor with its service factor`}; ${q(100 * each.efficiency, 'percent', 2)} there`,
+          say`${each.label}: ${each.stages} stages give
+            ${q(each.flowLitresPerSecond, 'flow')}${each.within ? '' : ', outside where it may run'}; at most
+            ${q(each.mostHorsepower, 'horsepower')},
+            ${motorWords(each.motorHorsepower)};
+            ${q(100 * each.efficiency, 'percent', 2)} there`,
       ),
     ],
     cautions: [
       say`Taken here: ${MADE_UP_BASIS.name}.`,
       ...(verdict === 'tired'
         ? [
-            say`It gives more than the well: throttle it, put it on a recovery timer, or take the smaller family. A pump that runs dry fuses its stages.`,
+            say`It gives more than the well: throttle it, put it on a recovery timer, or take the smaller family. A pump
+              that runs dry fuses its stages.`,
           ]
         : []),
       ...(best && best.flowLitresPerSecond > 0.9 * (STAGE_FAMILIES.find(({ id }) => id === best.family)?.to ?? Infinity)

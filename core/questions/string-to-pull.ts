@@ -140,14 +140,16 @@ export const stringToPull = defineQuestion<StringInput, StringSolved>({
     ],
     steps: [
       say`Pipe ${q(s.pipeKg, 'mass', 4)}, cable ${q(s.cableKg, 'mass')}, pump ${q(input.pumpKg, 'mass')}`,
-      say`Water hanging above the well’s level ${q(s.waterKg, 'mass', 4)}, the pipe’s lift below it ${q(s.buoyancyKg, 'mass')}`,
+      say`Water hanging above the well’s level ${q(s.waterKg, 'mass', 4)}, the pipe’s lift below it
+        ${q(s.buoyancyKg, 'mass')}`,
       say`Together ${q(s.kilograms, 'mass', 4)}, at the start of the pull`,
     ],
     cautions: [
       ...(s.kilograms > HAND_LIFT.twoKilograms
         ? [say`Two people or a hoist rated for it, a clamp at every joint, never a hand below it.`]
         : [say`A clamp at every joint, never a hand below it.`]),
-      say`By hand ${q(HAND_LIFT.oneKilograms, 'mass', 2)} alone, ${q(HAND_LIFT.twoKilograms, 'mass', 2)} by two, more by a hoist: shop rule.`,
+      say`By hand ${q(HAND_LIFT.oneKilograms, 'mass', 2)} alone, ${q(HAND_LIFT.twoKilograms, 'mass', 2)} by two, more by
+        a hoist: shop rule.`,
     ],
   }),
   draw: (input, s) => ({

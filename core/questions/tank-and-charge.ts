@@ -153,10 +153,14 @@ export const tankAndCharge = defineQuestion<TankInput, TankSolved>({
     return {
       answer:
         charged && large
-          ? say`Both are right: it gives ${q(s.drawdownLitres, 'volume')} a cycle, and the pump runs ${q(s.runSeconds, 'seconds', 2)}.`
+          ? say`Both are right: it gives ${q(s.drawdownLitres, 'volume')} a cycle, and the pump runs
+            ${q(s.runSeconds, 'seconds', 2)}.`
           : charged
-            ? say`The charge is right, the tank is small: ${q(s.drawdownLitres, 'volume')} a cycle, a run of ${q(s.runSeconds, 'seconds', 2)}. Fit ${q(s.wantedTankLitres, 'volume')} or more.`
-            : say`Charge it to ${q(s.wantedPrechargeKpa, 'pressure')}; it stands ${q(Math.abs(off), 'pressure', 2)} ${off < 0 ? 'below' : 'above'} that.${large ? '' : say` And it is small: fit ${q(s.wantedTankLitres, 'volume')} or more.`}`,
+            ? say`The charge is right, the tank is small: ${q(s.drawdownLitres, 'volume')} a cycle, a run of
+              ${q(s.runSeconds, 'seconds', 2)}. Fit ${q(s.wantedTankLitres, 'volume')} or more.`
+            : say`Charge it to ${q(s.wantedPrechargeKpa, 'pressure')}; it stands ${q(Math.abs(off), 'pressure', 2)}
+              ${off < 0 ? 'below' : 'above'}
+              that.${large ? '' : say` And it is small: fit ${q(s.wantedTankLitres, 'volume')} or more.`}`,
       figures: [
         { label: 'charge to', amount: q(s.wantedPrechargeKpa, 'pressure') },
         { label: 'gives a cycle', amount: q(s.drawdownLitres, 'volume') },
@@ -165,10 +169,14 @@ export const tankAndCharge = defineQuestion<TankInput, TankSolved>({
         { label: 'tank wanted', amount: q(s.wantedTankLitres, 'volume') },
       ],
       steps: [
-        say`Air: ${q(input.tankLitres, 'volume')} at ${q(input.prechargeKpa, 'pressure')} over an atmosphere of ${q(ATMOSPHERE.seaLevelKpa, 'pressure')}; pressure times air stays the same`,
-        say`Water at cut-in ${q(s.waterAtCutInLitres, 'volume', 4)}, at cut-out ${q(s.waterAtCutInLitres + s.drawdownLitres, 'volume', 4)}: ${q(s.drawdownLitres, 'volume', 4)} between them`,
-        say`With nobody drawing the pump runs ${q(s.drawdownLitres, 'volume')} / ${q(input.pumpLitresPerSecond, 'flow')} = ${q(s.runSeconds, 'seconds')}; drawing half of its flow, it starts ${s.mostStartsPerHour} times an hour`,
-        say`Charge wanted: cut-in less ${q(BELOW, 'pressure')} = ${q(s.wantedPrechargeKpa, 'pressure')}; with it ${q(s.wantedTankLitres, 'volume')} of tank give ${q(input.minimumRunSeconds, 'seconds')}`,
+        say`Air: ${q(input.tankLitres, 'volume')} at ${q(input.prechargeKpa, 'pressure')} over an atmosphere of
+          ${q(ATMOSPHERE.seaLevelKpa, 'pressure')}; pressure times air stays the same`,
+        say`Water at cut-in ${q(s.waterAtCutInLitres, 'volume', 4)}, at cut-out
+          ${q(s.waterAtCutInLitres + s.drawdownLitres, 'volume', 4)}: ${q(s.drawdownLitres, 'volume', 4)} between them`,
+        say`With nobody drawing the pump runs ${q(s.drawdownLitres, 'volume')} / ${q(input.pumpLitresPerSecond, 'flow')}
+          = ${q(s.runSeconds, 'seconds')}; drawing half of its flow, it starts ${s.mostStartsPerHour} times an hour`,
+        say`Charge wanted: cut-in less ${q(BELOW, 'pressure')} = ${q(s.wantedPrechargeKpa, 'pressure')}; with it
+          ${q(s.wantedTankLitres, 'volume')} of tank give ${q(input.minimumRunSeconds, 'seconds')}`,
       ],
       cautions: [
         ...(s.emptyBeforeCutIn

@@ -135,9 +135,11 @@ export const wellPressure = defineQuestion<WellInput, WellSolved>({
   ) => ({
     answer:
       verdict === 'failed'
-        ? say`No: with everything shut it stands at ${q(shutoffPressureKpa, 'pressure')}, below the ${q(input.wantedPressureKpa, 'pressure')} wanted.`
+        ? say`No: with everything shut it stands at ${q(shutoffPressureKpa, 'pressure')}, below the
+          ${q(input.wantedPressureKpa, 'pressure')} wanted.`
         : verdict === 'tired'
-          ? say`It reaches ${q(input.wantedPressureKpa, 'pressure')}, but gives only ${q(flowLitresPerSecond, 'flow')} there.`
+          ? say`It reaches ${q(input.wantedPressureKpa, 'pressure')}, but gives only ${q(flowLitresPerSecond, 'flow')}
+            there.`
           : say`Yes: at ${q(input.wantedPressureKpa, 'pressure')} it gives ${q(flowLitresPerSecond, 'flow')}.`,
     figures: [
       { label: 'gives', amount: q(flowLitresPerSecond, 'flow') },
@@ -146,22 +148,28 @@ export const wellPressure = defineQuestion<WellInput, WellSolved>({
       ...(openFlowLitresPerSecond > 0 ? [{ label: 'wide open', amount: q(openFlowLitresPerSecond, 'flow') }] : []),
     ],
     steps: [
-      say`Static: ${q(input.liftMetres, 'head')} lift + ${q(input.wantedPressureKpa, 'pressure')} as ${q(metresOf(input.wantedPressureKpa), 'head')} = ${q(input.liftMetres + metresOf(input.wantedPressureKpa), 'head')}`,
-      say`The pump at no flow: ${q(curveOf(input).shutoffMetres, 'head')}, at the tank ${q(shutoffPressureKpa, 'pressure')}`,
+      say`Static: ${q(input.liftMetres, 'head')} lift + ${q(input.wantedPressureKpa, 'pressure')} as
+        ${q(metresOf(input.wantedPressureKpa), 'head')} =
+        ${q(input.liftMetres + metresOf(input.wantedPressureKpa), 'head')}`,
+      say`The pump at no flow: ${q(curveOf(input).shutoffMetres, 'head')}, at the tank
+        ${q(shutoffPressureKpa, 'pressure')}`,
       ...(verdict === 'failed'
         ? []
         : [
-            say`Curve and pipe meet at ${q(flowLitresPerSecond, 'flow')} and ${q(headMetres, 'head')}: ${q(frictionInSeries([pipeOf(input)], flowLitresPerSecond), 'head')} of it is friction`,
+            say`Curve and pipe meet at ${q(flowLitresPerSecond, 'flow')} and ${q(headMetres, 'head')}:
+              ${q(frictionInSeries([pipeOf(input)], flowLitresPerSecond), 'head')} of it is friction`,
           ]),
       pressureAtWantedFlowKpa > 0
-        ? say`At the ${q(input.wantedFlowLitresPerSecond, 'flow')} wanted, ${q(pressureAtWantedFlowKpa, 'pressure')} are left at the tank`
+        ? say`At the ${q(input.wantedFlowLitresPerSecond, 'flow')} wanted, ${q(pressureAtWantedFlowKpa, 'pressure')} are
+          left at the tank`
         : say`The ${q(input.wantedFlowLitresPerSecond, 'flow')} wanted never reach the tank`,
     ],
     cautions: [
       ...(!input.pumpCurve ? [say`Taken here: ${MADE_UP_BASIS.name}.`] : []),
       ...(shutoffPressureKpa > input.wantedPressureKpa + 50 * KPA_PER_PSI
         ? [
-            say`Shut, it can make ${q(shutoffPressureKpa, 'pressure')}: a relief valve must stand before the tank, and every fitting be rated above it.`,
+            say`Shut, it can make ${q(shutoffPressureKpa, 'pressure')}: a relief valve must stand before the tank, and
+              every fitting be rated above it.`,
           ]
         : []),
       ...(shutoffPressureKpa > 0 && shutoffPressureKpa < input.wantedPressureKpa

@@ -28,6 +28,9 @@ export interface DrainSolved {
   restartLitres: number
 }
 
+const graceWords = (minutes: number | undefined) =>
+  minutes === undefined ? '' : say`, then ${q(minutes, 'minutes', 2)} of inflow are left`
+
 export const whereWaterGoes = defineQuestion<DrainInput, DrainSolved>({
   id: 'where-water-goes',
   title: 'Where does the water go when it stops?',
@@ -141,8 +144,10 @@ export const whereWaterGoes = defineQuestion<DrainInput, DrainSolved>({
   tell: (input, s) => ({
     answer:
       s.verdict === 'failed'
-        ? say`${q(s.litres, 'volume')} run back and only ${q(s.freeLitres, 'volume')} fit: ${q(-s.spareLitres, 'volume')} go over the brim.`
-        : say`${q(s.litres, 'volume')} run back and fit${s.verdict === 'tired' ? ', barely' : ''}: the sump rises by ${q(s.raisedMetres, 'level')}${s.graceMinutes === undefined ? '' : say`, then ${q(s.graceMinutes, 'minutes', 2)} of inflow are left`}.`,
+        ? say`${q(s.litres, 'volume')} run back and only ${q(s.freeLitres, 'volume')} fit:
+          ${q(-s.spareLitres, 'volume')} go over the brim.`
+        : say`${q(s.litres, 'volume')} run back and fit${s.verdict === 'tired' ? ', barely' : ''}: the sump rises by
+          ${q(s.raisedMetres, 'level')}${graceWords(s.graceMinutes)}.`,
     figures: [
       { label: 'runs back', amount: q(s.litres, 'volume') },
       { label: 'room', amount: q(s.freeLitres, 'volume') },
@@ -150,24 +155,28 @@ export const whereWaterGoes = defineQuestion<DrainInput, DrainSolved>({
       ...(s.graceMinutes === undefined ? [] : [{ label: 'grace', amount: q(s.graceMinutes, 'minutes', 2) }]),
     ],
     steps: [
-      say`In the pipe: π/4 · (${q(insideOf(input.pipeMaterial, input.pipeSize), 'bore')})² · ${q(input.pipeMetres, 'length')} × ${input.fullFraction} = ${q(s.pipeLitres, 'volume', 4)}`,
+      say`In the pipe: π/4 · (${q(insideOf(input.pipeMaterial, input.pipeSize), 'bore')})² ·
+        ${q(input.pipeMetres, 'length')} × ${input.fullFraction} = ${q(s.pipeLitres, 'volume', 4)}`,
       say`By siphon from the tank above: ${q(s.siphonLitres, 'volume', 4)}`,
       say`Room in the sump: ${q(s.freeLitres, 'volume', 4)}; left over ${q(s.spareLitres, 'volume', 4)}`,
       ...(s.graceMinutes === undefined
         ? []
         : [
-            say`${q(s.spareLitres, 'volume')} / ${q(input.inflowLitresPerSecond, 'flow')} = ${q(s.graceMinutes, 'minutes')}`,
+            say`${q(s.spareLitres, 'volume')} / ${q(input.inflowLitresPerSecond, 'flow')} =
+              ${q(s.graceMinutes, 'minutes')}`,
           ]),
     ],
     cautions: [
       ...(s.verdict === 'failed'
         ? [
-            say`Plug the overflow or the return for the time of the swap, write the plug down, and take it out again; or drill a siphon break just under the water line above.`,
+            say`Plug the overflow or the return for the time of the swap, write the plug down, and take it out again; or
+              drill a siphon break just under the water line above.`,
           ]
         : []),
       ...(s.litres > s.restartLitres
         ? [
-            say`Started again it takes ${q(s.litres, 'volume')} out of the sump at once, and only ${q(s.restartLitres, 'volume')} stand over the intake: it will suck air.`,
+            say`Started again it takes ${q(s.litres, 'volume')} out of the sump at once, and only
+              ${q(s.restartLitres, 'volume')} stand over the intake: it will suck air.`,
           ]
         : []),
       say`With livestock, the minutes count: a battery air pump first, then the spare.`,

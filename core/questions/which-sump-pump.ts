@@ -51,6 +51,11 @@ export interface SumpSolved {
 const HOUR = 3600
 const DRAWN = 720
 
+const cycleWords = ({ onSeconds, offSeconds = 0, startsPerHour = 0 }: Candidate) =>
+  onSeconds === undefined
+    ? ', less than comes in'
+    : say`; on ${q(onSeconds, 'seconds')}, off ${q(offSeconds, 'seconds')}, ${startsPerHour} starts an hour`
+
 export const whichSumpPump = defineQuestion<SumpInput, SumpSolved>({
   id: 'which-sump-pump',
   title: 'Which sump pump, and how often will it start?',
@@ -238,10 +243,14 @@ export const whichSumpPump = defineQuestion<SumpInput, SumpSolved>({
     const strongest = candidates.at(-1) as Candidate
     return {
       answer: best
-        ? say`${input.pumpCurve ? 'This pump keeps up' : `Take the ${best.label}`}: it moves ${q(best.flowLitresPerSecond, 'flow')} here, runs ${q(best.onSeconds ?? 0, 'seconds', 2)} and starts ${best.startsPerHour ?? 0} times an hour at the worst.`
+        ? say`${input.pumpCurve ? 'This pump keeps up' : `Take the ${best.label}`}: it moves
+          ${q(best.flowLitresPerSecond, 'flow')} here, runs ${q(best.onSeconds ?? 0, 'seconds', 2)} and starts
+          ${best.startsPerHour ?? 0} times an hour at the worst.`
         : strongest.flowLitresPerSecond === 0
-          ? say`${input.pumpCurve ? 'This pump' : 'None of the usual sizes'} lifts ${q(input.liftMetres, 'head')}: its water never reaches the outlet.`
-          : say`${input.pumpCurve ? 'This pump' : `Even the ${strongest.label}`} moves only ${q(strongest.flowLitresPerSecond, 'flow')} against ${q(input.inflowLitresPerSecond, 'flow')} coming in.`,
+          ? say`${input.pumpCurve ? 'This pump' : 'None of the usual sizes'} lifts ${q(input.liftMetres, 'head')}: its
+            water never reaches the outlet.`
+          : say`${input.pumpCurve ? 'This pump' : `Even the ${strongest.label}`} moves only
+            ${q(strongest.flowLitresPerSecond, 'flow')} against ${q(input.inflowLitresPerSecond, 'flow')} coming in.`,
       figures: [
         ...(best
           ? [
@@ -259,15 +268,21 @@ export const whichSumpPump = defineQuestion<SumpInput, SumpSolved>({
           : []),
       ],
       steps: [
-        say`Between the levels: π/4 · (${q(input.pitDiameterMetres, 'level')})² · ${q(input.onLevelMetres - input.offLevelMetres, 'level')} = ${q(storedLitres, 'volume')}`,
+        say`Between the levels: π/4 · (${q(input.pitDiameterMetres, 'level')})² ·
+          ${q(input.onLevelMetres - input.offLevelMetres, 'level')} = ${q(storedLitres, 'volume')}`,
         ...candidates.map((each): Sentence =>
           each.flowLitresPerSecond === 0
             ? say`${each.label}: no water at ${q(input.liftMetres, 'head')}`
-            : say`${each.label}: curve and pipe meet at ${q(each.flowLitresPerSecond, 'flow')}, ${q(each.headMetres, 'head')}${each.onSeconds === undefined ? ', less than comes in' : say`; on ${q(each.onSeconds, 'seconds')}, off ${q(each.offSeconds ?? 0, 'seconds')}, ${each.startsPerHour ?? 0} starts an hour`}: ${each.verdict}`,
+            : say`${each.label}: curve and pipe meet at ${q(each.flowLitresPerSecond, 'flow')},
+              ${q(each.headMetres, 'head')}${cycleWords(each)}:
+              ${each.verdict}`,
         ),
         ...(day
           ? [
-              say`A day with ${q(input.stormHours, 'hours')} of storm${input.cutMinutes > 0 ? say` and ${q(input.cutMinutes, 'minutes')} without power` : ''}: ${day.starts} starts, ${day.startsInWorstHour} in its worst hour, runs of ${q(day.shortestRunSeconds ?? 0, 'seconds')} to ${q(day.longestRunSeconds ?? 0, 'seconds')}`,
+              say`A day with ${q(input.stormHours, 'hours')} of
+                storm${input.cutMinutes > 0 ? say` and ${q(input.cutMinutes, 'minutes')} without power` : ''}:
+                ${day.starts} starts, ${day.startsInWorstHour} in its worst hour, runs of
+                ${q(day.shortestRunSeconds ?? 0, 'seconds')} to ${q(day.longestRunSeconds ?? 0, 'seconds')}`,
             ]
           : []),
       ],
@@ -275,7 +290,8 @@ export const whichSumpPump = defineQuestion<SumpInput, SumpSolved>({
         ...(!input.pumpCurve ? [say`Taken here: ${MADE_UP_BASIS.name}.`] : []),
         ...(best && (best.onSeconds ?? 0) < SUMP_LIMITS.shortRunSeconds
           ? [
-              say`It runs only ${q(best.onSeconds ?? 0, 'seconds', 2)}: longer is kinder. Raise the on-level or widen the pit.`,
+              say`It runs only ${q(best.onSeconds ?? 0, 'seconds', 2)}: longer is kinder. Raise the on-level or widen
+                the pit.`,
             ]
           : []),
         ...(input.checkValves === 0
@@ -283,7 +299,8 @@ export const whichSumpPump = defineQuestion<SumpInput, SumpSolved>({
           : []),
         ...(day && day.overflowLitres > 0
           ? [
-              say`On that day ${q(day.overflowLitres, 'volume')} run over the floor, from ${q((day.overflowAtSeconds ?? 0) / HOUR, 'hours')} on: a second pump on its own battery.`,
+              say`On that day ${q(day.overflowLitres, 'volume')} run over the floor, from
+                ${q((day.overflowAtSeconds ?? 0) / HOUR, 'hours')} on: a second pump on its own battery.`,
             ]
           : []),
       ],
@@ -365,7 +382,10 @@ function judge(
   ]) as Verdict
 }
 
-/** A day whose storm swells and ebbs around its middle, minute by minute; power may fail at its height. Nothing where no pump lifts. */
+/**
+ * A day whose storm swells and ebbs around its middle, minute by minute; power may fail at its height. Nothing where no
+ * pump lifts.
+ */
 export function stormDay(input: SumpInput, solved: SumpSolved, traced = 0): StoreRun | undefined {
   const pump = solved.best ?? solved.candidates.findLast(({ flowLitresPerSecond }) => flowLitresPerSecond > 0)
   if (!pump) return undefined

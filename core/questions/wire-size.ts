@@ -191,10 +191,14 @@ export const wireSize = defineQuestion<WireInput, WireSolved>({
     return {
       answer:
         s.verdict === 'sound'
-          ? say`Yes: ${input.awg} AWG leaves ${q(s.motorVolts, 'volts')} running and ${q(s.startVolts, 'volts')} as it starts.`
+          ? say`Yes: ${input.awg} AWG leaves ${q(s.motorVolts, 'volts')} running and ${q(s.startVolts, 'volts')} as it
+            starts.`
           : thin
-            ? say`No: ${input.awg} AWG carries ${q(s.ampacity, 'amps')}, and the motor wants ${q(input.amps * MOTOR_BRANCH.factor, 'amps')}.${s.wantedAwg ? ` Pull ${s.wantedAwg} AWG.` : ''}`
-            : say`${s.verdict === 'tired' ? 'Just' : 'No'}: it drops ${q(s.dropPercent, 'percent')} running, and ${q(s.startVolts, 'volts')} are left as it starts.${s.wantedAwg && s.wantedAwg !== input.awg ? ` ${s.wantedAwg} AWG keeps the drop.` : ''}`,
+            ? say`No: ${input.awg} AWG carries ${q(s.ampacity, 'amps')}, and the motor wants
+              ${q(input.amps * MOTOR_BRANCH.factor, 'amps')}.${s.wantedAwg ? ` Pull ${s.wantedAwg} AWG.` : ''}`
+            : say`${s.verdict === 'tired' ? 'Just' : 'No'}: it drops ${q(s.dropPercent, 'percent')} running, and
+              ${q(s.startVolts, 'volts')} are left as it
+              starts.${s.wantedAwg && s.wantedAwg !== input.awg ? ` ${s.wantedAwg} AWG keeps the drop.` : ''}`,
       figures: [
         { label: 'running', amount: q(s.motorVolts, 'volts', 4) },
         { label: 'drop', amount: q(s.dropPercent, 'percent') },
@@ -203,15 +207,20 @@ export const wireSize = defineQuestion<WireInput, WireSolved>({
         { label: 'farthest', amount: q(s.longestMetres, 'length') },
       ],
       steps: [
-        say`Loop: 2 × ${q(input.oneWayMetres, 'length')} of ${input.awg} AWG at ${q(input.celsius, 'temperature')} = ${q(2 * perMetre(input.awg, input.celsius) * input.oneWayMetres, 'ohms', 4)}`,
-        say`|Vm + I·Z| = ${q(input.sourceVolts, 'volts')} with ${q(input.amps, 'amps')} at power factor ${input.powerFactor}: Vm = ${q(s.motorVolts, 'volts', 4)}, ${q(s.dropPercent, 'percent')} lost`,
-        say`Starting: ${q(s.startAmps, 'amps')} leave ${q(s.startVolts, 'volts', 4)}, ${q((100 * s.startVolts) / input.ratedVolts, 'percent')} of the plate; torque goes with its square, ${q(100 * s.torqueFraction, 'percent')}`,
+        say`Loop: 2 × ${q(input.oneWayMetres, 'length')} of ${input.awg} AWG at ${q(input.celsius, 'temperature')} =
+          ${q(2 * perMetre(input.awg, input.celsius) * input.oneWayMetres, 'ohms', 4)}`,
+        say`|Vm + I·Z| = ${q(input.sourceVolts, 'volts')} with ${q(input.amps, 'amps')} at power factor
+          ${input.powerFactor}: Vm = ${q(s.motorVolts, 'volts', 4)}, ${q(s.dropPercent, 'percent')} lost`,
+        say`Starting: ${q(s.startAmps, 'amps')} leave ${q(s.startVolts, 'volts', 4)},
+          ${q((100 * s.startVolts) / input.ratedVolts, 'percent')} of the plate; torque goes with its square,
+          ${q(100 * s.torqueFraction, 'percent')}`,
         say`${q(input.dropPercent, 'percent')} are reached at ${q(s.longestMetres, 'length')}`,
       ],
       cautions: [
         ...(thin
           ? [
-              say`125 % of ${q(input.amps, 'amps')} is ${q(input.amps * MOTOR_BRANCH.factor, 'amps')}: more than ${input.awg} AWG carries. ${AMPACITY_BASIS.name}.`,
+              say`125 % of ${q(input.amps, 'amps')} is ${q(input.amps * MOTOR_BRANCH.factor, 'amps')}: more than
+                ${input.awg} AWG carries. ${AMPACITY_BASIS.name}.`,
             ]
           : []),
         ...(s.startVolts < START_VOLTS.failedFraction * input.ratedVolts

@@ -13,7 +13,10 @@ export interface JointCorrection {
 }
 /** How a shop’s own minutes stand to the estimate, by step: `down:clamp`, `back:clamp`, `work:bearings:pull`. */
 export type Pace = Readonly<Record<string, number>>
-/** What makes a construction the one that stands here: this machine’s own joints, the shop’s schools and pace, the job’s measurements. */
+/**
+ * What makes a construction the one that stands here: this machine’s own joints, the shop’s schools and pace, the job’s
+ * measurements.
+ */
 export interface Here {
   machineCorrections?: readonly JointCorrection[]
   schools?: SchoolWays

@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest'
 import type { Construction, Kind } from '../knowledge/vocabulary'
 import { stepPlan, type StepPlan } from './step-plan'
 
-/** The dozen jobs of the trade, read step by step: order, counts, hands, cautions. Basis: common practice of the trade. */
+/**
+ * The dozen jobs of the trade, read step by step: order, counts, hands, cautions. Basis: common practice of the trade.
+ */
 const plan = (kind: Kind, construction: Construction, job: string): StepPlan =>
   stepPlan(kind, construction, job) as StepPlan
 const step = ({ steps }: StepPlan, id: string) => steps.find((each) => each.id === id)

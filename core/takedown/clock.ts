@@ -13,7 +13,9 @@ export function likelyMinutes(steps: readonly Pick<TakeDownStep, 'minutes'>[]): 
 }
 
 /**
- * Half and nine tenths of the minutes, by seeded tries of every step's three points. Half of a step's luck is its own, half the day's: what runs late, runs late together. A wait runs by itself from the end of its step; what wants its gate, or closes what it holds, stands still for the rest of it.
+ * Half and nine tenths of the minutes, by seeded tries of every step's three points. Half of a step's luck is its own,
+ * half the day's: what runs late, runs late together. A wait runs by itself from the end of its step; what wants its
+ * gate, or closes what it holds, stands still for the rest of it.
  */
 export function minutesOf(
   steps: readonly Pick<TakeDownStep, 'id' | 'times' | 'gates'>[],

@@ -61,13 +61,18 @@ export function waitHere(wait: SelfRunning | undefined, conditions: JobCondition
   return {
     ...wait,
     minutes: cementCureMinutes(conditions),
-    what: `the cement cures: ${n(pipeInches)} in at ${n(celsius)} °C${conditions.pipeInches === undefined && conditions.celsius === undefined ? ', taken as usual' : ''}`,
+    what:
+      `the cement cures: ${n(pipeInches)} in at ${n(celsius)} ` +
+      `°C${conditions.pipeInches === undefined && conditions.celsius === undefined ? ', taken as usual' : ''}`,
   }
 }
 
 /** How a new bearing sits on its shaft, by its measured clearance. */
 export type BearingFit = 'not-measured' | 'snug' | 'compound' | 'renew'
-/** Within the compound's limit a loose bearing is packed where the shop does so; beyond it the shaft or the motor is renewed. */
+/**
+ * Within the compound's limit a loose bearing is packed where the shop does so; beyond it the shaft or the motor is
+ * renewed.
+ */
 export function bearingFit({ bearingClearanceMm }: JobConditions, ways?: SchoolWays): BearingFit {
   if (bearingClearanceMm === undefined) return 'not-measured'
   if (bearingClearanceMm <= RETAINING_COMPOUND.snugMm) return 'snug'
@@ -114,7 +119,9 @@ function bearingSteps(conditions: JobConditions, ways?: SchoolWays): WorkStep[] 
     return [
       {
         id: 'compound',
-        text: `Retaining compound on the shaft: ${clearance} of clearance, it fills up to ${n(fillsMm)} mm; degrease, a thin ring, the bearing straight on. Full load after ${loadHours} h`,
+        text:
+          `Retaining compound on the shaft: ${clearance} of clearance, it fills up to ${n(fillsMm)} mm; degrease, ` +
+          `a thin ring, the bearing straight on. Full load after ${loadHours} h`,
         tool: 'degreaser',
         minutes: about(6),
         materials: ['retaining compound'],
@@ -126,7 +133,12 @@ function bearingSteps(conditions: JobConditions, ways?: SchoolWays): WorkStep[] 
     return [
       {
         id: 'renew-shaft',
-        text: `Stop: ${clearance} of clearance ${(conditions.bearingClearanceMm ?? 0) > fillsMm ? `is more than the ${n(fillsMm)} mm a retaining compound fills` : 'is not packed in this shop'}; a new shaft or motor`,
+        text:
+          `Stop: ${clearance} of clearance ` +
+          ((conditions.bearingClearanceMm ?? 0) > fillsMm
+            ? `is more than the ${n(fillsMm)} mm a retaining compound fills`
+            : 'is not packed in this shop') +
+          '; a new shaft or motor',
         minutes: about(2),
         spends: ['motor'],
         schools: ['loose-bearing'],
@@ -143,8 +155,10 @@ function outletSteps({ outletHigherMm }: JobConditions): WorkStep[] {
       id: 'outlet',
       text:
         outletHigherMm > 0
-          ? `Piece between pump and check valve ${by} shorter: the new outlet is higher by that. Cut square, deburred, dry-fitted, marked, then primer on both and cement on both`
-          : `Piece between pump and check valve ${by} longer: the new outlet is lower by that. A new piece cut, or a coupling and ${by} added, dry-fitted, marked, then primer on both and cement on both`,
+          ? `Piece between pump and check valve ${by} shorter: the new outlet is higher by that. Cut square, ` +
+            'deburred, dry-fitted, marked, then primer on both and cement on both'
+          : `Piece between pump and check valve ${by} longer: the new outlet is lower by that. A new piece cut, or ` +
+            `a coupling and ${by} added, dry-fitted, marked, then primer on both and cement on both`,
       tool: 'pipe saw, primer, cement',
       minutes: about(outletHigherMm > 0 ? 10 : 14),
       caution: 'Primer and cement vapours: air the cellar, no flame.',

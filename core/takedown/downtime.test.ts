@@ -9,33 +9,37 @@ const plan = (kind: Kind, construction: Construction, option: string, spareFirst
 const order = ({ steps }: StepPlan, ...ids: string[]) => ids.map((id) => steps.findIndex((step) => step.id === id))
 
 describe('the water while it is off', () => {
-  it('a seal on the nursery’s pump: the spare in first brings the water back long before the seal is done, and nothing is opened twice', () => {
-    const [inPlace, spare] = [
-      plan('circulation', 'flooded-circulation', 'replace-shaft-seal'),
-      plan('circulation', 'flooded-circulation', 'replace-shaft-seal', true),
-    ]
-    const down = downtimeOf('circulation', inPlace, spare, { livestock: true })
-    expect(down.urgent).toBe(true)
-    expect(down.spareFirst?.p50).toBeLessThan(down.inPlace.p50 - 20)
-    expect(down.overrun).toMatch(/Fish first/)
-    expect(new Set(spare.steps.map(({ id }) => id)).size).toBe(spare.steps.length)
-    expect(waterOff(spare).p50).toBeLessThan(spare.minutes.p50 - 20)
-    const at = order(
-      spare,
-      'down:plug-overflow',
-      'down:unions',
-      'down:pump-out',
-      'work:pump:spare',
-      'back:unions',
-      'back:plug-overflow',
-      'back:make-dead',
-      'down:volute-bolts',
-      'down:impeller',
-      'back:volute-bolts',
-    )
-    expect(at).not.toContain(-1)
-    expect(at).toEqual([...at].sort((a, b) => a - b))
-  })
+  it(
+    'a seal on the nursery’s pump: the spare in first brings the water back long before the seal is done, and ' +
+      'nothing is opened twice',
+    () => {
+      const [inPlace, spare] = [
+        plan('circulation', 'flooded-circulation', 'replace-shaft-seal'),
+        plan('circulation', 'flooded-circulation', 'replace-shaft-seal', true),
+      ]
+      const down = downtimeOf('circulation', inPlace, spare, { livestock: true })
+      expect(down.urgent).toBe(true)
+      expect(down.spareFirst?.p50).toBeLessThan(down.inPlace.p50 - 20)
+      expect(down.overrun).toMatch(/Fish first/)
+      expect(new Set(spare.steps.map(({ id }) => id)).size).toBe(spare.steps.length)
+      expect(waterOff(spare).p50).toBeLessThan(spare.minutes.p50 - 20)
+      const at = order(
+        spare,
+        'down:plug-overflow',
+        'down:unions',
+        'down:pump-out',
+        'work:pump:spare',
+        'back:unions',
+        'back:plug-overflow',
+        'back:make-dead',
+        'down:volute-bolts',
+        'down:impeller',
+        'back:volute-bolts',
+      )
+      expect(at).not.toContain(-1)
+      expect(at).toEqual([...at].sort((a, b) => a - b))
+    },
+  )
 
   it('wherever a pump leaves as one, every repair can be done with a spare first, and ends with everything closed', () => {
     for (const [kind, constructions] of Object.entries(KIND_CONSTRUCTIONS) as [Kind, readonly Construction[]][])

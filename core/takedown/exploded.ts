@@ -18,7 +18,10 @@ export interface Exploded {
   pieces: Piece[]
 }
 
-/** Steps down, work and back that belong together: with a spare put in first, the swap is one such, and the bench the next. */
+/**
+ * Steps down, work and back that belong together: with a spare put in first, the swap is one such, and the bench the
+ * next.
+ */
 function sectionOf(steps: readonly TakeDownStep[], current?: string): TakeDownStep[] {
   const sections: TakeDownStep[][] = [[]]
   for (const step of steps) {
@@ -32,7 +35,8 @@ function sectionOf(steps: readonly TakeDownStep[], current?: string): TakeDownSt
 const assemblyOf = (key: string) => (key.includes('.') ? (key.split('.')[0] as string) : '')
 
 /**
- * What the drawing shows of a plan at a step: the same parts in the same order as the plan takes them off, and last, nearest to the machine, what is worked on.
+ * What the drawing shows of a plan at a step: the same parts in the same order as the plan takes them off, and last,
+ * nearest to the machine, what is worked on.
  *
  * @param current id of the step at hand; none once everything is back
  */

@@ -1,7 +1,10 @@
 import type { Basis } from '../judgement/judgement'
 import type { Pace } from './as-here'
 
-/** How much the printed estimate weighs, in steps of the shop's own, how far a step may stand from it before it counts no further (as a factor), and what is no step at all but a break or a ticking off afterwards. */
+/**
+ * How much the printed estimate weighs, in steps of the shop's own, how far a step may stand from it before it counts
+ * no further (as a factor), and what is no step at all but a break or a ticking off afterwards.
+ */
 export const LEARNING = {
   estimateSteps: 4,
   clipFactor: 1.6,
@@ -38,7 +41,8 @@ export function paceKey(step: string): string {
 }
 
 /**
- * How long the steps of one visit took: from the tick before to their own. A first step has no beginning; a step that was undone,
+ * How long the steps of one visit took: from the tick before to their own. A first step has no beginning; a step that
+ * was undone,
  * ticked at once, left over a break, or between whose ticks the clock was set, says nothing.
  *
  * @param ticked the steps of one visit in its journal’s order
@@ -55,7 +59,8 @@ export function ratiosOf(ticked: readonly TickedStep[]): StepRatio[] {
 }
 
 /**
- * A robust mean of ratios with the estimate as its prior: Huber's, on logarithms, so that half as long weighs as much as twice as long and one bad day moves little.
+ * A robust mean of ratios with the estimate as its prior: Huber's, on logarithms, so that half as long weighs as much
+ * as twice as long and one bad day moves little.
  *
  * Source: Huber, Robust Estimation of a Location Parameter (1964); iterated reweighting.
  */

@@ -23,7 +23,10 @@ export interface TakeDownFound {
 export interface TakeDownOptions extends Here {
   /** Joints that are open already: they cost nothing more on the way down, and close on the way back. */
   opened?: readonly string[]
-  /** Joints that were opened already, whatever is wanted by now: they stay in the plan with both their steps, and cost only their way back. */
+  /**
+   * Joints that were opened already, whatever is wanted by now: they stay in the plan with both their steps, and cost
+   * only their way back.
+   */
   underway?: readonly string[]
   found?: readonly TakeDownFound[]
   /** Joints not to be opened this time. */
@@ -100,7 +103,8 @@ export type UntimedPlan = Omit<TakeDownPlan, 'minutes'>
 /**
  * The take-down of least time that reaches all targets, its work, and the way back.
  *
- * @throws InputError for a target the construction does not reach, or that nothing reaches once alternatives are excluded
+ * @throws InputError for a target the construction does not reach, or that nothing reaches once alternatives are
+ *   excluded
  */
 export function planTakeDown(
   construction: string,
@@ -165,7 +169,10 @@ export function untimedPlan(
   }
 }
 
-/** What was found damaged and can be reached here is renewed with the rest, and before it: a seal goes into the new plate. */
+/**
+ * What was found damaged and can be reached here is renewed with the rest, and before it: a seal goes into the new
+ * plate.
+ */
 function withDamaged(graph: ConstructionGraph, targets: readonly Part[], { found = [] }: TakeDownOptions): Part[] {
   return [
     ...new Set([
@@ -181,7 +188,8 @@ function startsAt(joint: string, { by }: SelfRunning): string {
 }
 
 /**
- * The set of joints of least likely time, both ways, that reaches every target and opens nothing that is still blocked. Exact: every choice between alternatives is followed, and left only when it costs more than the best so far.
+ * The set of joints of least likely time, both ways, that reaches every target and opens nothing that is still blocked.
+ * Exact: every choice between alternatives is followed, and left only when it costs more than the best so far.
  */
 export function cheapestOpening(
   graph: ConstructionGraph,
@@ -233,7 +241,10 @@ export function costOf(joint: Joint, opened: ReadonlySet<string>): number {
   return (opened.has(joint.id) ? 0 : joint.minutes.down[1]) + joint.minutes.back[1]
 }
 
-/** Chosen joints in an order in which each is free when its turn comes: as the construction lists them, as far as that goes. */
+/**
+ * Chosen joints in an order in which each is free when its turn comes: as the construction lists them, as far as that
+ * goes.
+ */
 export function openingOrder(graph: ConstructionGraph, chosen: ReadonlySet<string>): Joint[] {
   const left = graph.joints.filter(({ id }) => chosen.has(id))
   const order: Joint[] = []
@@ -335,7 +346,10 @@ export function workStep(
   }
 }
 
-/** What is tried when a joint will not open, in its own kind's way: one step for each time it was said to hold, the next alternatives with their minutes behind it. */
+/**
+ * What is tried when a joint will not open, in its own kind's way: one step for each time it was said to hold, the next
+ * alternatives with their minutes behind it.
+ */
 function freeing(joint: Joint, tries: number): TakeDownStep[] {
   const ways = STUCK[joint.type] ?? STUCK.bolt
   return ways
@@ -389,7 +403,8 @@ function partsSpent(
       if (!spent.has(part))
         spent.set(
           part,
-          `${PARTS[joint.part]} disturbed${wayOf('rings', schools) === 'reuse' && RINGS.includes(part) ? ': only if it is not new and clean' : ''}`,
+          `${PARTS[joint.part]} disturbed` +
+            (wayOf('rings', schools) === 'reuse' && RINGS.includes(part) ? ': only if it is not new and clean' : ''),
         )
   for (const step of work)
     for (const part of step.spends ?? []) if (!spent.has(part)) spent.set(part, 'comes new with it')

@@ -1,4 +1,7 @@
-/** A step without its direction and the tries to free it: the joint, named with its assembly where that is not the outermost. */
+/**
+ * A step without its direction and the tries to free it: the joint, named with its assembly where that is not the
+ * outermost.
+ */
 export function jointKey(step: string): string {
   return step.replace(/^(down|back):/, '').replace(/:free\d*$/, '')
 }

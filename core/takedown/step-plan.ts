@@ -20,7 +20,8 @@ import {
 } from './plan'
 
 /**
- * A step's sentence in two: what is done, and how. "Lock screw out of the impeller eye" · "Left-handed, turn it clockwise."
+ * A step's sentence in two: what is done, and how. "Lock screw out of the impeller eye" · "Left-handed, turn it
+ * clockwise."
  */
 export function splitStep(text: string): { title: string; how: string } {
   const found = /^(.{12,64}?)[:;.,] (.+)$/.exec(text)
@@ -70,7 +71,8 @@ const IN_THE_PUMP: readonly Part[] = [
 ]
 
 /**
- * The steps of a chosen repair: down, the work, and back in the reverse order, planned in least time through every assembly on the way.
+ * The steps of a chosen repair: down, the work, and back in the reverse order, planned in least time through every
+ * assembly on the way.
  *
  * A repair that opens nothing gets its gates, its own sentence as the work, and the gates back: never an empty page.
  *
@@ -111,7 +113,9 @@ export function spareAssembly(kind: Kind, construction: Construction): Assembly 
   return graphOf(assembly).reach.pump ? assembly : undefined
 }
 
-/** The spare in first, the water back, and then the repair on the bench: what the swap has opened is not opened again. */
+/**
+ * The spare in first, the water back, and then the repair on the bench: what the swap has opened is not opened again.
+ */
 function spareFirst(
   kind: Kind,
   construction: Construction,
@@ -258,7 +262,10 @@ function named(plan: UntimedPlan, index: number): UntimedPlan {
   }
 }
 
-/** What of a repair's options concerns one of its legs. A part found damaged is renewed once, in the innermost assembly that reaches it. */
+/**
+ * What of a repair's options concerns one of its legs. A part found damaged is renewed once, in the innermost assembly
+ * that reaches it.
+ */
 function ownOptions(
   legs: readonly Leg[],
   index: number,

@@ -33,7 +33,9 @@ export function chanceOfFailing(
 }
 
 /**
- * Each part that lies open, with the sum that says do it or leave it: now it costs the part and its own minutes; left, it costs with its chance a second journey, this take-down again, and the part. What reads failed is sure to; what reads tired is the likelier. A part without a price or a usual life is left out.
+ * Each part that lies open, with the sum that says do it or leave it: now it costs the part and its own minutes; left,
+ * it costs with its chance a second journey, this take-down again, and the part. What reads failed is sure to; what
+ * reads tired is the likelier. A part without a price or a usual life is left out.
  *
  * @param verdicts what this visit’s readings say of parts
  */

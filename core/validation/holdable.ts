@@ -11,7 +11,8 @@ const [QUOTE, BACKSLASH, OPEN_ARRAY, CLOSE_ARRAY, OPEN_OBJECT, CLOSE_OBJECT] = [
 )
 
 /**
- * Refuses what could be said in JSON and not be kept: null characters and halves of characters in any text or field name, names that
+ * Refuses what could be said in JSON and not be kept: null characters and halves of characters in any text or field
+ * name, names that
  * every object has of its own (`constructor`, `__proto__`), and nesting deeper than `MOST_LEVELS`.
  *
  * @param plain parsed JSON
@@ -24,7 +25,10 @@ export function holdable(plain: unknown): void {
   if (problems.length > 0) throw new InputError(problems)
 }
 
-/** The same rules without the names of fields: nearly everything that comes is right, and a million lines of it are read at a first start. */
+/**
+ * The same rules without the names of fields: nearly everything that comes is right, and a million lines of it are read
+ * at a first start.
+ */
 function holds(value: unknown, level: number): boolean {
   if (typeof value === 'string') return !UNHOLDABLE.test(value)
   if (value === null || typeof value !== 'object') return true

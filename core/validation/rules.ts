@@ -2,7 +2,10 @@
 import 'reflect-metadata'
 import { IsNumber, Max, Min, registerDecorator, ValidateIf, type ValidationOptions } from 'class-validator'
 
-/** Smaller than anything measured in any unit used here. Below it, quotients of two sound-looking numbers stop being numbers. */
+/**
+ * Smaller than anything measured in any unit used here. Below it, quotients of two sound-looking numbers stop being
+ * numbers.
+ */
 const LEAST_MAGNITUDE = 1e-9
 
 /** A finite number within bounds, 0 or of a size that can be measured. `above` is exclusive. */
@@ -79,7 +82,8 @@ export function Uuid(): PropertyDecorator {
 }
 
 /**
- * An instant that the calendar has and PostgreSQL takes: ISO 8601 with its zone, a year of four digits, a day that exists.
+ * An instant that the calendar has and PostgreSQL takes: ISO 8601 with its zone, a year of four digits, a day that
+ * exists.
  *
  * @example isInstant('2026-02-30T10:00:00Z') // false: there is no such day
  */

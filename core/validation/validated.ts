@@ -35,7 +35,10 @@ export function validated<T extends object>(type: ClassConstructor<T>, plain: un
   return instance
 }
 
-/** Nested classes need the library's transformation; flat data is dressed in its class by hand, which takes a tenth of the time. */
+/**
+ * Nested classes need the library's transformation; flat data is dressed in its class by hand, which takes a tenth of
+ * the time.
+ */
 function instanceOf<T extends object>(type: ClassConstructor<T>, plain: object, shallow: boolean): T {
   const fields = Object.entries(plain)
   const isFlat = shallow || fields.every(([, value]) => value === null || typeof value !== 'object')
@@ -45,7 +48,10 @@ function instanceOf<T extends object>(type: ClassConstructor<T>, plain: object, 
   return instance
 }
 
-/** The rules of a class as the library keeps them, field by field: looked up once, since they never change after the class is defined. */
+/**
+ * The rules of a class as the library keeps them, field by field: looked up once, since they never change after the
+ * class is defined.
+ */
 interface FieldRules {
   conditions: ((instance: object, value: unknown) => boolean)[]
   checks: { each: boolean; holds: (value: unknown, instance: object) => boolean }[]
@@ -54,8 +60,10 @@ interface FieldRules {
 const rulesOf = new Map<unknown, ReadonlyMap<string, FieldRules>>()
 
 /**
- * Does an instance keep every rule of its class? The same rules that `validateSync` runs, without its bookkeeping, for what is right nearly
- * always: whatever is not certainly right is left to the library, which says what is wrong. A journal of a million lines is taken in with this.
+ * Does an instance keep every rule of its class? The same rules that `validateSync` runs, without its bookkeeping, for
+ * what is right nearly
+ * always: whatever is not certainly right is left to the library, which says what is wrong. A journal of a million
+ * lines is taken in with this.
  */
 function passes(type: ClassConstructor<object>, instance: object): boolean {
   const rules = rulesOf.get(type) ?? fieldRules(type)
@@ -74,7 +82,9 @@ function passes(type: ClassConstructor<object>, instance: object): boolean {
   return true
 }
 
-/** What the library's transformation made an instance of a class of rules; anything else is for the library to refuse. */
+/**
+ * What the library's transformation made an instance of a class of rules; anything else is for the library to refuse.
+ */
 function passesNested(value: unknown): boolean {
   if (value === null || typeof value !== 'object' || Array.isArray(value)) return false
   // Not by `value.constructor`: data from outside may have a field of that name.

@@ -396,7 +396,10 @@ const ANSWERS: Record<Check, Answering> = {
 
 const states = new WeakMap<VirtualMachine, ElectricState>()
 
-/** What the motor does follows from the machine alone, so it is worked out once. A machine that is being asked is no longer changed. */
+/**
+ * What the motor does follows from the machine alone, so it is worked out once. A machine that is being asked is no
+ * longer changed.
+ */
 function stateOf(machine: VirtualMachine): ElectricState {
   const known = states.get(machine) ?? electricState(machine)
   states.set(machine, known)

@@ -129,7 +129,8 @@ const IDLE_CALLS: Partial<Record<Complaint, number>> = {
 }
 
 /**
- * What the owner of this machine says on the telephone, from how it behaves: some of what there is to notice, in no order.
+ * What the owner of this machine says on the telephone, from how it behaves: some of what there is to notice, in no
+ * order.
  *
  * @returns no complaint at all where nothing would be noticed: then nobody calls
  */

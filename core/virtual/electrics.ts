@@ -6,7 +6,10 @@ import { waterPoint, type WaterPoint } from './water'
 
 const POLES = 2
 const HERTZ = 60
-/** Currents, as multiples of full load, at which a breaker lets go of a motor that stands, and at which the protector opens. */
+/**
+ * Currents, as multiples of full load, at which a breaker lets go of a motor that stands, and at which the protector
+ * opens.
+ */
 const BREAKER_LETS_GO = 8.2
 const PROTECTOR_OPENS = 1.22
 const GFCI_AMPS = 0.005
@@ -53,7 +56,8 @@ export function leakMegohms({ insulation, kind }: VirtualMachine): number {
 }
 
 /**
- * What the motor does when the control closes: windings, capacitors, switch, line and load through the double-revolving-field circuit.
+ * What the motor does when the control closes: windings, capacitors, switch, line and load through the
+ * double-revolving-field circuit.
  *
  * @param bypass the control is bridged: a sump pump plugged straight in
  */
@@ -186,7 +190,10 @@ function breakaway({ motor, bearing, wheel }: VirtualMachine): number {
   return 0.18 + motor.friction + 0.02 * bearing.wear + (wheel.clog > 0.8 ? 0.03 : 0)
 }
 
-/** The circuit as the selector wires it: half the turns in parallel take four times the current, all in series a quarter. */
+/**
+ * The circuit as the selector wires it: half the turns in parallel take four times the current, all in series a
+ * quarter.
+ */
 function wired({ motor }: VirtualMachine, selector: 1 | 0.5 | 2): { main: MotorCircuit; scale: number } {
   const scale = (1 / selector ** 2) * (1 - motor.shortedTurns) ** 1.3
   const { r1Ohms, x1Ohms, r2Ohms, x2Ohms, xmOhms } = motor.circuit

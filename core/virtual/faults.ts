@@ -5,7 +5,9 @@ import type { Chance } from '../quantity/random'
 
 type Change = (machine: VirtualMachine, chance: Chance) => void
 
-/** How a winding, a cable or a connector leaks once it leaks: megohms, and whether it flashes over under running volts. */
+/**
+ * How a winding, a cable or a connector leaks once it leaks: megohms, and whether it flashes over under running volts.
+ */
 function leaky(machine: VirtualMachine, chance: Chance): number {
   machine.insulation.arcs = chance.hit(0.7)
   machine.insulation.lowVoltFactor = chance.hit(0.5) ? 10 ** chance.between(0.5, 2.5) : 1

@@ -5,7 +5,10 @@ import type { Installation, Nameplate } from '../motor/nameplate'
 /** Where something that opens and closes is stuck. */
 export type Stuck = 'works' | 'stuck-open' | 'stuck-closed'
 
-/** A pump as it physically is. Everything that can be measured or seen on it follows from these numbers; a fault is a change in them. */
+/**
+ * A pump as it physically is. Everything that can be measured or seen on it follows from these numbers; a fault is a
+ * change in them.
+ */
 export interface VirtualMachine {
   kind: Kind
   construction: Construction

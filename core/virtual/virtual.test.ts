@@ -73,22 +73,26 @@ describe('what follows from the physics', () => {
   const machinesOf = (kind: Kind, type: string, fault: Fault) =>
     many((seed) => broken(kind, fault, seed)).filter(({ motorType }) => motorType === type)
 
-  it('a permanent-split motor whose capacitor is open stands and hums; one with a start capacitor beside it starts and runs hot', () => {
-    for (const machine of machinesOf('spa', 'permanent-split', 'run-capacitor-failed').filter(
-      ({ motor, nameplate }) => motor.runMicrofarads < 0.05 * (nameplate.runCapacitorMicrofarads as number),
-    ))
-      expect(electricState(machine)).toMatchObject({ turning: false, hums: true })
-    const beside = machinesOf('jet', 'capacitor-start-run', 'run-capacitor-failed').filter(
-      ({ motor }) => motor.runMicrofarads < 1,
-    )
-    expect(beside.length).toBeGreaterThan(0)
-    for (const machine of beside) {
-      expect(electricState(machine).turning).toBe(true)
-      const whole = structuredClone(machine)
-      whole.motor.runMicrofarads = machine.nameplate.runCapacitorMicrofarads as number
-      expect(electricState(machine).overload).toBeGreaterThan(1.05 * electricState(whole).overload)
-    }
-  })
+  it(
+    'a permanent-split motor whose capacitor is open stands and hums; one with a start capacitor beside it starts ' +
+      'and runs hot',
+    () => {
+      for (const machine of machinesOf('spa', 'permanent-split', 'run-capacitor-failed').filter(
+        ({ motor, nameplate }) => motor.runMicrofarads < 0.05 * (nameplate.runCapacitorMicrofarads as number),
+      ))
+        expect(electricState(machine)).toMatchObject({ turning: false, hums: true })
+      const beside = machinesOf('jet', 'capacitor-start-run', 'run-capacitor-failed').filter(
+        ({ motor }) => motor.runMicrofarads < 1,
+      )
+      expect(beside.length).toBeGreaterThan(0)
+      for (const machine of beside) {
+        expect(electricState(machine).turning).toBe(true)
+        const whole = structuredClone(machine)
+        whole.motor.runMicrofarads = machine.nameplate.runCapacitorMicrofarads as number
+        expect(electricState(machine).overload).toBeGreaterThan(1.05 * electricState(whole).overload)
+      }
+    },
+  )
 
   it('draws four to ten times its full load with the rotor held', () => {
     for (const machine of many((seed) => broken('booster', 'motor-seized', seed))) {

@@ -29,7 +29,8 @@ const STATIC: Partial<Record<VirtualMachine['kind'], number>> = {
 const SUCTION_SHARE = 0.3
 
 /**
- * The water side of a machine whose shaft turns at a share of its speed: one quadratic each for pump and pipes, solved for the flow.
+ * The water side of a machine whose shaft turns at a share of its speed: one quadratic each for pump and pipes, solved
+ * for the flow.
  *
  * A wheel that is clogged adds resistance inside, one that is worn or broken loses head, air thins what is pumped.
  */
@@ -102,7 +103,10 @@ export function drawdownLitres({ installation: { tankLitres = 100 }, house }: Vi
   return Math.max(0.3, volume(house.cutInPsi) - volume(house.cutOutPsi)) * (house.waterInTank ? 0.25 : 1)
 }
 
-/** Seconds from start to start with one tap open, or with none where something lets the pressure fall; undefined where it does not cycle. */
+/**
+ * Seconds from start to start with one tap open, or with none where something lets the pressure fall; undefined where
+ * it does not cycle.
+ */
 export function cycleSeconds(machine: VirtualMachine, point: WaterPoint): number | undefined {
   const nominal = 0.55
   const give = nominal * point.flow

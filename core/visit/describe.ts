@@ -103,7 +103,9 @@ function describeEntry(
       return { text: 'machine and nameplate written down' }
     case 'loaded':
       return {
-        text: `${entry.body.loaded ? 'loaded' : 'unloaded'}: ${entry.body.item.replace(/^(part|tool):/, '').replaceAll('-', ' ')}`,
+        text:
+          `${entry.body.loaded ? 'loaded' : 'unloaded'}: ` +
+          `${entry.body.item.replace(/^(part|tool):/, '').replaceAll('-', ' ')}`,
       }
     case 'gate':
       return describeGate(entry.body)
@@ -115,7 +117,9 @@ function describeEntry(
       return { text: `passed over: ${entry.body.check.replaceAll('-', ' ')}` }
     case 'cause-said':
       return {
-        text: `${entry.body.verdict === 'not-this' ? 'not this' : 'it was this'}: ${faultLabel(entry.body.fault).toLowerCase()}`,
+        text:
+          `${entry.body.verdict === 'not-this' ? 'not this' : 'it was this'}: ` +
+          `${faultLabel(entry.body.fault).toLowerCase()}`,
       }
     case 'post-mortem':
       return {
@@ -132,13 +136,17 @@ function describeEntry(
       }
     case 'step':
       return {
-        text: `${entry.body.done ? 'done' : 'undone'}: ${entry.body.step.replace(/^(down|work|back):/, '').replaceAll('-', ' ')}`,
+        text:
+          `${entry.body.done ? 'done' : 'undone'}: ` +
+          `${entry.body.step.replace(/^(down|work|back):/, '').replaceAll('-', ' ')}`,
         ...(entry.body.count === undefined ? {} : { value: `${entry.body.count}` }),
         ...(entry.body.reason ? { detail: entry.body.reason } : {}),
       }
     case 'take-down-found':
       return {
-        text: `${entry.body.what === 'stuck' ? 'will not open' : 'found damaged'}: ${(entry.body.joint ?? entry.body.part ?? '').replaceAll('-', ' ')}`,
+        text:
+          `${entry.body.what === 'stuck' ? 'will not open' : 'found damaged'}: ` +
+          `${(entry.body.joint ?? entry.body.part ?? '').replaceAll('-', ' ')}`,
       }
     case 'take-down-measured':
       return { text: 'measured for the repair', value: conditionText(entry.body) }

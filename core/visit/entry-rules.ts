@@ -239,7 +239,9 @@ const BODIES: Record<Exclude<EntryKind, 'retracted'>, new () => object> = {
   'shop-set': ShopSetBody,
 }
 
-/** What may stand in the shop's own journal, which belongs to no visit; a retraction takes back one of the others there. */
+/**
+ * What may stand in the shop's own journal, which belongs to no visit; a retraction takes back one of the others there.
+ */
 const SHOP_KINDS: ReadonlySet<EntryKind> = new Set<EntryKind>(['shop-set', 'shop-forget', 'customer-set', 'retracted'])
 
 /** What stands nowhere else. Version 1 took the older shop kinds in a visit too, where nothing reads them. */

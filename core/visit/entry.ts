@@ -92,7 +92,8 @@ export interface EntryOf<K extends EntryKind> {
   /** The version of this shape; absent in lines of before there were versions. */
   v?: number
   /**
-   * Logical time in its journal: one more than the highest its writer had seen there, so that an effect stands after its cause
+   * Logical time in its journal: one more than the highest its writer had seen there, so that an effect stands after
+   * its cause
    * whatever the clocks said. A line without one stands where it arrived.
    *
    * Source: Lamport, Time, Clocks, and the Ordering of Events in a Distributed System (1978).
@@ -108,14 +109,18 @@ export interface EntryOf<K extends EntryKind> {
   supersedes?: string
   /** Rivals of the superseded entry that this one decides against: a conflict of two devices, settled. */
   settles?: string[]
-  /** Taken in from a visit file: what it says of a customer or a machine never speaks over what the shop itself has said. */
+  /**
+   * Taken in from a visit file: what it says of a customer or a machine never speaks over what the shop itself has
+   * said.
+   */
   imported?: boolean
   body: EntryBodies[K]
 }
 export type Entry = { [K in EntryKind]: EntryOf<K> }[EntryKind]
 
 /**
- * Journals read in one order on every machine: by cause, and what neither caused by chance. The last group of an id is random;
+ * Journals read in one order on every machine: by cause, and what neither caused by chance. The last group of an id is
+ * random;
  * its first is a clock, which decides nothing.
  */
 export function compareEntries(a: Entry, b: Entry): number {

@@ -44,7 +44,9 @@ export interface VisitState {
   loaded: ReadonlySet<string>
   /** Gates that hold now, by id. */
   gates: ReadonlyMap<Gate, GateState>
-  /** All live findings in order; the newest of each mechanism speaks. Those in conflict say nothing until one is chosen. */
+  /**
+   * All live findings in order; the newest of each mechanism speaks. Those in conflict say nothing until one is chosen.
+   */
   findings: JudgedFinding[]
   /** Findings of which two devices say different things. */
   contested: JudgedFinding[]
@@ -162,7 +164,10 @@ export function foldVisit(
   }
 }
 
-/** The machine as the visit says it: as it was opened, or as it was written down since. What was written of another machine is not of this one. */
+/**
+ * The machine as the visit says it: as it was opened, or as it was written down since. What was written of another
+ * machine is not of this one.
+ */
 export function machineOf(live: readonly Entry[]): Machine | undefined {
   const opened = newestOf(live, 'visit-opened')?.body.machine
   return ofKind(live, 'machine-set').findLast(({ body }) => body.machine.id === opened?.id)?.body.machine ?? opened
@@ -183,7 +188,10 @@ export function pumpOf(machine: Machine, onDay: string): Pump {
   }
 }
 
-/** Steps as they stand. Where another repair is chosen, what is open stays open; what was closed again, and the work of the repair before, begin anew. */
+/**
+ * Steps as they stand. Where another repair is chosen, what is open stays open; what was closed again, and the work of
+ * the repair before, begin anew.
+ */
 function foldSteps(live: readonly Entry[]): VisitState['steps'] {
   const steps = new Map<string, EntryBodies['step'] & { at: string }>()
   let chosen: string | undefined
@@ -249,7 +257,10 @@ export function confirmedCause(live: readonly Entry[]): string | undefined {
   return [...causesSaid(live)].findLast(([, verdict]) => verdict === 'it-was-this')?.[0]
 }
 
-/** What a closed visit teaches about its kind of pump: what the bench found, else the cause that was confirmed. An open visit teaches nothing yet. */
+/**
+ * What a closed visit teaches about its kind of pump: what the bench found, else the cause that was confirmed. An open
+ * visit teaches nothing yet.
+ */
 export function causeTaught({
   handedOver,
   postMortem,

@@ -3,14 +3,18 @@ import { ENTRY_VERSION, type Entry } from './entry'
 
 type Plain = Record<string, unknown>
 
-/** What lifts a stored line of one version to the next. A rule is tightened only together with the lift of what it had let through. */
+/**
+ * What lifts a stored line of one version to the next. A rule is tightened only together with the lift of what it had
+ * let through.
+ */
 const UPCASTERS: Readonly<Record<number, (line: Plain) => Plain>> = {
   // Ids were taken in any case, and a next date on a day that no month has.
   1: (line) => lastDayOfItsMonth(lowerIds(line)),
 }
 
 /**
- * A stored line in today's shape. Lines that were acknowledged under an older version's rules are lifted until today's take them;
+ * A stored line in today's shape. Lines that were acknowledged under an older version's rules are lifted until today's
+ * take them;
  * whatever is no entry at all is given back as it is, for validation to refuse.
  */
 export function liftEntry(line: unknown): unknown {
@@ -21,12 +25,17 @@ export function liftEntry(line: unknown): unknown {
   return first < ENTRY_VERSION ? { ...lifted, v: ENTRY_VERSION } : lifted
 }
 
-/** How far a line's logical time may stand above all that arrived before it: more than any device writes without a signal. */
+/**
+ * How far a line's logical time may stand above all that arrived before it: more than any device writes without a
+ * signal.
+ */
 export const MOST_LAMPORT_AHEAD = 1_000_000
 
 /**
- * A journal in today's shape and with its order: each line that says no logical time is taken to have been written with all before
- * it seen. One that corrects or takes back another stands after it, whatever it says. One that claims to stand absurdly far ahead is
+ * A journal in today's shape and with its order: each line that says no logical time is taken to have been written with
+ * all before
+ * it seen. One that corrects or takes back another stands after it, whatever it says. One that claims to stand absurdly
+ * far ahead is
  * brought back, so that no line can end a journal's time.
  *
  * @param arrived in order of arrival

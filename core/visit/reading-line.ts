@@ -35,7 +35,8 @@ interface Quantity {
 }
 
 /**
- * Understands one line of trade shorthand: `238 v`, `run cap 41.2`, `meg 0.2`, `b-y 3.4 r-y 12.1 r-b 15.3`, `9.8 a running`, `shaft gritty`.
+ * Understands one line of trade shorthand: `238 v`, `run cap 41.2`, `meg 0.2`, `b-y 3.4 r-y 12.1 r-b 15.3`, `9.8 a
+ * running`, `shaft gritty`.
  *
  * Pure: the same line in the same context is always understood the same way.
  */
@@ -224,14 +225,16 @@ function implausible(check: string, value: number, main: Quantity, text: string)
   const asNote = { label: 'keep as a note', line: `note ${text}` }
   if (value < low)
     return ask(
-      `${main.written}: ${info?.label ?? check} cannot be below ${low} ${unit}. Was it ${formatNumber(Math.abs(main.value))}?`,
+      `${main.written}: ${info?.label ?? check} cannot be below ${low} ${unit}. Was it ` +
+        `${formatNumber(Math.abs(main.value))}?`,
       [
         { label: `${formatNumber(Math.abs(main.value))} ${main.spelling ?? unit}`, line: text.replace('-', '') },
         asNote,
       ],
     )
   return ask(
-    `${main.written} would be ${formatNumber(value)} ${unit}, beyond ${formatNumber(high)} ${unit}. Was it ${formatNumber(main.value)} ${unit}?`,
+    `${main.written} would be ${formatNumber(value)} ${unit}, beyond ${formatNumber(high)} ${unit}. Was it ` +
+      `${formatNumber(main.value)} ${unit}?`,
     [
       { label: `${formatNumber(main.value)} ${unit}`, line: text.replace(main.written, `${main.value} ${info?.unit}`) },
       asNote,

@@ -207,7 +207,8 @@ export function watchList(state: Pick<VisitState, 'findings'>): string[] {
     if (judged?.judgement.verdict !== 'tired') return []
     const part = judged.judgement.part && isIdOf(PARTS, judged.judgement.part) ? PARTS[judged.judgement.part] : subject
     return [
-      `${subject.includes(part) ? subject : `${part}, ${subject}`} is ${VERDICT_WORDS.tired}: ${judged.judgement.because}`,
+      `${subject.includes(part) ? subject : `${part}, ${subject}`} is ${VERDICT_WORDS.tired}: ` +
+        `${judged.judgement.because}`,
     ]
   })
 }

@@ -21,8 +21,10 @@ export interface Supersession {
 /**
  * The entries that count: without those that a later one supersedes, and without retractions.
  *
- * A correction replaces what it supersedes and all that had replaced before it. A retraction takes back one line: what that line had
- * replaced speaks again. A retraction that is itself taken back does nothing. Where two lines replace the same one and neither
+ * A correction replaces what it supersedes and all that had replaced before it. A retraction takes back one line: what
+ * that line had
+ * replaced speaks again. A retraction that is itself taken back does nothing. Where two lines replace the same one and
+ * neither
  * replaces the other, both count and stand in conflict, unless they say the same.
  *
  * @param entries of one journal, in any order; repeated ids count once
@@ -57,7 +59,8 @@ export function liveEntries(entries: readonly Entry[]): Entry[] {
 }
 
 /**
- * What is not taken back: by a retraction, or, of a retraction, by the line that settled a conflict against it. A line takes back
+ * What is not taken back: by a retraction, or, of a retraction, by the line that settled a conflict against it. A line
+ * takes back
  * only what stands before it, so none can take back each other.
  */
 function withoutWithdrawn(ordered: readonly Entry[], byId: ReadonlyMap<string, Entry>): Entry[] {

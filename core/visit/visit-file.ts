@@ -52,7 +52,8 @@ class FileInput {
 }
 
 /**
- * Reads a visit file from outside: every entry is lifted to today's version and validated, all belong to the one visit, and the
+ * Reads a visit file from outside: every entry is lifted to today's version and validated, all belong to the one visit,
+ * and the
  * journal opens it.
  *
  * @returns the entries in their order, marked as taken in from a file

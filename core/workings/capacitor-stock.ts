@@ -66,7 +66,8 @@ export const capacitorSubstitute = defineWorking({
   run: ({ wantedMicrofarads, wantedVolts, stock, tolerancePercent }) => {
     const found = substitutes({ microfarads: wantedMicrofarads, volts: wantedVolts }, stock, tolerancePercent)
     const say = (name: string, { of, microfarads, volts, deviationPercent }: Substitute) =>
-      `${name} ${of.map((each) => `${n(each.microfarads)} μF ${n(each.volts)} V`).join(' with ')}: ${n(microfarads, 4)} μF, ${n(volts)} V, ${n(deviationPercent)} % off`
+      `${name} ${of.map((each) => `${n(each.microfarads)} μF ${n(each.volts)} V`).join(' with ')}: ` +
+      `${n(microfarads, 4)} μF, ${n(volts)} V, ${n(deviationPercent)} % off`
     const lines = [
       ...(found.single ? [say('alone', found.single)] : []),
       ...found.parallel.map((each) => say('side by side', each)),

@@ -113,7 +113,8 @@ export const voltageDrop = defineWorking({
       verdict,
       basis: SUPPLY.dropBasis,
       steps: [
-        `${phases === 1 ? 'loop, there and back' : 'one conductor'}: ${loop} × ${n(oneWayMetres)} m × ${n(perKilometre, 4)} Ω/km = ${n(loop * ohms, 4)} Ω`,
+        `${phases === 1 ? 'loop, there and back' : 'one conductor'}: ${loop} × ${n(oneWayMetres)} m × ` +
+          `${n(perKilometre, 4)} Ω/km = ${n(loop * ohms, 4)} Ω`,
         `|Vm + I·Z| = ${n(sourceVolts)} V with ${n(amps)} A at power factor ${n(powerFactor)}: Vm = ${n(volts, 4)} V`,
         `drop = ${n(drop)} V = ${n(100 * fraction)} %`,
       ],
@@ -144,7 +145,8 @@ export const longestRunWorking = defineWorking({
       basis: SUPPLY.dropBasis,
       steps: [
         `wire ${n(perKilometre, 4)} Ω/km at ${n(celsius)} °C`,
-        `allowed drop ${n(dropPercent)} % of ${n(input.sourceVolts)} V = ${n((dropPercent / 100) * input.sourceVolts)} V`,
+        `allowed drop ${n(dropPercent)} % of ${n(input.sourceVolts)} V = ` +
+          `${n((dropPercent / 100) * input.sourceVolts)} V`,
         `longest one-way run = ${n(oneWayMetres, 4)} m`,
       ],
     }
@@ -172,14 +174,17 @@ export const conductorSize = defineWorking({
       throw badField(
         'oneWayMetres',
         oneWayMetres,
-        `a shorter run, fewer amps or more drop: even ${candidates.at(-1)?.awg} AWG drops ${n(candidates.at(-1)?.dropPercent as number)} %`,
+        `a shorter run, fewer amps or more drop: even ${candidates.at(-1)?.awg} AWG drops ` +
+          `${n(candidates.at(-1)?.dropPercent as number)} %`,
       )
     const wanted = load.amps * MOTOR_BRANCH.factor
     const byAmpacityAwg = sizeByAmpacity(wanted)
     const cautions =
       chosen.ampacity < wanted
         ? [
-            `${chosen.awg} AWG keeps the drop but carries ${chosen.ampacity} A: for a motor of ${n(load.amps)} A, 125 % is ${n(wanted)} A and wants ${byAmpacityAwg ?? 'more than 4/0'} AWG. ${AMPACITY_BASIS.name}.`,
+            `${chosen.awg} AWG keeps the drop but carries ${chosen.ampacity} A: for a motor of ${n(load.amps)} ` +
+              `A, 125 % is ${n(wanted)} A and wants ${byAmpacityAwg ?? 'more than 4/0'} AWG. ` +
+              `${AMPACITY_BASIS.name}.`,
           ]
         : []
     return {
@@ -190,7 +195,8 @@ export const conductorSize = defineWorking({
       basis: SUPPLY.dropBasis,
       ...cautioned(cautions),
       steps: [
-        `wanted: at most ${n(dropPercent)} % of ${n(load.sourceVolts)} V over ${n(oneWayMetres)} m at ${n(load.amps)} A, wire at ${n(celsius)} °C`,
+        `wanted: at most ${n(dropPercent)} % of ${n(load.sourceVolts)} V over ${n(oneWayMetres)} m at ` +
+          `${n(load.amps)} A, wire at ${n(celsius)} °C`,
         ...candidates
           .slice(0, candidates.indexOf(chosen) + 1)
           .map(({ awg, dropPercent: drop }) => `${awg} AWG drops ${n(drop)} %`),
@@ -226,7 +232,8 @@ export const fullLoadCurrent = defineWorking({
       cautions,
       steps: [
         `table: ${n(horsepower)} hp at ${n(volts)} V, ${phases === 1 ? 'one phase' : 'three phases'}: ${n(amps)} A`,
-        `conductor: 125 % × ${n(amps)} A = ${n(conductorAmps)} A${conductorAwg ? `, ${conductorAwg} AWG by its 60 °C column` : ', beyond the table'}`,
+        `conductor: 125 % × ${n(amps)} A = ${n(conductorAmps)} ` +
+          `A${conductorAwg ? `, ${conductorAwg} AWG by its 60 °C column` : ', beyond the table'}`,
       ],
     }
   },
@@ -255,9 +262,11 @@ export const startingVoltageWorking = defineWorking({
       ...start,
       basis: startingVoltageWorking.basis,
       steps: [
-        `rotor: ${n(rest.ratedVolts)} V / ${n(rest.lockedRotorAmps)} A = ${n(rest.ratedVolts / rest.lockedRotorAmps, 4)} Ω at power factor ${n(rest.lockedRotorPowerFactor)}`,
+        `rotor: ${n(rest.ratedVolts)} V / ${n(rest.lockedRotorAmps)} A = ` +
+          `${n(rest.ratedVolts / rest.lockedRotorAmps, 4)} Ω at power factor ${n(rest.lockedRotorPowerFactor)}`,
         `loop ${n(loopOhms, 4)} Ω in series: ${n(start.startAmps, 4)} A, ${n(start.motorVolts, 4)} V at the motor`,
-        `torque = (${n(start.motorVolts, 4)} / ${n(rest.ratedVolts)})² = ${n(100 * start.torqueFraction)} % of that at rated volts`,
+        `torque = (${n(start.motorVolts, 4)} / ${n(rest.ratedVolts)})² = ${n(100 * start.torqueFraction)} % of ` +
+          'that at rated volts',
       ],
     }
   },
@@ -284,8 +293,10 @@ export const lockedRotorCode = defineWorking({
       ...(highAmps === undefined ? {} : { highAmps }),
       basis: CODE_LETTER_BASIS,
       steps: [
-        `letter ${codeLetter.toUpperCase()}: ${n(low)}${below === undefined ? ' kVA per hp and more' : ` to below ${n(below)} kVA per hp`}`,
-        `I = kVA × ${n(horsepower)} hp × 1000 / ${n(volts)} V${phases === 3 ? ' / √3' : ''} = ${n(lowAmps, 4)}${highAmps === undefined ? ' A and more' : ` to ${n(highAmps, 4)} A`}`,
+        `letter ${codeLetter.toUpperCase()}: ` +
+          `${n(low)}${below === undefined ? ' kVA per hp and more' : ` to below ${n(below)} kVA per hp`}`,
+        `I = kVA × ${n(horsepower)} hp × 1000 / ${n(volts)} V${phases === 3 ? ' / √3' : ''} = ` +
+          `${n(lowAmps, 4)}${highAmps === undefined ? ' A and more' : ` to ${n(highAmps, 4)} A`}`,
       ],
     }
   },

@@ -146,7 +146,8 @@ export const capacitorJudgement = defineWorking({
       basis: judged.basis,
       steps: [
         `band = ${n(band.lowMicrofarads)} to ${n(band.highMicrofarads)} μF`,
-        `deviation = (${n(measuredMicrofarads)} − ${n(band.ratedMicrofarads)}) / ${n(band.ratedMicrofarads)} = ${n(deviationPercent)} %`,
+        `deviation = (${n(measuredMicrofarads)} − ${n(band.ratedMicrofarads)}) / ${n(band.ratedMicrofarads)} = ` +
+          `${n(deviationPercent)} %`,
         judged.because,
       ],
     }
@@ -178,7 +179,8 @@ export const capacitorBleedWorking = defineWorking({
       basis: BLEED.basis,
       cautions,
       steps: [
-        `t = R C ln(V / Vsafe) = ${n(ohms)} Ω × ${n(microfarads)} μF × ln(${n(volts)} / ${n(safeVolts)}) = ${formatSeconds(bleed.seconds)}`,
+        `t = R C ln(V / Vsafe) = ${n(ohms)} Ω × ${n(microfarads)} μF × ln(${n(volts)} / ${n(safeVolts)}) = ` +
+          `${formatSeconds(bleed.seconds)}`,
         `E = C V² / 2 = ${n(bleed.joules)} J`,
         `P = V² / R = ${n(bleed.peakWatts)} W at the first instant`,
       ],
@@ -230,7 +232,8 @@ export const resistanceCorrected = defineWorking({
       ohms: corrected,
       basis,
       steps: [
-        `R = ${n(ohms)} Ω × (1 + ${alpha} × (${n(toCelsius)} − 20)) / (1 + ${alpha} × (${n(celsius)} − 20)) = ${n(corrected, 4)} Ω`,
+        `R = ${n(ohms)} Ω × (1 + ${alpha} × (${n(toCelsius)} − 20)) / (1 + ${alpha} × (${n(celsius)} − 20)) = ` +
+          `${n(corrected, 4)} Ω`,
       ],
     }
   },
@@ -301,7 +304,8 @@ export const insulationJudgement = defineWorking({
         ...(judged.megohmsAt40 === undefined
           ? []
           : [
-              `at 40 °C: ${n(input.megohms)} × 2^((${n(input.celsius as number)} − 40) / 10) = ${n(judged.megohmsAt40)} MΩ`,
+              `at 40 °C: ${n(input.megohms)} × 2^((${n(input.celsius as number)} − 40) / 10) = ` +
+                `${n(judged.megohmsAt40)} MΩ`,
             ]),
         `limit ${n(judged.low as number)} MΩ: ${judged.because}`,
       ],

@@ -71,7 +71,8 @@ export const evidenceWeigh = defineWorking({
         `left open: ${n(found.entropyBits, 4)} bits`,
         ...Object.entries(found.gainBits).map(
           ([test, bits]) =>
-            `${test.replaceAll('_', ' ')} would tell ${n(bits, 4)} bits${minutes?.[test] ? `, ${n(bits / minutes[test], 3)} a minute` : ''}`,
+            `${test.replaceAll('_', ' ')} would tell ${n(bits, 4)} ` +
+            `bits${minutes?.[test] ? `, ${n(bits / minutes[test], 3)} a minute` : ''}`,
         ),
       ],
     }

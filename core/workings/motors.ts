@@ -93,7 +93,8 @@ export const motorStart = defineWorking({
     const [rated, measured] = [startCurrents(windings, ratedMicrofarads), startCurrents(windings, measuredMicrofarads)]
     const torqueRatio = startTorque(measured) / startTorque(rated)
     const line = (name: string, microfarads: number, at: typeof rated) =>
-      `${name} ${n(microfarads)} μF: main ${n(at.mainAmps)} A, start ${n(at.auxAmps)} A, ${n(at.angleDegrees)}° apart, ${n(at.capacitorVolts)} V across the capacitor`
+      `${name} ${n(microfarads)} μF: main ${n(at.mainAmps)} A, start ${n(at.auxAmps)} A, ${n(at.angleDegrees)}° ` +
+      `apart, ${n(at.capacitorVolts)} V across the capacitor`
     return {
       rated,
       measured,

@@ -49,9 +49,11 @@ export const tankDrawdownWorking = defineWorking({
       ...cautioned(cautions),
       steps: [
         `air at precharge: ${n(tankLitres)} L × (${n(prechargeKpa)} + ${n(atmosphereKpa)}) kPa`,
-        `water at cut-in ${n(found.waterAtCutInLitres, 4)} L, at cut-out ${n(found.waterAtCutInLitres + found.drawdownLitres, 4)} L`,
+        `water at cut-in ${n(found.waterAtCutInLitres, 4)} L, at cut-out ` +
+          `${n(found.waterAtCutInLitres + found.drawdownLitres, 4)} L`,
         `drawdown = ${n(found.drawdownLitres, 4)} L`,
-        `precharge wanted: cut-in less ${belowCutInPsi} psi; it stands ${n(Math.abs(off), 2)} psi ${off < 0 ? 'below' : 'above'} that`,
+        `precharge wanted: cut-in less ${belowCutInPsi} psi; it stands ${n(Math.abs(off), 2)} psi ` +
+          `${off < 0 ? 'below' : 'above'} that`,
       ],
     }
   },
@@ -103,7 +105,8 @@ export const cycle = defineWorking({
       ...found,
       basis: MASS_BALANCE,
       steps: [
-        `on: ${n(input.storedLitres)} L / (${n(input.pumpLitresPerSecond)} − ${n(input.drawLitresPerSecond)}) L/s = ${n(found.onSeconds, 4)} s`,
+        `on: ${n(input.storedLitres)} L / (${n(input.pumpLitresPerSecond)} − ${n(input.drawLitresPerSecond)}) ` +
+          `L/s = ${n(found.onSeconds, 4)} s`,
         `off: ${n(input.storedLitres)} L / ${n(input.drawLitresPerSecond)} L/s = ${n(found.offSeconds, 4)} s`,
         `${n(found.startsPerHour, 3)} starts an hour`,
       ],
@@ -147,12 +150,14 @@ export const sumpCycleWorking = defineWorking({
         ...(onSeconds === undefined
           ? [`inflow ${n(input.inflowLitresPerSecond)} L/s is not less than ${n(input.pumpLitresPerSecond)} L/s`]
           : [
-              `on: ${n(storedLitres, 4)} / (${n(input.pumpLitresPerSecond)} − ${n(input.inflowLitresPerSecond)}) = ${n(onSeconds, 4)} s`,
+              `on: ${n(storedLitres, 4)} / (${n(input.pumpLitresPerSecond)} − ${n(input.inflowLitresPerSecond)}) ` +
+                `= ${n(onSeconds, 4)} s`,
             ]),
         ...(offSeconds === undefined
           ? []
           : [
-              `off: (${n(storedLitres, 4)} − ${n(input.drainBackLitres ?? 0)}) / ${n(input.inflowLitresPerSecond)} = ${n(offSeconds, 4)} s`,
+              `off: (${n(storedLitres, 4)} − ${n(input.drainBackLitres ?? 0)}) / ` +
+                `${n(input.inflowLitresPerSecond)} = ${n(offSeconds, 4)} s`,
               `${n(startsPerHour as number, 3)} starts an hour`,
             ]),
       ],
@@ -178,8 +183,10 @@ export const pitDrawWorking = defineWorking({
       ...found,
       basis: MASS_BALANCE,
       steps: [
-        `pump off: ${n(input.riseMetres)} m in ${n(input.riseSeconds)} s is ${n(found.inflowLitresPerSecond, 4)} L/s coming in`,
-        `pump on: ${n(input.fallMetres)} m in ${n(input.fallSeconds)} s, and the inflow with it: ${n(found.pumpLitresPerSecond, 4)} L/s`,
+        `pump off: ${n(input.riseMetres)} m in ${n(input.riseSeconds)} s is ${n(found.inflowLitresPerSecond, 4)} ` +
+          'L/s coming in',
+        `pump on: ${n(input.fallMetres)} m in ${n(input.fallSeconds)} s, and the inflow with it: ` +
+          `${n(found.pumpLitresPerSecond, 4)} L/s`,
       ],
     }
   },

@@ -166,7 +166,8 @@ describe('a question and its workings say the same', () => {
       'full' | 'slow',
       { flowLitresPerSecond: number; headMetres: number; watts: number }
     >
-    // With friction alone the system's head goes nearly with the square of flow, so that flow goes nearly with speed and power with its cube over the efficiency lost.
+    // With friction alone the system's head goes nearly with the square of flow, so that flow goes nearly with speed
+    // and power with its cube over the efficiency lost.
     expect(slow.flowLitresPerSecond / full.flowLitresPerSecond).toBeCloseTo(0.5, 1)
     expect(slow.watts / full.watts).toBeCloseTo(0.125 / 0.85, 1)
     expect(

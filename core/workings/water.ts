@@ -80,7 +80,8 @@ export const pipeFrictionWorking = defineWorking({
         `v = Q / (π/4 · d²) = ${n(flowLitresPerSecond)} L/s through ${n(pipe.insideMillimetres)} mm = ${n(v)} m/s`,
         ...(reynolds === undefined
           ? [
-              `h = 10.67 · ${n(pipe.lengthMetres)} · Q^1.852 / (${n(pipe.hazenWilliamsC ?? HAZEN_WILLIAMS.usualC)}^1.852 · d^4.8704)`,
+              `h = 10.67 · ${n(pipe.lengthMetres)} · Q^1.852 / ` +
+                `(${n(pipe.hazenWilliamsC ?? HAZEN_WILLIAMS.usualC)}^1.852 · d^4.8704)`,
             ]
           : [`Re = ρ v d / μ = ${n(reynolds, 5)}`, `f = ${n(frictionFactor as number, 4)}, h = f · L/d · v²/2g`]),
         ...(pipe.minorLossK
@@ -332,7 +333,8 @@ export const suctionLift = defineWorking({
         `atmosphere at ${n(altitudeMetres)} m: ${n(atmosphere, 4)} kPa (${ATMOSPHERE.basis.name})`,
         `(${n(atmosphere, 4)} − ${n(vapourPressureKpa, 3)}) kPa = ${n(held, 4)} m of water at ${n(celsius)} °C`,
         `less friction ${n(frictionMetres)} m: ${n(npshAvailableMetres, 4)} m`,
-        `less ${n(npshRequiredMetres)} m the pump needs and ${n(marginMetres)} m kept: lift up to ${n(longestLiftMetres, 3)} m`,
+        `less ${n(npshRequiredMetres)} m the pump needs and ${n(marginMetres)} m kept: lift up to ` +
+          `${n(longestLiftMetres, 3)} m`,
       ],
     }
   },

@@ -85,7 +85,8 @@ export const bearingSizeWorking = defineWorking({
       ...found,
       basis: BEARING_BASIS,
       steps: [
-        `${designation.trim()}: ${n(found.boreMillimetres)} × ${n(found.outsideMillimetres)} × ${n(found.widthMillimetres)} mm`,
+        `${designation.trim()}: ${n(found.boreMillimetres)} × ${n(found.outsideMillimetres)} × ` +
+          `${n(found.widthMillimetres)} mm`,
       ],
     }
   },
@@ -112,7 +113,8 @@ export const bearingTonesWorking = defineWorking({
       steps: [
         `shaft: ${n(input.rpm)} / 60 = ${n(input.rpm / 60, 4)} Hz`,
         `outer race ${n(found.outerHz, 5)} Hz, inner race ${n(found.innerHz, 5)} Hz`,
-        `cage ${n(found.cageHz, 4)} Hz, ball spin ${n(found.ballSpinHz, 5)} Hz: a damaged ball strikes twice a turn, ${n(found.ballHz, 5)} Hz`,
+        `cage ${n(found.cageHz, 4)} Hz, ball spin ${n(found.ballSpinHz, 5)} Hz: a damaged ball strikes twice a ` +
+          `turn, ${n(found.ballHz, 5)} Hz`,
       ],
     }
   },
@@ -141,7 +143,8 @@ export const bearingLifeWorking = defineWorking({
       basis: BEARING_LIFE_BASIS,
       ...cautioned(cautions),
       steps: [
-        `(${n(input.dynamicNewtons)} / ${n(input.loadNewtons)})^${n(input.exponent ?? 3)} = ${n(found.millionRevolutions, 5)} million turns`,
+        `(${n(input.dynamicNewtons)} / ${n(input.loadNewtons)})^${n(input.exponent ?? 3)} = ` +
+          `${n(found.millionRevolutions, 5)} million turns`,
         `at ${n(input.rpm)} rpm: ${n(found.hours, 5)} h, which nine of ten outlive`,
       ],
     }
@@ -180,7 +183,8 @@ export const energyCost = defineWorking({
       steps: [
         ...items.map(
           ({ watts, hoursPerDay }) =>
-            `${n(watts)} W × ${n(hoursPerDay)} h × ${n(daysPerYear)} days = ${n((watts * hoursPerDay * daysPerYear) / 1000, 5)} kWh`,
+            `${n(watts)} W × ${n(hoursPerDay)} h × ${n(daysPerYear)} days = ` +
+            `${n((watts * hoursPerDay * daysPerYear) / 1000, 5)} kWh`,
         ),
         `${n(found.kwhPerYear, 5)} kWh × ${n(pricePerKwh)} = ${n(found.costPerYear, 5)} a year`,
         ...(hours > 24 ? ['the items together run more than a day: they are taken as different machines'] : []),

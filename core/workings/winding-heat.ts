@@ -47,8 +47,10 @@ export const windingTemperatureWorking = defineWorking({
       ...(limitKelvin === undefined ? {} : { limitKelvin, verdict }),
       basis: RISE_LIMITS.basis,
       steps: [
-        `T = ${n(hotOhms)} / ${n(coldOhms)} × (${n(copperConstant)} + ${n(coldCelsius)}) − ${n(copperConstant)} = ${n(hotCelsius, 4)} °C`,
-        `rise over ${n(ambientCelsius)} °C: ${n(riseKelvin, 4)} K${limitKelvin === undefined ? '' : `, limit ${limitKelvin} K in class ${thermalClass}`}`,
+        `T = ${n(hotOhms)} / ${n(coldOhms)} × (${n(copperConstant)} + ${n(coldCelsius)}) − ${n(copperConstant)} ` +
+          `= ${n(hotCelsius, 4)} °C`,
+        `rise over ${n(ambientCelsius)} °C: ${n(riseKelvin, 4)} ` +
+          `K${limitKelvin === undefined ? '' : `, limit ${limitKelvin} K in class ${thermalClass}`}`,
       ],
     }
   },
@@ -109,7 +111,8 @@ export const windingCooling = defineWorking({
       basis: COOLING,
       steps: [
         ...points.map(({ seconds, celsius }) => `${n(seconds)} s: ${n(celsius, 4)} °C`),
-        `ln(T − ${n(ambientCelsius)}) against time, straight line: time constant ${n(timeConstantSeconds, 4)} s, ${n(celsiusAtStop, 4)} °C at the stop`,
+        `ln(T − ${n(ambientCelsius)}) against time, straight line: time constant ${n(timeConstantSeconds, 4)} s, ` +
+          `${n(celsiusAtStop, 4)} °C at the stop`,
         ...(secondsToTarget === undefined
           ? []
           : [`down to ${n(targetCelsius as number)} °C after ${n(secondsToTarget, 4)} s`]),
@@ -169,12 +172,14 @@ export const absorptionWorking = defineWorking({
         ...(found.absorptionRatio === undefined
           ? []
           : [
-              `absorption ratio = ${n(input.megohms60s)} / ${n(input.megohms30s as number)} = ${n(found.absorptionRatio)}`,
+              `absorption ratio = ${n(input.megohms60s)} / ${n(input.megohms30s as number)} = ` +
+                `${n(found.absorptionRatio)}`,
             ]),
         ...(found.polarizationIndex === undefined
           ? []
           : [
-              `polarization index = ${n(input.megohms600s as number)} / ${n(input.megohms60s)} = ${n(found.polarizationIndex)}, wanted ${n(found.indexMinimum)}`,
+              `polarization index = ${n(input.megohms600s as number)} / ${n(input.megohms60s)} = ` +
+                `${n(found.polarizationIndex)}, wanted ${n(found.indexMinimum)}`,
             ]),
         found.because,
       ],

@@ -14,11 +14,16 @@ const NODE_BUNDLE = {
   tsconfigRaw: { compilerOptions: { experimentalDecorators: true, useDefineForClassFields: true } },
   logLevel: 'error',
   banner: {
-    js: "import { createRequire as __createRequire } from 'node:module'; const require = __createRequire(import.meta.url);",
+    js:
+      "import { createRequire as __createRequire } from 'node:module'; const require = " +
+      '__createRequire(import.meta.url);',
   },
 }
 
-/** The server's worker thread as one file beside the built server; what lies in the server's own node_modules stays there. */
+/**
+ * The server's worker thread as one file beside the built server; what lies in the server's own node_modules stays
+ * there.
+ */
 export async function bundleWorker(outfile) {
   const { build } = await import('esbuild')
   await build({

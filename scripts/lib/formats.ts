@@ -226,7 +226,9 @@ export function visitSchema(): Schema {
     $schema: 'https://json-schema.org/draft/2020-12/schema',
     title: 'Pike Lamp visit',
     description:
-      'One whole visit: its journal and its pictures. Ids are those of the vocabulary; values are in canonical units. An id is a UUIDv7 in lower case. Lines are ordered by lamport, their logical time; those of a version 1 file stand in their order. settles names the rivals that a line decides against.',
+      'One whole visit: its journal and its pictures. Ids are those of the vocabulary; values are in canonical ' +
+      'units. An id is a UUIDv7 in lower case. Lines are ordered by lamport, their logical time; those of a ' +
+      'version 1 file stand in their order. settles names the rivals that a line decides against.',
     ...object(
       {
         format: { const: 'pike-lamp-visit' },

@@ -1,4 +1,7 @@
-/** The folders of core from top to bottom. Folders of one line may import each other without circles; each imports from the lines below. */
+/**
+ * The folders of core from top to bottom. Folders of one line may import each other without circles; each imports from
+ * the lines below.
+ */
 export const CORE_LAYERS = [
   ['virtual'],
   ['workings'],
@@ -17,7 +20,8 @@ export const CORE_LAYERS = [
 ]
 
 /**
- * A pattern of the imports that a folder of core may not make: folders above it, other top-level folders, frameworks, Node.
+ * A pattern of the imports that a folder of core may not make: folders above it, other top-level folders, frameworks,
+ * Node.
  *
  * @param {string} folder
  */
@@ -28,7 +32,11 @@ export function forbiddenFor(folder) {
   // The virtual pump is the engine's independent witness: it may not know what the engine believes.
   const beliefs =
     folder === 'virtual'
-      ? '^(\\.\\./|#core/)(diagnosis/|decision/|planning/|visit/|knowledge/(seen|measured|fault-|kinds|actions|model-types))|'
+      ? '^(\\.\\./|#core/)(diagnosis/|decision/|planning/|visit/|' +
+        'knowledge/(seen|measured|fault-|kinds|actions|model-types))|'
       : ''
-  return `${beliefs}${upward}(^|/)(app|server|scripts|demo)/|^(vue|nuxt|pinia|h3|drizzle-orm|pg|node:|fs$|path$|@electric-sql|~|#app|#imports)`
+  const outside =
+    '(^|/)(app|server|scripts|demo)/|' +
+    '^(vue|nuxt|pinia|h3|drizzle-orm|pg|node:|fs$|path$|@electric-sql|~|#app|#imports)'
+  return `${beliefs}${upward}${outside}`
 }

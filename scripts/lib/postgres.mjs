@@ -15,7 +15,10 @@ export function postgresBin() {
   return version && join(HOME, version, 'bin')
 }
 
-/** Starts a private cluster on loopback in a folder of its own, with a password where one is asked for. PostgreSQL refuses to run as root, so root lends it the postgres user. */
+/**
+ * Starts a private cluster on loopback in a folder of its own, with a password where one is asked for. PostgreSQL
+ * refuses to run as root, so root lends it the postgres user.
+ */
 export async function startPostgres({ password } = {}) {
   const bin = postgresBin()
   if (!bin) throw new Error('PostgreSQL is not installed; npm test installs it from Debian’s packages.')

@@ -96,7 +96,8 @@ export function needFreePort(host, port) {
     probe.once('error', (error) =>
       fail(
         error.code === 'EADDRINUSE'
-          ? `Port ${port} is taken on ${host}. Stop what listens there, or choose another with PORT=${Number(port) + 1}.`
+          ? `Port ${port} is taken on ${host}. Stop what listens there, or choose another with ` +
+              `PORT=${Number(port) + 1}.`
           : `Cannot listen on ${host}:${port}: ${error.message}`,
       ),
     )
@@ -104,7 +105,10 @@ export function needFreePort(host, port) {
   })
 }
 
-/** Starts the built server and resolves when its shop is open; the child is the caller's to end. A long journal may take `patience` milliseconds. */
+/**
+ * Starts the built server and resolves when its shop is open; the child is the caller's to end. A long journal may take
+ * `patience` milliseconds.
+ */
 export async function startServer({
   host = '127.0.0.1',
   port = '4173',

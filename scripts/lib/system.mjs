@@ -18,7 +18,10 @@ export const CHROMIUM_LAUNCH = {
   ],
 }
 
-/** Installs from Debian's packages what the tests need and the machine lacks: a browser, a PostgreSQL server, a PDF reader. */
+/**
+ * Installs from Debian's packages what the tests need and the machine lacks: a browser, a PostgreSQL server, a PDF
+ * reader.
+ */
 export async function installSystemPackages() {
   const missing = [
     ...(existsSync(CHROMIUM) ? [] : ['chromium']),
@@ -38,6 +41,7 @@ export async function installSystemPackages() {
   const installed = apt('install', '-y', '--no-install-recommends', ...missing)
   if (installed.status !== 0)
     fail(
-      `${missing.join(', ')} could not be installed from Debian’s packages: ${installed.stderr?.slice(-400) ?? installed.error}`,
+      `${missing.join(', ')} could not be installed from Debian’s packages: ` +
+        `${installed.stderr?.slice(-400) ?? installed.error}`,
     )
 }

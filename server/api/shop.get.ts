@@ -8,7 +8,8 @@ import { countedAfter } from '../utils/views'
 const MOST_SHOWN = 50
 
 /**
- * The shop: what it is called, what it charges, how far its own visits have moved the estimates, kind by kind, and its own times the printed
+ * The shop: what it is called, what it charges, how far its own visits have moved the estimates, kind by kind, and its
+ * own times the printed
  * minutes; and how its journal was found at the start.
  */
 export default api(async () => {

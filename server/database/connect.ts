@@ -27,7 +27,8 @@ export interface ConnectOptions {
 }
 
 /**
- * The one place that chooses the driver: embedded by default, a PostgreSQL server with a URL. Migrations are applied on opening.
+ * The one place that chooses the driver: embedded by default, a PostgreSQL server with a URL. Migrations are applied on
+ * opening.
  *
  * @throws DatabaseTrouble with one sentence that says what to do
  */
@@ -51,7 +52,8 @@ async function connectServer(url: string, migrationsFolder: string): Promise<Con
       'ADDRESS',
     )
   const pool = new pg.Pool({ connectionString: url, max: 8, connectionTimeoutMillis: LONGEST_GREETING })
-  // A connection that breaks while nobody uses it is no reason to stop: the next request gets a new one, or its own error.
+  // A connection that breaks while nobody uses it is no reason to stop: the next request gets a new one, or its own
+  // error.
   pool.on('error', (error) =>
     console.error(`A connection to the database server ended: ${troubleOf(error, url)?.message ?? error.name}`),
   )
@@ -85,7 +87,8 @@ async function connectEmbedded({ dataDir, migrationsDir, templateDir }: ConnectO
     throw (
       troubleOf(error) ??
       new DatabaseTrouble(
-        `The database in ${folder} is damaged and cannot be opened. Move that folder aside and start again: it is built anew from journal.jsonl, which holds every line.`,
+        `The database in ${folder} is damaged and cannot be opened. Move that folder aside and start again: it ` +
+          'is built anew from journal.jsonl, which holds every line.',
         503,
         'DAMAGED',
       )

@@ -1,4 +1,7 @@
-/** What can go wrong with a database, by the standard's own codes. Source: PostgreSQL documentation, appendix A, Error Codes. */
+/**
+ * What can go wrong with a database, by the standard's own codes. Source: PostgreSQL documentation, appendix A, Error
+ * Codes.
+ */
 const TROUBLES: readonly { codes: RegExp; sentence: (where: string) => string; status: number }[] = [
   {
     codes: /^(ECONNREFUSED|ENOTFOUND|EAI_AGAIN|ETIMEDOUT|ECONNRESET|EPIPE|EHOSTUNREACH|ENETUNREACH|08\w{3}|57P0\d)$/,
@@ -36,7 +39,8 @@ const TROUBLES: readonly { codes: RegExp; sentence: (where: string) => string; s
   {
     codes: /^(EROFS|EACCES|EPERM|EIO)$/,
     sentence: () =>
-      'The data folder cannot be written: nothing of this was kept. Make it writable, or put the data on a disk that works.',
+      'The data folder cannot be written: nothing of this was kept. Make it writable, or put the data on a disk ' +
+      'that works.',
     status: 507,
   },
 ]
@@ -88,12 +92,18 @@ export function refusesData(error: unknown): boolean {
   return /^2[23]\w{3}$/.test(codeOf(error) ?? '')
 }
 
-/** Why the shop did not open, in one sentence; an error of the database is told by its code alone, since its words carry customers' own. */
+/**
+ * Why the shop did not open, in one sentence; an error of the database is told by its code alone, since its words carry
+ * customers' own.
+ */
 export function startSentence(error: unknown): string {
   const trouble = error instanceof DatabaseTrouble ? error : troubleOf(error)
   if (trouble) return trouble.message
   const code = codeOf(error)
   if (code !== undefined)
-    return `The database does not do what the start needs (${code}). Move the folder "database" aside and start again: it is built anew from journal.jsonl.`
+    return (
+      `The database does not do what the start needs (${code}). Move the folder "database" aside and start again: ` +
+      'it is built anew from journal.jsonl.'
+    )
   return error instanceof Error ? error.message : 'The shop did not open.'
 }

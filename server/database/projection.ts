@@ -129,7 +129,10 @@ export function isListed({ kind }: Pick<Entry, 'kind'>): boolean {
   return LISTED_KINDS.includes(kind)
 }
 
-/** The lines that lists are made of. Where every line has its logical time, the others, readings above all, are not even read. */
+/**
+ * The lines that lists are made of. Where every line has its logical time, the others, readings above all, are not even
+ * read.
+ */
 const LISTED_KINDS: readonly EntryKind[] = [
   'visit-opened',
   'call',
@@ -236,7 +239,8 @@ type SaidTable = typeof customers | typeof machines
 
 /** The stronger word counts; a visit may always correct its own. */
 function speaksOver(table: SaidTable): SQL {
-  return sql`${table.saidVisit} = excluded.said_visit or (${table.saidBy}, ${table.saidFor}, ${table.saidArrival}) <= (excluded.said_by, excluded.said_for, excluded.said_arrival)`
+  return sql`${table.saidVisit} = excluded.said_visit or (${table.saidBy}, ${table.saidFor}, ${table.saidArrival}) <=
+    (excluded.said_by, excluded.said_for, excluded.said_arrival)`
 }
 
 /** The new row's own values for these columns, as an upsert writes them. */

@@ -25,7 +25,10 @@ import { isListed, projectCustomers, projectVisits } from './projection'
 import { byVisit, isAnyOf } from './rows'
 import { customers, entries, files, machines, meta, visits } from './schema'
 
-/** Any number the same for all servers of one shop: appends to one database go one after the other, whichever server takes them. */
+/**
+ * Any number the same for all servers of one shop: appends to one database go one after the other, whichever server
+ * takes them.
+ */
 const APPEND_LOCK = 0x70696b65
 const ROWS_AT_ONCE = 2_000
 
@@ -114,7 +117,10 @@ export class Repository {
       .limit(most)
   }
 
-  /** Visits whose steps teach the shop's own times and that changed after an arrival, oldest first; among the changed also those that teach nothing any more. */
+  /**
+   * Visits whose steps teach the shop's own times and that changed after an arrival, oldest first; among the changed
+   * also those that teach nothing any more.
+   */
   async pacedVisits(after: number): Promise<PacedVisit[]> {
     return this.db
       .select({ id: visits.id, scheduledAt: visits.scheduledAt, lastArrival: visits.lastArrival, paced: visits.paced })
@@ -162,7 +168,8 @@ export class Repository {
       const json = `[${entriesJson.slice(start, start + ROWS_AT_ONCE).join(',')}]`
       const done = (await this.db.execute(sql`
         insert into ${entries} (id, visit_id, kind, entry)
-        select (e->>'id')::uuid, (e->>'visitId')::uuid, e->>'kind', e from json_array_elements(${json}::json) with ordinality as given(e, place) order by place
+        select (e->>'id')::uuid, (e->>'visitId')::uuid, e->>'kind', e
+        from json_array_elements(${json}::json) with ordinality as given(e, place) order by place
         on conflict do nothing`)) as unknown as { affectedRows?: number; rowCount?: number }
       fresh += done.affectedRows ?? done.rowCount ?? 0
       // A long list lets others have their turn between two parts of it.

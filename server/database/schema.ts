@@ -25,7 +25,10 @@ export const entries = pgTable(
     arrival: bigserial({ mode: 'number' }).notNull(),
     visitId: uuid('visit_id'),
     kind: text().notNull(),
-    /** The entry as it was accepted, to the letter (`json` keeps the text, `jsonb` would not), so that what comes out is what went in. */
+    /**
+     * The entry as it was accepted, to the letter (`json` keeps the text, `jsonb` would not), so that what comes out is
+     * what went in.
+     */
     entry: json().$type<Entry>().notNull(),
   },
   (table) => [
@@ -35,7 +38,8 @@ export const entries = pgTable(
 )
 
 /**
- * Who said what a list knows, strongest last: a visit file that was taken in, a visit of the shop, the shop outright. Within
+ * Who said what a list knows, strongest last: a visit file that was taken in, a visit of the shop, the shop outright.
+ * Within
  * these the visit that is planned later speaks, then the line that arrived later.
  */
 export const SAID_BY = { file: 0, visit: 1, shop: 2 } as const
@@ -47,7 +51,9 @@ const said = () => ({
   saidVisit: uuid('said_visit'),
 })
 
-/** What the journal says of customers, machines and visits, kept for lists. Can be rebuilt from `entries` at any time. */
+/**
+ * What the journal says of customers, machines and visits, kept for lists. Can be rebuilt from `entries` at any time.
+ */
 export const customers = pgTable('customers', {
   id: uuid().primaryKey(),
   name: text().notNull(),

@@ -6,7 +6,10 @@ import { guard, pagePolicy } from '../utils/guard'
 
 const LOOPBACK = /^(127(\.\d+){3}|localhost|::1|\[::1\])$/
 
-/** Opens the shop's data as the server starts, and closes it as the server stops. A failure is one clear sentence, not a stack. */
+/**
+ * Opens the shop's data as the server starts, and closes it as the server stops. A failure is one clear sentence, not a
+ * stack.
+ */
 export default defineNitroPlugin((nitro) => {
   if ((import.meta as { prerender?: boolean }).prerender) return
   listenWhereTold()
@@ -24,13 +27,17 @@ export default defineNitroPlugin((nitro) => {
   process.once('SIGINT', stop)
 })
 
-/** On loopback unless told otherwise; beyond it only with the names it answers to, since there is no login to keep strangers out. */
+/**
+ * On loopback unless told otherwise; beyond it only with the names it answers to, since there is no login to keep
+ * strangers out.
+ */
 function listenWhereTold(): void {
   const host = process.env.NITRO_HOST || process.env.HOST || '127.0.0.1'
   process.env.NITRO_HOST = host
   if (!LOOPBACK.test(host) && !process.env.PIKE_LAMP_HOST?.trim()) {
     fail(
-      `HOST is ${host}: others could reach this server. Say the names it may answer to with PIKE_LAMP_HOST=NAME, or leave HOST out to stay on this machine.`,
+      `HOST is ${host}: others could reach this server. Say the names it may answer to with PIKE_LAMP_HOST=NAME, ` +
+        'or leave HOST out to stay on this machine.',
     )
   }
 }

@@ -13,7 +13,8 @@ interface Holder {
 /**
  * Takes the lock on a data folder for this process.
  *
- * The embedded engine has no lock of its own and two of them on one folder corrupt it without a word. The lock file names a process and its
+ * The embedded engine has no lock of its own and two of them on one folder corrupt it without a word. The lock file
+ * names a process and its
  * start, so that one left behind by a killed server is known as stale at once and taken over.
  *
  * @returns a function that gives the lock back
@@ -28,7 +29,8 @@ export async function lockDataFolder(dataDir: string): Promise<() => void> {
     const holder = await readHolder(file)
     if (holder && isAlive(holder))
       throw new DataFolderBusy(
-        `The data folder ${dataDir} is in use by another Pike Lamp server (process ${holder.pid}). Stop that one first, or choose another folder with PIKE_LAMP_DATA.`,
+        `The data folder ${dataDir} is in use by another Pike Lamp server (process ${holder.pid}). Stop that one ` +
+          'first, or choose another folder with PIKE_LAMP_DATA.',
       )
     await setAside(file, holder)
   }
@@ -61,7 +63,10 @@ async function readHolder(file: string): Promise<Holder | undefined> {
   }
 }
 
-/** A stale lock is renamed to a name of our own and looked at again, so that of two who find it stale only one removes it. */
+/**
+ * A stale lock is renamed to a name of our own and looked at again, so that of two who find it stale only one removes
+ * it.
+ */
 async function setAside(file: string, stale: Holder | undefined): Promise<void> {
   const aside = `${file}.${process.pid}.stale`
   try {

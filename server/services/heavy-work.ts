@@ -34,14 +34,18 @@ export interface HeavyWork {
 }
 
 export interface HeavyWorkOptions {
-  /** How many tasks a thread has in hand: with two it goes on while the thread that gives them out is itself busy. A task that is ended takes the other with it. */
+  /**
+   * How many tasks a thread has in hand: with two it goes on while the thread that gives them out is itself busy. A
+   * task that is ended takes the other with it.
+   */
   tasksInHand?: number
 }
 
 /**
  * Worker threads for heavy work.
  *
- * @param filename the bundled worker; where the server runs from its sources there is none, and the work is done in this thread
+ * @param filename the bundled worker; where the server runs from its sources there is none, and the work is done in
+ *   this thread
  */
 export function heavyWork(filename: string | undefined, options: HeavyWorkOptions = {}): HeavyWork {
   const pool = filename && existsSync(filename) ? poolOf(filename, options) : undefined

@@ -10,7 +10,10 @@ const CHUNK_BYTES = 512 * 1024
 /** Enough lines, each with a UUID of its own, that no other journal ends in the same bytes. */
 const SEALED_BYTES = 4096
 
-/** A place in the file up to which it is known: how long, how many lines, its last bytes sealed, and when it was last written. */
+/**
+ * A place in the file up to which it is known: how long, how many lines, its last bytes sealed, and when it was last
+ * written.
+ */
 export interface JournalMark {
   bytes: number
   lines: number
@@ -25,7 +28,8 @@ export interface JournalChunk {
 }
 
 /**
- * The journal file: one entry a line, flushed to the disk before anything is acknowledged. The embedded database never syncs; this does.
+ * The journal file: one entry a line, flushed to the disk before anything is acknowledged. The embedded database never
+ * syncs; this does.
  * It is also the simplest backup and an open format. Lines are only ever added at its end.
  */
 export class JournalFile {
@@ -37,7 +41,10 @@ export class JournalFile {
     private size: number,
   ) {}
 
-  /** Opens the file. A last line that a crash tore was never acknowledged and is cut off; one that lacks only its line end gets it. */
+  /**
+   * Opens the file. A last line that a crash tore was never acknowledged and is cut off; one that lacks only its line
+   * end gets it.
+   */
   static async open(dataDir: string): Promise<JournalFile> {
     const path = join(dataDir, JOURNAL_NAME)
     const handle = await open(path, 'a+')

@@ -24,8 +24,10 @@ export interface ComingPictures {
 export const CHECKPOINT = 'journal-checkpoint'
 
 /**
- * The only writer. Every append is checked against what is there, put into the database's transaction, written to the journal file and
- * flushed, and only then made valid and acknowledged; one append at a time. What the database refuses never reaches the file, and what
+ * The only writer. Every append is checked against what is there, put into the database's transaction, written to the
+ * journal file and
+ * flushed, and only then made valid and acknowledged; one append at a time. What the database refuses never reaches the
+ * file, and what
  * it refuses at the very end is cut back from it before the answer.
  */
 export class Journal {
@@ -38,7 +40,10 @@ export class Journal {
     private readonly hasPicture: (hash: string) => Promise<boolean> = async () => false,
   ) {}
 
-  /** How many lines have arrived, as far as this server knows: those that were refused on their way may be counted among them. */
+  /**
+   * How many lines have arrived, as far as this server knows: those that were refused on their way may be counted among
+   * them.
+   */
   get count(): number {
     return this.counted
   }
@@ -153,7 +158,8 @@ function sorted(entries: readonly Entry[], stored: ReadonlyMap<string, Entry>): 
 }
 
 /**
- * Do two entries of one id say the same? Version and provenance are how they came here; the logical time counts where both have one.
+ * Do two entries of one id say the same? Version and provenance are how they came here; the logical time counts where
+ * both have one.
  */
 export function sameEntry(a: Entry, b: Entry): boolean {
   const said = (entry: Entry, withTime: boolean) => {

@@ -8,7 +8,8 @@ const MOST_STEPS = 20_000
 type Source = Pick<Repository, 'newestArrival' | 'pacedVisits'>
 
 /**
- * The shop's own times, kept in memory and brought up to date by what has arrived since: other servers of the same shop write too, so
+ * The shop's own times, kept in memory and brought up to date by what has arrived since: other servers of the same shop
+ * write too, so
  * the journal's newest arrival is asked each time, and only visits that changed are read.
  */
 export class PaceBook {

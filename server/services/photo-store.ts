@@ -16,7 +16,10 @@ export interface StoredPhoto {
 
 export const hashOf = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex')
 
-/** Pictures, content-addressed: the SHA-256 of the bytes is the name, so one picture is kept once and can never be another. */
+/**
+ * Pictures, content-addressed: the SHA-256 of the bytes is the name, so one picture is kept once and can never be
+ * another.
+ */
 export class PhotoStore {
   constructor(
     private readonly folder: string,
@@ -50,7 +53,9 @@ export class PhotoStore {
     return join(this.folder, hash.slice(0, 2), hash)
   }
 
-  /** Pictures that come with a visit file: kept only if its entries are, and those that are new dropped again if not. */
+  /**
+   * Pictures that come with a visit file: kept only if its entries are, and those that are new dropped again if not.
+   */
   coming(pictures: readonly { hash: string; type: string; bytes: Buffer }[]): ComingPictures {
     const fresh: string[] = []
     return {

@@ -18,7 +18,8 @@ export interface Picture {
 }
 
 /**
- * A picture as it may be kept: decoded whole, so that a torn one is found out now and not on the sheet, and made smaller where it is larger
+ * A picture as it may be kept: decoded whole, so that a torn one is found out now and not on the sheet, and made
+ * smaller where it is larger
  * than anybody looks at.
  *
  * @throws InputError for what is not a JPEG, PNG or WebP, is broken, or is far too large
@@ -47,7 +48,10 @@ export async function intact(bytes: Buffer, field: string): Promise<PhotoType> {
   return type
 }
 
-/** A picture as paper takes it: upright, small, a JPEG; undefined where it is broken, which costs the sheet that one picture. */
+/**
+ * A picture as paper takes it: upright, small, a JPEG; undefined where it is broken, which costs the sheet that one
+ * picture.
+ */
 export async function forPaper(bytes: Buffer): Promise<Buffer | undefined> {
   const paper = sharp(bytes, { limitInputPixels: MOST_POINTS, failOn: 'none' })
     .rotate()

@@ -40,8 +40,10 @@ export interface Sides {
 /**
  * Compares the journal file with the database and fills the shorter one from the other.
  *
- * Where the database remembers how far it had taken the file in, and the file is still the one it remembers, only what came since is
- * read. Otherwise the whole file is read: the database gets what it lacks, the file what it lacks, and a line that is no entry, fits
+ * Where the database remembers how far it had taken the file in, and the file is still the one it remembers, only what
+ * came since is
+ * read. Otherwise the whole file is read: the database gets what it lacks, the file what it lacks, and a line that is
+ * no entry, fits
  * nothing, or says something else than the database under the same id, is set aside with its number and reason.
  */
 export async function reconcile(sides: Sides, tell: Tell = () => undefined): Promise<Reconciled> {

@@ -4,7 +4,10 @@ import type { SetAside } from './journal-lines'
 
 export const REJECTED_NAME = 'journal.rejected.jsonl'
 
-/** The lines of the journal file that could not be taken in, each with its number and why. The journal file itself keeps them too. */
+/**
+ * The lines of the journal file that could not be taken in, each with its number and why. The journal file itself keeps
+ * them too.
+ */
 export class RejectedFile {
   private constructor(
     private readonly path: string,

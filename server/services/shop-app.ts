@@ -81,7 +81,8 @@ export async function openShopApp({
     ends.push(() => work.close())
     if (report) for (const sentence of sentencesOf(report)) say(sentence)
     const journal = new Journal(repository, file, (hash) => photos.has(hash))
-    // Counting a million rows takes as long as the rest of a warm start; the number of the newest line is known at once.
+    // Counting a million rows takes as long as the rest of a warm start; the number of the newest line is known at
+    // once.
     journal.countFrom(await repository.newestArrival())
     return {
       repository,
@@ -118,7 +119,10 @@ async function takeIn(
   tell: ShopAppOptions['tell'],
 ): Promise<JournalReport> {
   const rejected = await RejectedFile.open(folder)
-  /** Threads only where there is something to read, and of its own: this thread is busy with the database most of the time. */
+  /**
+   * Threads only where there is something to read, and of its own: this thread is busy with the database most of the
+   * time.
+   */
   let readers: HeavyWork | undefined
   try {
     const reconciled = await reconcile(
@@ -146,12 +150,14 @@ function sentencesOf({ setAside, filled, takenIn, whole }: JournalReport): strin
       : []),
     ...(filled > 0
       ? [
-          `${lines(filled)} that the database had and the journal file lacked ${filled === 1 ? 'was' : 'were'} written at its end.`,
+          `${lines(filled)} that the database had and the journal file lacked ${filled === 1 ? 'was' : 'were'} ` +
+            'written at its end.',
         ]
       : []),
     ...(setAside.length > 0
       ? [
-          `${lines(setAside.length)} of the journal file ${setAside.length === 1 ? 'is' : 'are'} set aside in ${REJECTED_NAME}${whole ? '' : ' since it was read from its beginning'}:`,
+          `${lines(setAside.length)} of the journal file ${setAside.length === 1 ? 'is' : 'are'} set aside in ` +
+            `${REJECTED_NAME}${whole ? '' : ' since it was read from its beginning'}:`,
         ]
       : []),
     ...setAside.slice(0, MOST_LINES_SAID).map(({ line, reason }) => `  line ${line}: ${reason}`),
@@ -165,7 +171,8 @@ async function writable(folder: string): Promise<void> {
     await access(folder, constants.W_OK)
   } catch {
     throw new Error(
-      `The data folder ${folder} cannot be written. Give it to the user that runs Pike Lamp, or choose another with PIKE_LAMP_DATA.`,
+      `The data folder ${folder} cannot be written. Give it to the user that runs Pike Lamp, or choose another ` +
+        'with PIKE_LAMP_DATA.',
     )
   }
 }

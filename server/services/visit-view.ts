@@ -8,7 +8,8 @@ import { UNNAMED_SHOP, type Shop } from '../../core/visit/sheet'
 import { liveEntries } from '../../core/visit/supersession'
 
 /**
- * The journal of a visit, its machine's earlier readings, the shop, what the shop's other closed visits make of each fault's rate, and its
+ * The journal of a visit, its machine's earlier readings, the shop, what the shop's other closed visits make of each
+ * fault's rate, and its
  * own times of each step's: what a screen needs to show everything.
  */
 export interface VisitView {

@@ -15,10 +15,17 @@ function ownNames(): Set<string> {
 
 const hostName = (host: string) => host.toLowerCase().replace(/:\d+$/, '')
 
-/** What a page may load and run: its own scripts by address, and the few lines that stand in the page itself by their hash. */
+/**
+ * What a page may load and run: its own scripts by address, and the few lines that stand in the page itself by their
+ * hash.
+ */
 function contentPolicy(scriptHashes: readonly string[] = []): string {
   const scripts = ["'self'", ...scriptHashes.map((hash) => `'sha256-${hash}'`)].join(' ')
-  return `default-src 'self'; script-src ${scripts}; style-src 'self' 'unsafe-inline'; img-src 'self' blob: data:; worker-src 'self' blob:; connect-src 'self'; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'`
+  return (
+    `default-src 'self'; script-src ${scripts}; style-src 'self' 'unsafe-inline'; img-src 'self' blob: data:; ` +
+    `worker-src 'self' blob:; connect-src 'self'; object-src 'none'; base-uri 'self'; form-action 'self'; ` +
+    `frame-ancestors 'none'`
+  )
 }
 
 const INLINE_SCRIPT = /<script(?![^>]*\b(?:src|type="application\/json"))[^>]*>([\s\S]*?)<\/script>/g
@@ -35,7 +42,8 @@ export function pagePolicy(html: string): string {
 }
 
 /**
- * Answers only to its own host names (a rebinding name is refused), refuses writes from another origin, and says what a browser may do with a
+ * Answers only to its own host names (a rebinding name is refused), refuses writes from another origin, and says what a
+ * browser may do with a
  * page. It stands before everything else, static files too.
  */
 export const guard = defineEventHandler((event) => {

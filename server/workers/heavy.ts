@@ -7,7 +7,10 @@ stepBack()
 /** The entry of a worker thread. */
 export default runTask
 
-/** Heavy work takes what is left of the machine, so that whoever answers requests is never kept waiting for it. Linux knows priorities by thread. */
+/**
+ * Heavy work takes what is left of the machine, so that whoever answers requests is never kept waiting for it. Linux
+ * knows priorities by thread.
+ */
 function stepBack(): void {
   try {
     setPriority(Number(readlinkSync('/proc/thread-self').split('/').at(-1)), constants.priority.PRIORITY_LOW)

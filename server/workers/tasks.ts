@@ -15,7 +15,8 @@ import { sheetPdf } from '../services/sheet-pdf'
 import { stateOf, type VisitView } from '../services/visit-view'
 
 /**
- * What takes long enough to keep others waiting. Each runs in a worker thread, with plain data in and out: no database, no clock.
+ * What takes long enough to keep others waiting. Each runs in a worker thread, with plain data in and out: no database,
+ * no clock.
  */
 export const TASKS = {
   readLines: ({ bytes }: { bytes: Uint8Array }) => readLines(bytes),

@@ -86,7 +86,8 @@ test('the lamp moves without anything else moving', async ({ page, shop }) => {
   await say(page, 'run cap 27')
   await expect(page.getByTestId('lamp-title')).toHaveText('Replace the run capacitor')
   expect(await place()).toEqual(before)
-  // Every shift counts, asked for or not: what the browser forgives depends on how slow the machine is. On a phone all is one column, and what stands under the lamp moves with its length.
+  // Every shift counts, asked for or not: what the browser forgives depends on how slow the machine is. On a phone all
+  // is one column, and what stands under the lamp moves with its length.
   if (page.viewportSize()?.width === 1280)
     expect(
       (await page.evaluate(() => (window as unknown as { shifts: number[] }).shifts)).reduce(

@@ -144,7 +144,8 @@ test('lines set aside are told on the Shop page; a file that knows the customer 
   writeFileSync(file, `${JSON.stringify(visit.opened)}\n`)
   appendFileSync(
     file,
-    `${JSON.stringify({ ...visit.write('note', { text: 'x', seenAndLeft: false }), at: '2026-02-30T10:00:00Z' })}\nnot json\n`,
+    JSON.stringify({ ...visit.write('note', { text: 'x', seenAndLeft: false }), at: '2026-02-30T10:00:00Z' }) +
+      '\nnot json\n',
   )
   const elsewhere = await serve(own.path)
   await page.goto(`${elsewhere.url}/shop`)

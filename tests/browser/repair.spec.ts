@@ -153,26 +153,27 @@ async function repairing(page: Page, shop: Shop, machine: string, option: string
   return visit
 }
 
-test('the left-handed lock screw is said in words and by its arrow; a damage found is on the list; what is left in the tray is asked for at the hand-over', async ({
-  page,
-  shop,
-}) => {
-  await fixClock(page)
-  const visit = await repairing(page, shop, 'garden pool pump', 'replace-shaft-seal')
-  await until(page, 'Lock screw out')
-  await expect(page.getByTestId('thread-turn')).toContainText('clockwise')
-  await expect(page.getByTestId('thread-turn')).toContainText('left-handed')
-  await page.getByTestId('step-damaged').click()
-  await page.getByRole('button', { name: /Tools, parts/ }).click()
-  await expect(page.getByTestId('repair-ahead')).toContainText('found damaged')
-  await page.goto(`${shop.url}/visits/${visit}/hand-over`)
-  await expect(page.getByTestId('left-over')).toContainText('Cover bolts out')
-  await page.getByTestId('hand-over').click()
-  await expect(page.getByRole('alert').first()).toContainText('why it stays out')
-  await page.getByTestId('left-over').locator('input').fill('parts on order')
-  await page.getByTestId('hand-over').click()
-  await expect(page.getByTestId('sheet')).toContainText('still out at the hand-over')
-})
+test(
+  'the left-handed lock screw is said in words and by its arrow; a damage found is on the list; what is left in ' +
+    'the tray is asked for at the hand-over',
+  async ({ page, shop }) => {
+    await fixClock(page)
+    const visit = await repairing(page, shop, 'garden pool pump', 'replace-shaft-seal')
+    await until(page, 'Lock screw out')
+    await expect(page.getByTestId('thread-turn')).toContainText('clockwise')
+    await expect(page.getByTestId('thread-turn')).toContainText('left-handed')
+    await page.getByTestId('step-damaged').click()
+    await page.getByRole('button', { name: /Tools, parts/ }).click()
+    await expect(page.getByTestId('repair-ahead')).toContainText('found damaged')
+    await page.goto(`${shop.url}/visits/${visit}/hand-over`)
+    await expect(page.getByTestId('left-over')).toContainText('Cover bolts out')
+    await page.getByTestId('hand-over').click()
+    await expect(page.getByRole('alert').first()).toContainText('why it stays out')
+    await page.getByTestId('left-over').locator('input').fill('parts on order')
+    await page.getByTestId('hand-over').click()
+    await expect(page.getByTestId('sheet')).toContainText('still out at the hand-over')
+  },
+)
 
 test('a count that is otherwise than usual is remembered by the machine', async ({ page, shop }) => {
   await fixClock(page)
@@ -209,30 +210,31 @@ test('a count that is otherwise than usual is remembered by the machine', async 
   await expect(title(page)).not.toContainText('Cover bolts in')
 })
 
-test('a cracked plate met on the way is a finding: its work and its price join, and what was written stands in the tray and at the way back', async ({
-  page,
-  shop,
-}) => {
-  await fixClock(page)
-  const visit = await repairing(page, shop, 'garden pool pump', 'replace-shaft-seal')
-  await until(page, 'Cover bolts out')
-  await page.getByTestId('step-note').fill('the long one at the left is bent')
-  await page.getByTestId('step-done').click()
-  await expect(page.getByTestId('tray')).toContainText('the long one at the left is bent')
-  await until(page, 'Motor-to-plate bolts out')
-  await page.getByTestId('step-damaged').click()
-  await page.getByTestId('damage-choice').getByRole('button', { name: 'cracked' }).click()
-  await expect(page.getByTestId('damage-choice')).toBeHidden()
-  await page.getByRole('button', { name: /Tools, parts/ }).click()
-  await expect(page.getByTestId('repair-ahead')).toContainText('seal plate found damaged')
-  await until(page, 'New plate')
-  await until(page, 'Cover bolts in')
-  await expect(page.getByTestId('lamp')).toContainText('You wrote: the long one at the left is bent')
-  await page.goto(`${shop.url}/visits/${visit}/test`)
-  await expect(page.getByTestId('journal')).toContainText('seal plate, look')
-  await page.goto(`${shop.url}/visits/${visit}/hand-over`)
-  await expect(page.getByTestId('sheet')).toContainText('seal plate, found damaged')
-})
+test(
+  'a cracked plate met on the way is a finding: its work and its price join, and what was written stands in the ' +
+    'tray and at the way back',
+  async ({ page, shop }) => {
+    await fixClock(page)
+    const visit = await repairing(page, shop, 'garden pool pump', 'replace-shaft-seal')
+    await until(page, 'Cover bolts out')
+    await page.getByTestId('step-note').fill('the long one at the left is bent')
+    await page.getByTestId('step-done').click()
+    await expect(page.getByTestId('tray')).toContainText('the long one at the left is bent')
+    await until(page, 'Motor-to-plate bolts out')
+    await page.getByTestId('step-damaged').click()
+    await page.getByTestId('damage-choice').getByRole('button', { name: 'cracked' }).click()
+    await expect(page.getByTestId('damage-choice')).toBeHidden()
+    await page.getByRole('button', { name: /Tools, parts/ }).click()
+    await expect(page.getByTestId('repair-ahead')).toContainText('seal plate found damaged')
+    await until(page, 'New plate')
+    await until(page, 'Cover bolts in')
+    await expect(page.getByTestId('lamp')).toContainText('You wrote: the long one at the left is bent')
+    await page.goto(`${shop.url}/visits/${visit}/test`)
+    await expect(page.getByTestId('journal')).toContainText('seal plate, look')
+    await page.goto(`${shop.url}/visits/${visit}/hand-over`)
+    await expect(page.getByTestId('sheet')).toContainText('seal plate, found damaged')
+  },
+)
 
 test('the page stays at the lamp from step to step', async ({ page, shop }) => {
   await fixClock(page)
@@ -265,48 +267,50 @@ test('the nursery: water off first of all, a spare in at once, the rest on the b
   expect(problems).toEqual([])
 })
 
-test('another outlet height is measured where it is met, and its pipe, cement and cure are in the plan; it is different is remembered', async ({
-  page,
-  shop,
-}) => {
-  await fixClock(page)
-  await repairing(page, shop, 'cellar sump', 'swap-sump-pump')
-  await until(page, 'Check valve open')
-  await page.getByTestId('step-different').click()
-  await page.getByLabel('tool', { exact: true }).fill('nut driver')
-  await page.getByRole('button', { name: 'Remember it' }).click()
-  await expect(page.getByTestId('lamp')).toContainText('Tool: nut driver')
-  await until(page, 'Measure the new pump')
-  await page.getByLabel('new outlet higher by, mm (− if lower)').fill('about two')
-  await page.getByRole('button', { name: 'Measured' }).click()
-  await expect(page.getByRole('alert').first()).toContainText('a number such as 38')
-  await page.getByLabel('new outlet higher by, mm (− if lower)').fill('-38')
-  await page.getByLabel('pipe, in').fill('1.5')
-  await page.getByLabel('cold, °C').fill('4')
-  await page.getByRole('button', { name: 'Measured' }).click()
-  await expect(page.getByTestId('repair-ahead')).toContainText('the cement cures: 1.5 in at 4 °C: 60 min')
-  await until(page, 'Piece between pump and check valve')
-  await expect(page.getByTestId('lamp')).toContainText('38 mm longer')
-})
+test(
+  'another outlet height is measured where it is met, and its pipe, cement and cure are in the plan; it is ' +
+    'different is remembered',
+  async ({ page, shop }) => {
+    await fixClock(page)
+    await repairing(page, shop, 'cellar sump', 'swap-sump-pump')
+    await until(page, 'Check valve open')
+    await page.getByTestId('step-different').click()
+    await page.getByLabel('tool', { exact: true }).fill('nut driver')
+    await page.getByRole('button', { name: 'Remember it' }).click()
+    await expect(page.getByTestId('lamp')).toContainText('Tool: nut driver')
+    await until(page, 'Measure the new pump')
+    await page.getByLabel('new outlet higher by, mm (− if lower)').fill('about two')
+    await page.getByRole('button', { name: 'Measured' }).click()
+    await expect(page.getByRole('alert').first()).toContainText('a number such as 38')
+    await page.getByLabel('new outlet higher by, mm (− if lower)').fill('-38')
+    await page.getByLabel('pipe, in').fill('1.5')
+    await page.getByLabel('cold, °C').fill('4')
+    await page.getByRole('button', { name: 'Measured' }).click()
+    await expect(page.getByTestId('repair-ahead')).toContainText('the cement cures: 1.5 in at 4 °C: 60 min')
+    await until(page, 'Piece between pump and check valve')
+    await expect(page.getByTestId('lamp')).toContainText('38 mm longer')
+  },
+)
 
-test('the shop’s way is set once, and the steps, the paper and the sheet follow; its own times stand beside the estimate', async ({
-  page,
-  shop,
-}) => {
-  await fixClock(page)
-  await page.goto(`${shop.url}/shop`)
-  await page.getByTestId('school-threads').getByRole('radio', { name: 'thread compound', exact: true }).click()
-  await expect(
-    page.getByTestId('school-threads').getByRole('radio', { name: 'thread compound', exact: true }),
-  ).toHaveAttribute('aria-checked', 'true')
-  await expect(page.getByTestId('own-times')).toContainText('timed')
-  const visit = await repairing(page, shop, 'spray jet pump', 'pressure-gauge')
-  await until(page, 'Gauge on')
-  await expect(title(page)).toHaveText('Gauge on: thread compound')
-  await page.getByTestId('step-done').click()
-  await page.goto(`${shop.url}/visits/${visit}/hand-over`)
-  await expect(page.getByTestId('sheet-schools')).toContainText('Pipe threads: thread compound')
-  await page.goto(`${shop.url}/visits/${visit}/decide`)
-  // The chosen job stands open.
-  await expect(page.getByTestId('job-pressure-gauge')).toContainText('Chosen')
-})
+test(
+  'the shop’s way is set once, and the steps, the paper and the sheet follow; its own times stand beside the ' +
+    'estimate',
+  async ({ page, shop }) => {
+    await fixClock(page)
+    await page.goto(`${shop.url}/shop`)
+    await page.getByTestId('school-threads').getByRole('radio', { name: 'thread compound', exact: true }).click()
+    await expect(
+      page.getByTestId('school-threads').getByRole('radio', { name: 'thread compound', exact: true }),
+    ).toHaveAttribute('aria-checked', 'true')
+    await expect(page.getByTestId('own-times')).toContainText('timed')
+    const visit = await repairing(page, shop, 'spray jet pump', 'pressure-gauge')
+    await until(page, 'Gauge on')
+    await expect(title(page)).toHaveText('Gauge on: thread compound')
+    await page.getByTestId('step-done').click()
+    await page.goto(`${shop.url}/visits/${visit}/hand-over`)
+    await expect(page.getByTestId('sheet-schools')).toContainText('Pipe threads: thread compound')
+    await page.goto(`${shop.url}/visits/${visit}/decide`)
+    // The chosen job stands open.
+    await expect(page.getByTestId('job-pressure-gauge')).toContainText('Chosen')
+  },
+)

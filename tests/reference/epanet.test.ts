@@ -7,7 +7,10 @@ import { chance } from '#core/quantity/random'
 /** Pipe networks and operating points against EPANET's own engine: 200 seeded systems by each method. */
 const SYSTEMS = 200
 const WITHIN = 0.005
-/** With Darcy EPANET takes Swamee and Jain's explicit factor, which itself leaves Colebrook's root by up to 2 %; half of that shows in the flow. */
+/**
+ * With Darcy EPANET takes Swamee and Jain's explicit factor, which itself leaves Colebrook's root by up to 2 %; half of
+ * that shows in the flow.
+ */
 const WITHIN_SWAMEE_JAIN = 0.01
 /** EPANET's viscosity of 1.0 is 1.1e-5 ft²/s, 1.0219e-6 m²/s: that of water at 19.25 °C. */
 const CELSIUS_OF_EPANET = 19.25
@@ -48,7 +51,8 @@ function systemOf(seed: number, method: Pipe['method']): System {
 const roughness = (pipe: Pipe) =>
   pipe.method === 'darcy' ? (pipe.roughnessMillimetres as number) : (pipe.hazenWilliamsC as number)
 const header = (method: Pipe['method']) =>
-  `[OPTIONS]\nUNITS LPS\nHEADLOSS ${method === 'darcy' ? 'D-W' : 'H-W'}\nVISCOSITY 1.0\nACCURACY 0.00001\nTRIALS 200\n[TIMES]\nDURATION 0\n[REPORT]\nSTATUS NO\n[END]\n`
+  `[OPTIONS]\nUNITS LPS\nHEADLOSS ${method === 'darcy' ? 'D-W' : 'H-W'}\nVISCOSITY 1.0\nACCURACY 0.00001\nTRIALS ` +
+  '200\n[TIMES]\nDURATION 0\n[REPORT]\nSTATUS NO\n[END]\n'
 
 const workspace = new Workspace()
 beforeAll(() => workspace.loadModule())
@@ -69,11 +73,15 @@ function epanetPoint({ method, staticMetres, points, pipes }: System): { flow: n
   const links = pipes
     .map(
       (pipe, index) =>
-        `P${index} J${index} ${index === last - 1 ? 'HIGH' : `J${index + 1}`} ${pipe.lengthMetres} ${pipe.insideMillimetres} ${roughness(pipe)} ${pipe.minorLossK ?? 0} OPEN`,
+        `P${index} J${index} ${index === last - 1 ? 'HIGH' : `J${index + 1}`} ${pipe.lengthMetres} ` +
+        `${pipe.insideMillimetres} ${roughness(pipe)} ${pipe.minorLossK ?? 0} OPEN`,
     )
     .join('\n')
+  const curveRows = points.map((point) => `C ${point.flowLitresPerSecond} ${point.headMetres}`).join('\n')
   const model = engine(
-    `[TITLE]\nseeded\n[JUNCTIONS]\n${junctions}\n[RESERVOIRS]\nLOW 0\nHIGH ${staticMetres}\n[PIPES]\n${links}\n[PUMPS]\nPUMP LOW J0 HEAD C\n[CURVES]\n${points.map(({ flowLitresPerSecond, headMetres }) => `C ${flowLitresPerSecond} ${headMetres}`).join('\n')}\n${header(method)}`,
+    `[TITLE]\nseeded\n[JUNCTIONS]\n${junctions}\n[RESERVOIRS]\nLOW 0\nHIGH ` +
+      `${staticMetres}\n[PIPES]\n${links}\n[PUMPS]\nPUMP LOW J0 HEAD ` +
+      `C\n[CURVES]\n${curveRows}\n${header(method)}`,
   )
   const flow = model.getLinkValue(model.getLinkIndex('PUMP'), LinkProperty.Flow)
   const head = model.getNodeValue(model.getNodeIndex('J0'), NodeProperty.Head)
@@ -97,7 +105,8 @@ describe('against EPANET', () => {
       )
       if (!(error < within))
         off.push(
-          `${seed}: ${ours.flowLitresPerSecond.toFixed(4)} and ${theirs.flow.toFixed(4)} L/s, ${ours.headMetres.toFixed(3)} and ${theirs.head.toFixed(3)} m`,
+          `${seed}: ${ours.flowLitresPerSecond.toFixed(4)} and ${theirs.flow.toFixed(4)} L/s, ` +
+            `${ours.headMetres.toFixed(3)} and ${theirs.head.toFixed(3)} m`,
         )
     }
     expect(off).toEqual([])
@@ -121,7 +130,8 @@ describe('against EPANET', () => {
         )
         .join('\n')
       const model = engine(
-        `[TITLE]\nsplit\n[JUNCTIONS]\nSINK 0 ${total}\n[RESERVOIRS]\nSOURCE 500\n[PIPES]\n${links}\n${header('hazen-williams')}`,
+        `[TITLE]\nsplit\n[JUNCTIONS]\nSINK 0 ${total}\n[RESERVOIRS]\nSOURCE ` +
+          `500\n[PIPES]\n${links}\n${header('hazen-williams')}`,
       )
       const ours = splitFlow(branches, total).flowsLitresPerSecond
       branches.forEach((_, index) =>

@@ -17,7 +17,8 @@ export interface Case {
 export const cases = openChecks as unknown as Case[]
 export const of = (calc: string) =>
   cases.filter((each) => each.calc === calc).map((each) => [each.id, each.source, each] as const)
-// eslint-disable-next-line @typescript-eslint/no-explicit-any -- what a working gives out is read field by field, as each case names them
+// What a working gives out is read field by field, as each case names them.
+// eslint-disable-next-line @typescript-eslint/no-explicit-any
 export const run = (name: string, input: object): any => runByName(name, input)
 
 export function near({ tolerance }: Case, got: unknown, expected: unknown): void {

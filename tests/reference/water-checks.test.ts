@@ -250,10 +250,14 @@ describe('suction and air', () => {
     near(each, got.densityKgPerM3, each.expect.density_kg_m3)
   })
 
-  it('finds the published check values: IF97 at 300 K 3.53658941 kPa, IAPWS viscosity at 298.15 K 889.735 μPa·s at 998 kg/m³', () => {
-    expect(waterProperties(26.85).vapourPressureKpa).toBeCloseTo(3.53658941, 5)
-    expect(waterProperties(25).viscosityPascalSeconds * 1e6).toBeCloseTo(890.0, 0)
-  })
+  it(
+    'finds the published check values: IF97 at 300 K 3.53658941 kPa, IAPWS viscosity at 298.15 K 889.735 μPa·s at ' +
+      '998 kg/m³',
+    () => {
+      expect(waterProperties(26.85).vapourPressureKpa).toBeCloseTo(3.53658941, 5)
+      expect(waterProperties(25).viscosityPascalSeconds * 1e6).toBeCloseTo(890.0, 0)
+    },
+  )
 
   it.each(of('barometric-pressure'))('%s: %s', (_, __, each) =>
     near(each, atmosphereKpa((each.given.altitude_ft as number) * FOOT) / PSI, each.expect.pressure_psia),

@@ -34,7 +34,8 @@ describe('kill -9, power loss and a second server, for real', () => {
           if (taken) acknowledged.push(entry.id)
         }
       })
-      // Killed in the middle of appends by their number, not by a clock: a slow machine has as many behind it as a fast one.
+      // Killed in the middle of appends by their number, not by a clock: a slow machine has as many behind it as a fast
+      // one.
       const enough = acknowledged.length + 6 + round
       while (acknowledged.length < enough) await new Promise((wait) => setTimeout(wait, 5))
       await server.kill('SIGKILL')

@@ -62,7 +62,12 @@ describe('the journal file', () => {
     const long = { ...visit.write('note', { text: 'ü'.repeat(2000), seenAndLeft: false }), author: 'x' }
     writeFileSync(
       journalPath(),
-      `${JSON.stringify(visit.opened)}\n${' '.repeat(1_300_000)}\n${Array.from({ length: 400 }, () => JSON.stringify(long)).join('\n')}\n`,
+      [
+        JSON.stringify(visit.opened),
+        ' '.repeat(1_300_000),
+        ...Array.from({ length: 400 }, () => JSON.stringify(long)),
+        '',
+      ].join('\n'),
     )
     const file = await JournalFile.open(folder)
     expect((await kinds(file)).length).toBe(401)
@@ -263,41 +268,50 @@ describe('the journal file and the database at the start', () => {
     await again.close()
   })
 
-  it('of a shop of before there were versions: brought up to date, lists built, every line kept and in the order of its arrival', async () => {
-    const visit = testVisit()
-    const entries = [
-      visit.opened,
-      { ...reading(visit, 236), at: '2020-01-01T00:00:00Z' } as Entry,
-      visit.write('handed-over', { watch: 'the hum', nextDate: '2027-02-30' }),
-    ]
-    const now = join(import.meta.dirname, '../../server/database/migrations')
-    const then = join(folder, 'migrations')
-    mkdirSync(join(then, 'meta'), { recursive: true })
-    const journal = JSON.parse(readFileSync(join(now, 'meta/_journal.json'), 'utf8')) as { entries: { tag: string }[] }
-    const first = journal.entries.slice(0, 2)
-    writeFileSync(join(then, 'meta/_journal.json'), JSON.stringify({ ...journal, entries: first }))
-    for (const { tag } of first) cpSync(join(now, `${tag}.sql`), join(then, `${tag}.sql`))
-    const old = await connect({ dataDir: folder, migrationsDir: then })
-    for (const { id, visitId, kind, at, author, ...rest } of entries) {
-      await old.db.execute(
-        sql`insert into entries (id, visit_id, kind, at, author, entry) values (${id}, ${visitId}, ${kind}, ${at}, ${author}, ${JSON.stringify({ id, visitId, kind, at, author, ...rest })}::jsonb)`,
-      )
-    }
-    await old.close()
-    writeFileSync(journalPath(), entries.map((entry) => `${JSON.stringify(entry)}\n`).join(''))
-    const app = await openShopApp({ dataDir: folder, migrationsDir: now })
-    expect(app.report).toMatchObject({ takenIn: 0, filled: 0, whole: true, setAside: [] })
-    expect(
-      (await app.repository.entriesOfVisit(visit.visitId)).map(({ kind, lamport, v }) => [kind, lamport, v]),
-    ).toEqual([
-      ['visit-opened', 1, 2],
-      ['finding', 2, 2],
-      ['handed-over', 3, 2],
-    ])
-    expect((await app.repository.entriesOfVisit(visit.visitId)).at(-1)?.body).toMatchObject({ nextDate: '2027-02-28' })
-    expect(
-      (await app.repository.visitsOfMachine((visit.opened.body as { machine: { id: string } }).machine.id))[0],
-    ).toMatchObject({ handedOver: true })
-    await app.close()
-  })
+  it(
+    'of a shop of before there were versions: brought up to date, lists built, every line kept and in the order of ' +
+      'its arrival',
+    async () => {
+      const visit = testVisit()
+      const entries = [
+        visit.opened,
+        { ...reading(visit, 236), at: '2020-01-01T00:00:00Z' } as Entry,
+        visit.write('handed-over', { watch: 'the hum', nextDate: '2027-02-30' }),
+      ]
+      const now = join(import.meta.dirname, '../../server/database/migrations')
+      const then = join(folder, 'migrations')
+      mkdirSync(join(then, 'meta'), { recursive: true })
+      const journal = JSON.parse(readFileSync(join(now, 'meta/_journal.json'), 'utf8')) as {
+        entries: { tag: string }[]
+      }
+      const first = journal.entries.slice(0, 2)
+      writeFileSync(join(then, 'meta/_journal.json'), JSON.stringify({ ...journal, entries: first }))
+      for (const { tag } of first) cpSync(join(now, `${tag}.sql`), join(then, `${tag}.sql`))
+      const old = await connect({ dataDir: folder, migrationsDir: then })
+      for (const { id, visitId, kind, at, author, ...rest } of entries) {
+        await old.db.execute(
+          sql`insert into entries (id, visit_id, kind, at, author, entry) values (${id}, ${visitId}, ${kind}, ${at},
+            ${author}, ${JSON.stringify({ id, visitId, kind, at, author, ...rest })}::jsonb)`,
+        )
+      }
+      await old.close()
+      writeFileSync(journalPath(), entries.map((entry) => `${JSON.stringify(entry)}\n`).join(''))
+      const app = await openShopApp({ dataDir: folder, migrationsDir: now })
+      expect(app.report).toMatchObject({ takenIn: 0, filled: 0, whole: true, setAside: [] })
+      expect(
+        (await app.repository.entriesOfVisit(visit.visitId)).map(({ kind, lamport, v }) => [kind, lamport, v]),
+      ).toEqual([
+        ['visit-opened', 1, 2],
+        ['finding', 2, 2],
+        ['handed-over', 3, 2],
+      ])
+      expect((await app.repository.entriesOfVisit(visit.visitId)).at(-1)?.body).toMatchObject({
+        nextDate: '2027-02-28',
+      })
+      expect(
+        (await app.repository.visitsOfMachine((visit.opened.body as { machine: { id: string } }).machine.id))[0],
+      ).toMatchObject({ handedOver: true })
+      await app.close()
+    },
+  )
 })

@@ -42,30 +42,35 @@ describe('pictures', () => {
     expect(await sharp(back).metadata()).toMatchObject({ format: 'jpeg', width: 900, height: 1800 })
   })
 
-  it('of a hundred and forty-four million points, torn ones and false ones are refused in words, and nothing is kept of them', async () => {
-    const before = kept().length
-    const huge = await sharp({
-      create: { width: 12000, height: 12000, channels: 3, background: 'white' },
-      limitInputPixels: false,
-    })
-      .png({ compressionLevel: 9 })
-      .toBuffer()
-    const jpeg = await picture(900, 700).jpeg().toBuffer()
-    const png = await picture(900, 700).png({ compressionLevel: 0 }).toBuffer()
-    const webp = await picture(900, 700).webp({ lossless: true }).toBuffer()
-    for (const [bytes, words] of [
-      [huge, /million points/],
-      [jpeg.subarray(0, jpeg.length / 2), /whole/],
-      [png.subarray(0, png.length / 2), /whole/],
-      [webp.subarray(0, webp.length - 40), /whole/],
-      [Buffer.concat([Buffer.from([0xff, 0xd8, 0xff, 0xe0]), Buffer.alloc(400, 7)]), /whole/],
-    ] as const) {
-      const answer = await send(bytes, 'image/png')
-      expect(answer.status).toBe(422)
-      expect(((await answer.json()) as { title: string }).title).toMatch(words)
-    }
-    expect(kept().length).toBe(before)
-  }, 180_000)
+  it(
+    'of a hundred and forty-four million points, torn ones and false ones are refused in words, and nothing is ' +
+      'kept of them',
+    async () => {
+      const before = kept().length
+      const huge = await sharp({
+        create: { width: 12000, height: 12000, channels: 3, background: 'white' },
+        limitInputPixels: false,
+      })
+        .png({ compressionLevel: 9 })
+        .toBuffer()
+      const jpeg = await picture(900, 700).jpeg().toBuffer()
+      const png = await picture(900, 700).png({ compressionLevel: 0 }).toBuffer()
+      const webp = await picture(900, 700).webp({ lossless: true }).toBuffer()
+      for (const [bytes, words] of [
+        [huge, /million points/],
+        [jpeg.subarray(0, jpeg.length / 2), /whole/],
+        [png.subarray(0, png.length / 2), /whole/],
+        [webp.subarray(0, webp.length - 40), /whole/],
+        [Buffer.concat([Buffer.from([0xff, 0xd8, 0xff, 0xe0]), Buffer.alloc(400, 7)]), /whole/],
+      ] as const) {
+        const answer = await send(bytes, 'image/png')
+        expect(answer.status).toBe(422)
+        expect(((await answer.json()) as { title: string }).title).toMatch(words)
+      }
+      expect(kept().length).toBe(before)
+    },
+    180_000,
+  )
 
   it('the same one sent twenty times at once is kept once, whole', async () => {
     const bytes = await picture(640, 480).jpeg().toBuffer()

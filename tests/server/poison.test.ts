@@ -41,7 +41,9 @@ const note = (visit: TestVisit, text: string, more: object = {}) => ({
   ...more,
 })
 
-/** Lines that a database refuses, or takes for something else. Each of them once stopped every later start, or could. */
+/**
+ * Lines that a database refuses, or takes for something else. Each of them once stopped every later start, or could.
+ */
 const POISONS: Poison[] = [
   ['a null character in a note', /body\.text/, (visit) => [visit.opened, note(visit, 'a\0b')]],
   ['half an emoji in a note', /body\.text/, (visit) => [visit.opened, note(visit, `wet ${HALF}`)]],
@@ -170,7 +172,8 @@ describe('a line that cannot be kept', () => {
     const before = journalText()
     const answer = await post(
       `${server.url}/api/visits/import`,
-      `{"format":"pike-lamp-visit","version":2,"visitId":"${visit.visitId}","entries":${json(make(visit))},"photos":[]}`,
+      `{"format":"pike-lamp-visit","version":2,"visitId":"${visit.visitId}",` +
+        `"entries":${json(make(visit))},"photos":[]}`,
     )
     expect([400, 422]).toContain(answer.status)
     expect(((await answer.json()) as { problems: unknown[] }).problems.length).toBeGreaterThan(0)
@@ -186,50 +189,56 @@ describe('a line that cannot be kept', () => {
     expect(await entriesOf(pair[0])).toBe(before)
   })
 
-  it('already in the journal of a shop: set aside with its number and why, said at the start and to the Shop, and the shop opens', async () => {
-    const own = temporaryFolder()
-    const good = testVisit()
-    const lines = [
-      JSON.stringify(good.opened),
-      ...POISONS.flatMap(([, , make]) => (make(testVisit()) as Entry[]).map(json)),
-      'not json',
-      JSON.stringify(reading(good, 236)),
-    ]
-    writeFileSync(join(own.path, 'journal.jsonl'), lines.map((line) => `${line}\n`).join(''))
-    const restored = await serve(own.path)
-    expect((await journalOf(restored, good.visitId)).map(({ kind }) => kind)).toEqual(['visit-opened', 'finding'])
-    const aside = readFileSync(join(own.path, 'journal.rejected.jsonl'), 'utf8')
-      .trim()
-      .split('\n')
-      .map((line) => JSON.parse(line) as { line: number; reason: string; text: string })
-    // Version 1 took ids in any case: such lines are lifted, not refused.
-    const lifted = POISONS.filter(([what]) => /upper and in lower/.test(what)).length
-    expect(aside.length).toBe(POISONS.length + 1 - lifted)
-    for (const { line, reason, text } of aside) {
-      expect(reason.length).toBeGreaterThan(7)
-      expect(lines[line - 1]?.slice(0, 20)).toBe(text.slice(0, 20).replace(/�.*/, '') || lines[line - 1]?.slice(0, 20))
-    }
-    expect(restored.output()).toMatch(
-      new RegExp(`${aside.length} lines of the journal file are set aside in journal\\.rejected\\.jsonl`),
-    )
-    expect(restored.output()).not.toContain('wet')
-    const { journal } = (await (await fetch(`${restored.url}/api/shop`)).json()) as {
-      journal: { setAsideCount: number; setAside: { line: number }[] }
-    }
-    expect(journal.setAsideCount).toBe(aside.length)
-    expect(journal.setAside.map(({ line }) => line)).toEqual(aside.map(({ line }) => line))
-    await post(`${restored.url}/api/entries`, { entries: [reading(good, 237)] })
-    await restored.kill('SIGKILL')
-    const again = await serve(own.path)
-    expect((await journalOf(again, good.visitId)).length).toBe(3)
-    expect(
-      ((await (await fetch(`${again.url}/api/shop`)).json()) as { journal: { setAsideCount: number } }).journal
-        .setAsideCount,
-      'said until the journal is read anew',
-    ).toBe(aside.length)
-    await again.kill('SIGTERM')
-    own.remove()
-  })
+  it(
+    'already in the journal of a shop: set aside with its number and why, said at the start and to the Shop, and ' +
+      'the shop opens',
+    async () => {
+      const own = temporaryFolder()
+      const good = testVisit()
+      const lines = [
+        JSON.stringify(good.opened),
+        ...POISONS.flatMap(([, , make]) => (make(testVisit()) as Entry[]).map(json)),
+        'not json',
+        JSON.stringify(reading(good, 236)),
+      ]
+      writeFileSync(join(own.path, 'journal.jsonl'), lines.map((line) => `${line}\n`).join(''))
+      const restored = await serve(own.path)
+      expect((await journalOf(restored, good.visitId)).map(({ kind }) => kind)).toEqual(['visit-opened', 'finding'])
+      const aside = readFileSync(join(own.path, 'journal.rejected.jsonl'), 'utf8')
+        .trim()
+        .split('\n')
+        .map((line) => JSON.parse(line) as { line: number; reason: string; text: string })
+      // Version 1 took ids in any case: such lines are lifted, not refused.
+      const lifted = POISONS.filter(([what]) => /upper and in lower/.test(what)).length
+      expect(aside.length).toBe(POISONS.length + 1 - lifted)
+      for (const { line, reason, text } of aside) {
+        expect(reason.length).toBeGreaterThan(7)
+        expect(lines[line - 1]?.slice(0, 20)).toBe(
+          text.slice(0, 20).replace(/�.*/, '') || lines[line - 1]?.slice(0, 20),
+        )
+      }
+      expect(restored.output()).toMatch(
+        new RegExp(`${aside.length} lines of the journal file are set aside in journal\\.rejected\\.jsonl`),
+      )
+      expect(restored.output()).not.toContain('wet')
+      const { journal } = (await (await fetch(`${restored.url}/api/shop`)).json()) as {
+        journal: { setAsideCount: number; setAside: { line: number }[] }
+      }
+      expect(journal.setAsideCount).toBe(aside.length)
+      expect(journal.setAside.map(({ line }) => line)).toEqual(aside.map(({ line }) => line))
+      await post(`${restored.url}/api/entries`, { entries: [reading(good, 237)] })
+      await restored.kill('SIGKILL')
+      const again = await serve(own.path)
+      expect((await journalOf(again, good.visitId)).length).toBe(3)
+      expect(
+        ((await (await fetch(`${again.url}/api/shop`)).json()) as { journal: { setAsideCount: number } }).journal
+          .setAsideCount,
+        'said until the journal is read anew',
+      ).toBe(aside.length)
+      await again.kill('SIGTERM')
+      own.remove()
+    },
+  )
 })
 
 const entriesOf = async ({ url }: Served) =>

@@ -44,7 +44,8 @@ const bearings = [
     <rect x="372" y="130" width="284" height="195" rx="12" fill="var(--sheet)" />
     <g data-part="run-winding">
       <path
-        d="M388 142c-7 14-7 28 0 42h24v-42Zm196 0c7 14 7 28 0 42h-24v-42ZM388 274c-7 14-7 26 0 38h24v-38Zm196 0c7 14 7 26 0 38h-24v-38Z"
+        d="M388 142c-7 14-7 28 0 42h24v-42Zm196 0c7 14 7 28 0 42h-24v-42Z
+          M388 274c-7 14-7 26 0 38h24v-38Zm196 0c7 14 7 26 0 38h-24v-38Z"
         fill="var(--sheet)"
         stroke-width="1.500"
       />

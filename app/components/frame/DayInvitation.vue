@@ -10,7 +10,8 @@ const { first } = defineProps<{ first: boolean }>()
     <p class="max-w-xl">
       {{
         first
-          ? 'A visit begins with a call: who, where, which pump, what it does. From then on every reading is judged where it is taken, and the next thing worth doing is lit.'
+          ? 'A visit begins with a call: who, where, which pump, what it does. From then on every reading is judged ' +
+            'where it is taken, and the next thing worth doing is lit.'
           : 'What was left over from earlier days would stand here.'
       }}
     </p>

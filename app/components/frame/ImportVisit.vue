@@ -5,7 +5,10 @@ import { ENTRY_VERSION, type Customer, type Entry } from '#core/visit/entry'
 import { useOutbox } from '~/stores/outbox'
 import { useVisit } from '~/stores/visit'
 
-/** Takes in a visit file. Where it knows the customer otherwise than the shop, the shop's word stands unless the file's is asked for. */
+/**
+ * Takes in a visit file. Where it knows the customer otherwise than the shop, the shop's word stands unless the file's
+ * is asked for.
+ */
 interface Taken {
   visitId: string
   customer: Customer

@@ -3,7 +3,10 @@ import { entryWords } from '#core/visit/describe'
 import type { Entry } from '#core/visit/entry'
 import { useOutbox } from '~/stores/outbox'
 
-/** How it stands with what was written: nobody answers, the server cannot keep it now, it refuses a line, this device has no room. */
+/**
+ * How it stands with what was written: nobody answers, the server cannot keep it now, it refuses a line, this device
+ * has no room.
+ */
 const outbox = useOutbox()
 const changing = ref<string>()
 const all = ref(false)
@@ -31,7 +34,8 @@ function change(entry: Entry): void {
           ? outbox.onlyHere > 0
             ? ''
             : 'Nothing is lost.'
-          : `${lines(kept)} kept here and ${outbox.reach.is === 'unreachable' ? 'sent when it is back' : 'tried again'}.`
+          : `${lines(kept)} kept here and ` +
+            (outbox.reach.is === 'unreachable' ? 'sent when it is back.' : 'tried again.')
       }}</span>
       <button type="button" class="act" @click="outbox.flush()">Try now</button>
     </p>

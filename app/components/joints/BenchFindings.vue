@@ -2,7 +2,10 @@
 import { faultLabel } from '#core/diagnosis/diagnose'
 import { KIND_KNOWLEDGE } from '#core/knowledge/kinds'
 
-/** The replaced machine opened later at the shop: what failed, why, what of it is worth keeping. It closes the cause and teaches the shop. */
+/**
+ * The replaced machine opened later at the shop: what failed, why, what of it is worth keeping. It closes the cause and
+ * teaches the shop.
+ */
 const { visit, state } = useVisitContext()
 const found = computed(() => state.value.postMortem)
 const faults = computed(() =>

@@ -5,10 +5,14 @@ import { formatPercent } from '#core/quantity/format'
 const { state, diagnosis } = useVisitContext()
 const end = useJointEnd()
 const top = computed(() => diagnosis.value?.suspects[0])
+const leader = computed(() => {
+  const { label, probability } = top.value ?? {}
+  return label === undefined ? '' : `${label} leads at ${formatPercent(probability ?? 0)} before anything is touched.`
+})
 const because = computed(() =>
   state.value.call.complaints.length === 0
     ? 'Tap what the caller says. It ranks the causes before anything is touched, and says what to load.'
-    : `${complaintWords(state.value.call.complaints)}. ${top.value ? `${top.value.label} leads at ${formatPercent(top.value.probability)} before anything is touched.` : ''}`,
+    : `${complaintWords(state.value.call.complaints)}. ${leader.value}`,
 )
 </script>
 

@@ -42,7 +42,9 @@ function shut(): void {
     if (read.some(({ volts }) => !Number.isFinite(volts) || volts < 0))
       problem.value = 'Each line needs its volts: 0 when it is dead.'
     else if (read.some(({ volts }) => volts > 5))
-      problem.value = `${formatNumber(Math.max(...read.map(({ volts }) => volts)))} V is not dead. Find what feeds it before a hand goes in.`
+      problem.value =
+        `${formatNumber(Math.max(...read.map(({ volts }) => volts)))} V is not dead. ` +
+        'Find what feeds it before a hand goes in.'
     if (problem.value) return
     visit.append('gate', { gate, shut: true, lines: read })
   } else

@@ -11,7 +11,8 @@ const left = computed(() => all.value.filter(({ id }) => !state.value.loaded.has
     :because="
       left.length === 0
         ? 'Go, and make it safe there.'
-        : `${all.length - left.length} of ${all.length} are in. A seal set of another pump is no seal set: by part, not by look.`
+        : `${all.length - left.length} of ${all.length} are in. ` +
+          'A seal set of another pump is no seal set: by part, not by look.'
     "
   >
     <template #buttons

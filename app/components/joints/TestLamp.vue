@@ -15,7 +15,9 @@ function notThis(): void {
   const check = next.value
   if (check) visit.append('check-skipped', pickAsked(check))
 }
-/** A shop of that school takes the ohmmeter to ground first; a silent one proves nothing, and the megohmmeter follows. */
+/**
+ * A shop of that school takes the ohmmeter to ground first; a silent one proves nothing, and the megohmmeter follows.
+ */
 const groundFirst = computed(() =>
   next.value?.check === 'insulation-resistance' && wayOf('ground-test', visit.shop.schools) === 'ohmmeter-first'
     ? ' The ohmmeter to ground first; if it stays silent that proves nothing, and the megohmmeter follows.'
@@ -32,6 +34,7 @@ const cautions = computed(() =>
     ),
   ].join(' '),
 )
+const NO_FURTHER = 'No further check is worth its cost now.'
 const CLOSING = { 'wet-end-open': 'close the wet end', pulled: 'pump back in' } as const
 function turnGate(): void {
   if (next.value?.closeFirst) return void visit.append('gate', { gate: next.value.closeFirst, shut: false })
@@ -95,8 +98,8 @@ function turnGate(): void {
     :title="best ? best.label : 'Decide'"
     :because="
       best
-        ? `${best.because}${beside ? ` And beside it: ${beside.label.toLowerCase()}.` : ''} No further check is worth its cost now.`
-        : 'No further check is worth its cost now.'
+        ? `${best.because}${beside ? ` And beside it: ${beside.label.toLowerCase()}.` : ''} ${NO_FURTHER}`
+        : NO_FURTHER
     "
     data-settled
   >

@@ -3,7 +3,9 @@ import { format } from 'date-fns'
 import { judgedById, journalLine } from '#core/visit/describe'
 import type { Claim } from '#core/visit/supersession'
 
-/** Where two devices said different things of one line: both stand here until one is chosen. Until then neither speaks. */
+/**
+ * Where two devices said different things of one line: both stand here until one is chosen. Until then neither speaks.
+ */
 const { visit, state } = useVisitContext()
 const conflicts = computed(() => {
   const judged = judgedById(state.value)

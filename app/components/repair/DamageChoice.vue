@@ -3,7 +3,10 @@ import { checkInfo, outcomeLabel } from '#core/knowledge/checks'
 import { DAMAGE_LOOKS } from '#core/knowledge/damage-looks'
 import { PARTS, type Part } from '#core/knowledge/vocabulary'
 
-/** What is wrong with a part that was found damaged: seen, it is a finding like any other, and the lamp, the options and the price move with it. */
+/**
+ * What is wrong with a part that was found damaged: seen, it is a finding like any other, and the lamp, the options and
+ * the price move with it.
+ */
 const { part } = defineProps<{ part: Part }>()
 const emit = defineEmits<{ done: [] }>()
 const { visit } = useVisitContext()

@@ -5,7 +5,10 @@ import { explodedOf } from '#core/takedown/exploded'
 import { jointName } from '#core/takedown/step-id'
 import { shapeOf, sizeOf } from '~/utils/piece-shape'
 
-/** The machine drawn apart along its axis: what is off stands away from it in the order it came, the joint at hand is lit. */
+/**
+ * The machine drawn apart along its axis: what is off stands away from it in the order it came, the joint at hand is
+ * lit.
+ */
 const emit = defineEmits<{ part: [part: string] }>()
 const { steps, current } = useRepair()
 const { state } = useVisitContext()
@@ -50,7 +53,8 @@ const placed = computed(() => {
     const width = (sizeOf(shape)[0] + GAP[piece.state]) * scale
     right -= width
     const x = right + (sizeOf(shape)[0] * scale) / 2
-    const name = `${nameOf(piece)}${piece.count !== undefined && piece.count > 1 ? ` × ${piece.count}` : ''}${piece.state === 'off' ? ', off' : ''}`
+    const times = piece.count !== undefined && piece.count > 1 ? ` × ${piece.count}` : ''
+    const name = `${nameOf(piece)}${times}${piece.state === 'off' ? ', off' : ''}`
     const half = name.length * 3.8
     return {
       ...piece,
@@ -68,6 +72,9 @@ const BY_JOINT = new Set(['bolt', 'screw', 'wire-terminal', 'wire-splice', 'thre
 function nameOf({ key, part, joint }: { key: string; part: keyof typeof PARTS; joint?: string }): string {
   return joint && BY_JOINT.has(joint) ? jointName(key).replaceAll('-', ' ') : PARTS[part]
 }
+const piecesWords = computed(() =>
+  apart.value.pieces.map(({ part, state: how }) => `${PARTS[part]} ${how === 'lit' ? 'at hand' : how}`).join(', '),
+)
 const frame = useTemplateRef<HTMLElement>('frame')
 watch(
   () => current.value?.id,
@@ -85,7 +92,7 @@ watch(
   <figure ref="frame" class="exploded" tabindex="0" :aria-label="`${label}, drawn apart`" data-testid="exploded">
     <svg
       :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
-      :aria-label="`${label}, drawn apart: ${apart.pieces.map(({ part, state: how }) => `${PARTS[part]} ${how === 'lit' ? 'at hand' : how}`).join(', ')}`"
+      :aria-label="`${label}, drawn apart: ${piecesWords}`"
       role="img"
       color="var(--ink)"
     >

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import type { TakeDownStep } from '#core/takedown/plan'
 
-/** The joint from its front: where its pieces sit, which are long, and on the way back in which order they are brought home. */
+/**
+ * The joint from its front: where its pieces sit, which are long, and on the way back in which order they are brought
+ * home.
+ */
 const { step, count } = defineProps<{
   step: Pick<TakeDownStep, 'joint' | 'places' | 'tighten' | 'phase'>
   count: number
@@ -26,6 +29,8 @@ const kind = computed(() =>
 )
 const shown = computed(() => Math.min(16, Math.max(2, count)))
 /** Pieces of the second place (the long ones, the lower ones) sit low on the ring. */
+const rowHeight = (row: number) => 14 + (92 * row) / (Math.min(6, shown.value) + 1)
+const twoLines = (x: number, y: number) => `M${x} ${y}h26M${x} ${y + 4}h26`
 const long = computed(() =>
   step.places && step.places.length === 2 && (step.places[1]?.count ?? 0) > 0 ? (step.places[1]?.count ?? 0) : 0,
 )
@@ -98,10 +103,7 @@ const turnOf = (index: number) => (order.value?.indexOf(index) ?? -1) + 1
         ]"
         :key="index"
       >
-        <path
-          :d="`M${(corner[0] ?? 0) - 13} ${(corner[1] ?? 0) + 10}h26M${(corner[0] ?? 0) - 13} ${(corner[1] ?? 0) + 14}h26`"
-          stroke-width="3"
-        />
+        <path :d="twoLines((corner[0] ?? 0) - 13, (corner[1] ?? 0) + 10)" stroke-width="3" />
         <text
           :x="corner[0]"
           :y="(corner[1] ?? 0) + 4"
@@ -137,10 +139,8 @@ const turnOf = (index: number) => (order.value?.indexOf(index) ?? -1) + 1
     <template v-else>
       <rect x="62" y="14" width="46" height="92" />
       <g v-for="row in Math.min(6, shown)" :key="row">
-        <circle cx="80" :cy="14 + (92 * row) / (Math.min(6, shown) + 1)" r="6" />
-        <path
-          :d="`M74 ${14 + (92 * row) / (Math.min(6, shown) + 1)}C50 ${14 + (92 * row) / (Math.min(6, shown) + 1)} 40 ${30 + row * 8} 10 ${24 + row * 12}`"
-        />
+        <circle cx="80" :cy="rowHeight(row)" r="6" />
+        <path :d="`M74 ${rowHeight(row)}C50 ${rowHeight(row)} 40 ${30 + row * 8} 10 ${24 + row * 12}`" />
       </g>
     </template>
   </svg>

@@ -25,12 +25,21 @@ const rows = (count: number) => Array.from({ length: count }, (_, index) => inde
     <g v-else-if="shape === 'bolts'"
       ><template v-for="side in [-1, 1]" :key="side"
         ><path :d="`M${-w} ${side * (h - 8) - 7}h9v14h-9Z`" /><path
-          :d="`M${-w + 9} ${side * (h - 8) - 4}H${w}v8H${-w + 9}M${w - 4} ${side * (h - 8) - 4}v8M${w - 9} ${side * (h - 8) - 4}v8`" /></template
+          :d="
+            `M${-w + 9} ${side * (h - 8) - 4}H${w}v8H${-w + 9}` +
+            `M${w - 4} ${side * (h - 8) - 4}v8M${w - 9} ${side * (h - 8) - 4}v8`
+          " /></template
     ></g>
     <g v-else-if="shape === 'impeller'"
       ><path
-        :d="`M${w} ${-h}H${w * 0.5}C${w * 0.3} ${-h * 0.5} ${-w * 0.5} -18 ${-w} -16V16C${-w * 0.5} 18 ${w * 0.3} ${h * 0.5} ${w * 0.5} ${h}H${w}Z`" /><path
-        :d="`M${w * 0.7} ${-h + 3}C${w * 0.5} ${-h * 0.4} 0 -14 ${-w * 0.7} -12M${w * 0.7} ${h - 3}C${w * 0.5} ${h * 0.4} 0 14 ${-w * 0.7} 12`"
+        :d="
+          `M${w} ${-h}H${w * 0.5}C${w * 0.3} ${-h * 0.5} ${-w * 0.5} -18 ${-w} -16` +
+          `V16C${-w * 0.5} 18 ${w * 0.3} ${h * 0.5} ${w * 0.5} ${h}H${w}Z`
+        " /><path
+        :d="
+          `M${w * 0.7} ${-h + 3}C${w * 0.5} ${-h * 0.4} 0 -14 ${-w * 0.7} -12` +
+          `M${w * 0.7} ${h - 3}C${w * 0.5} ${h * 0.4} 0 14 ${-w * 0.7} 12`
+        "
         fill="none"
     /></g>
     <g v-else-if="shape === 'plate'"

@@ -4,7 +4,10 @@ import { schoolLines } from '#core/knowledge/schools'
 import { PARTS } from '#core/knowledge/vocabulary'
 import { formatMinutes } from '#core/quantity/format'
 
-/** The plan on paper, for hands that cannot hold a screen: every step with its box, and the tray as cups to write counts in. */
+/**
+ * The plan on paper, for hands that cannot hold a screen: every step with its box, and the tray as cups to write counts
+ * in.
+ */
 const { steps, plan, clock, tray } = useRepair()
 const { visit, state, chosen } = useVisitContext()
 const money = useMoney()

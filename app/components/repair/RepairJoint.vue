@@ -42,7 +42,7 @@ watch(
           <li
             v-for="step in group.steps"
             :key="step.id"
-            class="grid grid-cols-[2rem_minmax(0,1fr)_auto] sm:grid-cols-[2rem_minmax(0,1fr)_minmax(0,9rem)_auto] items-center gap-x-3 py-1"
+            class="grid grid-cols-[2rem_minmax(0,1fr)_auto] items-center gap-x-3 py-1 sm:grid-cols-[2rem_minmax(0,1fr)_minmax(0,9rem)_auto]"
             :aria-current="step.id === current?.id ? 'step' : undefined"
             :class="{ 'font-bold': step.id === current?.id, 'text-slate': step.record?.done }"
             :data-testid="`step-${step.id}`"

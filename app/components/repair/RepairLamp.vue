@@ -43,7 +43,10 @@ const differs = computed(
 )
 const invalid = computed(() => expected.value !== undefined && (count.value === undefined || !isCount(count.value)))
 const freeing = computed(() => current.value?.id.includes(':free') === true)
-/** Wires are photographed before they come off, anything else may be; the picture stands beside the step that puts it back. */
+/**
+ * Wires are photographed before they come off, anything else may be; the picture stands beside the step that puts it
+ * back.
+ */
 const WIRES = new Set(['wire-terminal', 'wire-splice'])
 const opens = computed(
   () =>
@@ -240,7 +243,8 @@ function done(): void {
   <LampCard
     v-else
     title="Decide first"
-    because="The steps follow from the repair that is chosen. For a kind whose repairs are not laid out yet, write the work as notes below."
+    because="The steps follow from the repair that is chosen.
+    For a kind whose repairs are not laid out yet, write the work as notes below."
   >
     <template #buttons
       ><button type="button" class="button button-lit" data-testid="joint-end" @click="end('repair')">

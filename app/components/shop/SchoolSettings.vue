@@ -2,7 +2,10 @@
 import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 import { SCHOOLS, wayOf, type SchoolId, type SchoolWays } from '#core/knowledge/schools'
 
-/** Where good practice differs, how this shop does it: the steps, the materials and the minutes follow, and the sheet names it. */
+/**
+ * Where good practice differs, how this shop does it: the steps, the materials and the minutes follow, and the sheet
+ * names it.
+ */
 const { schools = {} } = defineProps<{ schools?: SchoolWays }>()
 const emit = defineEmits<{ set: [schools: SchoolWays] }>()
 const rows = Object.entries(SCHOOLS).map(([id, school]) => ({

@@ -69,7 +69,9 @@ const words = (handle: PulledHandle) =>
     : `${Math.round(100 * Number(values[handle.field]))} %`
 const pointWords = computed(() =>
   picture.point
-    ? `${renderAmount(q(picture.point.flowLitresPerSecond, 'flow'), reader.value)}, ${renderAmount(q(picture.point.headMetres, 'head'), reader.value)}`
+    ? [q(picture.point.flowLitresPerSecond, 'flow'), q(picture.point.headMetres, 'head')]
+        .map((amount) => renderAmount(amount, reader.value))
+        .join(', ')
     : 'they do not meet',
 )
 </script>
@@ -106,7 +108,10 @@ const pointWords = computed(() =>
       >
       <g v-if="picture.point" data-testid="operating-point"
         ><path
-          :d="`M${s.x(flow(picture.point.flowLitresPerSecond))} ${s.y(0)}V${s.y(head(picture.point.headMetres))}H${s.x(0)}`"
+          :d="
+            `M${s.x(flow(picture.point.flowLitresPerSecond))} ${s.y(0)}` +
+            `V${s.y(head(picture.point.headMetres))}H${s.x(0)}`
+          "
           fill="none"
           stroke="var(--ink)"
           stroke-dasharray="2 4"

@@ -8,7 +8,10 @@ import { formatNumber, formatPercent } from '#core/quantity/format'
 import { toShown, unitOf } from '#core/quantity/measures'
 import { q, renderAmount } from '#core/quantity/sentence'
 
-/** How sure the answer is: every assumption shaken at once, or one followed from end to end. In a worker, and it can be stopped. */
+/**
+ * How sure the answer is: every assumption shaken at once, or one followed from end to end. In a worker, and it can be
+ * stopped.
+ */
 const { question, input, solved } = defineProps<{
   question: Question
   input: Readonly<Record<string, unknown>>
@@ -87,9 +90,7 @@ const histogram = computed(() => ({
     categories: spread.value?.bins.map(({ from, to }) => formatNumber(shown((from + to) / 2))),
     tickAmount: 6,
     labels: { rotate: 0, hideOverlappingLabels: true },
-    title: {
-      text: `${question.follow.label}${unitOf(measure.value, system.value) ? `, ${unitOf(measure.value, system.value)}` : ''}`,
-    },
+    title: { text: [question.follow.label, unitOf(measure.value, system.value)].filter(Boolean).join(', ') },
   },
   yaxis: { show: false },
   tooltip: { y: { formatter: (value: number) => `${value} of ${RUNS}` } },

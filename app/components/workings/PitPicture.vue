@@ -43,7 +43,10 @@ function pull(to: number): void {
   <PictureFrame
     v-model:width="width"
     :height="HEIGHT"
-    :label="`the pit: starts at ${told(picture.onMetres, 'level')}, stops at ${told(picture.offMetres, 'level')}, floor at ${told(picture.floorMetres, 'level')}`"
+    :label="
+      `the pit: starts at ${told(picture.onMetres, 'level')}, stops at ${told(picture.offMetres, 'level')}, ` +
+      `floor at ${told(picture.floorMetres, 'level')}`
+    "
   >
     <path
       :d="`M0 ${l.y(picture.floorMetres)}H${l.pitLeft}M${l.pitLeft + l.wide} ${l.y(picture.floorMetres)}h70`"

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import type { Handle } from '#core/questions/picture'
 
-/** A point of a picture that can be pulled, by finger, mouse or arrow keys. It says where it was pulled to; the picture knows what that means. */
+/**
+ * A point of a picture that can be pulled, by finger, mouse or arrow keys. It says where it was pulled to; the picture
+ * knows what that means.
+ */
 const { x, y, handle, value, text } = defineProps<{
   x: number
   y: number

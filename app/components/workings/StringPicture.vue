@@ -118,7 +118,8 @@ const level = computed(() => Math.min(picture.waterMetres, picture.lengthMetres)
           picture.pull
             .map(
               ({ outMetres, kilograms }, index) =>
-                `${index === 0 ? 'M' : 'L'}${l.x(toShown(outMetres, 'length', system))} ${l.y(toShown(kilograms, 'mass', system))}`,
+                `${index === 0 ? 'M' : 'L'}${l.x(toShown(outMetres, 'length', system))} ` +
+                l.y(toShown(kilograms, 'mass', system)),
             )
             .join('')
         "

@@ -4,7 +4,9 @@ import type { Picture } from '#core/questions/picture'
 import { toShown, unitOf } from '#core/quantity/measures'
 import { q, renderAmount } from '#core/quantity/sentence'
 
-/** The tank three times: empty, at cut-in, at cut-out, its water as high as it stands; beside it the scale of pressure. */
+/**
+ * The tank three times: empty, at cut-in, at cut-out, its water as high as it stands; beside it the scale of pressure.
+ */
 const { picture, values } = defineProps<{
   picture: Extract<Picture, { kind: 'tank' }>
   values: Readonly<Record<string, unknown>>
@@ -31,13 +33,15 @@ function pull(to: number): void {
   if (handle.value) emit('set', handle.value.field, pulledTo(handle.value, l.value.y.invert(to)))
 }
 const pressure = (kpa: number) => renderAmount(q(kpa, 'pressure'), reader.value)
+const shareWords = ({ label, pressureKpa, water }: (typeof picture.shares)[number]) =>
+  `${label} ${pressure(pressureKpa)}, ${renderAmount(q(water, 'volume'), reader.value)}`
 </script>
 
 <template>
   <PictureFrame
     v-model:width="width"
     :height="HEIGHT"
-    :label="`the tank: ${picture.shares.map(({ label, pressureKpa, water }) => `${label} ${pressure(pressureKpa)}, ${renderAmount(q(water, 'volume'), reader)}`).join('; ')}`"
+    :label="`the tank: ${picture.shares.map(shareWords).join('; ')}`"
   >
     <path :d="`M52 ${l.y(0)}V24`" stroke="var(--ink)" stroke-width="1.500" />
     <text x="8" y="18" font-size="13.500" fill="var(--slate)">{{ unitOf('pressure', system) }}</text>

@@ -85,7 +85,8 @@ export const motorBench: ConstructionGraph = {
       after: ['index'],
       tool: 'small hex socket',
       caution:
-        'Corroded ones get gentle heat at the drive end and steady torque, never a snap; capacitors off before any flame.',
+        'Corroded ones get gentle heat at the drive end and steady torque, never a snap; capacitors off before ' +
+        'any flame.',
       down: 'Through-bolts out',
       back: 'Threads cleaned; through-bolts in crosswise, spinning the shaft after each round',
       minutes: both(5, 8),

@@ -85,7 +85,10 @@ export interface Phased<T> {
   back: T
 }
 
-/** What runs by itself after a step: steps that want the gate, or close the joint, wait for it. `by` says what its minutes hang on. */
+/**
+ * What runs by itself after a step: steps that want the gate, or close the joint, wait for it. `by` says what its
+ * minutes hang on.
+ */
 export interface SelfRunning {
   minutes: number
   what: string

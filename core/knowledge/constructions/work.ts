@@ -4,7 +4,9 @@ import { about } from './shared'
 const SHAFT: WorkStep[] = [
   {
     id: 'look-shaft',
-    text: 'Look at the shaft under the seal: rust comes off by hand with 320 to 400 abrasive, pitting is a reason to stop',
+    text:
+      'Look at the shaft under the seal: rust comes off by hand with 320 to 400 abrasive, pitting is a reason to ' +
+      'stop',
     tool: 'fine abrasive by hand',
     minutes: about(5),
     caution: 'Never polish a shaft under power.',
@@ -32,7 +34,9 @@ const OTHER_HALF: WorkStep = { id: 'other-half', text: 'Look at the other half: 
 const FIT_MOTOR: WorkStep[] = [
   {
     id: 'match',
-    text: 'Match the new motor: frame, flange, shaft, volts, phase, rpm; horsepower × service factor at least that of the old',
+    text:
+      'Match the new motor: frame, flange, shaft, volts, phase, rpm; horsepower × service factor at least that of ' +
+      'the old',
     minutes: about(5),
   },
   {
@@ -84,7 +88,9 @@ export const PART_WORK: readonly PartWork[] = [
       ...SHAFT,
       {
         ...SPRING,
-        text: 'Spring half into the plate or bracket: on its metal rim only, dead square, the plate resting on a hollow ring, {shell}',
+        text:
+          'Spring half into the plate or bracket: on its metal rim only, dead square, the plate resting on a ' +
+          'hollow ring, {shell}',
       },
       { ...SEAT, text: 'Ceramic seat into the impeller, its cup {cup}, pressed with a lint-free pad' },
     ],
@@ -307,7 +313,9 @@ export const PART_WORK: readonly PartWork[] = [
     steps: [
       {
         id: 'fit',
-        text: 'New foot valve, its flap free, its screen clean; the line filled through the prime plug before it is started',
+        text:
+          'New foot valve, its flap free, its screen clean; the line filled through the prime plug before it is ' +
+          'started',
         minutes: about(6),
         caution: 'Never started dry: the seal burns.',
       },

@@ -6,7 +6,8 @@ import { readLimited } from '../../utils/body'
 import { api, Problem } from '../../utils/problem'
 
 /**
- * Takes a picture's bytes and answers with its hash. The file name never comes here: content is its name. A picture larger than anybody looks
+ * Takes a picture's bytes and answers with its hash. The file name never comes here: content is its name. A picture
+ * larger than anybody looks
  * at is kept smaller, so the hash is that of what is kept.
  */
 export default api(async (event) => {

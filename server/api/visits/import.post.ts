@@ -8,7 +8,8 @@ import { api } from '../../utils/problem'
 const MOST_FILE_BYTES = 64 * 1024 * 1024
 
 /**
- * Takes a `*.visit.json` in. Importing the same file twice is harmless; nothing is kept of one that is not whole. Where the file knows the
+ * Takes a `*.visit.json` in. Importing the same file twice is harmless; nothing is kept of one that is not whole. Where
+ * the file knows the
  * customer otherwise than the shop, the shop's word stands and the answer says the difference.
  */
 export default api(async (event) => {

@@ -1,5 +1,5 @@
-// The whole check: installs what is missing, format, lint, types, unit, reference and server tests with coverage, production
-// build, browser tests.
+// The whole check: installs what is missing, format, lint, types, unit, reference and server tests with coverage,
+// production build, browser tests.
 import { existsSync, readFileSync } from 'node:fs'
 import { mkdir } from 'node:fs/promises'
 import { join } from 'node:path'

@@ -3,7 +3,7 @@ import { storeToRefs } from 'pinia'
 import type { JointPlace } from '#core/knowledge/constructions/joint'
 import type { JointCorrection } from '#core/takedown/as-here'
 import { likelyMinutes } from '#core/takedown/clock'
-import { jointKey } from '#core/takedown/step-id'
+import { jointOf, opening } from '#core/takedown/step-ref'
 import { partVerdicts } from '#core/visit/fold'
 import { splitStep } from '#core/takedown/step-plan'
 import { trayOf } from '#core/takedown/tray'
@@ -27,7 +27,8 @@ export function useRepair() {
   const tray = computed(() => trayOf(plan.value?.steps ?? [], state.value.steps))
   /** What came out at this opening on the way down, for the way back. */
   const cameOut = (id: string) => {
-    const record = state.value.steps.get(id.replace(/^back:/, 'down:'))
+    const joint = jointOf(id)
+    const record = joint === undefined ? undefined : state.value.steps.get(opening(joint))
     return record?.count === undefined ? undefined : { count: record.count, places: record.places }
   }
   const likely = computed(() => likelyMinutes(steps.value))
@@ -64,9 +65,9 @@ export function useRepair() {
   }
   /** What this machine has otherwise at a joint is kept with it. */
   function correct(step: string, otherwise: Omit<JointCorrection, 'joint'>): void {
-    if (Object.keys(otherwise).length === 0) return
+    const joint = jointOf(step)
+    if (joint === undefined || Object.keys(otherwise).length === 0) return
     const { machine } = state.value
-    const joint = jointKey(step)
     const known = machine.joints?.find((each) => each.joint === joint)
     visit.append('machine-set', {
       machine: {
@@ -75,7 +76,7 @@ export function useRepair() {
       },
     })
   }
-  const stuck = (step: string) => visit.append('take-down-found', { joint: jointKey(step), what: 'stuck' })
+  const stuck = (step: string) => visit.append('take-down-found', { joint: jointOf(step), what: 'stuck' })
   const damaged = (part: string) => visit.append('take-down-found', { part: part as never, what: 'damaged' })
   return { plan, clock, steps, current, lastDone, tray, cameOut, minutesLeft, whileOpen, tick, correct, stuck, damaged }
 }

@@ -2,8 +2,8 @@ import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
 import type { Construction, Kind } from '#core/knowledge/vocabulary'
 import type { Installation } from '#core/motor/nameplate'
-import { jointKey } from '#core/takedown/step-id'
 import { repairSteps, type RepairOptions } from '#core/takedown/step-plan'
+import { repairOptions } from '#core/visit/job'
 import { useRepairClock } from '~/composables/useRepairClock'
 import type { RepairClock } from '~/workers/repair.worker'
 import { useVisit } from './visit'
@@ -23,21 +23,11 @@ type Asked = [
 export const useRepairPlan = defineStore('repair-plan', () => {
   const visit = useVisit()
   const done = computed(() => [...(visit.state?.steps ?? [])].filter(([, step]) => step.done).map(([id]) => id))
-  /** Joints that this repair has opened, closed again or not: the way that was begun is the way that is finished. */
-  const underway = computed(() => done.value.filter((id) => id === `down:${jointKey(id)}`).map(jointKey))
   const asked = computed(() => {
     const { state } = visit
     if (state?.decision === undefined) return undefined
-    const { machine, takeDownFound: found, measured: conditions, spareFirst } = state
-    const options: RepairOptions = {
-      machineCorrections: machine.joints,
-      found,
-      conditions,
-      spareFirst,
-      schools: visit.shop.schools,
-      pace: visit.pace,
-      underway: underway.value,
-    }
+    const { machine } = state
+    const options = repairOptions(state, visit.shop, visit.pace)
     return JSON.stringify([
       machine.kind,
       machine.construction,

@@ -13,8 +13,9 @@ import type { Claim } from '#core/visit/supersession'
 import { foldVisit, type VisitState } from '#core/visit/fold'
 import { earlierReadings, type HistoryReading } from '#core/visit/history'
 import type { Pace } from '#core/takedown/as-here'
-import { UNNAMED_SHOP, type Shop } from '#core/visit/sheet'
-import type { Thought } from '~/workers/inference.worker'
+import { UNNAMED_SHOP, type Shop } from '#core/visit/shop'
+import type { ConsideredState, Consideration } from '#core/visit/job'
+import type { Thinker } from '~/workers/inference.worker'
 import { useThinker } from '~/composables/useThinker'
 import { read, write } from '~/composables/useLocalStorageRef'
 import { useOutbox } from './outbox'
@@ -34,7 +35,7 @@ export const useVisit = defineStore('visit', () => {
   const experience = shallowRef<Record<string, number>>({})
   /** The shop's own times, as ratios to the estimate, by step. */
   const pace = shallowRef<Pace>({})
-  const thought = shallowRef<Thought>()
+  const thought = shallowRef<Consideration>()
   const thinking = ref(false)
   const problem = ref<string>()
   const author = ref(read(AUTHOR, 'technician'))
@@ -144,23 +145,21 @@ export const useVisit = defineStore('visit', () => {
     return last
   }
 
+  /** What the worker is asked to think about. */
+  function asked(of: VisitState): Parameters<Thinker['think']> {
+    const { pump, plate, decision } = of
+    const { rates, schools } = shop.value
+    const considered: ConsideredState = { case: of.case, earlier: of.earlier, pump, plate, decision }
+    return [considered, { rates, schools }, pace.value, experience.value]
+  }
   let latest = 0
   watch(
-    () =>
-      state.value
-        ? JSON.stringify([state.value.case, shop.value.rates, experience.value, state.value.decision])
-        : undefined,
+    () => (state.value ? JSON.stringify(asked(state.value)) : undefined),
     async (key) => {
-      if (!key || !state.value) return
+      if (!key) return
       const turn = ++latest
       thinking.value = true
-      const result = await useThinker().think(
-        JSON.parse(JSON.stringify(state.value.case)),
-        JSON.parse(JSON.stringify(shop.value.rates)),
-        { ...earlier.value },
-        { ...experience.value },
-        state.value.decision,
-      )
+      const result = await useThinker().think(...(JSON.parse(key) as ReturnType<typeof asked>))
       // A newer case overtakes an older answer.
       if (turn !== latest) return
       thought.value = result

@@ -1,4 +1,6 @@
+import { jointOf } from '#core/takedown/step-ref'
+
 /** The caption under which a joint's picture is kept before it is opened, and found again when it is closed. */
 export function shotOf(step: string): string {
-  return `before ${step.replace(/^(down|back):/, '')}`
+  return `before ${jointOf(step) ?? step}`
 }

@@ -1,30 +1,27 @@
 import { expose } from 'comlink'
-import { optionsFor, type Option } from '#core/decision/options'
-import { diagnose, type Diagnosis } from '#core/diagnosis/diagnose'
-import type { DiagnosisCase } from '#core/diagnosis/finding'
-import type { Rates } from '#core/knowledge/rates'
-import { prepare, type Preparation } from '#core/planning/preparation'
+import { buildModel, type DiagnosisModel } from '#core/diagnosis/model'
+import type { Pace } from '#core/takedown/as-here'
+import { considerationOf, type Consideration, type ConsideredState, type Experience } from '#core/visit/job'
+import type { Shop } from '#core/visit/shop'
 
-/** Everything that follows from a case, computed away from the page. */
-export interface Thought {
-  diagnosis: Diagnosis
-  options: Option[]
-  preparation: Preparation
+let last: { key: string; model: DiagnosisModel } | undefined
+
+/** A model hangs on the machine, not on its readings: between two of them it is kept. */
+function modelOf({ case: { pump, alreadyReplaced } }: ConsideredState, experience: Experience): DiagnosisModel {
+  const key = JSON.stringify([pump, alreadyReplaced, experience])
+  if (last?.key !== key) last = { key, model: buildModel(pump, alreadyReplaced, experience) }
+  return last.model
 }
 
 const thinker = {
+  /** Everything that follows from a case, computed away from the page. */
   think(
-    input: DiagnosisCase,
-    rates: Rates,
-    earlier: Record<string, number>,
-    experience: Record<string, number>,
-    chosen?: string,
-  ): Thought {
-    return {
-      diagnosis: diagnose(input, { rates, earlier, experience }),
-      options: optionsFor(input, rates, experience, chosen),
-      preparation: prepare(input, experience),
-    }
+    state: ConsideredState,
+    shop: Pick<Shop, 'rates' | 'schools'>,
+    pace: Pace,
+    experience: Experience,
+  ): Consideration {
+    return considerationOf(state, shop, pace, experience, modelOf(state, experience))
   },
 }
 export type Thinker = typeof thinker

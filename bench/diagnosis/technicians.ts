@@ -1,4 +1,5 @@
-import { diagnose, marginals, type Diagnosis } from '#core/diagnosis/diagnose'
+import { diagnose, type Diagnosis } from '#core/diagnosis/diagnose'
+import { marginals } from '#core/diagnosis/reasoning'
 import { checkKey, pickAsked, type Asked, type Finding } from '#core/diagnosis/finding'
 import { gatesFor } from '#core/diagnosis/gates'
 import { infer } from '#core/diagnosis/inference'

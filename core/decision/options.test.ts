@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { DiagnosisCase } from '../diagnosis/finding'
 import { DEFAULT_RATES } from '../knowledge/rates'
 import { KINDS, type Kind } from '../knowledge/vocabulary'
+import { reasonOn } from '../diagnosis/reasoning'
 import { optionsFor } from './options'
 
 const humming: DiagnosisCase = {
@@ -29,7 +30,7 @@ const settled: DiagnosisCase = {
 }
 
 describe('options side by side', () => {
-  const options = optionsFor(settled, DEFAULT_RATES)
+  const options = optionsFor(reasonOn(settled))
 
   it('puts the cheap cure first and the whole pump last, with parts, minutes and price', () => {
     expect(options[0]).toMatchObject({
@@ -48,7 +49,7 @@ describe('options side by side', () => {
       expect(partsPrice + labourPrice).toBeCloseTo(price)
       if (chanceRight < 0.999) expect(expectedCost).toBeGreaterThan(price)
     }
-    const [early, late] = [optionsFor(humming, DEFAULT_RATES), options].map((list) =>
+    const [early, late] = [optionsFor(reasonOn(humming)), options].map((list) =>
       list.find(({ id }) => id === 'replace-run-capacitor'),
     )
     expect((early?.expectedCost ?? 0) - (early?.price ?? 0)).toBeGreaterThan(
@@ -57,17 +58,17 @@ describe('options side by side', () => {
   })
 
   it('follows the shop’s own rates', () => {
-    const dear = optionsFor(settled, { ...DEFAULT_RATES, hourly: 192 })[0]
+    const dear = optionsFor(reasonOn(settled, { rates: { ...DEFAULT_RATES, hourly: 192 } }))[0]
     expect(dear?.labourPrice).toBeCloseTo((options[0]?.labourPrice ?? 0) * 2)
   })
 
   it('keeps the repair that was chosen, however unlikely it has become, and adds none that is no repair', () => {
-    const without = optionsFor(settled, DEFAULT_RATES).map(({ id }) => id)
+    const without = optionsFor(reasonOn(settled)).map(({ id }) => id)
     const unlikely = 'restore-supply'
     expect(without).not.toContain(unlikely)
-    expect(optionsFor(settled, DEFAULT_RATES, undefined, unlikely).map(({ id }) => id)).toEqual([...without, unlikely])
-    expect(optionsFor(settled, DEFAULT_RATES, undefined, without[0]).map(({ id }) => id)).toEqual(without)
-    expect(optionsFor(settled, DEFAULT_RATES, undefined, 'polish-it').map(({ id }) => id)).toEqual(without)
+    expect(optionsFor(reasonOn(settled), unlikely).map(({ id }) => id)).toEqual([...without, unlikely])
+    expect(optionsFor(reasonOn(settled), without[0]).map(({ id }) => id)).toEqual(without)
+    expect(optionsFor(reasonOn(settled), 'polish-it').map(({ id }) => id)).toEqual(without)
   })
 
   it('offers to send back only what is under warranty', () => {
@@ -76,8 +77,7 @@ describe('options side by side', () => {
       complaints: ['noise-grind'],
       findings: [{ check: 'shaft-turn', outcome: 'gritty' }],
     }
-    const has = (input: DiagnosisCase) =>
-      optionsFor(input, DEFAULT_RATES).some(({ id }) => id === 'return-under-warranty')
+    const has = (input: DiagnosisCase) => optionsFor(reasonOn(input)).some(({ id }) => id === 'return-under-warranty')
     expect(has(worn)).toBe(false)
     expect(has({ ...worn, pump: { ...worn.pump, underWarranty: true } })).toBe(true)
   })
@@ -85,19 +85,18 @@ describe('options side by side', () => {
   it('has repairs of its own for every kind, with its own prices', () => {
     for (const kind of Object.keys(KINDS) as Kind[])
       expect(
-        optionsFor({ pump: { kind, nameplate: { volts: 230 } }, complaints: ['trips-breaker'] }, DEFAULT_RATES)[0]
-          ?.price,
+        optionsFor(reasonOn({ pump: { kind, nameplate: { volts: 230 } }, complaints: ['trips-breaker'] }))[0]?.price,
         kind,
       ).toBeGreaterThan(0)
     const pull = optionsFor(
-      {
+      reasonOn({
         pump: { kind: 'well-two-wire', nameplate: { volts: 230 }, installation: { wellDepthMetres: 80 } },
+        gates: [],
         findings: [
           { check: 'winding-resistance', value: null },
           { check: 'winding-resistance', half: 'motor', value: null },
         ],
-      },
-      DEFAULT_RATES,
+      }),
     )[0]
     expect(pull).toMatchObject({ id: 'replace-two-wire-motor' })
     expect(pull?.minutes).toBeGreaterThan(130)

@@ -1,13 +1,10 @@
 import { PARTS } from '../knowledge/vocabulary'
 import type { ActionRow } from '../knowledge/model-types'
 import type { Part } from '../knowledge/vocabulary'
-import type { Rates } from '../knowledge/rates'
-import { faultLabel } from '../diagnosis/diagnose'
-import { infer } from '../diagnosis/inference'
 import { accessGateOf } from '../diagnosis/gates'
-import { actionCost, actionMinutes, cureChance, expectedLosses, lossTable, partsPrice } from '../diagnosis/loss'
-import { buildModel } from '../diagnosis/model'
-import type { DiagnosisCase } from '../diagnosis/finding'
+import { actionCost, actionMinutes, cureChance, expectedLosses, partsPrice } from '../diagnosis/loss'
+import type { Reasoning } from '../diagnosis/reasoning'
+import { faultLabel } from '../diagnosis/words/fault-label'
 import { formatPercent } from '../quantity/format'
 import type { CompletePlate } from '../motor/nameplate'
 
@@ -44,17 +41,14 @@ const MOST_OPTIONS = 5
  *
  * @param chosen a repair that stays among them however unlikely it has become: it is the one being done
  */
-export function optionsFor(
-  input: DiagnosisCase,
-  rates: Rates,
-  experience?: Readonly<Record<string, number>>,
-  chosen?: string,
-): Option[] {
+export function optionsFor(reasoning: Reasoning, chosen?: string): Option[] {
+  const { input, rates, model, held, losses } = reasoning
+  // With every cause set aside there is nothing that a repair could be for.
+  if (!reasoning.explicable) return []
   const { pump } = input
-  const model = buildModel(pump, input.alreadyReplaced, experience)
-  const open = input.gates?.includes(accessGateOf(pump.kind)) ?? false
-  const { probabilities } = infer(model, input)
-  const expected = expectedLosses(lossTable(model, rates, open), probabilities)
+  const { probabilities } = reasoning.posterior
+  const open = held.has(accessGateOf(pump.kind))
+  const expected = expectedLosses(losses, probabilities)
   const options = model.actions.map((action, index): Option => {
     const chanceRight = cureChance(model.hypotheses, probabilities, action.cures)
     const materials = partsPrice(action.parts, rates, pump.kind)

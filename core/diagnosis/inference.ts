@@ -10,7 +10,7 @@ export interface Weighed {
 export interface Posterior {
   /** Probability per hypothesis, in the model's order. Sums to 1. */
   probabilities: Float64Array
-  /** What the complaint alone says, before any finding. */
+  /** What the complaint alone says, before any finding and before any cause was set aside. */
   fromComplaint: Float64Array
   weighed: Weighed[]
   /** The complaints as evidence, for the explanations. */
@@ -30,15 +30,16 @@ export interface Evidence {
  * The order of the findings does not matter; a finding that cannot tell moves nothing.
  */
 export function infer(model: DiagnosisModel, { complaints = [], findings = [], excluded = [] }: Evidence): Posterior {
-  const log = Float64Array.from(model.hypotheses, ({ faults, prior }) =>
-    faults.some((fault) => excluded.includes(fault)) ? -Infinity : Math.log(prior),
-  )
+  const log = Float64Array.from(model.hypotheses, ({ prior }) => Math.log(prior))
   const said = [...new Set(complaints)].map((complaint) => ({
     complaint,
     likelihood: complaintLikelihood(model, complaint),
   }))
   for (const { likelihood } of said) addLog(log, likelihood)
   const fromComplaint = normalise(log)
+  model.hypotheses.forEach(({ faults }, h) => {
+    if (faults.some((fault) => excluded.includes(fault))) log[h] = -Infinity
+  })
   const weighed = weigh(model, findings)
   for (const { likelihood } of weighed) addLog(log, likelihood)
   return { probabilities: normalise(log), fromComplaint, weighed, complaints: said }

@@ -1,3 +1,4 @@
+import { reasonOn } from '../diagnosis/reasoning'
 import { describe, expect, it } from 'vitest'
 import type { DiagnosisCase } from '../diagnosis/finding'
 import { nextVisit, orderDay, type DayVisit } from './day'
@@ -28,7 +29,7 @@ const settled: DiagnosisCase = {
 
 describe('loading the van', () => {
   it('ties each part to its suspect, the capacitor by its rating', () => {
-    const { parts, tools, suspects } = prepare(humming)
+    const { parts, tools, suspects } = prepare(reasonOn(humming))
     expect(suspects[0]?.fault).toBe('run-capacitor-failed')
     expect(parts[0]).toMatchObject({ label: 'run capacitor 30 μF, 370 V or more', fault: 'run-capacitor-failed' })
     expect(tools.map(({ label }) => label)).toEqual(
@@ -37,17 +38,17 @@ describe('loading the van', () => {
   })
 
   it('brings the right seal set and both O-rings for a drip', () => {
-    expect(prepare({ ...humming, complaints: ['leak-under-motor'] }).parts.map(({ id }) => id)).toEqual(
+    expect(prepare(reasonOn({ ...humming, complaints: ['leak-under-motor'] })).parts.map(({ id }) => id)).toEqual(
       expect.arrayContaining(['part:shaft-seal', 'part:housing-o-ring', 'part:diffuser-o-ring']),
     )
   })
 
   it('leaves what is measured on site out of it', () =>
-    expect(prepare(settled).suspects).toEqual(prepare(humming).suspects))
+    expect(prepare(reasonOn(settled)).suspects).toEqual(prepare(reasonOn(humming)).suspects))
 
   it('loads the foot valve for a jet pump that loses its prime', () =>
     expect(
-      prepare({ pump: { kind: 'jet', nameplate: { volts: 230 } }, complaints: ['loses-prime'] }).parts.map(
+      prepare(reasonOn({ pump: { kind: 'jet', nameplate: { volts: 230 } }, complaints: ['loses-prime'] })).parts.map(
         ({ id }) => id,
       ),
     ).toContain('part:foot-valve'))

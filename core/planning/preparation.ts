@@ -1,8 +1,6 @@
 import { partLabel } from '../decision/options'
-import { faultLabel, marginals } from '../diagnosis/diagnose'
-import type { DiagnosisCase } from '../diagnosis/finding'
-import { infer } from '../diagnosis/inference'
-import { buildModel } from '../diagnosis/model'
+import { marginals, type Reasoning } from '../diagnosis/reasoning'
+import { faultLabel } from '../diagnosis/words/fault-label'
 import type { Part } from '../knowledge/vocabulary'
 
 export interface LoadItem {
@@ -42,8 +40,7 @@ const ALWAYS = ['meter', 'megohmmeter', 'lamp']
  *
  * Findings are left out on purpose: this is what can be known in the shop.
  */
-export function prepare(input: DiagnosisCase, experience?: Readonly<Record<string, number>>): Preparation {
-  const model = buildModel(input.pump, input.alreadyReplaced, experience)
+export function prepare({ model, posterior }: Reasoning): Preparation {
   const always = ALWAYS.map((tool): LoadItem => ({
     id: `tool:${tool}`,
     label: tool,
@@ -52,8 +49,7 @@ export function prepare(input: DiagnosisCase, experience?: Readonly<Record<strin
     because: 'every visit',
     probability: 1,
   }))
-  const { probabilities } = infer(model, { complaints: input.complaints })
-  const suspects = [...marginals(model, probabilities)]
+  const suspects = [...marginals(model, posterior.fromComplaint)]
     .map(([fault, probability]) => ({ fault, label: faultLabel(fault), probability }))
     .filter(({ fault, probability }) => fault !== 'nothing-wrong' && probability >= WORTH_LOADING)
     .sort((a, b) => b.probability - a.probability)

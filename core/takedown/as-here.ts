@@ -1,3 +1,4 @@
+import { closing, opening } from './step-ref'
 import type { ConstructionGraph, Joint, JointPlace, Minutes, WorkStep } from '../knowledge/constructions/joint'
 import { SCHOOL_WORDS, wayOf, type SchoolId, type SchoolWays } from '../knowledge/schools'
 import { badField, type InputError } from '../validation/input-error'
@@ -70,8 +71,8 @@ export function jointHere(joint: Joint, { schools, pace, conditions = {} }: Here
     ...(joint.back === undefined ? {} : { back: back.text }),
     wait: waitHere(joint.wait, conditions),
     minutes: {
-      down: paced(estimateDown, pace?.[`down:${joint.id}`]),
-      back: paced(estimateBack, pace?.[`back:${joint.id}`]),
+      down: paced(estimateDown, pace?.[opening(joint.id)]),
+      back: paced(estimateBack, pace?.[closing(joint.id)]),
     },
     estimate: { down: estimateDown[1], back: estimateBack[1] },
     materials: { down: down.materials, back: back.materials },

@@ -1,3 +1,4 @@
+import { closing } from './step-ref'
 import type { Minutes } from '../knowledge/constructions/joint'
 import type { Gate } from '../knowledge/vocabulary'
 import { chance } from '../quantity/random'
@@ -30,7 +31,7 @@ export function minutesOf(
     const until: { gate?: Gate; closes?: string; at: number }[] = []
     for (const { id, times, gates } of steps) {
       for (const { gate, closes, at } of until)
-        if ((gate !== undefined && gates.includes(gate)) || (closes !== undefined && id === `back:${closes}`))
+        if ((gate !== undefined && gates.includes(gate)) || (closes !== undefined && id === closing(closes)))
           clock = Math.max(clock, at)
       clock += triangular(times, next() < OF_THE_DAY ? day : next())
       const wait = begun.get(id)

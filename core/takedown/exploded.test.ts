@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { KIND_KNOWLEDGE } from '../knowledge/kinds'
 import { KIND_CONSTRUCTIONS, type Construction, type Kind } from '../knowledge/vocabulary'
 import { explodedOf } from './exploded'
-import { jointKey } from './step-id'
+import { jointOf } from './step-ref'
 import { repairSteps } from './step-plan'
 import type { StepRecord } from './tray'
 
@@ -30,7 +30,7 @@ describe('the machine drawn apart', () => {
         const plan = repairSteps(kind, construction, id)?.steps ?? []
         const off = plan
           .filter(({ phase, joint, temporary }) => phase === 'down' && joint !== 'gate' && !temporary)
-          .map((step) => jointKey(step.id))
+          .map((step) => jointOf(step.id) ?? '')
         const records = new Map<string, StepRecord>()
         const shown = new Map<string, string[]>()
         for (const step of plan) {

@@ -1,7 +1,7 @@
 import type { JointType } from '../knowledge/constructions/joint'
 import type { Part } from '../knowledge/vocabulary'
 import type { TakeDownStep } from './plan'
-import { jointKey } from './step-id'
+import { closing, isOpening, jointOf, opening, parseJoint } from './step-ref'
 import type { StepRecord } from './tray'
 
 /** One thing that comes off, in its place on the axis: still on, off, or the one at hand. */
@@ -32,7 +32,7 @@ function sectionOf(steps: readonly TakeDownStep[], current?: string): TakeDownSt
   return sections.find((section) => section.some(({ id }) => id === current)) ?? (sections.at(-1) as TakeDownStep[])
 }
 
-const assemblyOf = (key: string) => (key.includes('.') ? (key.split('.')[0] as string) : '')
+const assemblyOf = (key: string | undefined) => parseJoint(key ?? '').assembly ?? ''
 
 /**
  * What the drawing shows of a plan at a step: the same parts in the same order as the plan takes them off, and last,
@@ -45,27 +45,25 @@ export function explodedOf(
   records: ReadonlyMap<string, StepRecord>,
   current?: string,
 ): Exploded {
-  const isOff = (key: string) => records.get(`down:${key}`)?.done === true && records.get(`back:${key}`)?.done !== true
+  const isOff = (key: string | undefined) =>
+    key !== undefined && records.get(opening(key))?.done === true && records.get(closing(key))?.done !== true
   const section = sectionOf(steps, current)
-  const all = section.filter(
-    ({ id, phase, joint, temporary }) =>
-      phase === 'down' && joint !== 'gate' && !temporary && id === `down:${jointKey(id)}`,
-  )
+  const all = section.filter(({ id, joint, temporary }) => joint !== 'gate' && !temporary && isOpening(id))
   const at = steps.find(({ id }) => id === current)
   const assembly =
-    at && at.phase !== 'work' && all.some(({ id }) => id === `down:${jointKey(at.id)}`)
-      ? assemblyOf(jointKey(at.id))
-      : assemblyOf(jointKey(all.findLast(({ id }) => isOff(jointKey(id)))?.id ?? all[0]?.id ?? ''))
+    at && at.phase !== 'work' && all.some(({ id }) => jointOf(id) === jointOf(at.id))
+      ? assemblyOf(jointOf(at.id))
+      : assemblyOf(jointOf((all.findLast(({ id }) => isOff(jointOf(id))) ?? all[0])?.id ?? ''))
   const pieces = all
-    .filter(({ id }) => assemblyOf(jointKey(id)) === assembly)
+    .filter(({ id }) => assemblyOf(jointOf(id)) === assembly)
     .map(({ id, part, joint, count }): Piece => {
-      const key = jointKey(id)
+      const key = jointOf(id) as string
       return {
         key,
         part,
         joint,
         ...(count === undefined ? {} : { count }),
-        state: at && at.phase !== 'work' && jointKey(at.id) === key ? 'lit' : isOff(key) ? 'off' : 'on',
+        state: at && at.phase !== 'work' && jointOf(at.id) === key ? 'lit' : isOff(key) ? 'off' : 'on',
       }
     })
   const worked = [...new Set(section.filter(({ phase }) => phase === 'work').map(({ part }) => part))].filter(

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { learnSteps, LEARNING, paceKey, paceOf, ratiosOf, robustRatio, type TickedStep } from './own-times'
+import { learnSteps, LEARNING, paceOf, ratiosOf, robustRatio, type TickedStep } from './own-times'
 import { planTakeDown } from './plan'
 import { stepPlan } from './step-plan'
 
@@ -57,7 +57,6 @@ describe('the shop’s own times', () => {
   })
 
   it('a joint learns from every assembly it stands in, and the plan takes the learned minutes', () => {
-    expect(paceKey('down:motor-bench.springs')).toBe('down:springs')
     const ticked = Array.from({ length: 30 }, () =>
       ratiosOf(visit(['down:part-halves', 1, 3], ['down:diffuser', 6, 3])),
     ).flat()

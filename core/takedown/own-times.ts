@@ -1,3 +1,4 @@
+import { inAnyAssembly } from './step-ref'
 import type { Basis } from '../judgement/judgement'
 import type { Pace } from './as-here'
 
@@ -35,11 +36,6 @@ export interface LearnedStep {
   ratio: number
 }
 
-/** A step without the name of the assembly it was done in: the same joint learns from all of them. */
-export function paceKey(step: string): string {
-  return step.replace(/^(down|back):[a-z-]+\./, '$1:')
-}
-
 /**
  * How long the steps of one visit took: from the tick before to their own. A first step has no beginning; a step that
  * was undone,
@@ -54,7 +50,7 @@ export function ratiosOf(ticked: readonly TickedStep[]): StepRatio[] {
     if (!before || !done || !estimate || undone.has(step)) return []
     const minutes = (Date.parse(at) - Date.parse(before.at)) / 60_000
     if (minutes < LEARNING.shortestMinutes || minutes > estimate * LEARNING.longestOverEstimate) return []
-    return [{ step: paceKey(step), ratio: minutes / estimate, estimate }]
+    return [{ step: inAnyAssembly(step), ratio: minutes / estimate, estimate }]
   })
 }
 

@@ -13,6 +13,7 @@ import { badField } from '../validation/input-error'
 import { asHere, hasJoint, noJoint, workStepHere, type Here } from './as-here'
 import { minutesOf } from './clock'
 import { workHere } from './conditions'
+import { closing, opening, printStep } from './step-ref'
 
 /** What was met on the way: a joint that will not open, a part that is damaged. */
 export interface TakeDownFound {
@@ -184,7 +185,7 @@ function withDamaged(graph: ConstructionGraph, targets: readonly Part[], { found
 
 /** Cement is wet from when it is put on, on the way back; a motor cools from when it is switched off. */
 function startsAt(joint: string, { by }: SelfRunning): string {
-  return by === 'cement' ? `back:${joint}` : `down:${joint}`
+  return by === 'cement' ? closing(joint) : opening(joint)
 }
 
 /**
@@ -289,7 +290,7 @@ export function downStep(joint: Joint): TakeDownStep {
   const { id, down, minutes, turn, caution, materials, schools, estimate } = joint
   return {
     ...shared(joint),
-    id: `down:${id}`,
+    id: opening(id),
     phase: 'down',
     text: down,
     minutes: minutes.down[1],
@@ -305,7 +306,7 @@ export function backStep(joint: Joint): TakeDownStep | undefined {
   if (back === undefined) return undefined
   return {
     ...shared(joint),
-    id: `back:${id}`,
+    id: closing(id),
     phase: 'back',
     text: back,
     minutes: minutes.back[1],
@@ -334,7 +335,7 @@ export function workStep(
   { id, text, tool, minutes, caution, orientation, estimate, materials, schools }: WorkStep,
 ): TakeDownStep {
   return {
-    id: `work:${part}:${id}`,
+    id: printStep({ phase: 'work', work: `${part}:${id}` }),
     phase: 'work',
     text,
     part,
@@ -355,7 +356,7 @@ function freeing(joint: Joint, tries: number): TakeDownStep[] {
   return ways
     .slice(0, tries)
     .map(({ text, tool, minutes, caution }, index): TakeDownStep => ({
-      id: `down:${joint.id}:free${index === 0 ? '' : index + 1}`,
+      id: printStep({ phase: 'down', joint: joint.id, attempt: index + 1 }),
       phase: 'down',
       text,
       part: joint.part,

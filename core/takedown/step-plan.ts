@@ -6,7 +6,7 @@ import { about, makeDead, valves } from '../knowledge/constructions/shared'
 import { WELLS, type Construction, type Kind, type Part } from '../knowledge/vocabulary'
 import { hasJoint, jointHere, workStepHere } from './as-here'
 import { minutesOf } from './clock'
-import { jointKey } from './step-id'
+import { inAssembly, jointOf, parseJoint, printJoint, printStep } from './step-ref'
 import {
   backStep,
   downStep,
@@ -40,6 +40,8 @@ export interface StepPlan extends Omit<TakeDownPlan, 'construction' | 'down' | '
   /** The step after which the water is back, where that is not the last. */
   waterBack?: string
 }
+/** A repair’s steps without its clock, which takes longer to read than to plan. */
+export type Repair = Omit<StepPlan, 'minutes'>
 /** What a repair is planned with, beside what any take-down is. */
 export interface RepairOptions extends TakeDownOptions {
   /** A spare goes in at once; the repair follows on the bench. */
@@ -95,7 +97,7 @@ export function repairSteps(
   construction: Construction,
   actionId: string,
   options: RepairOptions = {},
-): Omit<StepPlan, 'minutes'> | undefined {
+): Repair | undefined {
   const action = KIND_KNOWLEDGE[kind]?.actions.find(({ id }) => id === actionId)
   const job = jobsFor(kind, construction).find(({ id }) => id === actionId)
   const wanted = action ?? job
@@ -119,9 +121,9 @@ export function spareAssembly(kind: Kind, construction: Construction): Assembly 
 function spareFirst(
   kind: Kind,
   construction: Construction,
-  repair: Omit<StepPlan, 'minutes'>,
+  repair: Repair,
   options: RepairOptions,
-): Omit<StepPlan, 'minutes'> | undefined {
+): Repair | undefined {
   const assembly = spareAssembly(kind, construction)
   if (!assembly) return repair
   // What is damaged inside waits for the bench.
@@ -142,8 +144,8 @@ function spareFirst(
     estimate: 4,
     gates: [],
   }
-  const swapped = new Set(swap.down.map(({ id }) => jointKey(id)))
-  const bench = repair.steps.filter((step) => !swapped.has(jointKey(step.id)))
+  const swapped = new Set(swap.down.map(({ id }) => jointOf(id)))
+  const bench = repair.steps.filter(({ id, phase }) => phase === 'work' || !swapped.has(jointOf(id)))
   return {
     ...repair,
     assemblies: [...new Set([assembly, ...repair.assemblies])],
@@ -199,11 +201,7 @@ function legsOf(kind: Kind, construction: Construction, { parts, id }: Pick<Acti
 }
 
 /** One leg inside the other: down through both, the work, and back out of both. */
-function joined(
-  legs: readonly Leg[],
-  options: TakeDownOptions,
-  extra: readonly WorkStep[] = [],
-): Omit<StepPlan, 'minutes'> {
+function joined(legs: readonly Leg[], options: TakeDownOptions, extra: readonly WorkStep[] = []): Repair {
   const plans = legs.map(({ assembly, targets, accessOnly }, index) =>
     named(untimedPlan(assembly, targets, { accessOnly, ...ownOptions(legs, index, options) }), index),
   )
@@ -246,18 +244,15 @@ function joined(
 /** Joints of an inner assembly carry its name, so that two of one id stay two. */
 function named(plan: UntimedPlan, index: number): UntimedPlan {
   if (index === 0) return plan
-  const name = (step: TakeDownStep): TakeDownStep => ({
-    ...step,
-    id: step.id.replace(/^(down|back):/, `$1:${plan.construction}.`),
-  })
+  const name = (step: TakeDownStep): TakeDownStep => ({ ...step, id: inAssembly(step.id, plan.construction) })
   return {
     ...plan,
     down: plan.down.map(name),
     back: plan.back.map(name),
     waits: plan.waits.map((wait) => ({
       ...wait,
-      after: wait.after.replace(/^(down|back):/, `$1:${plan.construction}.`),
-      ...(wait.closes === undefined ? {} : { closes: `${plan.construction}.${wait.closes}` }),
+      after: inAssembly(wait.after, plan.construction),
+      ...(wait.closes === undefined ? {} : { closes: printJoint({ assembly: plan.construction, joint: wait.closes }) }),
     })),
   }
 }
@@ -297,8 +292,8 @@ function ownOptions(
 /** A joint named with its assembly is that one's; named plainly, it is the first's that has it. */
 function ownJoint(legs: readonly Leg[], index: number, joint: string): string | undefined {
   const { assembly } = legs[index] as Leg
-  if (joint.includes('.'))
-    return index > 0 && joint.startsWith(`${assembly}.`) ? joint.slice(assembly.length + 1) : undefined
+  const named = parseJoint(joint)
+  if (named.assembly !== undefined) return index > 0 && named.assembly === assembly ? named.joint : undefined
   return legs.findIndex((leg) => hasJoint(graphOf(leg.assembly), joint)) === index ? joint : undefined
 }
 
@@ -306,9 +301,9 @@ function renamed<T extends { joint?: string }>(each: T, joint: string | undefine
   return joint === undefined ? [] : [{ ...each, joint }]
 }
 
-function simple(action: ActionRow, options: TakeDownOptions): Omit<StepPlan, 'minutes'> {
+function simple(action: ActionRow, options: TakeDownOptions): Repair {
   const work = (id: string, text: string): TakeDownStep => ({
-    id: `work:${id}`,
+    id: printStep({ phase: 'work', work: id }),
     phase: 'work',
     part: action.parts[0] ?? 'pump',
     text,

@@ -1,3 +1,4 @@
+import { isOpening, jointOf } from './step-ref'
 import type { JointPlace } from '../knowledge/constructions/joint'
 import type { Part } from '../knowledge/vocabulary'
 import type { TakeDownStep } from './plan'
@@ -35,14 +36,12 @@ export interface TrayItem {
 
 /** What lies in the tray: every joint that is open and has a way back that is not done yet. */
 export function trayOf(steps: readonly TakeDownStep[], records: ReadonlyMap<string, StepRecord>): TrayItem[] {
-  const back = new Map(
-    steps.filter(({ phase }) => phase === 'back').map((step) => [step.id.replace(/^back:/, ''), step]),
-  )
+  const back = new Map(steps.filter(({ phase }) => phase === 'back').map((step) => [jointOf(step.id), step]))
   return steps
-    .filter(({ phase }) => phase === 'down')
+    .filter(({ id }) => isOpening(id))
     .flatMap((step): TrayItem[] => {
       const record = records.get(step.id)
-      const closing = back.get(step.id.replace(/^down:/, ''))
+      const closing = back.get(jointOf(step.id))
       if (!record?.done || !closing || records.get(closing.id)?.done) return []
       return [
         {

@@ -1,54 +1,18 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Entry, EntryBodies, EntryKind } from './entry'
+import type { Entry, EntryBodies } from './entry'
 import { beforeAfter, proofRows, tellingReadings } from './before-after'
 import { journalLines } from './describe'
-import { diagnoseVisit, foldVisit, partVerdicts, type VisitState } from './fold'
+import { diagnose } from '../diagnosis/diagnose'
+import { foldVisit, partVerdicts, type VisitState } from './fold'
 import { readingRows } from './readings-table'
+import { jobOf } from './job'
 import { watchList, writeSheet } from './sheet'
+import { UNNAMED_SHOP } from './shop'
+import { entry, fold, opened, reading, seen } from './test-journal'
 
-const VISIT = '0197a000-0009-7000-8000-000000000001'
-let count = 0
-function entry<K extends EntryKind>(kind: K, body: EntryBodies[K], supersedes?: string): Entry {
-  count++
-  return {
-    id: `0197a000-00aa-7000-8000-${count.toString(16).padStart(12, '0')}`,
-    visitId: VISIT,
-    kind,
-    at: new Date(Date.UTC(2026, 4, 12, 10, count)).toISOString(),
-    author: 'test',
-    ...(supersedes ? { supersedes } : {}),
-    body,
-  } as unknown as Entry
-}
-const opened = (): Entry =>
-  entry('visit-opened', {
-    customer: { id: '0197a000-0001-7000-8000-000000000001', name: 'Millrace Lido', place: 'Weir Street 1' },
-    scheduledAt: '2026-05-12T10:20:00.000Z',
-    plannedMinutes: 45,
-    callerSays: 'hums',
-    machine: {
-      id: '0197a000-0002-7000-8000-000000000001',
-      customerId: '0197a000-0001-7000-8000-000000000001',
-      name: 'filter pump 2',
-      kind: 'pool',
-      construction: 'band-clamp',
-      installedOn: '2017-05-12',
-      nameplate: {
-        volts: 230,
-        motorType: 'permanent-split',
-        horsepower: 1,
-        fullLoadAmps: 7,
-        serviceFactorAmps: 8.2,
-        runCapacitorMicrofarads: 30,
-      },
-    },
-  })
-const reading = (check: string, value: number, more: object = {}, stage: 'test' | 'prove' = 'test') =>
-  entry('finding', { check, value, stage, ...more })
-const seen = (check: string, outcome: string, stage: 'test' | 'prove' = 'test') =>
-  entry('finding', { check, outcome, stage })
-const fold = (entries: Entry[]) => foldVisit(entries) as VisitState
+/** The sheet as the unnamed shop writes it. */
+const sheetOf = (state: VisitState) => writeSheet(state, UNNAMED_SHOP, jobOf(state, UNNAMED_SHOP))
 
 describe('folding a journal', () => {
   it('is nothing until a visit is opened', () => expect(foldVisit([seen('weep-hole', 'dry')])).toBeUndefined())
@@ -92,9 +56,9 @@ describe('folding a journal', () => {
   it('leaves no trace of a superseded reading in the posterior', () => {
     const wrong = seen('shaft-turn', 'seized')
     const base = [opened(), entry('call', { complaints: ['hums-no-start'], alreadyReplaced: [], callerSays: '' })]
-    const never = diagnoseVisit(fold(base)).suspects
-    expect(diagnoseVisit(fold([...base, wrong])).suspects).not.toEqual(never)
-    expect(diagnoseVisit(fold([...base, wrong, entry('retracted', {}, wrong.id)])).suspects).toEqual(never)
+    const suspects = (journal: Entry[]) => diagnose(fold(journal).case).suspects
+    expect(suspects([...base, wrong])).not.toEqual(suspects(base))
+    expect(suspects([...base, wrong, entry('retracted', {}, wrong.id)])).toEqual(suspects(base))
   })
 
   it('opens the dead gates when the power goes on, and the other way round', () => {
@@ -242,7 +206,7 @@ describe('proving and handing over', () => {
   })
 
   it('writes a sheet with findings, readings, work, price, what to watch and cautions', () => {
-    const sheet = writeSheet(repaired())
+    const sheet = sheetOf(repaired())
     expect(sheet.summary).toMatch(/run capacitor weak.*Replace the run capacitor: done/)
     expect(sheet.seenAndLeft).toEqual(['foot is cracked'])
     expect(sheet.work).toMatchObject([

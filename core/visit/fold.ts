@@ -1,13 +1,13 @@
-import { diagnose, type Diagnosis } from '../diagnosis/diagnose'
 import { checkKey, newestFindings, type DiagnosisCase, type Finding } from '../diagnosis/finding'
 import { judgeFinding } from '../diagnosis/judge-finding'
 import { worstVerdict, type Judgement, type Verdict } from '../judgement/judgement'
+import type { Earlier } from '../diagnosis/diagnose'
 import { partOfFinding } from '../knowledge/checks'
-import type { Rates } from '../knowledge/rates'
 import { GATES, JOINTS, type Gate, type Joint } from '../knowledge/vocabulary'
 import { completePlate, type CompletePlate, type Pump } from '../motor/nameplate'
 import type { JobConditions } from '../takedown/conditions'
 import type { TakeDownFound } from '../takedown/plan'
+import { opening, parseStep, printJoint } from '../takedown/step-ref'
 import { MILLISECONDS_PER_YEAR } from '../quantity/conversions'
 import type { Customer, Entry, EntryBodies, EntryOf, Machine } from './entry'
 import { newestOf, ofKind } from './of-kind'
@@ -72,6 +72,8 @@ export interface VisitState {
   joint: Joint
   handedOver?: EntryBodies['handed-over'] & { at: string }
   startedAt?: string
+  /** Newest earlier readings of this machine, for trends. */
+  earlier: Earlier
   /** What the diagnosis starts from. */
   case: DiagnosisCase
   entries: Entry[]
@@ -85,7 +87,7 @@ export interface VisitState {
  */
 export function foldVisit(
   entries: readonly Entry[],
-  context: { earlier?: Readonly<Record<string, number>> } = {},
+  { earlier = {} }: { earlier?: Earlier } = {},
 ): VisitState | undefined {
   const { live, conflicts } = supersessionOf(entries)
   const opened = newestOf(live, 'visit-opened')
@@ -104,7 +106,7 @@ export function foldVisit(
     at: entry.at,
     stage: entry.body.stage,
     finding: entry.body,
-    judgement: judgeFinding(entry.body, { pump, plate, findings: plain, earlier: context.earlier }),
+    judgement: judgeFinding(entry.body, { pump, plate, findings: plain, earlier }),
   }))
   const gates = foldGates(ofKind(live, 'gate'))
   const jointsDone = new Map(ofKind(live, 'joint-done').map(({ body, at }) => [body.joint, at]))
@@ -128,6 +130,7 @@ export function foldVisit(
     findings: judged.filter(({ entryId }) => !inConflict.has(entryId)),
     contested: judged.filter(({ entryId }) => inConflict.has(entryId)),
     conflicts,
+    earlier,
     loaded: new Set(
       [...new Map(ofKind(live, 'loaded').map(({ body }) => [body.item, body.loaded]))]
         .filter(([, isLoaded]) => isLoaded)
@@ -192,6 +195,9 @@ export function pumpOf(machine: Machine, onDay: string): Pump {
  * Steps as they stand. Where another repair is chosen, what is open stays open; what was closed again, and the work of
  * the repair before, begin anew.
  */
+/** Joints that stand for a state which power undoes. */
+const UNDONE_BY_POWER: ReadonlySet<string> = new Set(['discharge', 'cool'])
+
 function foldSteps(live: readonly Entry[]): VisitState['steps'] {
   const steps = new Map<string, EntryBodies['step'] & { at: string }>()
   let chosen: string | undefined
@@ -199,13 +205,15 @@ function foldSteps(live: readonly Entry[]): VisitState['steps'] {
     if (entry.kind === 'step') steps.set(entry.body.step, { ...entry.body, at: entry.at })
     if (entry.kind !== 'decision' || entry.body.option === chosen) continue
     chosen = entry.body.option
-    const closed = new Set(
-      [...steps].filter(([id, { done }]) => done && id.startsWith('back:')).map(([id]) => id.replace('back:', 'down:')),
-    )
+    const done = [...steps].flatMap(([id, step]) => (step.done ? [parseStep(id)] : []))
+    const closed = new Set(done.flatMap((ref) => (ref?.phase === 'back' ? [opening(printJoint(ref))] : [])))
     // With the power back, what was bled may be charged again, and what was cool is hot.
-    const powered = closed.has('down:make-dead')
-    for (const id of steps.keys())
-      if (!id.startsWith('down:') || closed.has(id) || (powered && /[:.](discharge|cool)$/.test(id))) steps.delete(id)
+    const powered = closed.has(opening('make-dead'))
+    for (const id of steps.keys()) {
+      const ref = parseStep(id)
+      const kept = ref?.phase === 'down' && !closed.has(id) && !(powered && UNDONE_BY_POWER.has(ref.joint))
+      if (!kept) steps.delete(id)
+    }
   }
   return steps
 }
@@ -219,11 +227,6 @@ function foldGates(entries: readonly EntryOf<'gate'>[]): Map<Gate, GateState> {
     gates.set(body.gate, { gate: body.gate, at, lines: body.lines, seconds: body.seconds })
   }
   return gates
-}
-
-/** The diagnosis of a visit's state; heavy enough to be asked for apart from the fold. */
-export function diagnoseVisit(state: VisitState, rates?: Rates): Diagnosis {
-  return diagnose(state.case, { rates })
 }
 
 /** The mark of each part: the worst of its newest findings. A part that was not looked at is not in the map. */

@@ -1,29 +1,17 @@
-import { withFound } from '../decision/found-extra'
-import { jobOptions } from '../decision/job-options'
-import { optionsFor, type Option } from '../decision/options'
-import { diagnose, faultLabel } from '../diagnosis/diagnose'
+import type { Option } from '../decision/options'
+import { faultLabel } from '../diagnosis/words/fault-label'
 import { VERDICT_WORDS, type Verdict } from '../judgement/judgement'
-import { DEFAULT_RATES, type Rates } from '../knowledge/rates'
-import { schoolLines, type SchoolWays } from '../knowledge/schools'
+import { schoolLines } from '../knowledge/schools'
 import { KINDS, PARTS, isIdOf } from '../knowledge/vocabulary'
 import { complaintWords } from '../planning/day'
 import { formatNumber, formatPercent } from '../quantity/format'
-import type { UnitSystem } from '../quantity/measures'
 import { UNIT_LABELS, type Unit } from '../quantity/units'
-import { repairSteps } from '../takedown/step-plan'
 import { beforeAfter } from './before-after'
 import { valueText } from './describe'
 import type { JudgedFinding, VisitState } from './fold'
+import type { Job } from './job'
 import { keptAnswer } from './kept-working'
-
-export interface Shop {
-  name: string
-  place: string
-  units: UnitSystem
-  rates: Rates
-  schools?: SchoolWays
-}
-export const UNNAMED_SHOP: Shop = { name: 'This shop', place: '', units: 'us', rates: DEFAULT_RATES }
+import type { Shop } from './shop'
 
 export interface SheetReading {
   subject: string
@@ -60,25 +48,12 @@ export interface Sheet {
   photos: { hash: string; caption: string; at: string }[]
 }
 
-/** Writes the sheet of a visit from its state. */
-export function writeSheet(
-  state: VisitState,
-  shop: Shop = UNNAMED_SHOP,
-  experience?: Readonly<Record<string, number>>,
-): Sheet {
-  const chosen =
-    state.decision === undefined
-      ? undefined
-      : [
-          ...optionsFor(state.case, shop.rates, experience, state.decision),
-          ...jobOptions(state.pump, state.plate, shop.rates),
-        ].find(({ id }) => id === state.decision)
-  const option =
-    chosen &&
-    withFound(chosen, state.machine.kind, state.machine.construction, shop.rates, {
-      found: state.takeDownFound,
-      schools: shop.schools,
-    })
+/**
+ * Writes the sheet of a visit.
+ *
+ * @param job what follows from the state: the sheet shows it and works nothing out anew
+ */
+export function writeSheet(state: VisitState, shop: Shop, job: Job): Sheet {
   const last = new Map(state.findings.map((judged) => [`${judged.judgement.subject}|${judged.stage}`, judged]))
   return {
     shop,
@@ -93,7 +68,7 @@ export function writeSheet(
         : state.plate.assumed,
     },
     complaint: [complaintWords(state.call.complaints), state.call.callerSays].filter(Boolean).join(': '),
-    summary: summary(state, shop.rates, option, experience),
+    summary: summary(state, job),
     findings: [
       ...[...last.values()]
         .filter(({ stage }) => stage === 'test')
@@ -109,9 +84,9 @@ export function writeSheet(
     })),
     seenAndLeft: state.notes.filter(({ seenAndLeft }) => seenAndLeft).map(({ text }) => text),
     workings: state.kept.map((kept) => keptAnswer(kept, shop.rates.currency)),
-    ...workDone(state, shop),
-    option,
-    price: state.handedOver?.price ?? option?.price,
+    ...workDone(state, shop, job),
+    option: job.chosen,
+    price: job.price,
     watch: [...watchList(state), ...(state.handedOver?.watch ? [state.handedOver.watch] : [])],
     nextDate: state.handedOver?.nextDate,
     cautions: CAUTIONS,
@@ -154,20 +129,13 @@ function describeMachine({ machine, plate, pump }: VisitState): string {
     .join(' · ')
 }
 
-function summary(
-  state: VisitState,
-  rates: Rates,
-  option: Option | undefined,
-  experience: Readonly<Record<string, number>> | undefined,
-): string {
-  const cause = state.confirmed ? `${faultLabel(state.confirmed)}, confirmed.` : leading(state, rates, experience)
-  const done = option ? `${option.label}${state.handedOver ? ': done.' : '.'}` : 'No repair was chosen.'
+function summary(state: VisitState, { chosen, diagnosis }: Job): string {
+  const cause = state.confirmed ? `${faultLabel(state.confirmed)}, confirmed.` : leading(diagnosis)
+  const done = chosen ? `${chosen.label}${state.handedOver ? ': done.' : '.'}` : 'No repair was chosen.'
   return `${cause} ${done}`
 }
 
-function leading(state: VisitState, rates: Rates, experience: Readonly<Record<string, number>> | undefined): string {
-  const diagnosis = diagnose(state.case, { rates, experience })
-  const [top] = diagnosis.suspects
+function leading({ suspects: [top] }: Job['diagnosis']): string {
   return top ? `Most likely: ${top.label.toLowerCase()} (${formatPercent(top.probability)}).` : 'No cause was found.'
 }
 
@@ -179,18 +147,8 @@ function limitsText(judged: JudgedFinding | undefined): string {
   return high === undefined ? '' : `at most ${formatNumber(high)} ${label}`
 }
 
-function workDone(state: VisitState, { schools }: Shop): Pick<Sheet, 'work' | 'schools'> {
-  const { machine, takeDownFound: found, measured: conditions } = state
-  const plan = state.decision
-    ? repairSteps(machine.kind, machine.construction, state.decision, {
-        found,
-        conditions,
-        schools,
-        machineCorrections: machine.joints,
-        spareFirst: state.spareFirst,
-      })
-    : undefined
-  const done = (plan?.steps ?? []).filter(({ id }) => state.steps.get(id)?.done)
+function workDone(state: VisitState, { schools }: Shop, { repair }: Job): Pick<Sheet, 'work' | 'schools'> {
+  const done = (repair?.steps ?? []).filter(({ id }) => state.steps.get(id)?.done)
   return {
     work: done.map(({ id, text }) => {
       const { at, count } = state.steps.get(id) as { at: string; count?: number }

@@ -4,7 +4,9 @@ import type { Entry } from './entry'
 import { foldVisit, type VisitState } from './fold'
 import { liftJournal } from './lift'
 import { supersessionOf } from './supersession'
+import { jobOf } from './job'
 import { writeSheet } from './sheet'
+import { UNNAMED_SHOP } from './shop'
 
 const VISIT = '0197a000-0009-7000-8000-000000000001'
 const OPENED = {
@@ -103,7 +105,7 @@ describe('two devices that had not seen each other', () => {
     expect(state.findings).toEqual([])
     expect(state.case.findings).toEqual([])
     expect(state.contested.map(({ finding }) => finding.value).sort()).toEqual([190, 236])
-    expect(writeSheet(state).findings).toEqual([
+    expect(writeSheet(state, UNNAMED_SHOP, jobOf(state, UNNAMED_SHOP)).findings).toEqual([
       expect.objectContaining({ verdict: 'unclear', text: expect.stringContaining('not settled') as string }),
     ])
   })

@@ -4,7 +4,7 @@ import type { Entry } from '../../core/visit/entry'
 import { foldVisit, type VisitState } from '../../core/visit/fold'
 import { earlierReadings, type HistoryReading } from '../../core/visit/history'
 import { newestOf, ofKind } from '../../core/visit/of-kind'
-import { UNNAMED_SHOP, type Shop } from '../../core/visit/sheet'
+import { UNNAMED_SHOP, type Shop } from '../../core/visit/shop'
 import { liveEntries } from '../../core/visit/supersession'
 
 /**

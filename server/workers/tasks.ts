@@ -3,6 +3,7 @@ import { readFile } from 'node:fs/promises'
 import Papa from 'papaparse'
 import { InputError, badField } from '../../core/validation/input-error'
 import { READING_COLUMNS, readingRows } from '../../core/visit/readings-table'
+import { jobOf } from '../../core/visit/job'
 import { writeSheet } from '../../core/visit/sheet'
 import { readVisitFile, toVisitFile, type VisitFile } from '../../core/visit/visit-file'
 import { runByName, runLine } from '../../core/workings/registry'
@@ -54,7 +55,8 @@ export const TASKS = {
     view: VisitView
     paths: Record<string, string>
   }): Promise<{ pdf: Uint8Array; date: string }> {
-    const sheet = writeSheet(stateOf(view), view.shop, view.experience)
+    const state = stateOf(view)
+    const sheet = writeSheet(state, view.shop, jobOf(state, view.shop, view.pace, view.experience))
     const pictures = await Promise.all(
       sheet.photos.map(async ({ hash }) => readFile(paths[hash] as string).then(forPaper, () => undefined)),
     )

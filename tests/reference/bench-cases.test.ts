@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { diagnose, type Diagnosis } from '#core/diagnosis/diagnose'
+import { reasonOn } from '#core/diagnosis/reasoning'
 import type { DiagnosisCase, Finding } from '#core/diagnosis/finding'
 import { optionsFor } from '#core/decision/options'
-import { DEFAULT_RATES } from '#core/knowledge/rates'
 import type { Pump } from '#core/motor/nameplate'
 
 /** Twenty cases from the bench, each as it would be told. Common practice; the machines are invented. */
@@ -282,12 +282,11 @@ describe('twenty cases from the bench', () => {
     expect(result.bestAction).toBe('replace-pressure-switch')
     expect(
       optionsFor(
-        {
+        reasonOn({
           pump: TWO,
           complaints: ['no-water'],
           findings: [supply, { check: 'pressure-switch-contacts', outcome: 'burnt' }],
-        },
-        DEFAULT_RATES,
+        }),
       )[0]?.id,
     ).toBe('replace-pressure-switch')
   })

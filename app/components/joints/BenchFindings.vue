@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { faultLabel } from '#core/diagnosis/diagnose'
+import { faultLabel } from '#core/diagnosis/words/fault-label'
 import { KIND_KNOWLEDGE } from '#core/knowledge/kinds'
 
 /**

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { writeSheet } from '#core/visit/sheet'
 
-const { visit, state } = useVisitContext()
-const sheet = computed(() => writeSheet(state.value, visit.shop, visit.experience))
+const { visit, state, job } = useVisitContext()
+const sheet = computed(() => job.value && writeSheet(state.value, visit.shop, job.value))
 </script>
 
 <template>
-  <SheetPaper :sheet="sheet" />
+  <SheetPaper v-if="sheet" :sheet="sheet" />
   <BenchFindings />
 </template>

@@ -3,14 +3,14 @@ import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
 import { formatMinutes } from '#core/quantity/format'
 
 /** Work that no fault asks for: an upgrade, a wearing part in its turn. Planned and priced as a repair is. */
-const { visit, state, jobs } = useVisitContext()
+const { visit, state, wishes } = useVisitContext()
 const money = useMoney()
-const chosen = computed(() => jobs.value.some(({ id }) => id === state.value.decision))
+const chosen = computed(() => wishes.value.some(({ id }) => id === state.value.decision))
 </script>
 
 <template>
   <Disclosure
-    v-if="jobs.length > 0"
+    v-if="wishes.length > 0"
     v-slot="{ open }"
     as="section"
     class="mt-4 border-y border-rule"
@@ -20,12 +20,12 @@ const chosen = computed(() => jobs.value.some(({ id }) => id === state.value.dec
     <DisclosureButton class="flex min-h-12 w-full items-center justify-between gap-3 text-left" data-testid="other-jobs"
       ><span class="font-bold">Work that no fault asks for</span
       ><span class="text-slate">{{
-        open ? 'less' : jobs.length === 1 ? '1 job' : `${jobs.length} jobs`
+        open ? 'less' : wishes.length === 1 ? '1 job' : `${wishes.length} jobs`
       }}</span></DisclosureButton
     >
     <DisclosurePanel as="ul" class="ruled pb-2">
       <li
-        v-for="job in jobs"
+        v-for="job in wishes"
         :key="job.id"
         class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2"
         :data-testid="`job-${job.id}`"

@@ -2,7 +2,7 @@
 import { CONSTRUCTION_GRAPHS } from '#core/knowledge/constructions'
 import { PARTS } from '#core/knowledge/vocabulary'
 import { explodedOf } from '#core/takedown/exploded'
-import { jointName } from '#core/takedown/step-id'
+import { parseJoint } from '#core/takedown/step-ref'
 import { shapeOf, sizeOf } from '~/utils/piece-shape'
 
 /**
@@ -70,7 +70,7 @@ const placed = computed(() => {
 /** Bolts, screws and wires go by the name of their joint: what they hold is not what comes off. */
 const BY_JOINT = new Set(['bolt', 'screw', 'wire-terminal', 'wire-splice', 'thread'])
 function nameOf({ key, part, joint }: { key: string; part: keyof typeof PARTS; joint?: string }): string {
-  return joint && BY_JOINT.has(joint) ? jointName(key).replaceAll('-', ' ') : PARTS[part]
+  return joint && BY_JOINT.has(joint) ? parseJoint(key).joint.replaceAll('-', ' ') : PARTS[part]
 }
 const piecesWords = computed(() =>
   apart.value.pieces.map(({ part, state: how }) => `${PARTS[part]} ${how === 'lit' ? 'at hand' : how}`).join(', '),

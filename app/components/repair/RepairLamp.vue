@@ -2,7 +2,7 @@
 import type { JointPlace } from '#core/knowledge/constructions/joint'
 import { DAMAGE_LOOKS } from '#core/knowledge/damage-looks'
 import { formatMinutes } from '#core/quantity/format'
-import { jointKey } from '#core/takedown/step-id'
+import { isFreeing, isOpening, jointOf, opening } from '#core/takedown/step-ref'
 import { isCount, placesThatDiffer } from '#core/takedown/tray'
 
 const emit = defineEmits<{ photo: [caption: string] }>()
@@ -42,7 +42,7 @@ const differs = computed(
       placesThatDiffer(expected.value.places ?? [], counted.value ?? []).length > 0),
 )
 const invalid = computed(() => expected.value !== undefined && (count.value === undefined || !isCount(count.value)))
-const freeing = computed(() => current.value?.id.includes(':free') === true)
+const freeing = computed(() => current.value !== undefined && isFreeing(current.value.id))
 /**
  * Wires are photographed before they come off, anything else may be; the picture stands beside the step that puts it
  * back.
@@ -50,16 +50,14 @@ const freeing = computed(() => current.value?.id.includes(':free') === true)
 const WIRES = new Set(['wire-terminal', 'wire-splice'])
 const opens = computed(
   () =>
-    current.value?.phase === 'down' &&
+    current.value !== undefined &&
+    isOpening(current.value.id) &&
     current.value.joint !== undefined &&
-    current.value.joint !== 'gate' &&
-    !freeing.value,
+    current.value.joint !== 'gate',
 )
 /** What was written on the way down, for the way back. */
 const written = computed(() =>
-  current.value?.phase === 'back'
-    ? state.value.steps.get(current.value.id.replace(/^back:/, 'down:'))?.note
-    : undefined,
+  current.value?.phase === 'back' ? state.value.steps.get(opening(jointOf(current.value.id) ?? ''))?.note : undefined,
 )
 function foundDamaged(): void {
   const step = current.value
@@ -76,7 +74,7 @@ const canStick = computed(() => {
   return freeing.value
     ? (step.orElse?.length ?? 0) > 0
     : !state.value.takeDownFound.some(
-        ({ joint, what }) => what === 'stuck' && joint !== undefined && jointKey(step.id) === joint,
+        ({ joint, what }) => what === 'stuck' && joint !== undefined && jointOf(step.id) === joint,
       )
 })
 const sentence = computed(() =>

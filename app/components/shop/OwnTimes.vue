@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { parseStep, printJoint } from '#core/takedown/step-ref'
 import { LEARNING, type LearnedStep } from '#core/takedown/own-times'
 import { formatNumber } from '#core/quantity/format'
 
@@ -9,8 +10,10 @@ const all = ref(false)
 const shown = computed(() => (all.value ? steps : steps.slice(0, SHOWN)))
 const WAYS = { down: 'off', back: 'back', work: 'work' } as const
 function name(step: string): string {
-  const [way, ...rest] = step.split(':')
-  return `${rest.join(', ').replaceAll('-', ' ')}: ${WAYS[way as keyof typeof WAYS] ?? way}`
+  const ref = parseStep(step)
+  if (!ref) return step
+  const at = ref.phase === 'work' ? ref.work.replace(':', ', ') : printJoint(ref)
+  return `${at.replaceAll('-', ' ')}: ${WAYS[ref.phase]}`
 }
 </script>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { checkTitle } from '#core/diagnosis/check-title'
+import { checkTitle } from '#core/diagnosis/words/check-title'
 import { checkKey, type Asked } from '#core/diagnosis/finding'
 import { gatesFor } from '#core/diagnosis/gates'
 import { motorHas } from '#core/diagnosis/model'

@@ -1,6 +1,6 @@
-import { checkInfo } from '../knowledge/checks'
-import { isIdOf, PARTS } from '../knowledge/vocabulary'
-import { checkKey, type Asked } from './finding'
+import { checkInfo } from '../../knowledge/checks'
+import { isIdOf, PARTS } from '../../knowledge/vocabulary'
+import { checkKey, type Asked } from '../finding'
 
 const TITLES: Readonly<Record<string, string>> = {
   'winding-resistance:common-run': 'Measure the run winding',

@@ -1,9 +1,9 @@
-import { checkInfo, outcomeLabel } from '../knowledge/checks'
-import { COMPLAINTS, isIdOf, PARTS } from '../knowledge/vocabulary'
-import { formatQuantity } from '../quantity/format'
-import type { DiagnosisModel } from './model'
-import { sortedLeads, type Finding } from './finding'
-import type { Posterior, Weighed } from './inference'
+import { checkInfo, outcomeLabel } from '../../knowledge/checks'
+import { COMPLAINTS, isIdOf, PARTS } from '../../knowledge/vocabulary'
+import { formatQuantity } from '../../quantity/format'
+import type { DiagnosisModel } from '../model'
+import { sortedLeads, type Finding } from '../finding'
+import type { Posterior, Weighed } from '../inference'
 
 /** A log-likelihood ratio nearer to zero than this says nothing worth a sentence (about 1.35 : 1). */
 const WORTH_SAYING = 0.3

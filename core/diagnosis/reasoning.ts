@@ -1,0 +1,172 @@
+import { checkInfo } from '../knowledge/checks'
+import type { ActionRow } from '../knowledge/model-types'
+import { DEFAULT_RATES, type Rates } from '../knowledge/rates'
+import { checkKey, newestFindings, type DiagnosisCase, type Finding } from './finding'
+import { accessGateOf, gatesFor } from './gates'
+import { infer, type Posterior } from './inference'
+import { cureChance, expectedLosses, lossTable, type LossTable } from './loss'
+import { buildModel, modelCheckOf, type DiagnosisModel } from './model'
+import { mostTelling, rankChecks, type Candidate } from './next-check'
+
+export interface ReasoningOptions {
+  rates?: Rates
+  /** What the shop's own visits make of each fault's rate, as a multiple. */
+  experience?: Readonly<Record<string, number>>
+  /** The model of this very machine, replaced parts and experience, where it was built before: it takes longest. */
+  model?: DiagnosisModel
+}
+
+/**
+ * One case weighed once: the machine's model, the probability of each explanation, and what every repair is expected to
+ * lose. Diagnosis, options and preparation all read from it. Numbers and ids alone; words are made elsewhere.
+ */
+export interface Reasoning {
+  input: DiagnosisCase
+  rates: Rates
+  model: DiagnosisModel
+  /** The newest finding of each mechanism. */
+  findings: Finding[]
+  posterior: Posterior
+  held: ReadonlySet<string>
+  /** The loss of every repair as things stand: behind a gate that is open already it costs its own minutes only. */
+  losses: LossTable
+  /** Some explanation is left: not every cause has been set aside. */
+  explicable: boolean
+}
+
+/** Weighs a case. */
+export function reasonOn(input: DiagnosisCase, options: ReasoningOptions = {}): Reasoning {
+  const { rates = DEFAULT_RATES } = options
+  const model = options.model ?? buildModel(input.pump, input.alreadyReplaced, options.experience)
+  const findings = newestFindings(input.findings ?? [])
+  const posterior = infer(model, { complaints: input.complaints, findings, excluded: input.excluded })
+  const held = heldGates(input, model)
+  return {
+    input,
+    rates,
+    model,
+    findings,
+    posterior,
+    held,
+    losses: lossTable(model, rates, held.has(accessGateOf(input.pump.kind))),
+    explicable: posterior.probabilities.some((probability) => probability > 0),
+  }
+}
+
+/**
+ * The check worth making next, by its expected value of sample information against its cost, or undefined where acting
+ * now is worth more.
+ */
+export function nextCandidate(reasoning: Reasoning): Candidate | undefined {
+  const { input, rates, model, findings, posterior, held, losses } = reasoning
+  const opened = held.has(accessGateOf(input.pump.kind)) ? losses : lossTable(model, rates, true)
+  // A finding that cannot tell was made all the same: asking for it again would tell no more.
+  const done = new Set(findings.map((finding) => modelCheckOf(model, finding)?.key ?? checkKey(finding)))
+  const ranking = rankChecks(model, { now: losses, opened }, posterior.probabilities, {
+    held,
+    done,
+    skipped: new Set(input.skipped ?? []),
+    notAsked: notAsked(model, input.complaints ?? []),
+    rates,
+  })
+  const worthwhile = ranking[0] && ranking[0].worth > ranking[0].cost ? ranking[0] : undefined
+  // On the caller's word alone nothing is replaced: one reading at least is taken.
+  const unread = posterior.weighed.length === 0
+  const { undecided } = bestRepair(reasoning)
+  return undecided || (unread && !worthwhile) ? mostTelling(ranking, posterior.probabilities) : worthwhile
+}
+
+/** The gates held now: as said, else those under which the last finding was made. */
+function heldGates(input: DiagnosisCase, { pump, plate }: DiagnosisModel): Set<string> {
+  if (input.gates) return new Set(input.gates)
+  const last = input.findings?.findLast(({ check }) => (checkInfo(check)?.gates.length ?? 0) > 0)
+  return new Set(last ? gatesFor(last, pump.kind, plate) : [])
+}
+
+/**
+ * Checks that this complaint makes pointless: what stands still shows nothing of what turns, what is dead nothing under
+ * load.
+ */
+function notAsked({ knowledge: { standstill } }: DiagnosisModel, complaints: readonly string[]): ReadonlySet<string> {
+  const still = complaints.some((complaint) => (standstill.complaints as readonly string[]).includes(complaint))
+  return new Set<string>([...(still ? standstill.checks : []), ...(complaints.includes('dead') ? standstill.dead : [])])
+}
+
+/** Every fault standing alone, likeliest first. */
+export function singles({ model, posterior: { probabilities } }: Reasoning): { fault: string; probability: number }[] {
+  return model.hypotheses
+    .flatMap(({ faults }, h) =>
+      faults.length === 1 ? [{ fault: faults[0] as string, probability: probabilities[h] as number }] : [],
+    )
+    .sort((a, b) => b.probability - a.probability)
+}
+
+/** Two faults together, likeliest first. */
+export function pairs({
+  model,
+  posterior: { probabilities },
+}: Reasoning): { faults: [string, string]; probability: number }[] {
+  return model.hypotheses
+    .flatMap(({ faults }, h) =>
+      faults.length === 2 && (probabilities[h] as number) > 0.001
+        ? [{ faults: [faults[0], faults[1]] as [string, string], probability: probabilities[h] as number }]
+        : [],
+    )
+    .sort((a, b) => b.probability - a.probability)
+    .slice(0, 10)
+}
+
+/** A repair this much less likely to be the cure than the likeliest one is no repair to make, however cheap. */
+const LIKELY_SHARE = 0.4
+/** A second repair is worth making with the first when what it cures stands this likely beside it. */
+const BESIDE = 0.5
+
+/**
+ * The repair with the least expected loss among those that are likely enough to be the cure. `undecided` where testing
+ * on costs less still.
+ */
+export function bestRepair(
+  { model: { actions, hypotheses }, losses, posterior }: Pick<Reasoning, 'model' | 'losses' | 'posterior'>,
+  probabilities = posterior.probabilities,
+): { action: ActionRow; undecided: boolean } {
+  const chances = actions.map(({ cures }) => cureChance(hypotheses, probabilities, cures))
+  const least = LIKELY_SHARE * Math.max(...chances)
+  const expected = expectedLosses(losses, probabilities)
+  let best = -1
+  for (let row = 0; row < actions.length; row++) {
+    if ((chances[row] as number) < least) continue
+    if (best < 0 || (expected[row] as number) < (expected[best] as number)) best = row
+  }
+  return {
+    action: actions[best] as ActionRow,
+    undecided: (expected[losses.carryOn] as number) < (expected[best] as number),
+  }
+}
+
+/** The cheapest repair of a second fault that shows as plainly and that the first repair leaves. */
+export function repairBeside({ model, losses, posterior }: Reasoning, first: ActionRow): ActionRow | undefined {
+  const cured = new Set<string>(first.cures)
+  const left = [...marginals(model, posterior.probabilities)]
+    .filter(([fault, probability]) => fault !== 'nothing-wrong' && !cured.has(fault) && probability >= BESIDE)
+    .sort((x, y) => y[1] - x[1])[0]
+  if (!left) return undefined
+  const alone = model.holding.get(left[0])?.[0] as number
+  return model.actions
+    .map((action, row) => ({ action, cost: losses.table[row * losses.hypotheses + alone] as number }))
+    .filter(({ action }) => (action.cures as readonly string[]).includes(left[0]))
+    .sort((x, y) => x.cost - y.cost)[0]?.action
+}
+
+/** Probability of each fault, alone or in a pair. */
+export function marginals(
+  { holding }: Pick<DiagnosisModel, 'holding'>,
+  probabilities: Float64Array,
+): Map<string, number> {
+  return new Map(
+    [...holding].map(([fault, list]) => {
+      let sum = 0
+      for (const h of list) sum += probabilities[h] as number
+      return [fault, sum]
+    }),
+  )
+}

@@ -1,0 +1,107 @@
+import { checkInfo } from '../../knowledge/checks'
+import type { Gate } from '../../knowledge/vocabulary'
+import { formatPercent } from '../../quantity/format'
+import { pickAsked, type Asked } from '../finding'
+import { outcomesOf, type Candidate } from '../next-check'
+import { bestRepair, marginals, type Reasoning } from '../reasoning'
+import { checkTitle } from './check-title'
+import { faultLabel } from './fault-label'
+
+export interface NextOutcome {
+  if: string
+  then: string
+  probability: number
+}
+export interface DescribedCheck extends Asked {
+  title: string
+  tool: string
+  caution?: string
+  minutes: number
+  gates: Gate[]
+  missingGates: Gate[]
+  because: string
+  outcomes: NextOutcome[]
+}
+
+/** Outcomes rarer than this are not put on the card. */
+const RARE = 0.004
+/** From here on an outcome is said to settle the matter. */
+const SETTLES = 0.85
+
+/** The next check as the card says it: what to do, why, and what each outcome would come to. */
+export function describeNext({ check, gates, missingGates, minutes }: Candidate, reasoning: Reasoning): DescribedCheck {
+  const { probabilities } = reasoning.posterior
+  const info = checkInfo(check.check)
+  const all = outcomesOf(check, probabilities).map((outcome) => ({
+    ...outcome,
+    then: whatItSays(reasoning, outcome.posterior),
+  }))
+  const likely = <T extends { probability: number }>(outcomes: readonly T[]) =>
+    outcomes.filter(({ probability }) => probability > RARE).sort((a, b) => b.probability - a.probability)
+  const told = likely(info?.unit ? mergeRanges(all) : all).slice(0, 3)
+  return {
+    ...pickAsked(check),
+    title: checkTitle(check),
+    tool: info?.tool ?? '',
+    caution: info?.caution,
+    minutes,
+    gates,
+    missingGates,
+    because: whyThisCheck(reasoning, likely(all), minutes),
+    outcomes: told.map(({ label, probability, then }) => ({ if: label, probability, then })),
+  }
+}
+
+/** "Parts run capacitor weak (62 %) from start switch stuck (21 %) for four minutes' work." */
+function whyThisCheck(
+  { model, posterior: { probabilities } }: Reasoning,
+  outcomes: readonly { probability: number; posterior: Float64Array }[],
+  minutes: number,
+): string {
+  const now = marginals(model, probabilities)
+  const moved = new Map<string, number>()
+  for (const { probability, posterior } of outcomes) {
+    for (const [fault, value] of marginals(model, posterior))
+      moved.set(fault, (moved.get(fault) ?? 0) + probability * Math.abs(value - (now.get(fault) ?? 0)))
+  }
+  const parted = [...moved]
+    .sort((a, b) => b[1] - a[1])
+    .slice(0, 3)
+    .filter(([fault, shift]) => shift > 0.01 && (now.get(fault) ?? 0) > 0.005)
+  const names = parted.map(([fault]) => `${faultLabel(fault).toLowerCase()} (${formatPercent(now.get(fault) ?? 0)})`)
+  const work = minutes === 1 ? 'one minute' : `${minutes} minutes`
+  if (names.length < 2) return `It settles ${names[0] ?? 'the leading suspect'} for ${work} of work.`
+  return `It parts ${names[0]} from ${names.slice(1).join(' and ')} for ${work} of work.`
+}
+
+/** Ranges side by side that say the same are one range to the reader. The percentage may differ by a little. */
+function mergeRanges<T extends { label: string; probability: number; then: string }>(ranges: readonly T[]): T[] {
+  const plain = (then: string) => then.replace(/(?:over |under )?\d+\u00a0%/g, '%')
+  return ranges.reduce<T[]>((merged, range) => {
+    const last = merged.at(-1)
+    if (!last || plain(last.then) !== plain(range.then) || !/\d/.test(range.label)) return [...merged, range]
+    const upper = / to (.+)$/.exec(range.label)?.[1]
+    const lower = /^(?:under )?([\d.]+)/.exec(last.label)?.[1]
+    const fromBelow = last.label.startsWith('under')
+    const label = upper
+      ? fromBelow
+        ? `under ${upper}`
+        : `${lower} to ${upper}`
+      : fromBelow
+        ? 'any reading'
+        : range.label.replace(/over [\d.]+/, `over ${lower}`)
+    const likelier = last.probability >= range.probability ? last : range
+    return [...merged.slice(0, -1), { ...likelier, label, probability: last.probability + range.probability }]
+  }, [])
+}
+
+function whatItSays(reasoning: Reasoning, posterior: Float64Array): string {
+  const [top, second] = [...marginals(reasoning.model, posterior)].sort((a, b) => b[1] - a[1])
+  if (!top) return ''
+  const name = `${faultLabel(top[0]).toLowerCase()}, ${formatPercent(top[1])}`
+  if (top[1] >= SETTLES) {
+    const { action, undecided } = bestRepair(reasoning, posterior)
+    return undecided ? name : `${name}: ${action.label.charAt(0).toLowerCase()}${action.label.slice(1)}`
+  }
+  return second ? `${name}; ${faultLabel(second[0]).toLowerCase()}, ${formatPercent(second[1])}` : name
+}

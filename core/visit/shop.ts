@@ -1,0 +1,14 @@
+import { DEFAULT_RATES, type Rates } from '../knowledge/rates'
+import type { SchoolWays } from '../knowledge/schools'
+import type { UnitSystem } from '../quantity/measures'
+
+/** The shop as it says it is. */
+export interface Shop {
+  name: string
+  place: string
+  units: UnitSystem
+  rates: Rates
+  schools?: SchoolWays
+}
+
+export const UNNAMED_SHOP: Shop = { name: 'This shop', place: '', units: 'us', rates: DEFAULT_RATES }

@@ -16,6 +16,10 @@ const choices = computed(() =>
     .filter((number) => number >= 0)
     .slice(0, 5),
 )
+function choose(number: number): void {
+  count.value = number
+  other.value = ''
+}
 function typed(): void {
   count.value = other.value.trim() === '' ? expected : Number(other.value)
 }
@@ -78,10 +82,7 @@ function step(index: number, by: number): void {
         class="button number min-w-12 px-2 text-xl"
         :class="{ 'is-count': count === number }"
         :aria-pressed="count === number"
-        @click="
-          count = number
-          other = ''
-        "
+        @click="choose(number)"
       >
         {{ number }}
       </button>

@@ -4,6 +4,7 @@ import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { buildIfNeeded, installPackages, needNode, root, startServer } from './lib/setup.mjs'
+import { isBlank } from './lib/blank.mjs'
 import { seedDemo } from './lib/seed.mjs'
 import { CHROMIUM_LAUNCH, installSystemPackages } from './lib/system.mjs'
 
@@ -31,6 +32,8 @@ const { child, address } = await startServer({
 const { chromium } = await import('@playwright/test')
 const browser = await chromium.launch(CHROMIUM_LAUNCH)
 const wanted = process.argv.slice(2)
+/** Pictures that could not be taken, with why: the one that is there stays, and the script fails. */
+const failed = []
 
 async function picture(name, path, { scheme = 'light', size = [1280, 800], before } = {}) {
   const context = await browser.newContext({
@@ -40,12 +43,24 @@ async function picture(name, path, { scheme = 'light', size = [1280, 800], befor
     reducedMotion: 'reduce',
   })
   const page = await context.newPage()
+  const troubles = []
+  page.on('pageerror', (error) => troubles.push(String(error)))
+  page.on('console', (message) => {
+    if (message.type() === 'error') troubles.push(message.text())
+  })
   await page.clock.setFixedTime(NOW)
   await page.goto((path.startsWith('http') ? '' : address) + path)
   await page.waitForLoadState('networkidle')
   await before?.(page)
+  await page.waitForLoadState('networkidle')
+  await page.locator('main').first().waitFor()
+  await page.evaluate(() => document.fonts.ready)
   await page.waitForTimeout(700)
-  if (wanted.length === 0 || wanted.includes(name)) await page.screenshot({ path: join(out, `${name}.png`) })
+  const png = await page.screenshot()
+  if (await isBlank(png)) troubles.push('the picture is blank')
+  const isWanted = wanted.length === 0 || wanted.includes(name)
+  if (troubles.length === 0 && isWanted) writeFileSync(join(out, `${name}.png`), png)
+  else if (troubles.length > 0) failed.push(`${name}: ${troubles.join('; ')}`)
   await context.close()
 }
 const say = async (page, ...lines) => {
@@ -145,3 +160,7 @@ await picture('first-day', `${empty.address}/`)
 await browser.close()
 empty.child.kill()
 rmSync(folder, { recursive: true, force: true })
+if (failed.length > 0) {
+  console.error(`${failed.length} pictures failed\n${failed.join('\n')}`)
+  process.exit(1)
+}

@@ -67,6 +67,15 @@ export function useQuestion(id: Ref<string>, visitId: Ref<string | undefined>, w
     JSON.stringify(input.value[name]) === JSON.stringify(taken.value.input[name])
       ? taken.value.sources[name]
       : undefined
+  /** What was written into a field and is no value of it: the answer on the screen is then not that field's answer. */
+  const misread = shallowRef<Record<string, string>>({})
+  watch([id, visitId], () => {
+    misread.value = {}
+  })
+  function setMisread(name: string, problem: string): void {
+    const { [name]: _, ...rest } = misread.value
+    misread.value = problem ? { ...rest, [name]: problem } : rest
+  }
   function set(name: string, value: unknown): void {
     const { [name]: _, ...rest } = input.value
     input.value = value === undefined ? rest : { ...rest, [name]: value }
@@ -77,10 +86,14 @@ export function useQuestion(id: Ref<string>, visitId: Ref<string | undefined>, w
     answer,
     picture,
     problems: computed(() => asked.value.problems),
+    /** The answer that stands is of other numbers than those that are written. */
+    stale: computed(() => asked.value.problems.length > 0 || Object.keys(misread.value).length > 0),
+    setMisread,
     linkProblem,
     source,
     set,
     reset: () => {
+      misread.value = {}
       input.value = { ...usualInput<Input>(question.value.fields), ...taken.value.input }
     },
   }

@@ -1,3 +1,4 @@
+import { diagnose } from '../diagnosis/diagnose'
 import { describe, expect, it } from 'vitest'
 import type { DiagnosisCase } from '../diagnosis/finding'
 import { DEFAULT_RATES } from '../knowledge/rates'
@@ -60,6 +61,15 @@ describe('options side by side', () => {
   it('follows the shop’s own rates', () => {
     const dear = optionsFor(reasonOn(settled, { rates: { ...DEFAULT_RATES, hourly: 192 } }))[0]
     expect(dear?.labourPrice).toBeCloseTo((options[0]?.labourPrice ?? 0) * 2)
+  })
+
+  it('a shop that charges nothing by the hour goes on testing as another does, and charges the parts alone', () => {
+    const free = { ...DEFAULT_RATES, hourly: 0 }
+    expect(diagnose(humming, { rates: free }).next?.check).toBe(diagnose(humming, { rates: DEFAULT_RATES }).next?.check)
+    const [best] = optionsFor(reasonOn(settled, { rates: free }))
+    expect(best).toMatchObject({ id: 'replace-run-capacitor', labourPrice: 0 })
+    expect(best?.price).toBeCloseTo(best?.partsPrice ?? 0)
+    expect(best?.expectedCost).toBeGreaterThanOrEqual(best?.price ?? 0)
   })
 
   it('keeps the repair that was chosen, however unlikely it has become, and adds none that is no repair', () => {

@@ -42,7 +42,7 @@ const MOST_OPTIONS = 5
  * @param chosen a repair that stays among them however unlikely it has become: it is the one being done
  */
 export function optionsFor(reasoning: Reasoning, chosen?: string): Option[] {
-  const { input, rates, model, held, losses } = reasoning
+  const { input, rates, reckoned, model, held, losses } = reasoning
   // With every cause set aside there is nothing that a repair could be for.
   if (!reasoning.explicable) return []
   const { pump } = input
@@ -52,6 +52,7 @@ export function optionsFor(reasoning: Reasoning, chosen?: string): Option[] {
   const options = model.actions.map((action, index): Option => {
     const chanceRight = cureChance(model.hypotheses, probabilities, action.cures)
     const materials = partsPrice(action.parts, rates, pump.kind)
+    const price = actionCost(action, pump, rates, open)
     return {
       id: action.id,
       label: action.label,
@@ -63,9 +64,9 @@ export function optionsFor(reasoning: Reasoning, chosen?: string): Option[] {
         label: partLabel(part, model.plate),
         price: partsPrice([part], rates, pump.kind),
       })),
-      labourPrice: actionCost(action, pump, rates, open) - materials,
-      price: actionCost(action, pump, rates, open),
-      expectedCost: expected[index] as number,
+      labourPrice: price - materials,
+      price,
+      expectedCost: price + (expected[index] as number) - actionCost(action, pump, reckoned, open),
       chanceRight,
       because: reason(action, chanceRight),
     }

@@ -37,6 +37,8 @@ describe('every reading is judged at once, with limit, reason and basis', () => 
     ['insulation of a well as read', { check: 'insulation-resistance', value: 16 }, 'sound', well],
     ['a precharge two under cut-in', { check: 'tank-precharge', value: 38 }, 'sound', well],
     ['a lost precharge', { check: 'tank-precharge', value: 12 }, 'failed', well],
+    ['a precharge that wants air', { check: 'tank-precharge', value: 33 }, 'tired', well],
+    ['a precharge just above cut-in', { check: 'tank-precharge', value: 41 }, 'failed', well],
     ['a cut-out that has crept', { check: 'cut-out', value: 66 }, 'failed', well],
     ['a shaft that stands proud', { check: 'shaft-height', value: 1.52 }, 'failed', well],
     ['an end play', { check: 'end-play', value: 0.02 }, 'sound', well],

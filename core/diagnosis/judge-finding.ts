@@ -1,3 +1,5 @@
+import { judgePrecharge } from '../hydraulics/tank'
+import { KPA_PER_PSI, METRES_PER_FOOT } from '../quantity/conversions'
 import { capacitorBand, judgeCapacitance } from '../electrical/capacitor'
 import { judgeLockedCurrent, judgeRunningCurrent } from '../electrical/current'
 import { judgeInsulation } from '../electrical/insulation'
@@ -8,7 +10,6 @@ import { checkInfo, outcomeLabel, outcomeVerdict, partOfFinding } from '../knowl
 import { BATTERY_VOLTS, CAPACITOR, PRESSURES, RETAINING_MILLIMETRES, type InsulationSetup } from '../knowledge/limits'
 import { PARTS, SUBMERGED, isIdOf } from '../knowledge/vocabulary'
 import type { CompletePlate, Pump } from '../motor/nameplate'
-import { METRES_PER_FOOT } from '../quantity/conversions'
 import { formatNumber } from '../quantity/format'
 import { UNIT_LABELS } from '../quantity/units'
 import { batteryCells, plainBand, shutoffPsi, type ReadingBand } from './expected-reading'
@@ -104,7 +105,17 @@ function judgeMeasured(finding: Finding, context: JudgingContext): Judgement {
       because: 'over range: the instrument gave no figure',
       basis: NO_LIMIT,
     }
+  const withoutLimit: Judgement = {
+    subject,
+    value,
+    unit: info?.unit,
+    verdict: 'unclear',
+    because: 'no limit known for this machine; kept for comparison',
+    basis: NO_LIMIT,
+  }
   switch (finding.check) {
+    case 'tank-precharge':
+      return judgeTank(value, context) ?? withoutLimit
     case 'supply-voltage':
       return judgeSupply(plate.volts, value)
     case 'outlet-voltage':
@@ -129,16 +140,7 @@ function judgeMeasured(finding: Finding, context: JudgingContext): Judgement {
       })
     }
     default:
-      return (
-        judgeByLimits(finding.check, value, context) ?? {
-          subject,
-          value,
-          unit: info?.unit,
-          verdict: 'unclear',
-          because: 'no limit known for this machine; kept for comparison',
-          basis: NO_LIMIT,
-        }
-      )
+      return judgeByLimits(finding.check, value, context) ?? withoutLimit
   }
 }
 
@@ -210,6 +212,36 @@ function judgeWindingFinding(finding: Finding, { pump, plate, findings }: Judgin
   }
 }
 
+/** The tank's air against the switch's cut-in: the one judgement that the tank's question and working make too. */
+function judgeTank(psi: number, { plate }: JudgingContext): Judgement | undefined {
+  if (plate.cutInPsi === undefined) return undefined
+  const { verdict, wantedKpa, offKpa, lowKpa, highKpa, emptyBeforeCutIn } = judgePrecharge(
+    psi * KPA_PER_PSI,
+    plate.cutInPsi * KPA_PER_PSI,
+  )
+  const [low, high, wanted, off] = [lowKpa, highKpa, wantedKpa, offKpa].map((kpa) => kpa / KPA_PER_PSI) as [
+    number,
+    number,
+    number,
+    number,
+  ]
+  const stands =
+    Math.abs(off) < 0.5 ? 'as it should be' : `${formatNumber(Math.abs(off))} psi ${off < 0 ? 'below' : 'above'}`
+  return {
+    subject: checkInfo('tank-precharge')?.label ?? 'tank precharge',
+    value: psi,
+    unit: 'psi',
+    verdict,
+    low,
+    high,
+    margin: judgeRange(psi, { low, high }).margin,
+    because: emptyBeforeCutIn
+      ? `above the cut-in of ${formatNumber(plate.cutInPsi)} psi: the taps run dry before the pump starts`
+      : `${stands}, wanted ${formatNumber(wanted)} psi, ${PRESSURES.precharge.belowCutInPsi} below cut-in`,
+    basis: PRESSURES.precharge.basis,
+  }
+}
+
 function newest(findings: readonly Finding[], check: string): number | undefined {
   return findings.findLast((finding) => finding.check === check)?.value ?? undefined
 }
@@ -241,16 +273,10 @@ function judgeByLimits(check: string, value: number, context: JudgingContext): J
 }
 
 function bandOf(check: string, value: number, { pump, plate }: JudgingContext): ReadingBand | undefined {
-  const { precharge, cutTolerancePsi: cut, cycleSeconds, shutoff, waterOverIntake } = PRESSURES
+  const { cutTolerancePsi: cut, cycleSeconds, shutoff, waterOverIntake } = PRESSURES
   const around = (centre: number | undefined, half: number, basis: Basis) =>
     centre === undefined ? undefined : { low: centre - half, high: centre + half, basis }
   switch (check) {
-    case 'tank-precharge':
-      return around(
-        plate.cutInPsi === undefined ? undefined : plate.cutInPsi - precharge.belowCutInPsi,
-        precharge.tolerancePsi,
-        precharge.basis,
-      )
     case 'cut-in':
       return around(plate.cutInPsi, cut.value, cut.basis)
     case 'cut-out':

@@ -22,7 +22,10 @@ export interface ReasoningOptions {
  */
 export interface Reasoning {
   input: DiagnosisCase
+  /** What the customer is charged. */
   rates: Rates
+  /** What is reckoned with: time is worth something even where nothing is charged for it. */
+  reckoned: Rates
   model: DiagnosisModel
   /** The newest finding of each mechanism. */
   findings: Finding[]
@@ -37,6 +40,7 @@ export interface Reasoning {
 /** Weighs a case. */
 export function reasonOn(input: DiagnosisCase, options: ReasoningOptions = {}): Reasoning {
   const { rates = DEFAULT_RATES } = options
+  const reckoned = reckonedRates(rates)
   const model = options.model ?? buildModel(input.pump, input.alreadyReplaced, options.experience)
   const findings = newestFindings(input.findings ?? [])
   const posterior = infer(model, { complaints: input.complaints, findings, excluded: input.excluded })
@@ -48,9 +52,15 @@ export function reasonOn(input: DiagnosisCase, options: ReasoningOptions = {}): 
     findings,
     posterior,
     held,
-    losses: lossTable(model, rates, held.has(accessGateOf(input.pump.kind))),
+    reckoned,
+    losses: lossTable(model, reckoned, held.has(accessGateOf(input.pump.kind))),
     explicable: posterior.probabilities.some((probability) => probability > 0),
   }
+}
+
+/** A shop that charges by the job and not by the hour still has only so many hours: they count as usual ones. */
+function reckonedRates(rates: Rates): Rates {
+  return rates.hourly > 0 ? rates : { ...rates, hourly: DEFAULT_RATES.hourly }
 }
 
 /**
@@ -58,8 +68,8 @@ export function reasonOn(input: DiagnosisCase, options: ReasoningOptions = {}): 
  * now is worth more.
  */
 export function nextCandidate(reasoning: Reasoning): Candidate | undefined {
-  const { input, rates, model, findings, posterior, held, losses } = reasoning
-  const opened = held.has(accessGateOf(input.pump.kind)) ? losses : lossTable(model, rates, true)
+  const { input, reckoned, model, findings, posterior, held, losses } = reasoning
+  const opened = held.has(accessGateOf(input.pump.kind)) ? losses : lossTable(model, reckoned, true)
   // A finding that cannot tell was made all the same: asking for it again would tell no more.
   const done = new Set(findings.map((finding) => modelCheckOf(model, finding)?.key ?? checkKey(finding)))
   const ranking = rankChecks(model, { now: losses, opened }, posterior.probabilities, {
@@ -67,7 +77,7 @@ export function nextCandidate(reasoning: Reasoning): Candidate | undefined {
     done,
     skipped: new Set(input.skipped ?? []),
     notAsked: notAsked(model, input.complaints ?? []),
-    rates,
+    rates: reckoned,
   })
   const worthwhile = ranking[0] && ranking[0].worth > ranking[0].cost ? ranking[0] : undefined
   // On the caller's word alone nothing is replaced: one reading at least is taken.

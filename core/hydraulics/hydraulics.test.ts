@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { colebrook, frictionFactor, pipeFriction, splitFlow, type Pipe } from './pipe'
 import { drainBackLitres, pitArea, sumpCycle } from './pit'
 import { combine, operatingPoint, pumpCurve } from './pump-curve'
-import { cycleOf, tankDrawdown } from './tank'
+import { KPA_PER_PSI } from '../quantity/conversions'
+import { cycleOf, judgePrecharge, tankDrawdown } from './tank'
 import { atmosphereKpa, waterProperties } from './water'
 
 const pump = {
@@ -172,5 +173,23 @@ describe('what cannot be', () => {
     expect(() => waterProperties(-1)).toThrow(/0.01 to 100/)
     expect(() => atmosphereKpa(20000)).toThrow(/5000/)
     expect(() => pitArea({})).toThrow(/exactly one/)
+  })
+})
+
+describe('a precharge against its cut-in', () => {
+  // Common practice: 2 psi below cut-in, within 2; 8 below is nearly all water; above cut-in the taps run dry first.
+  it.each([
+    [38, 'sound', 0],
+    [40, 'sound', 2],
+    [36, 'sound', -2],
+    [35.9, 'tired', -2.1],
+    [30, 'tired', -8],
+    [29.9, 'failed', -8.1],
+    [40.1, 'failed', 2.1],
+  ])('%s psi at 40 is %s', (psi, verdict, off) => {
+    const kpa = (value: number) => value * KPA_PER_PSI
+    const judged = judgePrecharge(kpa(psi), kpa(40))
+    expect(judged.verdict).toBe(verdict)
+    expect(judged.offKpa / KPA_PER_PSI).toBeCloseTo(off, 6)
   })
 })

@@ -36,13 +36,48 @@ export function tankDrawdown({
     )
   const air = tankLitres * (prechargeKpa + atmosphereKpa)
   const water = (kpa: number) => Math.max(0, tankLitres - air / (kpa + atmosphereKpa))
-  const emptyBeforeCutIn = prechargeKpa > cutInKpa
+  const { emptyBeforeCutIn } = judgePrecharge(prechargeKpa, cutInKpa)
   return { drawdownLitres: water(cutOutKpa) - water(cutInKpa), waterAtCutInLitres: water(cutInKpa), emptyBeforeCutIn }
 }
 
 /** What the air should stand at with the tank empty of water: a little below cut-in, kPa. */
 export function wantedPrecharge(cutInKpa: number): number {
   return Math.max(0, cutInKpa - PRESSURES.precharge.belowCutInPsi * KPA_PER_PSI)
+}
+
+/** A precharge as it stands against what it should be. */
+export interface PrechargeJudged {
+  verdict: 'sound' | 'tired' | 'failed'
+  wantedKpa: number
+  /** Above what is wanted; negative below. */
+  offKpa: number
+  lowKpa: number
+  highKpa: number
+  emptyBeforeCutIn: boolean
+}
+
+/** Rounding of the units between which a pressure was turned. */
+const SAME_KPA = 1e-9
+
+/**
+ * Judges a precharge, tank empty of water. Within the tolerance it is sound; above cut-in the taps run dry before the
+ * pump starts, and far below the bladder is nearly all water: both fail. Between these it wants charging.
+ *
+ * @param cutInKpa the switch's cut-in
+ */
+export function judgePrecharge(prechargeKpa: number, cutInKpa: number): PrechargeJudged {
+  const wantedKpa = wantedPrecharge(cutInKpa)
+  const { tolerancePsi, failedBelowPsi } = PRESSURES.precharge
+  const tolerance = tolerancePsi * KPA_PER_PSI
+  const offKpa = prechargeKpa - wantedKpa
+  const emptyBeforeCutIn = prechargeKpa > cutInKpa + SAME_KPA
+  const verdict =
+    emptyBeforeCutIn || offKpa < -failedBelowPsi * KPA_PER_PSI - SAME_KPA
+      ? 'failed'
+      : Math.abs(offKpa) <= tolerance + SAME_KPA
+        ? 'sound'
+        : 'tired'
+  return { verdict, wantedKpa, offKpa, lowKpa: wantedKpa - tolerance, highKpa: wantedKpa + tolerance, emptyBeforeCutIn }
 }
 
 /**

@@ -89,9 +89,15 @@ export const PIPE_FAMILIES = {
 export type PipeFamilyId = keyof typeof PIPE_FAMILIES
 
 /** Every nominal size of any family, for a choice that keeps its place when the material changes. */
-export const PIPE_SIZES: readonly string[] = [
+export const PIPE_SIZES: readonly string[] = bySize([
   ...new Set(Object.values(PIPE_FAMILIES).flatMap(({ inside }) => Object.keys(inside))),
-]
+])
+
+/** Nominal sizes as they lie on the shelf: inches first, each smallest first. */
+export function bySize(sizes: readonly string[]): string[] {
+  const isMetric = (size: string) => (size.endsWith('mm') ? 1 : 0)
+  return [...sizes].sort((a, b) => isMetric(a) - isMetric(b) || Number.parseFloat(a) - Number.parseFloat(b))
+}
 
 /** Loss coefficients of fittings, by v²/2g. */
 export const FITTINGS = {

@@ -24,6 +24,14 @@ export const AMPACITY_BASIS: Basis = {
   kind: 'standard',
   name: 'NEC table 310.16, copper, 60 °C column, no derating (from memory); local code decides',
 }
+/**
+ * A loaded conductor as hot as its insulation allows, for its resistance: the drop is judged at its worst, on the page
+ * and in the working alike.
+ */
+export const WIRE_CELSIUS = {
+  value: 75,
+  basis: { kind: 'standard', name: 'NEC chapter 9, tables 8 and 9: resistance at 75 °C (from memory)' } as Basis,
+}
 /** Motor branch conductors carry 125 % of the full-load current of the table. */
 export const MOTOR_BRANCH = {
   factor: 1.25,

@@ -21,9 +21,14 @@ export interface NumberField<Name extends string = string> extends Common<Name> 
   whole?: boolean
   usual?: number
 }
+export interface Choice {
+  id: string
+  label: string
+}
 export interface ChoiceField<Name extends string = string> extends Common<Name> {
   as: 'choice'
-  choices: Readonly<Record<string, string>>
+  /** In the order in which they are offered. */
+  choices: readonly Choice[]
   usual?: string
 }
 export interface CurveField<Name extends string = string> extends Common<Name> {
@@ -60,7 +65,8 @@ export function inputClass<Input extends object>(fields: readonly Field[]): Clas
     const rules: PropertyDecorator[] = []
     if (field.usual === undefined) rules.push(MayBeAbsent())
     if (field.as === 'number') rules.push(Quantity(field), ...(field.whole ? [IsInt()] : []))
-    else if (field.as === 'choice') rules.push(IdOf(field.choices))
+    else if (field.as === 'choice')
+      rules.push(IdOf(Object.fromEntries(field.choices.map(({ id, label }) => [id, label]))))
     else if (field.as === 'curve')
       rules.push(
         IsArray(),
@@ -106,7 +112,7 @@ export function pipeFields(usual: LineOfPipe, group = 'The pipe'): Field<keyof L
       label: 'Pipe',
       as: 'choice',
       group,
-      choices: Object.fromEntries(Object.entries(PIPE_FAMILIES).map(([id, { label }]) => [id, label])),
+      choices: Object.entries(PIPE_FAMILIES).map(([id, { label }]) => ({ id, label })),
       usual: usual.pipeMaterial,
     },
     {
@@ -114,7 +120,7 @@ export function pipeFields(usual: LineOfPipe, group = 'The pipe'): Field<keyof L
       label: 'Size',
       as: 'choice',
       group,
-      choices: Object.fromEntries(PIPE_SIZES.map((size) => [size, size.endsWith('mm') ? size : `${size} in`])),
+      choices: PIPE_SIZES.map((size) => ({ id: size, label: size.endsWith('mm') ? size : `${size} in` })),
       usual: usual.pipeSize,
       hint: 'nominal',
     },

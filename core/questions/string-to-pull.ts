@@ -1,5 +1,6 @@
 import type { Verdict } from '../judgement/judgement'
 import { DROP_PIPES, PIPE_BASIS, type PipeMaterial } from '../knowledge/bearings'
+import { bySize } from '../knowledge/pipes'
 import { HAND_LIFT } from '../knowledge/sizing'
 import { stringWeight } from '../mechanics/string-weight'
 import { q, say } from '../quantity/sentence'
@@ -26,13 +27,14 @@ export interface StringSolved {
   handFromMetres: number
 }
 
-const SIZES = Object.fromEntries(Object.keys(DROP_PIPES.steel).map((size) => [size, `${size} in`]))
-const MATERIALS: Readonly<Record<string, string>> = {
+const SIZES = bySize(Object.keys(DROP_PIPES.steel)).map((size) => ({ id: size, label: `${size} in` }))
+const MATERIAL_LABELS: Readonly<Partial<Record<PipeMaterial, string>>> = {
   polyethylene: 'polyethylene',
   pvc: 'PVC, schedule 80',
   galvanised: 'galvanised steel',
   stainless: 'stainless steel',
 }
+const MATERIALS = Object.entries(MATERIAL_LABELS).map(([id, label]) => ({ id, label }))
 const DRAWN = 20
 
 /** What hangs once so many metres are out: the shorter string, its water standing as deep below the clamp. */
@@ -75,7 +77,10 @@ export const stringToPull = defineQuestion<StringInput, StringSolved>({
       label: 'The pipe comes up',
       as: 'choice',
       group: 'The string',
-      choices: { full: 'full: the check valve holds', empty: 'empty: a drain or bleeder lets it out' },
+      choices: [
+        { id: 'full', label: 'full: the check valve holds' },
+        { id: 'empty', label: 'empty: a drain or bleeder lets it out' },
+      ],
       usual: 'full',
     },
     {

@@ -1,4 +1,4 @@
-import { tankDrawdown, tankSize, wantedPrecharge } from '../hydraulics/tank'
+import { judgePrecharge, tankDrawdown, tankSize, wantedPrecharge } from '../hydraulics/tank'
 import type { Verdict } from '../judgement/judgement'
 import { worstVerdict } from '../judgement/judgement'
 import { PRESSURES } from '../knowledge/limits'
@@ -31,7 +31,6 @@ export interface TankSolved {
 }
 
 const BELOW = PRESSURES.precharge.belowCutInPsi * KPA_PER_PSI
-const TOLERANCE = PRESSURES.precharge.tolerancePsi * KPA_PER_PSI
 
 export const tankAndCharge = defineQuestion<TankInput, TankSolved>({
   id: 'tank-and-charge',
@@ -102,7 +101,8 @@ export const tankAndCharge = defineQuestion<TankInput, TankSolved>({
     },
   ],
   solve: (input) => {
-    const wantedPrechargeKpa = wantedPrecharge(input.cutInKpa)
+    const charge = judgePrecharge(input.prechargeKpa, input.cutInKpa)
+    const wantedPrechargeKpa = charge.wantedKpa
     const found = tankDrawdown(input)
     if (!(found.drawdownLitres > 1e-6 * input.tankLitres))
       throw badField(
@@ -111,17 +111,10 @@ export const tankAndCharge = defineQuestion<TankInput, TankSolved>({
         `farther above the cut-in of ${input.cutInKpa} kPa: between these the tank gives nothing`,
       )
     const runSeconds = found.drawdownLitres / input.pumpLitresPerSecond
-    const off = input.prechargeKpa - wantedPrechargeKpa
     // The worst draw is half of what the pump gives: then it fills as slowly as it empties.
     const mostStartsPerHour = 3600 / (4 * runSeconds)
     const verdict = worstVerdict([
-      found.emptyBeforeCutIn
-        ? 'failed'
-        : Math.abs(off) <= TOLERANCE + 1e-9
-          ? 'sound'
-          : off < -PRESSURES.precharge.failedBelowPsi * KPA_PER_PSI
-            ? 'failed'
-            : 'tired',
+      charge.verdict,
       runSeconds < input.minimumRunSeconds * (TANK_RUN.tiredSeconds / TANK_RUN.seconds)
         ? 'failed'
         : runSeconds < input.minimumRunSeconds
@@ -147,8 +140,8 @@ export const tankAndCharge = defineQuestion<TankInput, TankSolved>({
     }
   },
   tell: (input, s) => {
-    const off = input.prechargeKpa - s.wantedPrechargeKpa
-    const charged = Math.abs(off) <= TOLERANCE + 1e-9
+    const { verdict, offKpa: off } = judgePrecharge(input.prechargeKpa, input.cutInKpa)
+    const charged = verdict === 'sound'
     const large = s.runSeconds >= input.minimumRunSeconds
     return {
       answer:

@@ -41,7 +41,7 @@ const DRAWN = 30
 
 export const wellPressure = defineQuestion<WellInput, WellSolved>({
   id: 'well-pressure',
-  title: 'Will this well pump make 50 psi?',
+  title: 'Will this well pump make its pressure?',
   about: 'What it gives at a pressure, from its curve, its water and its pipe.',
   kinds: ['well-two-wire', 'well-three-wire'],
   basis: HOUSE_FLOW.basis,
@@ -82,7 +82,7 @@ export const wellPressure = defineQuestion<WellInput, WellSolved>({
       label: 'Pump',
       as: 'choice',
       group: 'The pump',
-      choices: Object.fromEntries(STAGE_FAMILIES.map(({ id, label }) => [id, label])),
+      choices: STAGE_FAMILIES.map(({ id, label }) => ({ id, label })),
       usual: 'well-10',
       hint: 'not used when its own curve is written',
     },

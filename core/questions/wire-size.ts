@@ -3,7 +3,7 @@ import type { Verdict } from '../judgement/judgement'
 import { worstVerdict } from '../judgement/judgement'
 import { SUPPLY } from '../knowledge/limits'
 import { START_VOLTS } from '../knowledge/sizing'
-import { AMPACITY_BASIS, MOTOR_BRANCH, WIRE_SIZES } from '../knowledge/wire'
+import { AMPACITY_BASIS, MOTOR_BRANCH, WIRE_CELSIUS, WIRE_SIZES } from '../knowledge/wire'
 import { q, say } from '../quantity/sentence'
 import { us } from './fields'
 import { Taking } from './known'
@@ -34,7 +34,7 @@ export interface WireSolved {
   wantedAwg?: string
 }
 
-const SIZES = Object.fromEntries(WIRE_SIZES.map(({ awg }) => [awg, `${awg} AWG`]))
+const SIZES = WIRE_SIZES.map(({ awg }) => ({ id: awg, label: `${awg} AWG` }))
 const perMetre = (awg: string, celsius: number) => ohmsPerKilometre({ awg }, celsius) / 1000
 const loadOf = ({ sourceVolts, amps, powerFactor }: WireInput) => ({
   sourceVolts,
@@ -81,7 +81,8 @@ export const wireSize = defineQuestion<WireInput, WireSolved>({
       measure: 'temperature',
       min: -40,
       max: 120,
-      usual: us(86, 'temperature'),
+      hint: 'loaded, as its insulation allows',
+      usual: WIRE_CELSIUS.value,
     },
     {
       name: 'sourceVolts',
@@ -254,12 +255,7 @@ export const wireSize = defineQuestion<WireInput, WireSolved>({
   follow: { label: 'drop', amount: ({ dropPercent }) => q(dropPercent, 'percent') },
   take: ({ pump: { installation }, plate, reading }) =>
     new Taking<WireInput>()
-      .take('awg', [
-        'the drop cable',
-        installation?.cableAwg !== undefined && Object.hasOwn(SIZES, installation.cableAwg)
-          ? installation.cableAwg
-          : undefined,
-      ])
+      .take('awg', ['the drop cable', SIZES.find(({ id }) => id === installation?.cableAwg)?.id])
       .take('oneWayMetres', ['the drop cable', installation?.cableMetres])
       .take(
         'sourceVolts',

@@ -3,7 +3,7 @@ import { InputError } from '../validation/input-error'
 import { validEntry } from './entry-rules'
 import { liftJournal } from './lift'
 import { readVisitFile, toVisitFile } from './visit-file'
-import type { Entry } from './entry'
+import { ENTRY_VERSION, type Entry } from './entry'
 
 const ID = '0197a000-00aa-7000-8000-000000000001'
 const VISIT = '0197a000-0009-7000-8000-000000000001'
@@ -48,18 +48,18 @@ function problems(change: object): { field: string; value: unknown; expected: st
 
 describe('an entry from outside', () => {
   it('comes through as it was sent, in canonical units', () => {
-    expect(validEntry(good)).toEqual({ ...good, v: 2 })
+    expect(validEntry(good)).toEqual({ ...good, v: ENTRY_VERSION })
     expect(
       validEntry({ ...good, body: { check: 'insulation-resistance', value: 200, unit: 'k', stage: 'test' } }).body,
     ).toMatchObject({ value: 0.2, unit: 'Mohm' })
     expect(validEntry({ ...opened, lamport: 1, imported: true })).toEqual({
       ...opened,
-      v: 2,
+      v: ENTRY_VERSION,
       lamport: 1,
       imported: true,
     })
     const retraction = { ...good, kind: 'retracted', supersedes: opened.id, body: {} }
-    expect(validEntry(retraction)).toEqual({ ...retraction, v: 2 })
+    expect(validEntry(retraction)).toEqual({ ...retraction, v: ENTRY_VERSION })
   })
 
   it.each([
@@ -122,7 +122,7 @@ describe('an entry from outside', () => {
         },
       },
     ],
-    ['v', { v: 3 }],
+    ['v', { v: ENTRY_VERSION + 1 }],
     ['lamport', { lamport: 0 }],
     ['lamport', { lamport: 2 ** 53 }],
     ['visitId', { visitId: undefined }],
@@ -174,8 +174,8 @@ describe('a visit file', () => {
     const file = toVisitFile(VISIT, liftJournal(entries), [])
     const read = readVisitFile(JSON.parse(JSON.stringify(file)))
     expect(read.entries).toEqual([
-      { ...opened, v: 2, lamport: 1, imported: true },
-      { ...good, v: 2, lamport: 2, imported: true },
+      { ...opened, v: ENTRY_VERSION, lamport: 1, imported: true },
+      { ...good, v: ENTRY_VERSION, lamport: 2, imported: true },
     ])
     expect(
       toVisitFile(VISIT, read.entries, []).entries.map(({ imported }) => imported),

@@ -55,6 +55,7 @@ import {
   Uuid,
 } from '../validation/rules'
 import { validated } from '../validation/validated'
+import { isPartPrice, MOST_PRICE } from './part-price'
 import { ENTRY_VERSION, type Customer, type Entry, type EntryBodies, type EntryKind, type Machine } from './entry'
 
 const UUID_V7 = /^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/
@@ -198,13 +199,24 @@ class HandedOverBody {
 class CustomerSetBody {
   @ValidateNested() @Type(() => CustomerInput) @IsObject() customer!: CustomerInput
 }
+const isRecord = (value: unknown): value is Record<string, unknown> =>
+  value !== null && typeof value === 'object' && !Array.isArray(value)
+/** A price for each part: of every kind, or of one kind's own as `motor:pool`. */
+function PricesByPart(): PropertyDecorator {
+  return rule(
+    'isPricesByPart',
+    (value) => isRecord(value) && Object.entries(value).every(([part, price]) => isPartPrice(part, price)),
+    `must give each part, such as motor or motor:pool, a price from 0 to ${MOST_PRICE}`,
+  )
+}
+
 class RatesInput {
   @IsString() @Matches(/^[A-Z]{3}$/) currency!: string
   @Quantity({ min: 0, max: 100000 }) hourly!: number
   @Quantity({ min: 0, max: 100000 }) trip!: number
   @Quantity({ min: 0, max: 10 }) partsMarkup!: number
   @Quantity({ min: 0, max: 1000000 }) downtime!: number
-  @IsObject() partPrices!: Record<string, number>
+  @PricesByPart() partPrices!: Record<string, number>
 }
 class ShopSetBody {
   @IsString() @Length(1, 120) name!: string

@@ -83,7 +83,7 @@ export interface EntryBodies {
 export type EntryKind = keyof EntryBodies
 
 /** The version of an entry’s shape that is written now. Older ones are lifted on reading: see lift.ts. */
-export const ENTRY_VERSION = 2
+export const ENTRY_VERSION = 3
 
 /** One dated line of a journal. Appended, never changed; corrected by a later one that supersedes it. */
 export interface EntryOf<K extends EntryKind> {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { Entry } from './entry'
+import { ENTRY_VERSION, type Entry } from './entry'
 import { validEntry } from './entry-rules'
 import { liftEntry, liftJournal, MOST_LAMPORT_AHEAD } from './lift'
 
@@ -22,7 +22,11 @@ describe('a line of an older version', () => {
       ['2026-05-12', '2026-05-12'],
     ]) {
       const lifted = validEntry(liftEntry(line({ body: { watch: '', nextDate: given } })))
-      expect(lifted).toMatchObject({ v: 2, visitId: '0197a000-0009-7000-8000-0000000000ab', body: { nextDate: kept } })
+      expect(lifted).toMatchObject({
+        v: ENTRY_VERSION,
+        visitId: '0197a000-0009-7000-8000-0000000000ab',
+        body: { nextDate: kept },
+      })
     }
     expect(
       validEntry(liftEntry(line({ body: { watch: '', nextDate: '2026-13-01' } }))).body,
@@ -35,11 +39,25 @@ describe('a line of an older version', () => {
       body: { customer: { id: 'ab', name: 'X' }, machine: { id: 'cd', customerId: 'ab', name: 'pump' } },
     })
   })
+  it('of the second version loses prices that are none, or stand for nothing', () => {
+    const partPrices = { motor: 310, 'motor:pool': 290, pump: '640', tank: -1, 'motor:boat': 5, gold: 3, union: 1e9 }
+    const rates = { currency: 'USD', hourly: 90, trip: 50, partsMarkup: 0.2, downtime: 50, partPrices }
+    const shop = line({
+      v: 2,
+      visitId: null,
+      kind: 'shop-set',
+      body: { name: 'Millrace Pumps', place: '', units: 'us', rates },
+    })
+    expect(validEntry(liftEntry(shop)).body).toMatchObject({
+      rates: { hourly: 90, partPrices: { motor: 310, 'motor:pool': 290 } },
+    })
+    expect(() => validEntry({ ...shop, v: ENTRY_VERSION }), 'and the edge refuses them').toThrow(/partPrices/)
+  })
   it('of today is left as it is, and so is what is no entry at all', () => {
-    const today = line({ v: 2 })
+    const today = line({ v: ENTRY_VERSION })
     expect(liftEntry(today)).toBe(today)
     for (const nothing of [null, 7, 'text', [], {}]) expect(() => liftEntry(nothing)).not.toThrow()
-    expect(liftEntry({ body: null })).toMatchObject({ v: 2, body: null })
+    expect(liftEntry({ body: null })).toMatchObject({ v: ENTRY_VERSION, body: null })
   })
 })
 
@@ -47,7 +65,7 @@ describe('a journal as it arrived', () => {
   const times = (lamports: (number | undefined)[]) =>
     liftJournal(
       lamports.map((lamport, index) =>
-        line({ id: String(index), v: 2, ...(lamport === undefined ? {} : { lamport }) }),
+        line({ id: String(index), v: ENTRY_VERSION, ...(lamport === undefined ? {} : { lamport }) }),
       ),
     ).map((entry) => entry.lamport)
 

@@ -1,5 +1,6 @@
 import { isCalendarDay } from '../validation/rules'
 import { ENTRY_VERSION, type Entry } from './entry'
+import { isPartPrice } from './part-price'
 
 type Plain = Record<string, unknown>
 
@@ -10,6 +11,8 @@ type Plain = Record<string, unknown>
 const UPCASTERS: Readonly<Record<number, (line: Plain) => Plain>> = {
   // Ids were taken in any case, and a next date on a day that no month has.
   1: (line) => lastDayOfItsMonth(lowerIds(line)),
+  // A price stood for anything, and under any name.
+  2: pricedParts,
 }
 
 /**
@@ -78,6 +81,14 @@ function lowerIds(line: Plain): Plain {
     ...supersedes,
     body: line.body && typeof line.body === 'object' ? body : line.body,
   }
+}
+
+function pricedParts(line: Plain): Plain {
+  const body = line.body as { rates?: { partPrices?: unknown } } | undefined
+  const prices = body?.rates?.partPrices
+  if (line.kind !== 'shop-set' || prices === null || typeof prices !== 'object') return line
+  const partPrices = Object.fromEntries(Object.entries(prices).filter(([part, price]) => isPartPrice(part, price)))
+  return { ...line, body: { ...body, rates: { ...body?.rates, partPrices } } }
 }
 
 function lastDayOfItsMonth(line: Plain): Plain {

@@ -11,7 +11,7 @@ import {
 import { lockedRotorRange, tableFullLoadAmps } from '../electrical/motor-table'
 import { METALS, SUPPLY } from '../knowledge/limits'
 import { FULL_LOAD_BASIS } from '../knowledge/motors'
-import { AMPACITY_BASIS, CODE_LETTER_BASIS, CONDUCTOR, MOTOR_BRANCH } from '../knowledge/wire'
+import { AMPACITY_BASIS, CODE_LETTER_BASIS, CONDUCTOR, MOTOR_BRANCH, WIRE_CELSIUS } from '../knowledge/wire'
 import type { Metal } from '../electrical/winding'
 import type { Verdict } from '../judgement/judgement'
 import { formatNumber as n } from '../quantity/format'
@@ -77,7 +77,6 @@ const perKilometreOf = (
   { awg, squareMillimetres, ohmsPerKilometre: given, stranded }: ConductorFields,
   celsius: number,
 ): number => ohmsPerKilometre({ awg, squareMillimetres, ohmsPerKilometre: given, stranded }, celsius)
-const WIRE_CELSIUS = 75
 
 class VoltageDropInput extends LineFields {
   @Quantity({ min: 0, max: 1e5 }) oneWayMetres!: number
@@ -91,7 +90,7 @@ export const voltageDrop = defineWorking({
   run: (input) => {
     const {
       oneWayMetres,
-      celsius = WIRE_CELSIUS,
+      celsius = WIRE_CELSIUS.value,
       reactanceOhmsPerKilometre = 0,
       sourceVolts,
       amps,
@@ -132,7 +131,7 @@ export const longestRunWorking = defineWorking({
   input: LongestRunInput,
   basis: SUPPLY.dropBasis,
   run: (input) => {
-    const { dropPercent, celsius = WIRE_CELSIUS, reactanceOhmsPerKilometre = 0 } = input
+    const { dropPercent, celsius = WIRE_CELSIUS.value, reactanceOhmsPerKilometre = 0 } = input
     const perKilometre = perKilometreOf(input, celsius)
     const oneWayMetres = longestRun(
       loadOf(input),
@@ -167,7 +166,7 @@ export const conductorSize = defineWorking({
   title: 'Which wire for this run?',
   input: ConductorSizeInput,
   basis: SUPPLY.dropBasis,
-  run: ({ oneWayMetres, dropPercent, celsius = WIRE_CELSIUS, ...load }) => {
+  run: ({ oneWayMetres, dropPercent, celsius = WIRE_CELSIUS.value, ...load }) => {
     const candidates = sizeCandidates(loadOf(load), oneWayMetres, dropPercent, celsius)
     const chosen = candidates.find(({ keepsDrop }) => keepsDrop)
     if (!chosen)
@@ -254,7 +253,7 @@ export const startingVoltageWorking = defineWorking({
   input: StartingVoltageInput,
   basis: { kind: 'common-practice', name: 'locked rotor as a constant impedance; torque goes with volts squared' },
   run: (input) => {
-    const { celsius = WIRE_CELSIUS, oneWayMetres, ...rest } = input
+    const { celsius = WIRE_CELSIUS.value, oneWayMetres, ...rest } = input
     const perKilometre = perKilometreOf(input, celsius)
     const loopOhms = (2 * perKilometre * oneWayMetres) / 1000
     const start = startingVoltage({ ...rest, loopOhms })

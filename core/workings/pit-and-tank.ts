@@ -1,7 +1,7 @@
 import { Type } from 'class-transformer'
 import { ArrayMaxSize, IsArray, ValidateNested } from 'class-validator'
 import { drainBackLitres, pitDraw, sumpCycle } from '../hydraulics/pit'
-import { cycleOf, tankDrawdown, tankSize, wantedPrecharge } from '../hydraulics/tank'
+import { cycleOf, judgePrecharge, tankDrawdown, tankSize, wantedPrecharge } from '../hydraulics/tank'
 import type { Verdict } from '../judgement/judgement'
 import { PRESSURES } from '../knowledge/limits'
 import { ATMOSPHERE, BOYLE_BASIS, COOLING_FLOW, MASS_BALANCE } from '../knowledge/water'
@@ -29,15 +29,9 @@ export const tankDrawdownWorking = defineWorking({
   run: (input) => {
     const { tankLitres, prechargeKpa, cutInKpa, atmosphereKpa = ATMOSPHERE.seaLevelKpa } = input
     const found = tankDrawdown(input)
-    const { belowCutInPsi, tolerancePsi, failedBelowPsi } = PRESSURES.precharge
-    const off = prechargeKpa / KPA_PER_PSI - (cutInKpa / KPA_PER_PSI - belowCutInPsi)
-    const verdict: Verdict = found.emptyBeforeCutIn
-      ? 'failed'
-      : Math.abs(off) <= tolerancePsi
-        ? 'sound'
-        : off < -failedBelowPsi
-          ? 'failed'
-          : 'tired'
+    const { belowCutInPsi } = PRESSURES.precharge
+    const { verdict, offKpa } = judgePrecharge(prechargeKpa, cutInKpa)
+    const off = offKpa / KPA_PER_PSI
     const cautions = found.emptyBeforeCutIn
       ? ['The precharge stands above cut-in: the taps run dry before the pump starts.']
       : []

@@ -203,7 +203,7 @@ describe('what a technician is told', () => {
     ['jet-lift', { liftMetres: 7.5 }, /eats into/],
     ['tank-and-charge', { prechargeKpa: 138 }, /^Charge it to 28 psi; it stands 8 psi below that/],
     ['tank-and-charge', { tankLitres: 60 }, /the tank is small: 4.68 gal a cycle.*Fit 33.9 gal/],
-    ['wire-size', { oneWayMetres: 200 }, /^No: it drops 6.*10 AWG keeps the drop/],
+    ['wire-size', { oneWayMetres: 200 }, /^No: it drops 7.*10 AWG keeps the drop/],
     ['wire-size', { amps: 20 }, /12 AWG carries 20 A, and the motor wants 25 A/],
     ['string-to-pull', { material: 'galvanised' }, /a hoist. By two people only once/],
     ['string-to-pull', { lengthMetres: 6, waterLevelMetres: 3, pumpKg: 10 }, /one pair of hands/],

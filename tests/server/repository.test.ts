@@ -11,7 +11,7 @@ import { PhotoStore } from '../../server/services/photo-store'
 import { keepable } from '../../server/services/pictures'
 import { buildLists } from '../../server/services/reconcile'
 import { startPostgres } from '../../scripts/lib/postgres.mjs'
-import type { Entry, EntryBodies } from '#core/visit/entry'
+import { ENTRY_VERSION, type Entry, type EntryBodies } from '#core/visit/entry'
 import { reading, testVisit } from './entries'
 
 const migrationsDir = join(import.meta.dirname, '../../server/database/migrations')
@@ -58,7 +58,7 @@ describe.each(['embedded', 'server'] as const)('the repository on the %s databas
     ]
     expect(await journal.append(entries)).toEqual({ accepted: entries.map(({ id }) => id), known: [] })
     expect(await repository.entriesOfVisit(visit.visitId)).toEqual(
-      entries.map((entry, index) => ({ ...entry, v: 2, lamport: index + 1 })),
+      entries.map((entry, index) => ({ ...entry, v: ENTRY_VERSION, lamport: index + 1 })),
     )
     const [row] = await repository.visitsOfMachine((visit.opened.body as { machine: { id: string } }).machine.id)
     expect(row).toMatchObject({

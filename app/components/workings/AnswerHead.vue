@@ -10,7 +10,7 @@ const { reader } = useUnits()
 <template>
   <div :class="{ 'opacity-45': stale }">
     <p class="flex items-start gap-3 text-[1.45rem] leading-snug font-bold" aria-live="polite" data-testid="answer">
-      <StateMark :verdict="answer.solved.verdict" :size="30" class="mt-1" /><span>{{
+      <StateMark v-if="!stale" :verdict="answer.solved.verdict" :size="30" class="mt-1" /><span>{{
         render(answer.told.answer, reader)
       }}</span>
     </p>

@@ -9,7 +9,7 @@ const {
   source = undefined,
   refused = undefined,
 } = defineProps<{ field: Field; value: unknown; source?: string; refused?: string }>()
-const emit = defineEmits<{ set: [value: unknown] }>()
+const emit = defineEmits<{ set: [value: unknown]; misread: [problem: string] }>()
 const { system } = useUnits()
 const text = ref('')
 const problem = ref('')
@@ -26,6 +26,7 @@ watch(
 function read(): void {
   const found = readField(field, text.value, system.value)
   problem.value = found.problem ?? ''
+  emit('misread', problem.value)
   if (!found.problem) emit('set', found.value)
 }
 function settle(): void {
@@ -58,7 +59,7 @@ const said = computed(() => problem.value || refused)
       class="field entry"
       @change="emit('set', ($event.target as HTMLSelectElement).value)"
     >
-      <option v-for="(label, id) in field.choices" :key="id" :value="id">{{ label }}</option>
+      <option v-for="choice in field.choices" :key="choice.id" :value="choice.id">{{ choice.label }}</option>
     </select>
     <span v-else class="entry flex items-center gap-2"
       ><input

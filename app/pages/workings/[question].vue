@@ -18,7 +18,7 @@ watch(
   },
   { immediate: true },
 )
-const { question, input, answer, picture, problems, linkProblem, source, set, reset } = useQuestion(
+const { question, input, answer, picture, problems, stale, linkProblem, source, set, setMisread, reset } = useQuestion(
   id,
   visitId,
   written,
@@ -32,7 +32,10 @@ function change(name: string, value: unknown): void {
   clearTimeout(later)
   later = setTimeout(() => void router.replace({ query: { ...route.query, with: JSON.stringify(input.value) } }), 350)
 }
+/** How often it was begun anew: what was written and not read goes with the fields. */
+const begun = ref(0)
 function begin(): void {
+  begun.value++
   written.value = undefined
   reset()
   const { with: _, ...rest } = route.query
@@ -75,19 +78,12 @@ useHead({ title: computed(() => `${question.value.title} · Pike Lamp`) })
         <h1 class="mb-3 text-[1.2rem] text-slate">{{ question.title }}</h1>
         <p v-if="linkProblem" role="alert" class="mb-3 font-bold text-rust">{{ linkProblem }}</p>
         <p v-if="visitId && visit.problem" role="alert" class="mb-3 font-bold">{{ visit.problem }}</p>
-        <AnswerHead v-if="answer" :answer="answer" :stale="problems.length > 0" />
+        <AnswerHead v-if="answer" :answer="answer" :stale="stale" />
         <p v-for="each in loose" :key="each.field" role="alert" class="mt-3 font-bold text-rust">{{ each.expected }}</p>
-        <p v-if="problems.length > 0 && loose.length === 0" class="mt-3 font-bold text-rust" role="status">
-          One number below does not go with the rest; this is the answer before it.
+        <p v-if="stale && loose.length === 0" class="mt-3 font-bold text-rust" role="status">
+          One number below is none, or does not go with the rest: this is the answer before it.
         </p>
-        <KeepWorking
-          class="mt-5"
-          :question="id"
-          :input="input"
-          :visit-id="visitId"
-          :wrong="problems.length > 0"
-          @visit="at"
-        />
+        <KeepWorking class="mt-5" :question="id" :input="input" :visit-id="visitId" :wrong="stale" @visit="at" />
       </section>
       <section class="picture min-w-0" aria-label="the picture">
         <template v-if="picture">
@@ -101,7 +97,7 @@ useHead({ title: computed(() => `${question.value.title} · Pike Lamp`) })
           <StringPicture v-else :picture="picture" :values="input" @set="change" />
         </template>
       </section>
-      <section v-if="answer" class="working min-w-0" :class="{ 'opacity-45': problems.length > 0 }">
+      <section v-if="answer" class="working min-w-0" :class="{ 'opacity-45': stale }">
         <h2 class="text-xl">The working</h2>
         <ol class="ruled mt-1" data-testid="steps">
           <li v-for="(step, index) in answer.told.steps" :key="index" class="py-2">{{ render(step, reader) }}</li>
@@ -133,12 +129,13 @@ useHead({ title: computed(() => `${question.value.title} · Pike Lamp`) })
           <legend class="pr-3 font-bold">{{ group }}</legend>
           <AssumptionField
             v-for="field in fields"
-            :key="`${id} ${field.name}`"
+            :key="`${id} ${begun} ${field.name}`"
             :field="field"
             :value="input[field.name]"
             :source="source(field.name)"
             :refused="refused(field.name)"
             @set="change(field.name, $event)"
+            @misread="setMisread(field.name, $event)"
           />
         </fieldset>
       </section>

@@ -5,22 +5,24 @@ import { CORE_LAYERS, forbiddenFor } from './scripts/lib/layers.mjs'
  * Inside core, each folder may import only from folders below it; core knows nothing of the app, the server or the
  * machine it runs on.
  */
-const layerRules = CORE_LAYERS.flat().map((folder) => ({
-  files: [`core/${folder}/**/*.ts`],
-  rules: {
-    'no-restricted-imports': [
-      'error',
-      {
-        patterns: [
-          {
-            regex: forbiddenFor(folder),
-            message: `core/${folder} may import only from the layers below it (docs/decisions/0001-layers.md)`,
-          },
-        ],
-      },
-    ],
-  },
-}))
+const layerRules = CORE_LAYERS.flat().flatMap((folder) =>
+  [1, 2].map((depth) => ({
+    files: [depth === 1 ? `core/${folder}/*.ts` : `core/${folder}/*/*.ts`],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              regex: forbiddenFor(folder, depth),
+              message: `core/${folder} may import only from the layers below it (docs/decisions/0001-layers.md)`,
+            },
+          ],
+        },
+      ],
+    },
+  })),
+)
 
 const LINE = { code: 120, ignoreRegExpLiterals: true, ignorePattern: '^\\s*(it|test|describe)(\\.\\w+)?\\(' }
 

@@ -1,5 +1,5 @@
-import { checkInfo } from '../core/knowledge/checks'
-import { DEFAULT_RATES } from '../core/knowledge/rates'
+import { checkInfo } from '../core/knowledge/checks/checks'
+import { DEFAULT_RATES } from '../core/knowledge/shop/rates'
 import type { Construction, Gate, Joint, Kind } from '../core/knowledge/vocabulary'
 import { completePlate, type Installation, type Nameplate } from '../core/motor/nameplate'
 import type { TakeDownStep } from '../core/takedown/plan'

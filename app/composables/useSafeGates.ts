@@ -3,7 +3,7 @@ import { safeGates } from '#core/diagnosis/gates'
 import { capacitorBleed } from '#core/electrical/capacitor'
 import { worstCapacitorVolts, MOTOR_HAS } from '#core/motor/nameplate'
 import { GATES, type Gate } from '#core/knowledge/vocabulary'
-import { BLEED } from '#core/knowledge/limits'
+import { BLEED } from '#core/knowledge/electrical/limits'
 
 /** The gates of this machine in the order they are shut, with the bleed time computed from its capacitors. */
 export function useSafeGates() {

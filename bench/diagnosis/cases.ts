@@ -1,5 +1,5 @@
 import { buildModel, motorHas } from '#core/diagnosis/model'
-import { FAULT_TRAITS } from '#core/knowledge/fault-traits'
+import { FAULT_TRAITS } from '#core/knowledge/faults/fault-traits'
 import type { Complaint, Fault, Kind } from '#core/knowledge/vocabulary'
 import { KINDS } from '#core/knowledge/vocabulary'
 import type { Pump } from '#core/motor/nameplate'

@@ -1,6 +1,6 @@
 import type { Asked } from '#core/diagnosis/finding'
 import { accessGateOf, accessMinutes, gateMinutes, gatesFor } from '#core/diagnosis/gates'
-import { checkInfo } from '#core/knowledge/checks'
+import { checkInfo } from '#core/knowledge/checks/checks'
 import { GATES, LIVE_GATES } from '#core/knowledge/vocabulary'
 import { completePlate, type Pump } from '#core/motor/nameplate'
 

@@ -1,5 +1,5 @@
 import { partsPrice } from '../diagnosis/loss'
-import type { Rates } from '../knowledge/rates'
+import type { Rates } from '../knowledge/shop/rates'
 import { PARTS, type Construction, type Kind } from '../knowledge/vocabulary'
 import { likelyMinutes } from '../takedown/clock'
 import { repairSteps, type RepairOptions } from '../takedown/step-plan'

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { DEFAULT_RATES } from '../knowledge/rates'
+import { DEFAULT_RATES } from '../knowledge/shop/rates'
 import { completePlate, type Pump } from '../motor/nameplate'
 import { jobOptions } from './job-options'
 

@@ -1,5 +1,5 @@
-import { jobsFor } from '../knowledge/jobs'
-import type { Rates } from '../knowledge/rates'
+import { jobsFor } from '../knowledge/repairs/jobs'
+import type { Rates } from '../knowledge/shop/rates'
 import type { CompletePlate, Pump } from '../motor/nameplate'
 import { partsPrice } from '../diagnosis/loss'
 import { likelyMinutes } from '../takedown/clock'

@@ -1,7 +1,7 @@
 import { diagnose } from '../diagnosis/diagnose'
 import { describe, expect, it } from 'vitest'
 import type { DiagnosisCase } from '../diagnosis/finding'
-import { DEFAULT_RATES } from '../knowledge/rates'
+import { DEFAULT_RATES } from '../knowledge/shop/rates'
 import { KINDS, type Kind } from '../knowledge/vocabulary'
 import { reasonOn } from '../diagnosis/reasoning'
 import { optionsFor } from './options'

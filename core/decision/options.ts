@@ -1,5 +1,5 @@
 import { PARTS } from '../knowledge/vocabulary'
-import type { ActionRow } from '../knowledge/model-types'
+import type { ActionRow } from '../knowledge/faults/model-types'
 import type { Part } from '../knowledge/vocabulary'
 import { accessGateOf } from '../diagnosis/gates'
 import { actionCost, actionMinutes, cureChance, expectedLosses, partsPrice } from '../diagnosis/loss'

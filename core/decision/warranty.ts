@@ -1,5 +1,5 @@
-import { LIVES, NEW_WARRANTY_YEARS } from '../knowledge/lives'
-import type { Rates } from '../knowledge/rates'
+import { LIVES, NEW_WARRANTY_YEARS } from '../knowledge/faults/lives'
+import type { Rates } from '../knowledge/shop/rates'
 import type { Kind, Part } from '../knowledge/vocabulary'
 import { partsPrice } from '../diagnosis/loss'
 import { chanceOfFailing } from '../takedown/while-open'

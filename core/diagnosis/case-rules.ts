@@ -9,7 +9,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator'
-import { CHECKS, checkInfo } from '../knowledge/checks'
+import { CHECKS, checkInfo } from '../knowledge/checks/checks'
 import {
   COMPLAINTS,
   CONSTRUCTIONS,

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { checkInfo } from '../knowledge/checks'
+import { checkInfo } from '../knowledge/checks/checks'
 import { KINDS, MOTOR_TYPES, type Kind, type MotorType } from '../knowledge/vocabulary'
 import { diagnose } from './diagnose'
 import { marginals } from './reasoning'

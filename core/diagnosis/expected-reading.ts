@@ -1,5 +1,6 @@
 import type { Basis } from '../judgement/judgement'
-import { PRESSURES, RUNOUT_INCHES, SUBMERSIBLE_SHAFT } from '../knowledge/limits'
+import { PRESSURES } from '../knowledge/water/pressures'
+import { RUNOUT_INCHES, SUBMERSIBLE_SHAFT } from '../knowledge/mechanical/limits'
 import type { Kind } from '../knowledge/vocabulary'
 import type { Pump } from '../motor/nameplate'
 import { PSI_PER_METRE_OF_WATER } from '../quantity/conversions'

@@ -1,5 +1,5 @@
 import type { Basis } from '../judgement/judgement'
-import { KIND_KNOWLEDGE } from '../knowledge/kinds'
+import { KIND_KNOWLEDGE } from '../knowledge/faults/kinds'
 import type { Kind } from '../knowledge/vocabulary'
 
 /** How many of the shop's own visits the printed estimate is worth: ten begin to matter, a hundred outweigh it. */

@@ -1,4 +1,4 @@
-import { checkInfo } from '../knowledge/checks'
+import { checkInfo } from '../knowledge/checks/checks'
 import { CAN_IN_REACH, GATES, SUBMERGED, WELLS, type Gate, type Kind } from '../knowledge/vocabulary'
 import { MOTOR_HAS, type CompletePlate, type Pump } from '../motor/nameplate'
 import type { Asked } from './finding'

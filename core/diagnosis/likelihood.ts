@@ -1,4 +1,4 @@
-import type { Component, Distribution } from '../knowledge/model-types'
+import type { Component, Distribution } from '../knowledge/faults/model-types'
 
 /** No observation is ever taken as impossible: tables are estimates and people slip. */
 export const FLOOR = 0.002

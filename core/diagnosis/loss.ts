@@ -1,5 +1,5 @@
-import { BEING_WRONG, type Rates } from '../knowledge/rates'
-import type { ActionRow } from '../knowledge/model-types'
+import { BEING_WRONG, type Rates } from '../knowledge/shop/rates'
+import type { ActionRow } from '../knowledge/faults/model-types'
 import type { Kind } from '../knowledge/vocabulary'
 import type { Pump } from '../motor/nameplate'
 import { accessMinutes } from './gates'

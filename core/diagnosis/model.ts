@@ -1,5 +1,5 @@
-import { checkInfo, outcomeLabel } from '../knowledge/checks'
-import { KIND_KNOWLEDGE } from '../knowledge/kinds'
+import { checkInfo, outcomeLabel } from '../knowledge/checks/checks'
+import { KIND_KNOWLEDGE } from '../knowledge/faults/kinds'
 import type {
   ActionRow,
   Applies,
@@ -9,11 +9,11 @@ import type {
   MeasuredRow,
   Needs,
   SeenRow,
-} from '../knowledge/model-types'
+} from '../knowledge/faults/model-types'
 import { UNIT_LABELS } from '../quantity/units'
 import { formatNumber } from '../quantity/format'
 import { completePlate, MOTOR_HAS, type CompletePlate, type Pump } from '../motor/nameplate'
-import { standsStill } from '../knowledge/fault-traits'
+import { standsStill } from '../knowledge/faults/fault-traits'
 import { KIND_CONSTRUCTIONS, type Fault, type MotorType } from '../knowledge/vocabulary'
 import { checkKey, pickAsked, sortedLeads, type Asked, type Finding } from './finding'
 import { blend, mixHalves, mixtureDensity, mixtureStates, noisyMax, resolveMixture, type Mixture } from './likelihood'

@@ -1,5 +1,5 @@
-import { checkInfo } from '../knowledge/checks'
-import { CHECK_OVERHEAD_MINUTES, LIVE_RISK_MINUTES, type Rates } from '../knowledge/rates'
+import { checkInfo } from '../knowledge/checks/checks'
+import { CHECK_OVERHEAD_MINUTES, LIVE_RISK_MINUTES, type Rates } from '../knowledge/shop/rates'
 import { GATES, LIVE_GATES, type Gate } from '../knowledge/vocabulary'
 import { accessGateOf, accessMinutes, gateMinutes, gatesFor } from './gates'
 import type { LossTable } from './loss'

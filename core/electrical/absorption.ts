@@ -1,4 +1,4 @@
-import { ABSORPTION, type ThermalClass } from '../knowledge/wire'
+import { ABSORPTION, type ThermalClass } from '../knowledge/electrical/wire'
 import type { Verdict } from '../judgement/judgement'
 import { formatNumber } from '../quantity/format'
 

@@ -1,4 +1,4 @@
-import { CAPACITOR } from '../knowledge/limits'
+import { CAPACITOR } from '../knowledge/electrical/limits'
 
 export interface StockCapacitor {
   microfarads: number

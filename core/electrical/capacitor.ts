@@ -1,4 +1,4 @@
-import { BLEED, CAPACITOR } from '../knowledge/limits'
+import { BLEED, CAPACITOR } from '../knowledge/electrical/limits'
 import { badField } from '../validation/input-error'
 import { judgeRange, type Judgement } from '../judgement/judgement'
 import { formatNumber } from '../quantity/format'

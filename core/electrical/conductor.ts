@@ -1,4 +1,4 @@
-import { CONDUCTOR, WIRE_SIZES } from '../knowledge/wire'
+import { CONDUCTOR, WIRE_SIZES } from '../knowledge/electrical/wire'
 import { badField } from '../validation/input-error'
 import { correctResistance, type Metal } from './winding'
 

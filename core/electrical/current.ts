@@ -1,4 +1,4 @@
-import { CURRENT } from '../knowledge/limits'
+import { CURRENT } from '../knowledge/electrical/limits'
 import type { Judgement } from '../judgement/judgement'
 import { formatNumber } from '../quantity/format'
 

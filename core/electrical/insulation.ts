@@ -1,4 +1,9 @@
-import { INSULATION, INSULATION_RULES, INSULATION_TREND_FALL, type InsulationSetup } from '../knowledge/limits'
+import {
+  INSULATION,
+  INSULATION_RULES,
+  INSULATION_TREND_FALL,
+  type InsulationSetup,
+} from '../knowledge/electrical/limits'
 import type { Judgement, Verdict } from '../judgement/judgement'
 import { badField } from '../validation/input-error'
 import { formatNumber } from '../quantity/format'

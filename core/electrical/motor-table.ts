@@ -1,5 +1,5 @@
-import { CODE_LETTERS } from '../knowledge/wire'
-import { FULL_LOAD_AMPS_230, FULL_LOAD_AMPS_230_THREE_PHASE, FULL_LOAD_COLUMNS } from '../knowledge/motors'
+import { CODE_LETTERS } from '../knowledge/electrical/wire'
+import { FULL_LOAD_AMPS_230, FULL_LOAD_AMPS_230_THREE_PHASE, FULL_LOAD_COLUMNS } from '../knowledge/electrical/motors'
 import { badField } from '../validation/input-error'
 
 /**

@@ -1,4 +1,4 @@
-import { SUPPLY } from '../knowledge/limits'
+import { SUPPLY } from '../knowledge/electrical/limits'
 import { judgeRange, worstVerdict, type Judgement } from '../judgement/judgement'
 import { badField } from '../validation/input-error'
 import { formatNumber } from '../quantity/format'

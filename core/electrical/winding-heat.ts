@@ -1,5 +1,5 @@
-import { CONDUCTOR } from '../knowledge/wire'
-import { METALS } from '../knowledge/limits'
+import { CONDUCTOR } from '../knowledge/electrical/wire'
+import { METALS } from '../knowledge/electrical/limits'
 import { badField } from '../validation/input-error'
 import { formatNumber } from '../quantity/format'
 

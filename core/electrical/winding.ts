@@ -1,4 +1,4 @@
-import { METALS, WINDING } from '../knowledge/limits'
+import { METALS, WINDING } from '../knowledge/electrical/limits'
 import type { Basis, Judgement, Verdict } from '../judgement/judgement'
 import { badField } from '../validation/input-error'
 import { formatNumber } from '../quantity/format'

@@ -1,4 +1,4 @@
-import { DARCY, GRAVITY, HAZEN_WILLIAMS, USUAL_ROUGHNESS_MILLIMETRES } from '../knowledge/water'
+import { DARCY, GRAVITY, HAZEN_WILLIAMS, USUAL_ROUGHNESS_MILLIMETRES } from '../knowledge/water/water'
 import { badField } from '../validation/input-error'
 import { waterProperties } from './water'
 

@@ -1,5 +1,5 @@
-import { PRESSURES } from '../knowledge/limits'
-import { ATMOSPHERE } from '../knowledge/water'
+import { PRESSURES } from '../knowledge/water/pressures'
+import { ATMOSPHERE } from '../knowledge/water/water'
 import { KPA_PER_PSI } from '../quantity/conversions'
 import { badField } from '../validation/input-error'
 

@@ -1,4 +1,4 @@
-import { ATMOSPHERE, GRAVITY, KELL, SATURATION, USUAL_DENSITY, VISCOSITY } from '../knowledge/water'
+import { ATMOSPHERE, GRAVITY, KELL, SATURATION, USUAL_DENSITY, VISCOSITY } from '../knowledge/water/water'
 import { badField } from '../validation/input-error'
 
 const KELVIN = 273.15

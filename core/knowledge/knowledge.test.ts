@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { CHECKS, checkInfo, outcomeVerdict, partOfFinding } from './checks'
-import { DAMAGE_LOOKS } from './damage-looks'
-import { KIND_KNOWLEDGE } from './kinds'
-import type { Component, Distribution, KindKnowledge } from './model-types'
-import { DEFAULT_RATES, RATES_BASIS } from './rates'
+import { CHECKS, checkInfo, outcomeVerdict, partOfFinding } from './checks/checks'
+import { DAMAGE_LOOKS } from './repairs/damage-looks'
+import { KIND_KNOWLEDGE } from './faults/kinds'
+import type { Component, Distribution, KindKnowledge } from './faults/model-types'
+import { DEFAULT_RATES, RATES_BASIS } from './shop/rates'
 import {
   COMPLAINTS,
   COMPLAINT_KINDS,
@@ -17,7 +17,7 @@ import {
   PARTS,
   type Kind,
 } from './vocabulary'
-import { WIRING_VIEWS } from './wiring'
+import { WIRING_VIEWS } from './electrical/wiring'
 
 const KIND_IDS = Object.keys(KINDS) as Kind[]
 const knownOf = ({ faults }: KindKnowledge) => new Set<string>(faults.map(({ fault }) => fault))

@@ -1,4 +1,4 @@
-import { BEARINGS } from '../knowledge/bearings'
+import { BEARINGS } from '../knowledge/mechanical/bearings'
 import { badField } from '../validation/input-error'
 
 /**

@@ -1,4 +1,4 @@
-import { DROP_PIPES, PIPE_MATERIALS, type PipeMaterial } from '../knowledge/bearings'
+import { DROP_PIPES, PIPE_MATERIALS, type PipeMaterial } from '../knowledge/water/drop-pipes'
 import { badField } from '../validation/input-error'
 
 export interface DropString {

@@ -1,4 +1,5 @@
-import { PRESSURES, WINDING } from '../knowledge/limits'
+import { PRESSURES } from '../knowledge/water/pressures'
+import { WINDING } from '../knowledge/electrical/limits'
 import {
   CAPACITOR_MODEL_BASIS,
   CAPACITOR_WORKING_RATIO,
@@ -9,7 +10,7 @@ import {
   USUAL_BASIS,
   USUAL_MOTOR,
   WINDING_MODEL,
-} from '../knowledge/motors'
+} from '../knowledge/electrical/motors'
 import { HOUSE_WATER, MOTOR_TYPES, type Construction, type Kind, type MotorType } from '../knowledge/vocabulary'
 import type { Basis } from '../judgement/judgement'
 import { formatNumber } from '../quantity/format'

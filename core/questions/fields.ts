@@ -1,7 +1,7 @@
 import { Type, type ClassConstructor } from 'class-transformer'
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, ValidateNested } from 'class-validator'
 import type { CurvePoint } from '../hydraulics/pump-curve'
-import { PIPE_FAMILIES, PIPE_SIZES } from '../knowledge/pipes'
+import { PIPE_FAMILIES, PIPE_SIZES } from '../knowledge/water/pipes'
 import type { StockCapacitor } from '../electrical/capacitor-stock'
 import { fromShown, type Measure } from '../quantity/measures'
 import { IdOf, MayBeAbsent, Quantity } from '../validation/rules'

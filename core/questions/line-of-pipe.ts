@@ -1,5 +1,5 @@
 import type { Pipe } from '../hydraulics/pipe'
-import { FITTINGS, PIPE_FAMILIES, type PipeFamilyId } from '../knowledge/pipes'
+import { FITTINGS, PIPE_FAMILIES, type PipeFamilyId } from '../knowledge/water/pipes'
 import { badField } from '../validation/input-error'
 import type { LineOfPipe } from './fields'
 

@@ -1,6 +1,6 @@
 import { drainBackLitres } from '../hydraulics/pit'
 import type { Verdict } from '../judgement/judgement'
-import { MASS_BALANCE } from '../knowledge/water'
+import { MASS_BALANCE } from '../knowledge/water/water'
 import { q, say } from '../quantity/sentence'
 import { pipeFields, us, type Field, type LineOfPipe } from './fields'
 import { insideOf } from './line-of-pipe'

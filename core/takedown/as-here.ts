@@ -1,6 +1,6 @@
 import { closing, opening } from './step-ref'
 import type { ConstructionGraph, Joint, JointPlace, Minutes, WorkStep } from '../knowledge/constructions/joint'
-import { SCHOOL_WORDS, wayOf, type SchoolId, type SchoolWays } from '../knowledge/schools'
+import { SCHOOL_WORDS, wayOf, type SchoolId, type SchoolWays } from '../knowledge/shop/schools'
 import { badField, type InputError } from '../validation/input-error'
 import { waitHere, type JobConditions } from './conditions'
 

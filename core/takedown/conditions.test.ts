@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { CEMENT_CURE } from '../knowledge/cures'
+import { CEMENT_CURE } from '../knowledge/repairs/cures'
 import { bearingFit, cementCureMinutes, conditionText, isMeasurable } from './conditions'
 import { planTakeDown } from './plan'
 

@@ -1,7 +1,7 @@
-import { CEMENT_CURE, COOLING_MINUTES, RETAINING_COMPOUND, USUAL_JOINT } from '../knowledge/cures'
+import { CEMENT_CURE, COOLING_MINUTES, RETAINING_COMPOUND, USUAL_JOINT } from '../knowledge/repairs/cures'
 import type { Assembly, SelfRunning, WorkStep } from '../knowledge/constructions/joint'
 import { about } from '../knowledge/constructions/shared'
-import { wayOf, type SchoolWays } from '../knowledge/schools'
+import { wayOf, type SchoolWays } from '../knowledge/shop/schools'
 import type { Part } from '../knowledge/vocabulary'
 import { formatNumber as n } from '../quantity/format'
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { KIND_CONSTRUCTIONS, type Construction, type Kind } from '../knowledge/vocabulary'
-import { JOBS, jobsFor } from '../knowledge/jobs'
+import { JOBS, jobsFor } from '../knowledge/repairs/jobs'
 import { downtimeOf, waterOff } from './downtime'
 import { spareAssembly, stepPlan, type StepPlan } from './step-plan'
 

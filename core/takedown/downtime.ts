@@ -1,4 +1,4 @@
-import { DOWNTIME } from '../knowledge/downtime'
+import { DOWNTIME } from '../knowledge/water/downtime'
 import type { Kind } from '../knowledge/vocabulary'
 import type { Installation } from '../motor/nameplate'
 import { minutesOf } from './clock'

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { KIND_KNOWLEDGE } from '../knowledge/kinds'
+import { KIND_KNOWLEDGE } from '../knowledge/faults/kinds'
 import { KIND_CONSTRUCTIONS, type Construction, type Kind } from '../knowledge/vocabulary'
 import { explodedOf } from './exploded'
 import { jointOf } from './step-ref'

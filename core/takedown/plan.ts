@@ -7,7 +7,7 @@ import type {
   SelfRunning,
   WorkStep,
 } from '../knowledge/constructions/joint'
-import { wayOf, type SchoolId } from '../knowledge/schools'
+import { wayOf, type SchoolId } from '../knowledge/shop/schools'
 import { PARTS, type Gate, type Part } from '../knowledge/vocabulary'
 import { badField } from '../validation/input-error'
 import { asHere, hasJoint, noJoint, workStepHere, type Here } from './as-here'

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { PARTS, type Part } from '../knowledge/vocabulary'
 import { CONSTRUCTION_GRAPHS } from '../knowledge/constructions'
-import { SCHOOL_WORDS, SCHOOLS, wayOf, wayText, type SchoolId } from '../knowledge/schools'
+import { SCHOOL_WORDS, SCHOOLS, wayOf, wayText, type SchoolId } from '../knowledge/shop/schools'
 import { planTakeDown } from './plan'
 
 const all = Object.keys(SCHOOLS) as SchoolId[]

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { KIND_KNOWLEDGE } from '../knowledge/kinds'
+import { KIND_KNOWLEDGE } from '../knowledge/faults/kinds'
 import { KIND_CONSTRUCTIONS, type Construction, type Kind, type Part } from '../knowledge/vocabulary'
 import { graphOf, type TakeDownStep } from './plan'
 import { repairSteps, splitStep, stepPlan } from './step-plan'

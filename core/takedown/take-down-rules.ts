@@ -12,7 +12,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator'
-import { SCHOOLS, type SchoolId } from '../knowledge/schools'
+import { SCHOOLS, type SchoolId } from '../knowledge/shop/schools'
 import { CONDITION_BOUNDS } from './conditions'
 import { MOST_PIECES } from './tray'
 import { MayBeAbsent, OptionalQuantity, rule } from '../validation/rules'

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { DEFAULT_RATES } from '../knowledge/rates'
+import { DEFAULT_RATES } from '../knowledge/shop/rates'
 import { chanceOfFailing, whileOpenSums } from './while-open'
 
 describe('what lies open anyway', () => {

@@ -1,6 +1,6 @@
 import type { Verdict } from '../judgement/judgement'
-import { LIVES, TIRED_HAZARD, WEAR_OUT } from '../knowledge/lives'
-import type { Rates } from '../knowledge/rates'
+import { LIVES, TIRED_HAZARD, WEAR_OUT } from '../knowledge/faults/lives'
+import type { Rates } from '../knowledge/shop/rates'
 import type { Part } from '../knowledge/vocabulary'
 import type { TakeDownPlan } from './plan'
 

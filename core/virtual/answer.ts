@@ -1,4 +1,4 @@
-import { checkInfo, type Check } from '../knowledge/checks'
+import { checkInfo, type Check } from '../knowledge/checks/checks'
 import { MOTOR_HAS } from '../motor/nameplate'
 import { controlCloses, electricState, jammed, leakMegohms, type ElectricState } from './electrics'
 import { INSTRUMENTS, read, SLIP } from './instruments'

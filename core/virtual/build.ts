@@ -1,7 +1,7 @@
 import { KIND_CONSTRUCTIONS, type Kind, type MotorType } from '../knowledge/vocabulary'
 import { gaugeArea } from '../electrical/conductor'
 import { typicalMotor } from '../electrical/typical-motor'
-import { CONDUCTOR } from '../knowledge/wire'
+import { CONDUCTOR } from '../knowledge/electrical/wire'
 import { completePlate, MOTOR_HAS, type Installation, type Nameplate } from '../motor/nameplate'
 import { METRES_PER_FOOT, PSI_PER_METRE_OF_WATER } from '../quantity/conversions'
 import { ratedAmps } from './electrics'

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { CHECKS, checkInfo } from '../knowledge/checks'
+import { CHECKS, checkInfo } from '../knowledge/checks/checks'
 import { FAULTS, KINDS, type Fault, type Kind } from '../knowledge/vocabulary'
 import { answer } from './answer'
 import { buildMachine } from './build'

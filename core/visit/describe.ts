@@ -1,6 +1,6 @@
 import { conditionText } from '../takedown/conditions'
 import type { Verdict } from '../judgement/judgement'
-import { checkInfo, outcomeLabel } from '../knowledge/checks'
+import { checkInfo, outcomeLabel } from '../knowledge/checks/checks'
 import { COMPLAINTS, GATES, isIdOf, JOINT_LABELS, PARTS } from '../knowledge/vocabulary'
 import { faultLabel } from '../diagnosis/words/fault-label'
 import { formatQuantity, formatSeconds } from '../quantity/format'

@@ -21,8 +21,8 @@ import {
   InstallationInput,
   NameplateInput,
 } from '../diagnosis/case-rules'
-import { CHECKS } from '../knowledge/checks'
-import type { SchoolWays } from '../knowledge/schools'
+import { CHECKS } from '../knowledge/checks/checks'
+import type { SchoolWays } from '../knowledge/shop/schools'
 import {
   COMPLAINTS,
   CONSTRUCTIONS,

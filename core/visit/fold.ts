@@ -2,7 +2,7 @@ import { checkKey, newestFindings, type DiagnosisCase, type Finding } from '../d
 import { judgeFinding } from '../diagnosis/judge-finding'
 import { worstVerdict, type Judgement, type Verdict } from '../judgement/judgement'
 import type { Earlier } from '../diagnosis/diagnose'
-import { partOfFinding } from '../knowledge/checks'
+import { partOfFinding } from '../knowledge/checks/checks'
 import { GATES, JOINTS, type Gate, type Joint } from '../knowledge/vocabulary'
 import { completePlate, type CompletePlate, type Pump } from '../motor/nameplate'
 import type { JobConditions } from '../takedown/conditions'

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { DEFAULT_RATES } from '../knowledge/rates'
+import { DEFAULT_RATES } from '../knowledge/shop/rates'
 import { FAULTS } from '../knowledge/vocabulary'
 import { chosenOf, considerationOf, jobOf, priceOf, repairOf } from './job'
 import { writeSheet } from './sheet'

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { buildModel } from '../diagnosis/model'
-import { checkInfo } from '../knowledge/checks'
+import { checkInfo } from '../knowledge/checks/checks'
 import { KINDS, MOTOR_TYPES, type Kind, type MotorType } from '../knowledge/vocabulary'
 import { completePlate } from '../motor/nameplate'
 import { lineOf } from './line-subject'

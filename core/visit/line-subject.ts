@@ -1,5 +1,5 @@
 import type { Asked } from '../diagnosis/finding'
-import { checkInfo, outcomeLabel } from '../knowledge/checks'
+import { checkInfo, outcomeLabel } from '../knowledge/checks/checks'
 import { UNIT_LABELS } from '../quantity/units'
 
 /** How the reading line names a check, so that only its value or outcome is left to write. */

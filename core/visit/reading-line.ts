@@ -1,6 +1,6 @@
 import { capacitanceFromCurrent } from '../electrical/capacitor'
 import type { Asked, Finding } from '../diagnosis/finding'
-import { CHECKS, checkInfo, outcomeLabel } from '../knowledge/checks'
+import { CHECKS, checkInfo, outcomeLabel } from '../knowledge/checks/checks'
 import { MOTOR_HAS, type CompletePlate } from '../motor/nameplate'
 import type { Kind } from '../knowledge/vocabulary'
 import { formatNumber } from '../quantity/format'

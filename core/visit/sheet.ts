@@ -1,7 +1,7 @@
 import type { Option } from '../decision/options'
 import { faultLabel } from '../diagnosis/words/fault-label'
 import { VERDICT_WORDS, type Verdict } from '../judgement/judgement'
-import { schoolLines } from '../knowledge/schools'
+import { schoolLines } from '../knowledge/shop/schools'
 import { KINDS, PARTS, isIdOf } from '../knowledge/vocabulary'
 import { complaintWords } from '../planning/day'
 import { formatNumber, formatPercent } from '../quantity/format'

@@ -1,5 +1,5 @@
-import { DEFAULT_RATES, type Rates } from '../knowledge/rates'
-import type { SchoolWays } from '../knowledge/schools'
+import { DEFAULT_RATES, type Rates } from '../knowledge/shop/rates'
+import type { SchoolWays } from '../knowledge/shop/schools'
 import type { UnitSystem } from '../quantity/measures'
 
 /** The shop as it says it is. */

@@ -9,9 +9,9 @@ import {
   type LineLoad,
 } from '../electrical/conductor'
 import { lockedRotorRange, tableFullLoadAmps } from '../electrical/motor-table'
-import { METALS, SUPPLY } from '../knowledge/limits'
-import { FULL_LOAD_BASIS } from '../knowledge/motors'
-import { AMPACITY_BASIS, CODE_LETTER_BASIS, CONDUCTOR, MOTOR_BRANCH, WIRE_CELSIUS } from '../knowledge/wire'
+import { METALS, SUPPLY } from '../knowledge/electrical/limits'
+import { FULL_LOAD_BASIS } from '../knowledge/electrical/motors'
+import { AMPACITY_BASIS, CODE_LETTER_BASIS, CONDUCTOR, MOTOR_BRANCH, WIRE_CELSIUS } from '../knowledge/electrical/wire'
 import type { Metal } from '../electrical/winding'
 import type { Verdict } from '../judgement/judgement'
 import { formatNumber as n } from '../quantity/format'

@@ -29,7 +29,7 @@ import {
   SUPPLY,
   WINDING,
   type InsulationSetup,
-} from '../knowledge/limits'
+} from '../knowledge/electrical/limits'
 import { formatNumber as n, formatSeconds } from '../quantity/format'
 import { cautioned, defineWorking } from './define-working'
 import { MayBeAbsent, OptionalQuantity, Quantity, QuantityRange } from '../validation/rules'

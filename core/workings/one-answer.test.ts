@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { judgeFinding } from '../diagnosis/judge-finding'
 import { judgePrecharge } from '../hydraulics/tank'
-import { PIPE_SIZES } from '../knowledge/pipes'
+import { PIPE_SIZES } from '../knowledge/water/pipes'
 import { completePlate, type Pump } from '../motor/nameplate'
 import { KPA_PER_PSI } from '../quantity/conversions'
 import { usualInput, type ChoiceField } from '../questions/fields'
@@ -39,7 +39,7 @@ describe('a thing that is judged in several places', () => {
     const question = questionById('wire-size')
     const input = usualInput<Record<string, unknown>>(question.fields)
     const { sourceVolts, awg, oneWayMetres, amps, powerFactor } = input
-    const { dropPercent } = ask(question, input).solved as { dropPercent: number }
+    const { dropPercent } = ask(question, input).solved as unknown as { dropPercent: number }
     const working = runByName('voltage-drop', { sourceVolts, awg, oneWayMetres, amps, powerFactor })
     expect((working as unknown as { dropPercent: number }).dropPercent).toBeCloseTo(dropPercent, 6)
   })

@@ -3,7 +3,7 @@ import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, ValidateNested } from 'class
 import { combine, operatingPoint, pumpCurve } from '../hydraulics/pump-curve'
 import { frictionInSeries, pipeFriction, splitFlow, type Pipe } from '../hydraulics/pipe'
 import { atmosphereKpa, metresOf, waterProperties, waterWatts } from '../hydraulics/water'
-import { AFFINITY_BASIS, ATMOSPHERE, DARCY, GRAVITY, HAZEN_WILLIAMS, KELL, NPSH_BASIS } from '../knowledge/water'
+import { AFFINITY_BASIS, ATMOSPHERE, DARCY, GRAVITY, HAZEN_WILLIAMS, KELL, NPSH_BASIS } from '../knowledge/water/water'
 import { formatNumber as n } from '../quantity/format'
 import { badField } from '../validation/input-error'
 import { MayBeAbsent, OptionalQuantity, Quantity } from '../validation/rules'

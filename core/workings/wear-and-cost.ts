@@ -15,14 +15,8 @@ import {
 } from 'class-validator'
 import { runningCost } from '../energy/running-cost'
 import type { Basis } from '../judgement/judgement'
-import {
-  BEARING_BASIS,
-  BEARING_LIFE_BASIS,
-  BEARING_TONES_BASIS,
-  PIPE_BASIS,
-  PIPE_MATERIALS,
-  type PipeMaterial,
-} from '../knowledge/bearings'
+import { BEARING_BASIS, BEARING_LIFE_BASIS, BEARING_TONES_BASIS } from '../knowledge/mechanical/bearings'
+import { PIPE_BASIS, PIPE_MATERIALS, type PipeMaterial } from '../knowledge/water/drop-pipes'
 import { bearingLife, bearingSize, bearingTones } from '../mechanics/bearing'
 import { stringWeight } from '../mechanics/string-weight'
 import { formatNumber as n } from '../quantity/format'

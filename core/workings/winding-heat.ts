@@ -3,7 +3,7 @@ import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, ValidateNested } from 'class
 import { absorption } from '../electrical/absorption'
 import { fitCooling, stallHeating, windingTemperature } from '../electrical/winding-heat'
 import type { Basis, Verdict } from '../judgement/judgement'
-import { ABSORPTION, RISE_LIMITS, type ThermalClass } from '../knowledge/wire'
+import { ABSORPTION, RISE_LIMITS, type ThermalClass } from '../knowledge/electrical/wire'
 import { formatNumber as n } from '../quantity/format'
 import { badField } from '../validation/input-error'
 import { MayBeAbsent, OptionalQuantity, Quantity } from '../validation/rules'

@@ -1,4 +1,4 @@
-import { CHECKS } from '../../core/knowledge/checks'
+import { CHECKS } from '../../core/knowledge/checks/checks'
 import { QUESTIONS } from '../../core/questions/questions'
 import { ENTRY_VERSION } from '../../core/visit/entry'
 import {

@@ -24,16 +24,18 @@ export const CORE_LAYERS = [
  * Node.
  *
  * @param {string} folder
+ * @param {number} depth how many folders below core the file stands: 1 in the folder itself, 2 in a folder of its own
  */
-export function forbiddenFor(folder) {
+export function forbiddenFor(folder, depth) {
   const line = CORE_LAYERS.findIndex((names) => names.includes(folder))
   const above = CORE_LAYERS.slice(0, line).flat()
-  const upward = above.length > 0 ? `^\\.\\./(${above.join('|')})/|^#core/(${above.join('|')})/|` : ''
+  const out = '\\.\\./'.repeat(depth)
+  const upward = above.length > 0 ? `^${out}(${above.join('|')})/|^#core/(${above.join('|')})/|` : ''
   // The virtual pump is the engine's independent witness: it may not know what the engine believes.
   const beliefs =
     folder === 'virtual'
       ? '^(\\.\\./|#core/)(diagnosis/|decision/|planning/|visit/|' +
-        'knowledge/(seen|measured|fault-|kinds|actions|model-types))|'
+        'knowledge/(checks/(seen|measured)|faults/(fault-|kinds|model-types)|repairs/actions))|'
       : ''
   const outside =
     '(^|/)(app|server|scripts|demo)/|' +

@@ -1,7 +1,7 @@
 import { v7 as uuidv7 } from 'uuid'
 import { lineOf } from '../../core/visit/line-subject'
 import { PARTS, type Complaint, type Fault, type Kind } from '../../core/knowledge/vocabulary'
-import { WIRING_VIEWS } from '../../core/knowledge/wiring'
+import { WIRING_VIEWS } from '../../core/knowledge/electrical/wiring'
 import type { Asked } from '../../core/diagnosis/finding'
 import { answer } from '../../core/virtual/answer'
 import { buildMachine } from '../../core/virtual/build'

@@ -5,7 +5,7 @@ import { infer } from '#core/diagnosis/inference'
 import { expectedLosses, lossTable } from '#core/diagnosis/loss'
 import { buildModel, complaintLikelihood, modelCheckOf, type DiagnosisModel } from '#core/diagnosis/model'
 import { activeHypotheses, informationBits, rankChecks } from '#core/diagnosis/next-check'
-import { DEFAULT_RATES } from '#core/knowledge/rates'
+import { DEFAULT_RATES } from '#core/knowledge/shop/rates'
 import { MOTOR_TYPES, type MotorType } from '#core/knowledge/vocabulary'
 import openChecks from './open-checks.json'
 

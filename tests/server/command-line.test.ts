@@ -121,6 +121,10 @@ describe('the layers of core', () => {
     expect(
       await messages("import { foldVisit } from '../visit/fold'\nfoldVisit\n", 'core/diagnosis/model.ts'),
     ).toContain('no-restricted-imports')
+    expect(
+      await messages("import { foldVisit } from '../../visit/fold'\nfoldVisit\n", 'core/diagnosis/words/explain.ts'),
+      'from a folder of its own too',
+    ).toContain('no-restricted-imports')
     expect(await messages("import { ref } from 'vue'\nref\n", 'core/visit/fold.ts')).toContain('no-restricted-imports')
     expect(await messages("import { readFileSync } from 'node:fs'\nreadFileSync\n", 'core/visit/fold.ts')).toContain(
       'no-restricted-imports',
@@ -137,6 +141,10 @@ describe('the layers of core', () => {
   })
 
   it('let a folder import from below it', async () => {
+    expect(
+      await messages("import { METALS } from '../electrical/limits'\nMETALS\n", 'core/knowledge/water/pipes.ts'),
+      'and from a sister of a name that a folder above has too',
+    ).toEqual([])
     expect(
       await messages(
         "import { judgeRange } from '../judgement/judgement'\njudgeRange(1, {})\n",

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { fitTrend, TREND_BASIS } from '#core/electrical/trend'
 import { usualSetup } from '#core/diagnosis/judge-finding'
-import { checkInfo } from '#core/knowledge/checks'
+import { checkInfo } from '#core/knowledge/checks/checks'
 import { MILLISECONDS_PER_YEAR } from '#core/quantity/conversions'
 import { formatNumber } from '#core/quantity/format'
 import { UNIT_LABELS } from '#core/quantity/units'

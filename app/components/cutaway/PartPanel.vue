@@ -2,7 +2,7 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { X } from '@lucide/vue'
 import { format } from 'date-fns'
-import { CHECKS, checkInfo, partOfFinding } from '#core/knowledge/checks'
+import { CHECKS, checkInfo, partOfFinding } from '#core/knowledge/checks/checks'
 import { PARTS, isIdOf } from '#core/knowledge/vocabulary'
 import { valueText } from '#core/visit/describe'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { checkInfo } from '#core/knowledge/checks'
+import { checkInfo } from '#core/knowledge/checks/checks'
 import { askedAt } from '#core/questions/asked-at'
 import type { Joint } from '#core/knowledge/vocabulary'
 

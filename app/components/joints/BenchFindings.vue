@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { faultLabel } from '#core/diagnosis/words/fault-label'
-import { KIND_KNOWLEDGE } from '#core/knowledge/kinds'
+import { KIND_KNOWLEDGE } from '#core/knowledge/faults/kinds'
 
 /**
  * The replaced machine opened later at the shop: what failed, why, what of it is worth keeping. It closes the cause and

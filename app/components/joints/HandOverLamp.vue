@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { addDays, addMonths, format } from 'date-fns'
-import { wayOf } from '#core/knowledge/schools'
+import { wayOf } from '#core/knowledge/shop/schools'
 import { splitStep } from '#core/takedown/step-plan'
 
 const { visit, state, chosen } = useVisitContext()

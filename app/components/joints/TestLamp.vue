@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { wayOf } from '#core/knowledge/schools'
+import { wayOf } from '#core/knowledge/shop/schools'
 import { checkKey, pickAsked } from '#core/diagnosis/finding'
 import { GATES } from '#core/knowledge/vocabulary'
 

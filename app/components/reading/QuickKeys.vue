@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { checkInfo, outcomeLabel } from '#core/knowledge/checks'
+import { checkInfo, outcomeLabel } from '#core/knowledge/checks/checks'
 
 /** Big keys for gloves: what the lit check can answer, one tap each. */
 const { lit = null } = defineProps<{ lit?: { check: string; part?: string; leads?: string } | null }>()

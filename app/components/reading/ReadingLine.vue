@@ -3,7 +3,7 @@ import { Camera, CornerDownLeft, X } from '@lucide/vue'
 import { VERDICT_WORDS, type Judgement } from '#core/judgement/judgement'
 import { judgeFinding } from '#core/diagnosis/judge-finding'
 import { understandLine, type Choice } from '#core/visit/reading-line'
-import { outcomeLabel } from '#core/knowledge/checks'
+import { outcomeLabel } from '#core/knowledge/checks/checks'
 import { formatQuantity } from '#core/quantity/format'
 import type { Unit } from '#core/quantity/units'
 

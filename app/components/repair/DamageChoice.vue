@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { checkInfo, outcomeLabel } from '#core/knowledge/checks'
-import { DAMAGE_LOOKS } from '#core/knowledge/damage-looks'
+import { checkInfo, outcomeLabel } from '#core/knowledge/checks/checks'
+import { DAMAGE_LOOKS } from '#core/knowledge/repairs/damage-looks'
 import { PARTS, type Part } from '#core/knowledge/vocabulary'
 
 /**

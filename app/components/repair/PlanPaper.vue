@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
-import { schoolLines } from '#core/knowledge/schools'
+import { schoolLines } from '#core/knowledge/shop/schools'
 import { PARTS } from '#core/knowledge/vocabulary'
 import { formatMinutes } from '#core/quantity/format'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
-import { LIVES_BASIS } from '#core/knowledge/lives'
+import { LIVES_BASIS } from '#core/knowledge/faults/lives'
 import { PARTS } from '#core/knowledge/vocabulary'
 import { formatMinutes, formatNumber } from '#core/quantity/format'
 

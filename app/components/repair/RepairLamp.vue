@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { JointPlace } from '#core/knowledge/constructions/joint'
-import { DAMAGE_LOOKS } from '#core/knowledge/damage-looks'
+import { DAMAGE_LOOKS } from '#core/knowledge/repairs/damage-looks'
 import { formatMinutes } from '#core/quantity/format'
 import { isFreeing, isOpening, jointOf, opening } from '#core/takedown/step-ref'
 import { isCount, placesThatDiffer } from '#core/takedown/tray'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
-import { SCHOOLS, wayOf, type SchoolId, type SchoolWays } from '#core/knowledge/schools'
+import { SCHOOLS, wayOf, type SchoolId, type SchoolWays } from '#core/knowledge/shop/schools'
 
 /**
  * Where good practice differs, how this shop does it: the steps, the materials and the minutes follow, and the sheet

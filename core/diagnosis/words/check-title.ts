@@ -1,4 +1,4 @@
-import { checkInfo } from '../../knowledge/checks'
+import { checkInfo } from '../../knowledge/checks/checks'
 import { isIdOf, PARTS } from '../../knowledge/vocabulary'
 import { checkKey, type Asked } from '../finding'
 

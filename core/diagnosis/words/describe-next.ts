@@ -1,4 +1,4 @@
-import { checkInfo } from '../../knowledge/checks'
+import { checkInfo } from '../../knowledge/checks/checks'
 import type { Gate } from '../../knowledge/vocabulary'
 import { formatPercent } from '../../quantity/format'
 import { pickAsked, type Asked } from '../finding'

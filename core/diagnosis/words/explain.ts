@@ -1,4 +1,4 @@
-import { checkInfo, outcomeLabel } from '../../knowledge/checks'
+import { checkInfo, outcomeLabel } from '../../knowledge/checks/checks'
 import { COMPLAINTS, isIdOf, PARTS } from '../../knowledge/vocabulary'
 import { formatQuantity } from '../../quantity/format'
 import type { DiagnosisModel } from '../model'

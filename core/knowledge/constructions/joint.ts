@@ -1,5 +1,5 @@
 import type { Basis } from '../../judgement/judgement'
-import type { SchoolId } from '../schools'
+import type { SchoolId } from '../shop/schools'
 import type { Construction, Gate, Part } from '../vocabulary'
 
 /** Low, likely, high: what a step takes, minutes. */

@@ -1,4 +1,4 @@
-import { COOLING_MINUTES } from '../cures'
+import { COOLING_MINUTES } from '../repairs/cures'
 import type { Joint, Minutes } from './joint'
 
 /** Three points about a likely time: trades run late more often than early. */

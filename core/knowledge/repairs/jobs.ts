@@ -1,0 +1,125 @@
+import type { Basis } from '../../judgement/judgement'
+import type { WorkStep } from '../constructions/joint'
+import { about } from '../constructions/shared'
+import { SURFACE, type Construction, type Kind, type Part } from '../vocabulary'
+
+/**
+ * Work that no fault asks for: an upgrade, a wearing part in its turn. It is chosen by hand, and planned like a repair.
+ */
+export interface JobRow {
+  id: string
+  label: string
+  kinds: readonly Kind[]
+  constructions?: readonly Construction[]
+  parts: readonly Part[]
+  extra?: readonly WorkStep[]
+  because: string
+  basis: Basis
+}
+
+const cp: Basis = { kind: 'common-practice', name: 'usual work of the trade' }
+
+const VARIABLE_SPEED: readonly WorkStep[] = [
+  {
+    id: 'flange',
+    text:
+      'Variable-speed motor against the old: same flange, square or C-face, same shaft, keyed or threaded; volts, ' +
+      'and the breaker that it asks for',
+    minutes: about(4),
+  },
+  {
+    id: 'relay',
+    text: 'Auxiliary relay fitted for whatever may only run with flow: chlorinator, heater, cleaner booster',
+    tool: 'screwdriver, meter',
+    minutes: about(12),
+    caution: 'A chlorinator that runs without flow gasses. Local codes and licensed practice decide.',
+  },
+  {
+    id: 'minimum',
+    text: 'Lowest speed found at which the heater’s flow switch and the cell still hold; written down as the floor',
+    minutes: about(8),
+  },
+  {
+    id: 'schedule',
+    text: 'Schedule set: full speed to prime, then long and slow for the turnover; hours from the workings',
+    minutes: about(8),
+  },
+]
+
+export const JOBS: readonly JobRow[] = [
+  {
+    id: 'variable-speed-motor',
+    label: 'Change to a variable-speed motor',
+    kinds: ['pool'],
+    parts: ['motor', 'drive-electronics'],
+    extra: VARIABLE_SPEED,
+    because: 'Half the speed takes an eighth of the power; the schedule and the minimum speeds come with it.',
+    basis: cp,
+  },
+  {
+    id: 'sealed-capacitor',
+    label: 'Renew the capacitor inside the sealed pump',
+    kinds: ['well-two-wire'],
+    constructions: ['submersible-sealed'],
+    parts: ['run-capacitor'],
+    because: 'It sits in the can: the string comes up, the base off, and the splices are made new.',
+    basis: cp,
+  },
+  {
+    id: 'stage-kit',
+    label: 'Fit a stage kit',
+    kinds: ['well-two-wire', 'well-three-wire'],
+    parts: ['stages'],
+    because: 'A sound motor under worn stages. Some pump ends are potted or pressed: ask first.',
+    basis: cp,
+  },
+  {
+    id: 'lid-ring',
+    label: 'Renew the strainer lid’s ring',
+    kinds: ['pool'],
+    constructions: ['band-clamp'],
+    parts: ['lid-o-ring'],
+    because: 'A flattened ring draws air.',
+    basis: cp,
+  },
+  {
+    id: 'diffuser',
+    label: 'Renew the diffuser',
+    kinds: ['pool'],
+    parts: ['diffuser'],
+    because: 'Cracked or warped, it lets the water round.',
+    basis: cp,
+  },
+  {
+    id: 'hose-connectors',
+    label: 'Renew the hose connectors',
+    kinds: ['booster'],
+    parts: ['hose-connector'],
+    because: 'They crack at the thread.',
+    basis: cp,
+  },
+  {
+    id: 'switch-springs',
+    label: 'Renew the start switch’s springs',
+    kinds: SURFACE,
+    constructions: ['band-clamp', 'bolted-seal-plate', 'bracket-booster', 'jet-end'],
+    parts: ['switch-springs'],
+    because: 'One weak spring lets the switch close late.',
+    basis: cp,
+  },
+  {
+    id: 'pressure-gauge',
+    label: 'Renew the pressure gauge',
+    kinds: ['well-two-wire', 'well-three-wire', 'jet'],
+    parts: ['pressure-gauge'],
+    because: 'A gauge that lies misleads every later reading.',
+    basis: cp,
+  },
+]
+
+/** The jobs that can be chosen on a kind of machine of a construction. */
+export function jobsFor(kind: Kind, construction: Construction): JobRow[] {
+  return JOBS.filter(
+    ({ kinds, constructions }) => kinds.includes(kind) && (!constructions || constructions.includes(construction)),
+  )
+}

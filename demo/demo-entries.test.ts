@@ -36,9 +36,9 @@ describe('the made-up shop', () => {
   it('has seven visits today at different joints, the humming pump at its beginning', () => {
     const now = visits.filter((visit) => visit && new Date(visit.scheduledAt).toDateString() === today.toDateString())
     expect(now.length).toBe(7)
-    expect(new Set(now.map((visit) => visit?.joint)).size).toBe(7)
+    expect(new Set(now.map((visit) => visit?.stage)).size).toBe(7)
     expect(now.find((visit) => visit?.machine.name === 'filter pump 2')).toMatchObject({
-      joint: 'call',
+      stage: 'call',
       findings: [],
       call: { complaints: [] },
     })

@@ -1,6 +1,6 @@
 import { checkInfo } from '../core/knowledge/checks/checks'
 import { DEFAULT_RATES } from '../core/knowledge/shop/rates'
-import type { Construction, Gate, Joint, Kind } from '../core/knowledge/vocabulary'
+import type { Construction, Gate, Kind, Stage } from '../core/knowledge/vocabulary'
 import { completePlate, type Installation, type Nameplate } from '../core/motor/nameplate'
 import type { TakeDownStep } from '../core/takedown/plan'
 import { repairSteps } from '../core/takedown/step-plan'
@@ -50,7 +50,7 @@ interface PastVisit extends Story {
 interface TodayVisit extends Story {
   time: string
   minutes: number
-  joints: Joint[]
+  stages: Stage[]
   gates: Gate[]
   skips?: string[]
   stepsDone?: boolean
@@ -144,8 +144,8 @@ class Writer {
     if (visit.confirmed) this.write(visitId, 'cause-said', next(), { fault: visit.confirmed, verdict: 'it-was-this' })
     if (visit.option) at = this.repair(visitId, machine, visit.option, next())
     for (const line of visit.prove ?? []) this.line(visitId, machine, line, 'prove', next())
-    for (const joint of ['call', 'prepare', 'safe', 'test', 'decide', 'repair', 'prove', 'hand-over'] as const)
-      this.write(visitId, 'joint-done', joint === 'call' ? at - 2 * DAY : next(), { joint })
+    for (const stage of ['call', 'prepare', 'safe', 'test', 'decide', 'repair', 'prove', 'hand-over'] as const)
+      this.write(visitId, 'joint-done', stage === 'call' ? at - 2 * DAY : next(), { joint: stage })
     this.write(visitId, 'handed-over', next(), {
       watch: visit.watch ?? '',
       nextDate: this.date(at + 365 * DAY),
@@ -153,7 +153,7 @@ class Writer {
     })
   }
 
-  /** A visit of today, at the joint where its work stands. */
+  /** A visit of today, at the stage where its work stands. */
   today(visit: TodayVisit): void {
     const [hours, minutes] = visit.time.split(':').map(Number) as [number, number]
     const scheduled = this.midnight + (hours * 60 + minutes) * MINUTE
@@ -164,9 +164,9 @@ class Writer {
     const start = Math.min(scheduled, this.now - steps * 2 * MINUTE)
     let turn = 0
     const next = () => start + Math.min(turn++, steps) * 2 * MINUTE
-    const done = (joint: Joint) => {
-      if (visit.joints.includes(joint))
-        this.write(visitId, 'joint-done', joint === 'call' ? called + 5 * MINUTE : next(), { joint })
+    const done = (stage: Stage) => {
+      if (visit.stages.includes(stage))
+        this.write(visitId, 'joint-done', stage === 'call' ? called + 5 * MINUTE : next(), { joint: stage })
     }
     done('call')
     done('prepare')
@@ -194,7 +194,7 @@ class Writer {
     for (const line of visit.prove ?? []) this.line(visitId, machine, line, 'prove', next())
     done('prove')
     done('hand-over')
-    if (visit.joints.includes('hand-over'))
+    if (visit.stages.includes('hand-over'))
       this.write(visitId, 'handed-over', next(), {
         watch: visit.watch ?? '',
         nextDate: this.date(this.midnight + 180 * DAY),

@@ -75,14 +75,14 @@ await picture('day-daylight', '/')
 await picture('call-daylight', `/visits/${lido}/call`, {
   before: async (page) => {
     await page.getByRole('button', { name: 'hums, will not turn' }).click()
-    await page.getByTestId('joint-end').click()
+    await page.getByTestId('stage-end').click()
     await page.goBack()
   },
 })
 await picture('prepare-daylight', `/visits/${lido}/prepare`, {
   before: async (page) => {
     await page.getByTestId('load-part:run-capacitor').click()
-    await page.getByTestId('joint-end').click()
+    await page.getByTestId('stage-end').click()
     await page.goBack()
   },
 })

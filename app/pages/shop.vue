@@ -1,17 +1,13 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
-import { v7 as uuidv7 } from 'uuid'
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
 import { ESTIMATE_WEIGHT, type Learned } from '#core/diagnosis/experience'
 import { FAULTS, isIdOf, KINDS, PARTS, type Kind } from '#core/knowledge/vocabulary'
 import { formatPercent } from '#core/quantity/format'
-import type { SchoolWays } from '#core/knowledge/shop/schools'
+import type { PracticeWays } from '#core/knowledge/shop/practices'
 import type { LearnedStep } from '#core/takedown/own-times'
-import { ENTRY_VERSION } from '#core/visit/entry'
 import type { Shop } from '#core/visit/shop'
 import type { JournalFound } from '~/utils/journal-found'
-import { useOutbox } from '~/stores/outbox'
-import { useVisit } from '~/stores/visit'
 
 interface Taught {
   kind: Kind
@@ -26,8 +22,7 @@ interface ShopView {
   journal?: JournalFound
 }
 
-const outbox = useOutbox()
-const visit = useVisit()
+const journal = useShopJournal()
 const view = ref<ShopView>()
 const problem = ref('')
 const MOVED = 0.005
@@ -51,36 +46,20 @@ const moved = (causes: readonly Learned[]) =>
     .sort((a, b) => b.counted - a.counted || b.learned - a.learned)
     .slice(0, 12)
 const forgetting = ref<{ id: string; kind?: Kind }>()
-async function write(
-  kind: 'shop-forget' | 'shop-set' | 'retracted',
-  body: object,
-  supersedes?: string,
-): Promise<string> {
-  const id = uuidv7()
-  await outbox.add([
-    {
-      id,
-      v: ENTRY_VERSION,
-      visitId: null,
-      kind,
-      at: new Date().toISOString(),
-      author: visit.author || 'technician',
-      ...(supersedes ? { supersedes } : {}),
-      body,
-    } as never,
-  ])
-  await load()
-  return id
-}
 async function forget(kind?: Kind): Promise<void> {
-  forgetting.value = { id: await write('shop-forget', kind ? { pumpKind: kind } : {}), kind }
+  const { id } = await journal.append('shop-forget', kind ? { pumpKind: kind } : {})
+  forgetting.value = { id, kind }
+  await load()
 }
-async function setSchools(schools: SchoolWays): Promise<void> {
-  if (view.value) await write('shop-set', { ...view.value.shop, schools })
+async function setPractices(practices: PracticeWays): Promise<void> {
+  if (!view.value) return
+  await journal.append('shop-set', { ...view.value.shop, schools: practices })
+  await load()
 }
 async function remember(): Promise<void> {
-  if (forgetting.value) await write('retracted', {}, forgetting.value.id)
+  if (forgetting.value) await journal.append('retracted', {}, forgetting.value.id)
   forgetting.value = undefined
+  await load()
 }
 const prices = computed(() =>
   Object.entries(view.value?.shop.rates.partPrices ?? {})
@@ -196,7 +175,7 @@ const closed = computed(() => taughtKinds.value.reduce((sum, { visits }) => sum 
             Forget all of it
           </button>
           <OwnTimes class="mt-8" :steps="view.steps" />
-          <SchoolSettings class="mt-8" :schools="view.shop.schools" @set="setSchools" />
+          <PracticeSettings class="mt-8" :practices="view.shop.schools" @set="setPractices" />
         </section>
         <section class="min-w-0" data-testid="rates">
           <h2 class="text-xl">What the shop charges</h2>

@@ -10,8 +10,8 @@ export interface DayVisit {
   machine: { id: string; name: string; kind: string; construction: string }
   complaints: string[]
   callerSays: string
-  /** The joint it stands at, and whether it is handed over. */
-  joint: string
+  /** The stage it stands at, and whether it is handed over. */
+  stage: string
   done: boolean
   lastReadings: { at: string; text: string; verdict: string }[]
 }

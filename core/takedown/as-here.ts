@@ -1,6 +1,6 @@
 import { closing, opening } from './step-ref'
 import type { ConstructionGraph, Joint, JointPlace, Minutes, WorkStep } from '../knowledge/constructions/joint'
-import { SCHOOL_WORDS, wayOf, type SchoolId, type SchoolWays } from '../knowledge/shop/schools'
+import { PRACTICE_WORDS, wayOf, type PracticeId, type PracticeWays } from '../knowledge/shop/practices'
 import { badField, type InputError } from '../validation/input-error'
 import { waitHere, type JobConditions } from './conditions'
 
@@ -15,12 +15,12 @@ export interface JointCorrection {
 /** How a shop’s own minutes stand to the estimate, by step: `down:clamp`, `back:clamp`, `work:bearings:pull`. */
 export type Pace = Readonly<Record<string, number>>
 /**
- * What makes a construction the one that stands here: this machine’s own joints, the shop’s schools and pace, the job’s
- * measurements.
+ * What makes a construction the one that stands here: this machine’s own joints, the shop’s practices and pace, the
+ * job’s measurements.
  */
 export interface Here {
   machineCorrections?: readonly JointCorrection[]
-  schools?: SchoolWays
+  practices?: PracticeWays
   pace?: Pace
   conditions?: JobConditions
 }
@@ -29,19 +29,19 @@ interface Said {
   text: string
   minutes: number
   materials: string[]
-  schools: SchoolId[]
+  practices: PracticeId[]
 }
 
 /** Words with every mark filled in as the shop does it, and what that spends and takes. */
-export function said(words: string, ways?: SchoolWays): Said {
-  const out: Said = { text: '', minutes: 0, materials: [], schools: [] }
+export function said(words: string, ways?: PracticeWays): Said {
+  const out: Said = { text: '', minutes: 0, materials: [], practices: [] }
   out.text = words.replace(/\{([a-z-]+)\}/g, (mark, name: string) => {
-    const row = SCHOOL_WORDS[name]
-    const chosen = row?.ways[wayOf(row.school, ways)]
-    if (!row || !chosen) throw new Error(`${mark} in “${words}” is no school’s`)
+    const row = PRACTICE_WORDS[name]
+    const chosen = row?.ways[wayOf(row.practice, ways)]
+    if (!row || !chosen) throw new Error(`${mark} in “${words}” is no practice’s`)
     out.minutes += chosen.minutes ?? 0
     if (chosen.spends) out.materials.push(chosen.spends)
-    out.schools.push(row.school)
+    out.practices.push(row.practice)
     return chosen.words
   })
   return out
@@ -59,8 +59,8 @@ export function asHere(graph: ConstructionGraph, here: Here): ConstructionGraph 
 }
 
 /** One joint in the shop’s words and minutes. */
-export function jointHere(joint: Joint, { schools, pace, conditions = {} }: Here = {}): Joint {
-  const [down, back] = [said(joint.down, schools), said(joint.back ?? '', schools)]
+export function jointHere(joint: Joint, { practices, pace, conditions = {} }: Here = {}): Joint {
+  const [down, back] = [said(joint.down, practices), said(joint.back ?? '', practices)]
   const [estimateDown, estimateBack] = [
     longer(joint.minutes.down, down.minutes),
     longer(joint.minutes.back, back.minutes),
@@ -76,13 +76,13 @@ export function jointHere(joint: Joint, { schools, pace, conditions = {} }: Here
     },
     estimate: { down: estimateDown[1], back: estimateBack[1] },
     materials: { down: down.materials, back: back.materials },
-    schools: { down: down.schools, back: back.schools },
+    practices: { down: down.practices, back: back.practices },
   }
 }
 
 /** One step of the work in the shop’s words and minutes. */
-export function workStepHere(part: string, step: WorkStep, { schools, pace, conditions = {} }: Here): WorkStep {
-  const { text, minutes, materials, schools: asked } = said(step.text, schools)
+export function workStepHere(part: string, step: WorkStep, { practices, pace, conditions = {} }: Here): WorkStep {
+  const { text, minutes, materials, practices: asked } = said(step.text, practices)
   const estimate = longer(step.minutes, minutes)
   return {
     ...step,
@@ -90,7 +90,7 @@ export function workStepHere(part: string, step: WorkStep, { schools, pace, cond
     minutes: paced(estimate, pace?.[`work:${part}:${step.id}`]),
     estimate: estimate[1],
     materials: [...(step.materials ?? []), ...materials],
-    schools: [...(step.schools ?? []), ...asked],
+    practices: [...(step.practices ?? []), ...asked],
     wait: waitHere(step.wait, conditions),
   }
 }

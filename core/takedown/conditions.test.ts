@@ -50,7 +50,7 @@ describe('what the steps hang on', () => {
     const bench = (bearingClearanceMm: number, way = 'compound') =>
       planTakeDown('motor-bench', ['bearings'], {
         conditions: { bearingClearanceMm },
-        schools: { 'loose-bearing': way },
+        practices: { 'loose-bearing': way },
       })
     const packed = bench(0.08)
     expect(packed.work.map(({ id }) => id)).toEqual([
@@ -66,7 +66,7 @@ describe('what the steps hang on', () => {
       /0.3 mm of clearance is more than the 0.15 mm/,
     )
     expect(bench(0.08, 'renew').work.map(({ id }) => id)).toContain('work:bearings:renew-shaft')
-    expect(packed.schools).toContain('loose-bearing')
+    expect(packed.practices).toContain('loose-bearing')
   })
 
   it('one bearing is half the pulling and pressing, and says why the other stays', () => {

@@ -1,7 +1,7 @@
 import { CEMENT_CURE, COOLING_MINUTES, RETAINING_COMPOUND, USUAL_JOINT } from '../knowledge/repairs/cures'
 import type { Assembly, SelfRunning, WorkStep } from '../knowledge/constructions/joint'
 import { about } from '../knowledge/constructions/shared'
-import { wayOf, type SchoolWays } from '../knowledge/shop/schools'
+import { wayOf, type PracticeWays } from '../knowledge/shop/practices'
 import type { Part } from '../knowledge/vocabulary'
 import { formatNumber as n } from '../quantity/format'
 
@@ -73,7 +73,7 @@ export type BearingFit = 'not-measured' | 'snug' | 'compound' | 'renew'
  * Within the compound's limit a loose bearing is packed where the shop does so; beyond it the shaft or the motor is
  * renewed.
  */
-export function bearingFit({ bearingClearanceMm }: JobConditions, ways?: SchoolWays): BearingFit {
+export function bearingFit({ bearingClearanceMm }: JobConditions, ways?: PracticeWays): BearingFit {
   if (bearingClearanceMm === undefined) return 'not-measured'
   if (bearingClearanceMm <= RETAINING_COMPOUND.snugMm) return 'snug'
   return bearingClearanceMm <= RETAINING_COMPOUND.fillsMm && wayOf('loose-bearing', ways) === 'compound'
@@ -87,7 +87,7 @@ export function workHere(
   assembly: Assembly,
   steps: readonly WorkStep[],
   conditions: JobConditions,
-  ways?: SchoolWays,
+  ways?: PracticeWays,
 ): readonly WorkStep[] {
   if (part === 'bearings')
     return steps.flatMap((step) =>
@@ -111,7 +111,7 @@ function oneOf(step: WorkStep, { oneBearing }: JobConditions): WorkStep {
   }
 }
 
-function bearingSteps(conditions: JobConditions, ways?: SchoolWays): WorkStep[] {
+function bearingSteps(conditions: JobConditions, ways?: PracticeWays): WorkStep[] {
   const { fillsMm, handleMinutes, loadHours } = RETAINING_COMPOUND
   const clearance = `${n(conditions.bearingClearanceMm ?? 0)} mm`
   const fit = bearingFit(conditions, ways)
@@ -125,7 +125,7 @@ function bearingSteps(conditions: JobConditions, ways?: SchoolWays): WorkStep[] 
         tool: 'degreaser',
         minutes: about(6),
         materials: ['retaining compound'],
-        schools: ['loose-bearing'],
+        practices: ['loose-bearing'],
         wait: { minutes: handleMinutes, what: 'the retaining compound takes', closes: 'through-bolts' },
       },
     ]
@@ -141,7 +141,7 @@ function bearingSteps(conditions: JobConditions, ways?: SchoolWays): WorkStep[] 
           '; a new shaft or motor',
         minutes: about(2),
         spends: ['motor'],
-        schools: ['loose-bearing'],
+        practices: ['loose-bearing'],
       },
     ]
   return []

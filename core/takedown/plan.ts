@@ -7,7 +7,7 @@ import type {
   SelfRunning,
   WorkStep,
 } from '../knowledge/constructions/joint'
-import { wayOf, type SchoolId } from '../knowledge/shop/schools'
+import { wayOf, type PracticeId } from '../knowledge/shop/practices'
 import { PARTS, type Gate, type Part } from '../knowledge/vocabulary'
 import { badField } from '../validation/input-error'
 import { asHere, hasJoint, noJoint, workStepHere, type Here } from './as-here'
@@ -62,7 +62,7 @@ export interface TakeDownStep {
   /** The printed estimate, against which the shop’s own times are measured. */
   estimate: number
   materials?: readonly string[]
-  schools?: readonly SchoolId[]
+  practices?: readonly PracticeId[]
   /** What is tried next where this does not free it. */
   orElse?: { text: string; minutes: number }[]
 }
@@ -83,8 +83,8 @@ export interface TakeDownPlan {
   cautions: string[]
   /** Parts that lie open anyway, and the minutes it takes to do them now. */
   whileOpen: { part: Part; minutes: number }[]
-  /** Schools that had a say in its steps. */
-  schools: SchoolId[]
+  /** Practices that had a say in its steps. */
+  practices: PracticeId[]
 }
 
 /** @throws InputError for a construction that is none */
@@ -95,7 +95,7 @@ export function graphOf(construction: string): ConstructionGraph {
   return found
 }
 
-/** Rings that a school may put back. */
+/** Rings that a practice may put back. */
 const RINGS: readonly Part[] = ['housing-o-ring', 'diffuser-o-ring', 'lid-o-ring', 'lock-screw-gasket', 'shaft-o-ring']
 
 /** A plan without its clock: two thousand tries are for whoever reads the minutes. */
@@ -135,7 +135,7 @@ export function untimedPlan(
     (options.found ?? []).filter(({ what, joint }) => what === 'stuck' && joint === id).length
   const treated = wanted.filter((part) => !options.accessOnly?.includes(part))
   const treatment = treated.flatMap((part) =>
-    workHere(part, graph.id, workAt(graph.id, part), options.conditions ?? {}, options.schools).map((step) => ({
+    workHere(part, graph.id, workAt(graph.id, part), options.conditions ?? {}, options.practices).map((step) => ({
       part,
       step: workStepHere(part, step, options),
     })),
@@ -166,7 +166,7 @@ export function untimedPlan(
     ],
     cautions: [...new Set(steps.flatMap(({ caution }) => caution ?? []))],
     whileOpen: besides(graph, order, [...wanted, ...spent.map(({ part }) => part)]),
-    schools: [...new Set(steps.flatMap(({ schools }) => schools ?? []))],
+    practices: [...new Set(steps.flatMap(({ practices }) => practices ?? []))],
   }
 }
 
@@ -287,7 +287,7 @@ function shared({
 
 /** A joint as the step that opens it. */
 export function downStep(joint: Joint): TakeDownStep {
-  const { id, down, minutes, turn, caution, materials, schools, estimate } = joint
+  const { id, down, minutes, turn, caution, materials, practices, estimate } = joint
   return {
     ...shared(joint),
     id: opening(id),
@@ -296,13 +296,13 @@ export function downStep(joint: Joint): TakeDownStep {
     minutes: minutes.down[1],
     times: minutes.down,
     estimate: estimate?.down ?? minutes.down[1],
-    ...defined({ turn, caution, ...has(materials?.down, schools?.down) }),
+    ...defined({ turn, caution, ...has(materials?.down, practices?.down) }),
   }
 }
 
 /** A joint as the step that closes it; none where nothing closes. */
 export function backStep(joint: Joint): TakeDownStep | undefined {
-  const { id, back, minutes, turn, orientation, tighten, lubricant, materials, schools, estimate } = joint
+  const { id, back, minutes, turn, orientation, tighten, lubricant, materials, practices, estimate } = joint
   if (back === undefined) return undefined
   return {
     ...shared(joint),
@@ -317,22 +317,22 @@ export function backStep(joint: Joint): TakeDownStep | undefined {
       orientation,
       tighten,
       lubricant,
-      ...has(materials?.back, schools?.back),
+      ...has(materials?.back, practices?.back),
     }),
   }
 }
 
 function has(
   materials: readonly string[] = [],
-  schools: readonly SchoolId[] = [],
-): Pick<TakeDownStep, 'materials' | 'schools'> {
-  return { ...(materials.length > 0 ? { materials } : {}), ...(schools.length > 0 ? { schools } : {}) }
+  practices: readonly PracticeId[] = [],
+): Pick<TakeDownStep, 'materials' | 'practices'> {
+  return { ...(materials.length > 0 ? { materials } : {}), ...(practices.length > 0 ? { practices } : {}) }
 }
 
 /** A step of the work at a part. */
 export function workStep(
   part: Part,
-  { id, text, tool, minutes, caution, orientation, estimate, materials, schools }: WorkStep,
+  { id, text, tool, minutes, caution, orientation, estimate, materials, practices }: WorkStep,
 ): TakeDownStep {
   return {
     id: printStep({ phase: 'work', work: `${part}:${id}` }),
@@ -343,7 +343,7 @@ export function workStep(
     times: minutes,
     estimate: estimate ?? minutes[1],
     gates: [],
-    ...defined({ tool, caution, orientation, ...has(materials, schools) }),
+    ...defined({ tool, caution, orientation, ...has(materials, practices) }),
   }
 }
 
@@ -393,7 +393,7 @@ function partsSpent(
   order: readonly Joint[],
   targets: readonly Part[],
   work: readonly WorkStep[],
-  { found = [], schools }: TakeDownOptions,
+  { found = [], practices }: TakeDownOptions,
   lost: readonly Part[],
 ): { part: Part; because: string }[] {
   const spent = new Map<Part, string>()
@@ -405,7 +405,7 @@ function partsSpent(
         spent.set(
           part,
           `${PARTS[joint.part]} disturbed` +
-            (wayOf('rings', schools) === 'reuse' && RINGS.includes(part) ? ': only if it is not new and clean' : ''),
+            (wayOf('rings', practices) === 'reuse' && RINGS.includes(part) ? ': only if it is not new and clean' : ''),
         )
   for (const step of work)
     for (const part of step.spends ?? []) if (!spent.has(part)) spent.set(part, 'comes new with it')

@@ -153,7 +153,7 @@ function spareFirst(
     waterBack: swap.back.at(-1)?.id ?? fit.id,
     tools: [...new Set([...swap.tools, ...repair.tools])],
     cautions: [...new Set([...swap.cautions, ...repair.cautions])],
-    schools: [...new Set([...swap.schools, ...repair.schools])],
+    practices: [...new Set([...swap.practices, ...repair.practices])],
     waits: [...swap.waits, ...repair.waits.filter(({ after }) => bench.some(({ id }) => id === after))],
   }
 }
@@ -225,7 +225,7 @@ function joined(legs: readonly Leg[], options: TakeDownOptions, extra: readonly 
     tools: [...new Set(steps.flatMap(({ tool }) => tool?.split(/,\s*/) ?? []))],
     cautions: [...new Set(steps.flatMap(({ caution }) => caution ?? []))],
     waits: plans.flatMap(({ waits }) => waits),
-    schools: [...new Set(plans.flatMap(({ schools }) => schools))],
+    practices: [...new Set(plans.flatMap(({ practices }) => practices))],
     whileOpen: [
       ...new Map(
         plans
@@ -329,6 +329,6 @@ function simple(action: ActionRow, options: TakeDownOptions): Repair {
     waits: [],
     cautions: [],
     whileOpen: [],
-    schools: [...new Set(steps.flatMap(({ schools }) => schools ?? []))],
+    practices: [...new Set(steps.flatMap(({ practices }) => practices ?? []))],
   }
 }

@@ -12,7 +12,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator'
-import { SCHOOLS, type SchoolId } from '../knowledge/shop/schools'
+import { PRACTICES, type PracticeId } from '../knowledge/shop/practices'
 import { CONDITION_BOUNDS } from './conditions'
 import { MOST_PIECES } from './tray'
 import { MayBeAbsent, OptionalQuantity, rule } from '../validation/rules'
@@ -44,9 +44,9 @@ export class JobConditionsInput {
   @MayBeAbsent() @IsBoolean() hot?: boolean
 }
 
-/** The schools of a shop, each one of its own ways. */
-export function SchoolWaysField(): PropertyDecorator {
-  const sorts = Object.entries(SCHOOLS)
+/** The practices of a shop, each one of its own ways. */
+export function PracticeWaysField(): PropertyDecorator {
+  const sorts = Object.entries(PRACTICES)
     .map(([id, { ways }]) => `${id}: ${Object.keys(ways).join(' or ')}`)
     .join('; ')
   const known = (value: unknown): boolean =>
@@ -55,10 +55,10 @@ export function SchoolWaysField(): PropertyDecorator {
     !Array.isArray(value) &&
     Object.entries(value).every(
       ([id, way]) =>
-        Object.hasOwn(SCHOOLS, id) && typeof way === 'string' && Object.hasOwn(SCHOOLS[id as SchoolId].ways, way),
+        Object.hasOwn(PRACTICES, id) && typeof way === 'string' && Object.hasOwn(PRACTICES[id as PracticeId].ways, way),
     )
   return (target, property) => {
     MayBeAbsent()(target, property)
-    rule('isSchoolWays', known, `must name a school and one of its ways: ${sorts}`)(target, property)
+    rule('isPracticeWays', known, `must name a practice and one of its ways: ${sorts}`)(target, property)
   }
 }

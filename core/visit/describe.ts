@@ -1,7 +1,7 @@
 import { conditionText } from '../takedown/conditions'
 import type { Verdict } from '../judgement/judgement'
 import { checkInfo, outcomeLabel } from '../knowledge/checks/checks'
-import { COMPLAINTS, GATES, isIdOf, JOINT_LABELS, PARTS } from '../knowledge/vocabulary'
+import { COMPLAINTS, GATES, isIdOf, STAGE_LABELS, PARTS } from '../knowledge/vocabulary'
 import { faultLabel } from '../diagnosis/words/fault-label'
 import { formatQuantity, formatSeconds } from '../quantity/format'
 import type { Unit } from '../quantity/units'
@@ -151,7 +151,7 @@ function describeEntry(
     case 'take-down-measured':
       return { text: 'measured for the repair', value: conditionText(entry.body) }
     case 'joint-done':
-      return { text: `${JOINT_LABELS[entry.body.joint]} done` }
+      return { text: `${STAGE_LABELS[entry.body.joint]} done` }
     case 'handed-over':
       return { text: 'handed over', ...(entry.body.nextDate ? { detail: `next ${entry.body.nextDate}` } : {}) }
     case 'visit-opened':

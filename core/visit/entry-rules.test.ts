@@ -109,7 +109,7 @@ describe('an entry from outside', () => {
     ['body.hot', { kind: 'take-down-measured', body: { hot: 'yes' } }],
     ['body.spareFirst', { kind: 'decision', body: { option: 'swap-motor', spareFirst: 1 } }],
     [
-      'body.schools',
+      'body.practices',
       {
         visitId: null,
         kind: 'shop-set',
@@ -118,7 +118,7 @@ describe('an entry from outside', () => {
           place: '',
           units: 'us',
           rates: { currency: 'USD', hourly: 90, trip: 50, partsMarkup: 0.2, downtime: 50, partPrices: {} },
-          schools: { rings: 'never' },
+          practices: { rings: 'never' },
         },
       },
     ],

@@ -22,25 +22,25 @@ import {
   NameplateInput,
 } from '../diagnosis/case-rules'
 import { CHECKS } from '../knowledge/checks/checks'
-import type { SchoolWays } from '../knowledge/shop/schools'
+import type { PracticeWays } from '../knowledge/shop/practices'
 import {
   COMPLAINTS,
   CONSTRUCTIONS,
   FAULTS,
   GATES,
-  JOINTS,
+  STAGES,
   KINDS,
   PARTS,
   type Construction,
   type Gate,
-  type Joint,
+  type Stage,
   type Kind,
 } from '../knowledge/vocabulary'
 import type { UnitSystem } from '../quantity/measures'
 import { ask } from '../questions/question'
 import { questionById, QUESTIONS } from '../questions/questions'
 import { MOST_PIECES } from '../takedown/tray'
-import { JobConditionsInput, JointCorrectionInput, PlaceInput, SchoolWaysField } from '../takedown/take-down-rules'
+import { JobConditionsInput, JointCorrectionInput, PlaceInput, PracticeWaysField } from '../takedown/take-down-rules'
 import { InputError, type FieldProblem } from '../validation/input-error'
 import { holdable } from '../validation/holdable'
 import {
@@ -188,8 +188,8 @@ class StepBody {
   @OptionalQuantity({ min: 0, max: 1440 }) estimate?: number
 }
 class JointDoneBody {
-  @rule('isJoint', (value) => (JOINTS as readonly unknown[]).includes(value), `must be one of ${JOINTS.join(', ')}`)
-  joint!: Joint
+  @rule('isStage', (value) => (STAGES as readonly unknown[]).includes(value), `must be one of ${STAGES.join(', ')}`)
+  joint!: Stage
 }
 class HandedOverBody {
   @IsString() @MaxLength(2000) watch!: string
@@ -223,7 +223,7 @@ class ShopSetBody {
   @IsString() @MaxLength(200) place!: string
   @IsIn(UNIT_SYSTEMS) units!: UnitSystem
   @ValidateNested() @Type(() => RatesInput) @IsObject() rates!: RatesInput
-  @SchoolWaysField() schools?: SchoolWays
+  @PracticeWaysField() schools?: PracticeWays
 }
 
 /** A retraction says all it has to say by what it supersedes: its body is empty and needs no class. */

@@ -1,9 +1,9 @@
 import type { Finding } from '../diagnosis/finding'
 import type { Installation, Nameplate } from '../motor/nameplate'
 import type { Rates } from '../knowledge/shop/rates'
-import type { Construction, Gate, Joint, Kind } from '../knowledge/vocabulary'
+import type { Construction, Gate, Kind, Stage } from '../knowledge/vocabulary'
 import type { UnitSystem } from '../quantity/measures'
-import type { SchoolWays } from '../knowledge/shop/schools'
+import type { PracticeWays } from '../knowledge/shop/practices'
 import type { JointPlace } from '../knowledge/constructions/joint'
 import type { JointCorrection } from '../takedown/as-here'
 import type { JobConditions } from '../takedown/conditions'
@@ -71,14 +71,14 @@ export interface EntryBodies {
     note?: string
     /** What the printed estimate gave it, minutes. */ estimate?: number
   }
-  'joint-done': { joint: Joint }
+  'joint-done': { joint: Stage }
   'handed-over': { watch: string; nextDate?: string; price?: number }
   retracted: Record<string, never>
   /** What the shop's visits up to now taught counts no more, for one kind of pump or for all. */
   'shop-forget': { pumpKind?: Kind }
   /** What the shop knows of a customer, said outright: it speaks over what visits say. */
   'customer-set': { customer: Customer }
-  'shop-set': { name: string; place: string; units: UnitSystem; rates: Rates; schools?: SchoolWays }
+  'shop-set': { name: string; place: string; units: UnitSystem; rates: Rates; schools?: PracticeWays }
 }
 export type EntryKind = keyof EntryBodies
 

@@ -100,9 +100,9 @@ describe('folding a journal', () => {
     })
   })
 
-  it('stands at the first joint that is not done', () => {
-    expect(fold([opened()]).joint).toBe('call')
-    expect(fold([opened(), entry('joint-done', { joint: 'call' }), entry('joint-done', { joint: 'safe' })]).joint).toBe(
+  it('stands at the first stage that is not done', () => {
+    expect(fold([opened()]).stage).toBe('call')
+    expect(fold([opened(), entry('joint-done', { joint: 'call' }), entry('joint-done', { joint: 'safe' })]).stage).toBe(
       'prepare',
     )
   })

@@ -3,7 +3,7 @@ import { judgeFinding } from '../diagnosis/judge-finding'
 import { worstVerdict, type Judgement, type Verdict } from '../judgement/judgement'
 import type { Earlier } from '../diagnosis/diagnose'
 import { partOfFinding } from '../knowledge/checks/checks'
-import { GATES, JOINTS, type Gate, type Joint } from '../knowledge/vocabulary'
+import { GATES, STAGES, type Gate, type Stage } from '../knowledge/vocabulary'
 import { completePlate, type CompletePlate, type Pump } from '../motor/nameplate'
 import type { JobConditions } from '../takedown/conditions'
 import type { TakeDownFound } from '../takedown/plan'
@@ -67,9 +67,9 @@ export interface VisitState {
   takeDownFound: TakeDownFound[]
   measured: JobConditions
   steps: ReadonlyMap<string, EntryBodies['step'] & { at: string }>
-  jointsDone: ReadonlyMap<Joint, string>
-  /** The first joint that is not done yet. */
-  joint: Joint
+  stagesDone: ReadonlyMap<Stage, string>
+  /** The first stage that is not done yet. */
+  stage: Stage
   handedOver?: EntryBodies['handed-over'] & { at: string }
   startedAt?: string
   /** Newest earlier readings of this machine, for trends. */
@@ -109,7 +109,7 @@ export function foldVisit(
     judgement: judgeFinding(entry.body, { pump, plate, findings: plain, earlier }),
   }))
   const gates = foldGates(ofKind(live, 'gate'))
-  const jointsDone = new Map(ofKind(live, 'joint-done').map(({ body, at }) => [body.joint, at]))
+  const stagesDone = new Map(ofKind(live, 'joint-done').map(({ body, at }) => [body.joint, at]))
   const causes = causesSaid(live)
   const handedOver = newestOf(live, 'handed-over')
   const dissected = newestOf(live, 'post-mortem')
@@ -148,8 +148,8 @@ export function foldVisit(
     takeDownFound: ofKind(live, 'take-down-found').map(({ body }) => body),
     measured: Object.assign({}, ...ofKind(live, 'take-down-measured').map(({ body }) => body)) as JobConditions,
     steps: foldSteps(live),
-    jointsDone,
-    joint: JOINTS.find((joint) => !jointsDone.has(joint)) ?? 'hand-over',
+    stagesDone,
+    stage: STAGES.find((stage) => !stagesDone.has(stage)) ?? 'hand-over',
     ...(handedOver ? { handedOver: { ...handedOver.body, at: handedOver.at } } : {}),
     startedAt: live.find(
       ({ kind }) => kind !== 'visit-opened' && kind !== 'call' && kind !== 'loaded' && kind !== 'machine-set',

@@ -64,7 +64,7 @@ export function jobOf(
  */
 export function considerationOf(
   state: ConsideredState,
-  { rates, schools }: Pick<Shop, 'rates' | 'schools'>,
+  { rates, schools: practices }: Pick<Shop, 'rates' | 'schools'>,
   pace: Pace,
   experience: Experience,
   model?: DiagnosisModel,
@@ -74,7 +74,7 @@ export function considerationOf(
     diagnosis: diagnosisOf(reasoning, state.earlier),
     preparation: prepare(reasoning),
     options: optionsFor(reasoning, state.decision),
-    wishes: jobOptions(state.pump, state.plate, rates, { schools, pace }),
+    wishes: jobOptions(state.pump, state.plate, rates, { practices, pace }),
   }
 }
 
@@ -107,13 +107,17 @@ export function priceOf(
 }
 
 /** What the repair of a visit is planned with. */
-export function repairOptions(state: DecidedState, { schools }: Pick<Shop, 'schools'>, pace: Pace): RepairOptions {
+export function repairOptions(
+  state: DecidedState,
+  { schools: practices }: Pick<Shop, 'schools'>,
+  pace: Pace,
+): RepairOptions {
   return {
     machineCorrections: state.machine.joints,
     found: state.takeDownFound,
     conditions: state.measured,
     spareFirst: state.spareFirst,
-    schools,
+    practices,
     pace,
     underway: underwayOf(state),
   }

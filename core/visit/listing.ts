@@ -1,4 +1,4 @@
-import { JOINTS, type Joint } from '../knowledge/vocabulary'
+import { STAGES, type Stage } from '../knowledge/vocabulary'
 import { ratiosOf, type StepRatio } from '../takedown/own-times'
 import type { Customer, Entry, Machine } from './entry'
 import { causeTaught, confirmedCause, machineOf } from './fold'
@@ -16,7 +16,7 @@ export interface VisitListing {
   plannedMinutes: number
   callerSays: string
   complaints: string[]
-  joint: Joint
+  stage: Stage
   handedOver: boolean
   /** The cause that the closed visit teaches, and the entry that taught it. */
   cause?: { fault: string; entryId: string }
@@ -59,7 +59,7 @@ export function listingOf(entries: readonly Entry[]): VisitListing | undefined {
     plannedMinutes,
     callerSays: call?.body.callerSays ?? callerSays,
     complaints: call?.body.complaints ?? [],
-    joint: JOINTS.find((joint) => !done.has(joint)) ?? 'hand-over',
+    stage: STAGES.find((stage) => !done.has(stage)) ?? 'hand-over',
     handedOver: handedOver !== undefined,
     ...(fault && taughtBy ? { cause: { fault, entryId: taughtBy.id } } : {}),
     paced: ratiosOf(

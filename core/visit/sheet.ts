@@ -1,7 +1,7 @@
 import type { Option } from '../decision/options'
 import { faultLabel } from '../diagnosis/words/fault-label'
 import { VERDICT_WORDS, type Verdict } from '../judgement/judgement'
-import { schoolLines } from '../knowledge/shop/schools'
+import { practiceLines } from '../knowledge/shop/practices'
 import { KINDS, PARTS, isIdOf } from '../knowledge/vocabulary'
 import { complaintWords } from '../planning/day'
 import { formatNumber, formatPercent } from '../quantity/format'
@@ -39,7 +39,7 @@ export interface Sheet {
   workings: { title: string; answer: string; verdict: Verdict; figures: string }[]
   work: { text: string; count?: number; at: string }[]
   /** How this shop does what good practice does in more than one way, where it mattered here. */
-  schools: string[]
+  practices: string[]
   option?: Option
   price?: number
   watch: string[]
@@ -147,14 +147,14 @@ function limitsText(judged: JudgedFinding | undefined): string {
   return high === undefined ? '' : `at most ${formatNumber(high)} ${label}`
 }
 
-function workDone(state: VisitState, { schools }: Shop, { repair }: Job): Pick<Sheet, 'work' | 'schools'> {
+function workDone(state: VisitState, { schools: practices }: Shop, { repair }: Job): Pick<Sheet, 'work' | 'practices'> {
   const done = (repair?.steps ?? []).filter(({ id }) => state.steps.get(id)?.done)
   return {
     work: done.map(({ id, text }) => {
       const { at, count } = state.steps.get(id) as { at: string; count?: number }
       return { text, at, ...(count === undefined ? {} : { count }) }
     }),
-    schools: schoolLines([...new Set(done.flatMap((step) => step.schools ?? []))], schools),
+    practices: practiceLines([...new Set(done.flatMap((step) => step.practices ?? []))], practices),
   }
 }
 

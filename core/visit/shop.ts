@@ -1,5 +1,5 @@
 import { DEFAULT_RATES, type Rates } from '../knowledge/shop/rates'
-import type { SchoolWays } from '../knowledge/shop/schools'
+import type { PracticeWays } from '../knowledge/shop/practices'
 import type { UnitSystem } from '../quantity/measures'
 
 /** The shop as it says it is. */
@@ -8,7 +8,7 @@ export interface Shop {
   place: string
   units: UnitSystem
   rates: Rates
-  schools?: SchoolWays
+  schools?: PracticeWays
 }
 
 export const UNNAMED_SHOP: Shop = { name: 'This shop', place: '', units: 'us', rates: DEFAULT_RATES }

@@ -140,13 +140,13 @@ describe('the registry', () => {
     ['take-down', { construction: 'band-clamp', targets: [] }, 'targets'],
     [
       'take-down',
-      { construction: 'band-clamp', targets: ['motor'], options: { schools: { threads: 'prayer' } } },
-      'options.schools',
+      { construction: 'band-clamp', targets: ['motor'], options: { practices: { threads: 'prayer' } } },
+      'options.practices',
     ],
     [
       'take-down',
-      { construction: 'band-clamp', targets: ['motor'], options: { schools: { astrology: 'stars' } } },
-      'options.schools',
+      { construction: 'band-clamp', targets: ['motor'], options: { practices: { astrology: 'stars' } } },
+      'options.practices',
     ],
     [
       'take-down',

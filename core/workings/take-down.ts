@@ -2,9 +2,9 @@ import { Type } from 'class-transformer'
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsString, MaxLength, ValidateNested } from 'class-validator'
 import { CONSTRUCTION_GRAPHS } from '../knowledge/constructions'
 import { PARTS, type Part } from '../knowledge/vocabulary'
-import type { SchoolWays } from '../knowledge/shop/schools'
+import type { PracticeWays } from '../knowledge/shop/practices'
 import { planTakeDown } from '../takedown/plan'
-import { JobConditionsInput, JointCorrectionInput, SchoolWaysField } from '../takedown/take-down-rules'
+import { JobConditionsInput, JointCorrectionInput, PracticeWaysField } from '../takedown/take-down-rules'
 import { formatNumber as n } from '../quantity/format'
 import { IdOf, MayBeAbsent } from '../validation/rules'
 import { defineWorking } from './define-working'
@@ -24,7 +24,7 @@ class TakeDownOptionsInput {
   @MayBeAbsent() @IsArray() @ArrayMaxSize(60) @IsString({ each: true }) opened?: string[]
   @MayBeAbsent() @IsArray() @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => Found) found?: Found[]
   @MayBeAbsent() @IsArray() @ArrayMaxSize(60) @IsString({ each: true }) alternativesExcluded?: string[]
-  @SchoolWaysField() schools?: SchoolWays
+  @PracticeWaysField() practices?: PracticeWays
   @MayBeAbsent() @ValidateNested() @Type(() => JobConditionsInput) conditions?: JobConditionsInput
 }
 class TakeDownInput {

@@ -6,7 +6,7 @@ import {
   CONSTRUCTIONS,
   FAULTS,
   GATES,
-  JOINTS,
+  STAGES,
   KINDS,
   MOTOR_TYPES,
   PARTS,
@@ -198,7 +198,7 @@ const BODIES: Record<string, Schema> = {
     },
     ['step', 'done'],
   ),
-  'joint-done': object({ joint: { enum: [...JOINTS] } }, ['joint']),
+  'joint-done': object({ joint: { enum: [...STAGES] } }, ['joint']),
   'handed-over': object({ watch: text(2000), nextDate: date, price: number }, ['watch']),
   retracted: object({}, []),
 }

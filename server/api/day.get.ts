@@ -36,7 +36,7 @@ export default api(async (event) => {
       customer: row.customer,
       complaints: row.complaints,
       callerSays: row.callerSays,
-      joint: row.joint,
+      stage: row.stage,
       done: row.handedOver,
       machine: {
         id: row.machineId,

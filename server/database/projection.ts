@@ -97,7 +97,7 @@ async function projectSome(db: Db, visitIds: readonly string[]): Promise<void> {
         plannedMinutes: visit.plannedMinutes,
         callerSays: visit.callerSays,
         complaints: visit.complaints,
-        joint: visit.joint,
+        joint: visit.stage,
         handedOver: visit.handedOver,
         cause: visit.cause?.fault ?? null,
         causeArrival: visit.cause ? (visit.arrivals.get(visit.cause.entryId) ?? 0) : null,

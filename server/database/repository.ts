@@ -40,7 +40,7 @@ export interface VisitRow {
   plannedMinutes: number
   callerSays: string
   complaints: string[]
-  joint: string
+  stage: string
   handedOver: boolean
   customer: { name: string; place: string }
   machine: Machine
@@ -265,7 +265,7 @@ export class Repository {
       plannedMinutes: visit.plannedMinutes,
       callerSays: visit.callerSays,
       complaints: visit.complaints,
-      joint: visit.joint,
+      stage: visit.joint,
       handedOver: visit.handedOver,
       customer: { name: customer.name, place: customer.place },
       machine,

@@ -112,8 +112,8 @@ function definition(sheet: Sheet, photos: readonly (Buffer | undefined)[]): TDoc
           text(`${step}${count === undefined ? '' : ` (${count})`}`, { margin: [0, 1, 0, 1] }),
         ),
       ),
-      ...(sheet.schools.length > 0
-        ? [text(`How this shop does it. ${sheet.schools.join('. ')}.`, { fontSize: 9, margin: [0, 3, 0, 0] })]
+      ...(sheet.practices.length > 0
+        ? [text(`How this shop does it. ${sheet.practices.join('. ')}.`, { fontSize: 9, margin: [0, 3, 0, 0] })]
         : []),
       ...section('Parts and price', priceLines(sheet, money)),
       ...section(

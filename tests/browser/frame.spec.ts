@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, fixClock, say, test, visitOf } from './shop'
 
-const JOINTS = ['call', 'prepare', 'safe', 'test', 'decide', 'repair', 'prove', 'hand-over'] as const
+const STAGES = ['call', 'prepare', 'safe', 'test', 'decide', 'repair', 'prove', 'hand-over'] as const
 
 for (const scheme of ['light', 'dark'] as const) {
   test(`axe finds nothing serious on any screen, ${scheme}`, async ({ page, shop, problems }) => {
@@ -18,7 +18,7 @@ for (const scheme of ['light', 'dark'] as const) {
       '/workings/which-sump-pump',
       '/workings/well-pressure',
       '/workings/tank-and-charge',
-      ...JOINTS.map((joint) => `/visits/${upper}/${joint}`),
+      ...STAGES.map((stage) => `/visits/${upper}/${stage}`),
       `/visits/${shop.lido}/test`,
       `/visits/${upper}/plan`,
     ]
@@ -128,8 +128,8 @@ test('everything can be reached and done by keyboard', async ({ page, shop }) =>
 
 test('touch targets are 48 pixels or more', async ({ page, shop }) => {
   await fixClock(page)
-  for (const joint of ['call', 'safe', 'test', 'decide']) {
-    await page.goto(`${shop.url}/visits/${shop.lido}/${joint}`)
+  for (const stage of ['call', 'safe', 'test', 'decide']) {
+    await page.goto(`${shop.url}/visits/${shop.lido}/${stage}`)
     await expect(page.getByTestId('lamp')).toBeVisible()
     const small = await page.evaluate(() =>
       [...document.querySelectorAll('button, a[href], summary, select, input:not([type=file])')].flatMap((element) => {
@@ -139,7 +139,7 @@ test('touch targets are 48 pixels or more', async ({ page, shop }) => {
           : []
       }),
     )
-    expect(small, joint).toEqual([])
+    expect(small, stage).toEqual([])
   }
 })
 

@@ -298,9 +298,9 @@ test(
   async ({ page, shop }) => {
     await fixClock(page)
     await page.goto(`${shop.url}/shop`)
-    await page.getByTestId('school-threads').getByRole('radio', { name: 'thread compound', exact: true }).click()
+    await page.getByTestId('practice-threads').getByRole('radio', { name: 'thread compound', exact: true }).click()
     await expect(
-      page.getByTestId('school-threads').getByRole('radio', { name: 'thread compound', exact: true }),
+      page.getByTestId('practice-threads').getByRole('radio', { name: 'thread compound', exact: true }),
     ).toHaveAttribute('aria-checked', 'true')
     await expect(page.getByTestId('own-times')).toContainText('timed')
     const visit = await repairing(page, shop, 'spray jet pump', 'pressure-gauge')
@@ -308,7 +308,7 @@ test(
     await expect(title(page)).toHaveText('Gauge on: thread compound')
     await page.getByTestId('step-done').click()
     await page.goto(`${shop.url}/visits/${visit}/hand-over`)
-    await expect(page.getByTestId('sheet-schools')).toContainText('Pipe threads: thread compound')
+    await expect(page.getByTestId('sheet-practices')).toContainText('Pipe threads: thread compound')
     await page.goto(`${shop.url}/visits/${visit}/decide`)
     // The chosen job stands open.
     await expect(page.getByTestId('job-pressure-gauge')).toContainText('Chosen')

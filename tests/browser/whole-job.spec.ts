@@ -18,13 +18,13 @@ test('the humming pool pump, from the call to the sheet', async ({ page, shop, p
   // Call
   await page.getByRole('button', { name: 'hums, will not turn' }).click()
   await expect(page.getByTestId('suspect-run-capacitor-failed')).toBeVisible()
-  await page.getByTestId('joint-end').click()
+  await page.getByTestId('stage-end').click()
 
   // Prepare: the capacitor by its rating, tied to its suspect
   await expect(page.getByTestId('load-part:run-capacitor')).toContainText('run capacitor 30 μF, 370 V or more')
   await page.getByTestId('load-part:run-capacitor').click()
   await expect(page.getByTestId('load-part:run-capacitor')).toHaveAttribute('aria-checked', 'true')
-  await page.getByTestId('joint-end').click()
+  await page.getByTestId('stage-end').click()
 
   // Safe: a line that is not dead is not passed; the bleed time is computed
   await page.getByTestId('gate-power-off').getByRole('button').click()
@@ -42,7 +42,7 @@ test('the humming pool pump, from the call to the sheet', async ({ page, shop, p
   await expect(dead).toContainText('since 09:40')
   await expect(page.getByTestId('bleed-time')).toContainText('3 s through 20 kΩ: 30 μF from 523 V to 5 V')
   await page.getByTestId('gate-discharged').getByRole('button', { name: 'Done' }).click()
-  await page.getByTestId('joint-end').click()
+  await page.getByTestId('stage-end').click()
 
   // Test: the lamp lights the capacitor; what is typed is judged before Enter
   await say(page, 'supply 236')
@@ -74,14 +74,14 @@ test('the humming pool pump, from the call to the sheet', async ({ page, shop, p
   await line.getByRole('button', { name: 'photo for run capacitor', exact: true }).click()
   await page.getByTestId('photo-input').setInputFiles({ name: 'swollen can.png', mimeType: 'image/png', buffer: PIXEL })
   await expect(line.getByRole('img', { name: 'swollen can.png' })).toBeVisible()
-  await page.getByTestId('joint-end').click()
+  await page.getByTestId('stage-end').click()
 
   // Decide: side by side, the technician chooses
   await expect(page.getByTestId('option-replace-run-capacitor')).toContainText('whole cure')
   await expect(page.getByTestId('option-swap-motor')).toBeVisible()
   await expect(page.getByTestId('decision-chart').locator('svg').first()).toBeVisible()
   await page.getByTestId('option-replace-run-capacitor').getByRole('radio').click()
-  await page.getByTestId('joint-end').click()
+  await page.getByTestId('stage-end').click()
 
   // Repair: every step ticked; a count that disagrees on the way back wants a reason
   const done = page.getByTestId('step-done')
@@ -98,7 +98,7 @@ test('the humming pool pump, from the call to the sheet', async ({ page, shop, p
     await expect(page.getByTestId('lamp-title')).not.toHaveText(title)
   }
   await expect(page.getByTestId('lamp-title')).toHaveText('Everything is back')
-  await page.getByTestId('joint-end').click()
+  await page.getByTestId('stage-end').click()
 
   // Prove
   for (const proof of [
@@ -115,7 +115,7 @@ test('the humming pool pump, from the call to the sheet', async ({ page, shop, p
     await say(page, proof)
   await expect(page.getByTestId('lamp-title')).toHaveText('It is proved')
   await expect(page.getByTestId('proof-amps')).toContainText('6.7 A')
-  await page.getByTestId('joint-end').click()
+  await page.getByTestId('stage-end').click()
 
   // Hand over: the sheet as page and as PDF, with the same words
   await page.getByLabel('What to watch').fill('listen to it when the season opens')

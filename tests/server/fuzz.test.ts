@@ -178,7 +178,7 @@ describe('no input is a failure of the server', () => {
           spoilt({
             construction: 'bolted-seal-plate',
             targets: ['shaft-seal'],
-            options: { schools: { threads: 'compound' }, conditions: { hot: true } },
+            options: { practices: { threads: 'compound' }, conditions: { hot: true } },
           }).map((body): [string, unknown] => ['take-down', body]),
         ),
         async ([name, body]) => neverFails(await post(`${server.url}/api/workings/${name}`, body)),

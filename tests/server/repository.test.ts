@@ -64,7 +64,7 @@ describe.each(['embedded', 'server'] as const)('the repository on the %s databas
     expect(row).toMatchObject({
       id: visit.visitId,
       complaints: ['hums-no-start'],
-      joint: 'call',
+      stage: 'call',
       handedOver: false,
       customer: { name: 'Millrace Lido' },
     })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { format, isBefore } from 'date-fns'
 import type { DayVisit } from '#core/planning/day'
-import { JOINT_LABELS, type Joint } from '#core/knowledge/vocabulary'
+import { STAGE_LABELS, type Stage } from '#core/knowledge/vocabulary'
 import type { Verdict } from '#core/judgement/judgement'
 import { formatMinutes } from '#core/quantity/format'
 
@@ -40,7 +40,7 @@ const carried = computed(() => isBefore(at.value, day))
       <span class="state"
         ><span class="number block">{{ formatMinutes(visit.plannedMinutes) }}</span
         ><span class="soft text-[0.9rem]">{{
-          visit.done ? 'done' : `at ${JOINT_LABELS[visit.joint as Joint]}`
+          visit.done ? 'done' : `at ${STAGE_LABELS[visit.stage as Stage]}`
         }}</span></span
       >
     </NuxtLink>

@@ -1,48 +1,48 @@
 <script setup lang="ts">
-import { JOINT_LABELS, JOINTS, type Joint } from '#core/knowledge/vocabulary'
+import { STAGE_LABELS, STAGES, type Stage } from '#core/knowledge/vocabulary'
 import { formatMinutes } from '#core/quantity/format'
 
-const { viewed } = defineProps<{ viewed: Joint }>()
+const { viewed } = defineProps<{ viewed: Stage }>()
 const { state } = useVisitContext()
 
-/** Minutes spent on a joint: from the end of the one before to its own end. */
+/** Minutes spent on a stage: from the end of the one before to its own end. */
 const spent = computed(() => {
-  const times = new Map<Joint, string>()
+  const times = new Map<Stage, string>()
   let from = state.value.startedAt ?? state.value.entries.find(({ kind }) => kind === 'call')?.at
-  for (const joint of JOINTS) {
-    const at = state.value.jointsDone.get(joint)
+  for (const stage of STAGES) {
+    const at = state.value.stagesDone.get(stage)
     if (at && from) {
       const minutes = (Date.parse(at) - Date.parse(from)) / 60_000
-      if (minutes >= 0 && minutes < 24 * 60) times.set(joint, formatMinutes(minutes))
+      if (minutes >= 0 && minutes < 24 * 60) times.set(stage, formatMinutes(minutes))
     }
     if (at) from = at
   }
   return times
 })
-const lit = computed(() => (state.value.handedOver ? undefined : state.value.joint))
+const lit = computed(() => (state.value.handedOver ? undefined : state.value.stage))
 </script>
 
 <template>
   <nav aria-label="the joints of the visit" class="drop-line no-print">
     <ol>
-      <li v-for="joint in JOINTS" :key="joint">
+      <li v-for="stage in STAGES" :key="stage">
         <NuxtLink
-          :to="{ name: 'visits-id-joint', params: { id: state.id, joint } }"
-          :aria-current="joint === viewed ? 'step' : undefined"
-          class="joint"
-          :class="{ 'is-viewed': joint === viewed }"
+          :to="{ name: 'visits-id-stage', params: { id: state.id, stage } }"
+          :aria-current="stage === viewed ? 'step' : undefined"
+          class="stage"
+          :class="{ 'is-viewed': stage === viewed }"
         >
           <span
             class="coupling"
-            :class="{ 'is-done': state.jointsDone.has(joint), 'is-lit': joint === lit }"
+            :class="{ 'is-done': state.stagesDone.has(stage), 'is-lit': stage === lit }"
             aria-hidden="true"
           />
           <span class="name"
-            >{{ JOINT_LABELS[joint]
+            >{{ STAGE_LABELS[stage]
             }}<span class="sr-only">{{
-              state.jointsDone.has(joint) ? ', done' : joint === lit ? ', the lit joint' : ''
+              state.stagesDone.has(stage) ? ', done' : stage === lit ? ', the lit stage' : ''
             }}</span>
-            <span class="number spent">{{ spent.get(joint) ?? '' }}</span>
+            <span class="number spent">{{ spent.get(stage) ?? '' }}</span>
           </span>
         </NuxtLink>
       </li>
@@ -72,7 +72,7 @@ ol::before {
   width: 10px;
   border-inline: 2px solid var(--ink);
 }
-.joint {
+.stage {
   position: relative;
   display: flex;
   gap: 8px;
@@ -138,7 +138,7 @@ ol::before {
     border-inline: 0;
     border-block: 2px solid var(--ink);
   }
-  .joint {
+  .stage {
     flex-direction: column;
     min-width: 48px;
     min-height: 52px;

@@ -1,9 +1,6 @@
 <script setup lang="ts">
-import { v7 as uuidv7 } from 'uuid'
 import type { Difference } from '#core/visit/differences'
-import { ENTRY_VERSION, type Customer, type Entry } from '#core/visit/entry'
-import { useOutbox } from '~/stores/outbox'
-import { useVisit } from '~/stores/visit'
+import type { Customer } from '#core/visit/entry'
 
 /**
  * Takes in a visit file. Where it knows the customer otherwise than the shop, the shop's word stands unless the file's
@@ -15,8 +12,7 @@ interface Taken {
   differs: Difference[]
 }
 const WORDS: Record<Difference['field'], string> = { name: 'name', place: 'place', phone: 'telephone' }
-const outbox = useOutbox()
-const visit = useVisit()
+const journal = useShopJournal()
 const problem = ref('')
 const taken = ref<Taken>()
 
@@ -41,17 +37,7 @@ async function picked(event: Event): Promise<void> {
   }
 }
 async function takeTheirs({ customer }: Taken): Promise<void> {
-  await outbox.add([
-    {
-      id: uuidv7(),
-      v: ENTRY_VERSION,
-      visitId: null,
-      kind: 'customer-set',
-      at: new Date().toISOString(),
-      author: visit.author || 'technician',
-      body: { customer },
-    } as Entry,
-  ])
+  await journal.append('customer-set', { customer })
   await open()
 }
 const open = () => navigateTo(`/visits/${taken.value?.visitId}`)

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { checkInfo } from '#core/knowledge/checks/checks'
 import { askedAt } from '#core/questions/asked-at'
-import type { Joint } from '#core/knowledge/vocabulary'
+import type { Stage } from '#core/knowledge/vocabulary'
 
 /** The visit's frame: the drop line and the reading line never move; the middle and the right change with the work. */
-const { joint } = defineProps<{ joint: Joint }>()
+const { stage } = defineProps<{ stage: Stage }>()
 const { visit, state, diagnosis } = useVisitContext()
 const line = ref('')
 const correcting = ref<string>()
@@ -14,8 +14,10 @@ const photoCaption = ref<string>()
 const readingLine = useTemplateRef<{ focus: () => void }>('readingLine')
 const picker = useTemplateRef<{ open: () => void }>('picker')
 
-const stage = computed(() => (joint === 'prove' || joint === 'hand-over' ? ('prove' as const) : ('test' as const)))
-const lit = computed(() => (joint === 'test' ? (diagnosis.value?.next ?? null) : null))
+const readingStage = computed(() =>
+  stage === 'prove' || stage === 'hand-over' ? ('prove' as const) : ('test' as const),
+)
+const lit = computed(() => (stage === 'test' ? (diagnosis.value?.next ?? null) : null))
 const litPart = computed(() =>
   lit.value
     ? (lit.value.part ??
@@ -26,7 +28,7 @@ const litPart = computed(() =>
 )
 
 const { tray } = useRepair()
-const asked = computed(() => askedAt(joint, state.value.machine.kind, lit.value?.check))
+const asked = computed(() => askedAt(stage, state.value.machine.kind, lit.value?.check))
 
 function ask(text: string): void {
   part.value = undefined
@@ -70,13 +72,13 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
 <template>
   <div class="frame">
     <VisitHeader class="header" />
-    <DropLine :viewed="joint" class="drop" />
-    <main class="middle" :aria-label="joint" tabindex="0">
-      <CallJoint v-if="joint === 'call'" />
-      <PrepareJoint v-else-if="joint === 'prepare'" />
-      <SafeJoint v-else-if="joint === 'safe'" />
-      <TestJoint
-        v-else-if="joint === 'test'"
+    <DropLine :viewed="stage" class="drop" />
+    <main class="middle" :aria-label="stage" tabindex="0">
+      <CallStage v-if="stage === 'call'" />
+      <PrepareStage v-else-if="stage === 'prepare'" />
+      <SafeStage v-else-if="stage === 'safe'" />
+      <TestStage
+        v-else-if="stage === 'test'"
         :lit="litPart"
         :lit-check="lit ?? undefined"
         @part="part = $event"
@@ -84,32 +86,32 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
         @correct="correct"
         @photo="photo"
       />
-      <DecideJoint v-else-if="joint === 'decide'" />
-      <RepairJoint v-else-if="joint === 'repair'" @part="part = $event" />
-      <ProveJoint v-else-if="joint === 'prove'" @ask="ask" />
-      <HandOverJoint v-else />
+      <DecideStage v-else-if="stage === 'decide'" />
+      <RepairStage v-else-if="stage === 'repair'" @part="part = $event" />
+      <ProveStage v-else-if="stage === 'prove'" @ask="ask" />
+      <HandOverStage v-else />
     </main>
     <aside class="right no-print" aria-label="the lamp and the suspects" tabindex="0">
       <ConflictNote />
-      <CallLamp v-if="joint === 'call'" />
-      <PrepareLamp v-else-if="joint === 'prepare'" />
-      <SafeLamp v-else-if="joint === 'safe'" />
-      <TestLamp v-else-if="joint === 'test'" @measure="measure" />
-      <DecideLamp v-else-if="joint === 'decide'" />
-      <RepairLamp v-else-if="joint === 'repair'" @photo="photo(undefined, $event)" />
-      <ProveLamp v-else-if="joint === 'prove'" @ask="ask" />
+      <CallLamp v-if="stage === 'call'" />
+      <PrepareLamp v-else-if="stage === 'prepare'" />
+      <SafeLamp v-else-if="stage === 'safe'" />
+      <TestLamp v-else-if="stage === 'test'" @measure="measure" />
+      <DecideLamp v-else-if="stage === 'decide'" />
+      <RepairLamp v-else-if="stage === 'repair'" @photo="photo(undefined, $event)" />
+      <ProveLamp v-else-if="stage === 'prove'" @ask="ask" />
       <HandOverLamp v-else />
-      <BoltTray v-if="joint === 'repair'" :items="tray" />
+      <BoltTray v-if="stage === 'repair'" :items="tray" />
       <AskedHere v-if="asked" :question="asked" />
-      <SuspectList v-if="joint !== 'repair' && joint !== 'hand-over'" />
-      <TogetherNote v-if="joint === 'test'" />
+      <SuspectList v-if="stage !== 'repair' && stage !== 'hand-over'" />
+      <TogetherNote v-if="stage === 'test'" />
     </aside>
     <ReadingLine
       ref="readingLine"
       v-model="line"
       v-model:correcting="correcting"
       class="reading"
-      :stage="stage"
+      :stage="readingStage"
       :lit="lit"
       @photo="photo()"
     />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
-import { schoolLines } from '#core/knowledge/shop/schools'
+import { practiceLines } from '#core/knowledge/shop/practices'
 import { PARTS } from '#core/knowledge/vocabulary'
 import { formatMinutes } from '#core/quantity/format'
 
@@ -27,7 +27,7 @@ const out = computed(() =>
   ),
 )
 const label = computed(() => chosen.value?.label ?? state.value.decision?.replaceAll('-', ' ') ?? '')
-const schools = computed(() => schoolLines(plan.value?.schools ?? [], visit.shop.schools))
+const practices = computed(() => practiceLines(plan.value?.practices ?? [], visit.shop.schools))
 const printed = new Date()
 function print(): void {
   window.print()
@@ -37,7 +37,7 @@ function print(): void {
 <template>
   <main class="paper" data-testid="plan-paper">
     <p class="no-print mb-4 flex flex-wrap gap-2">
-      <NuxtLink class="button" :to="{ name: 'visits-id-joint', params: { id: state.id, joint: 'repair' } }"
+      <NuxtLink class="button" :to="{ name: 'visits-id-stage', params: { id: state.id, joint: 'repair' } }"
         >Back to the repair</NuxtLink
       ><button v-if="plan" type="button" class="button" @click="print">Print</button>
     </p>
@@ -59,7 +59,7 @@ function print(): void {
         <strong>Parts and materials:</strong>
         {{ plan.consumables.map((each) => ('part' in each ? PARTS[each.part] : each.material)).join(' · ') }}
       </p>
-      <p v-if="schools.length > 0" class="text-[0.9rem]">{{ schools.join('. ') }}.</p>
+      <p v-if="practices.length > 0" class="text-[0.9rem]">{{ practices.join('. ') }}.</p>
       <section v-for="(group, index) in groups" :key="index">
         <h2 class="text-base">{{ PHASES[group.phase] }}</h2>
         <table>

@@ -8,7 +8,7 @@ import { isCount, placesThatDiffer } from '#core/takedown/tray'
 const emit = defineEmits<{ photo: [caption: string] }>()
 const { current, cameOut, minutesLeft, lastDone, tick, stuck, damaged, plan } = useRepair()
 const { state } = useVisitContext()
-const end = useJointEnd()
+const end = useStageEnd()
 const count = ref<number>()
 const counted = ref<JointPlace[]>()
 const reason = ref('')
@@ -233,7 +233,7 @@ function done(): void {
     because="All steps are ticked. Prove the repair before the van is loaded."
   >
     <template #buttons
-      ><button type="button" class="button button-lit" data-testid="joint-end" @click="end('repair')">
+      ><button type="button" class="button button-lit" data-testid="stage-end" @click="end('repair')">
         Repaired: prove it
       </button></template
     >
@@ -245,7 +245,7 @@ function done(): void {
     For a kind whose repairs are not laid out yet, write the work as notes below."
   >
     <template #buttons
-      ><button type="button" class="button button-lit" data-testid="joint-end" @click="end('repair')">
+      ><button type="button" class="button button-lit" data-testid="stage-end" @click="end('repair')">
         Work is written: prove it
       </button></template
     >

@@ -20,16 +20,13 @@ import {
   type Construction,
   type Kind,
 } from '#core/knowledge/vocabulary'
-import { ENTRY_VERSION, type Customer, type Entry, type Machine } from '#core/visit/entry'
-import { useOutbox } from '~/stores/outbox'
-import { useVisit } from '~/stores/visit'
+import type { Customer, Machine } from '#core/visit/entry'
 
 interface Known {
   machine: Machine
   customer: Customer
 }
-const outbox = useOutbox()
-const visit = useVisit()
+const journal = useShopJournal()
 const known = ref<Known[]>([])
 const query = ref('')
 const chosen = ref<Known | null>(null)
@@ -114,33 +111,12 @@ async function open(): Promise<void> {
   if (Number.isNaN(scheduled.getTime())) problems.value.day = 'A day and a time are needed.'
   if (!both || Object.keys(problems.value).length > 0) return
   const visitId = uuidv7()
-  const common = { v: ENTRY_VERSION, visitId, at: new Date().toISOString(), author: visit.author || 'technician' }
-  const entries: Entry[] = [
-    {
-      ...common,
-      id: uuidv7(),
-      lamport: 1,
-      kind: 'visit-opened',
-      body: {
-        ...both,
-        scheduledAt: scheduled.toISOString(),
-        plannedMinutes: form.minutes,
-        callerSays: form.says.trim(),
-      },
-    },
-    ...(complaints.value.length > 0
-      ? [
-          {
-            ...common,
-            id: uuidv7(),
-            lamport: 2,
-            kind: 'call' as const,
-            body: { complaints: complaints.value, alreadyReplaced: [], callerSays: form.says.trim() },
-          },
-        ]
-      : []),
-  ]
-  await outbox.add(JSON.parse(JSON.stringify(entries)) as Entry[])
+  const callerSays = form.says.trim()
+  await journal.openVisit(
+    visitId,
+    { ...both, scheduledAt: scheduled.toISOString(), plannedMinutes: form.minutes, callerSays },
+    complaints.value.length > 0 ? { complaints: complaints.value, alreadyReplaced: [], callerSays } : undefined,
+  )
   await navigateTo(`/visits/${visitId}`)
 }
 useHead({ title: 'New visit · Pike Lamp' })

@@ -1,5 +1,5 @@
 import type { Basis } from '../../judgement/judgement'
-import type { SchoolId } from '../shop/schools'
+import type { PracticeId } from '../shop/practices'
 import type { Construction, Gate, Part } from '../vocabulary'
 
 /** Low, likely, high: what a step takes, minutes. */
@@ -73,8 +73,8 @@ export interface Joint {
   wait?: SelfRunning
   /** Materials that opening and closing it spends, beside parts. */
   materials?: Phased<readonly string[]>
-  /** Schools that had a say in its words. */
-  schools?: Phased<readonly SchoolId[]>
+  /** Practices that had a say in its words. */
+  practices?: Phased<readonly PracticeId[]>
   /** The printed estimate, where the shop’s own times have taken over. */
   estimate?: Phased<number>
 }
@@ -116,7 +116,7 @@ export interface WorkStep {
   orientation?: string
   spends?: readonly Part[]
   materials?: readonly string[]
-  schools?: readonly SchoolId[]
+  practices?: readonly PracticeId[]
   estimate?: number
   wait?: SelfRunning
 }

@@ -394,9 +394,9 @@ export const GATES: Record<Gate, GateInfo> = {
 /** What the gates of a check may ask beyond being shut: what has to be open and live. */
 export const LIVE_GATES: readonly Gate[] = ['power-on', 'primed', 'guards-on']
 
-export const JOINTS = ['call', 'prepare', 'safe', 'test', 'decide', 'repair', 'prove', 'hand-over'] as const
-export type Joint = (typeof JOINTS)[number]
-export const JOINT_LABELS: Record<Joint, string> = {
+export const STAGES = ['call', 'prepare', 'safe', 'test', 'decide', 'repair', 'prove', 'hand-over'] as const
+export type Stage = (typeof STAGES)[number]
+export const STAGE_LABELS: Record<Stage, string> = {
   call: 'Call',
   prepare: 'Prepare',
   safe: 'Safe',

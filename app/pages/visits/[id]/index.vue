@@ -6,7 +6,7 @@ const id = String(useRoute().params.id)
 const visit = useVisit()
 onMounted(async () => {
   await visit.open(id)
-  await navigateTo({ name: 'visits-id-joint', params: { id, joint: visit.state?.joint ?? 'call' } }, { replace: true })
+  await navigateTo({ name: 'visits-id-stage', params: { id, stage: visit.state?.stage ?? 'call' } }, { replace: true })
 })
 </script>
 

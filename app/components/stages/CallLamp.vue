@@ -3,7 +3,7 @@ import { complaintWords } from '#core/planning/day'
 import { formatPercent } from '#core/quantity/format'
 
 const { state, diagnosis } = useVisitContext()
-const end = useJointEnd()
+const end = useStageEnd()
 const top = computed(() => diagnosis.value?.suspects[0])
 const leader = computed(() => {
   const { label, probability } = top.value ?? {}
@@ -25,7 +25,7 @@ const because = computed(() =>
       {{ state.plate.assumed.length }} figures are assumed. What can be read off the plate replaces them.
     </p>
     <template #buttons
-      ><button type="button" class="button button-lit" data-testid="joint-end" @click="end('call')">
+      ><button type="button" class="button button-lit" data-testid="stage-end" @click="end('call')">
         Call is taken, prepare
       </button></template
     >

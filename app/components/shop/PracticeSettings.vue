@@ -1,23 +1,23 @@
 <script setup lang="ts">
 import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
-import { SCHOOLS, wayOf, type SchoolId, type SchoolWays } from '#core/knowledge/shop/schools'
+import { PRACTICES, wayOf, type PracticeId, type PracticeWays } from '#core/knowledge/shop/practices'
 
 /**
  * Where good practice differs, how this shop does it: the steps, the materials and the minutes follow, and the sheet
  * names it.
  */
-const { schools = {} } = defineProps<{ schools?: SchoolWays }>()
-const emit = defineEmits<{ set: [schools: SchoolWays] }>()
-const rows = Object.entries(SCHOOLS).map(([id, school]) => ({
-  id: id as SchoolId,
-  question: school.question,
-  ways: Object.entries(school.ways),
-  note: 'note' in school ? school.note : undefined,
+const { practices = {} } = defineProps<{ practices?: PracticeWays }>()
+const emit = defineEmits<{ set: [practices: PracticeWays] }>()
+const rows = Object.entries(PRACTICES).map(([id, practice]) => ({
+  id: id as PracticeId,
+  question: practice.question,
+  ways: Object.entries(practice.ways),
+  note: 'note' in practice ? practice.note : undefined,
 }))
 </script>
 
 <template>
-  <section data-testid="schools">
+  <section data-testid="practices">
     <h2 class="text-xl">How this shop does it</h2>
     <p class="mb-2 text-slate">
       Where good practice goes more than one way. Steps, materials and minutes follow at once, and the sheet names it
@@ -26,10 +26,10 @@ const rows = Object.entries(SCHOOLS).map(([id, school]) => ({
     <RadioGroup
       v-for="row in rows"
       :key="row.id"
-      :model-value="wayOf(row.id, schools)"
+      :model-value="wayOf(row.id, practices)"
       class="border-t border-rule py-2"
-      :data-testid="`school-${row.id}`"
-      @update:model-value="(way: string) => emit('set', { ...schools, [row.id]: way })"
+      :data-testid="`practice-${row.id}`"
+      @update:model-value="(way: string) => emit('set', { ...practices, [row.id]: way })"
     >
       <RadioGroupLabel class="mb-1 block">{{ row.question }}</RadioGroupLabel>
       <span class="flex flex-wrap gap-2"

@@ -95,8 +95,8 @@ const lists = computed(() =>
           {{ step.text }}<span v-if="step.count !== undefined" class="number"> ({{ step.count }})</span>
         </li>
       </ol>
-      <p v-if="sheet.schools.length > 0" class="mt-1 text-[0.88rem] text-slate" data-testid="sheet-schools">
-        How this shop does it. {{ sheet.schools.join('. ') }}.
+      <p v-if="sheet.practices.length > 0" class="mt-1 text-[0.88rem] text-slate" data-testid="sheet-practices">
+        How this shop does it. {{ sheet.practices.join('. ') }}.
       </p>
     </section>
     <section v-if="sheet.option || sheet.price !== undefined">

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { wayOf } from '#core/knowledge/shop/schools'
+import { wayOf } from '#core/knowledge/shop/practices'
 import { checkKey, pickAsked } from '#core/diagnosis/finding'
 import { GATES } from '#core/knowledge/vocabulary'
 
 const emit = defineEmits<{ measure: [] }>()
 const { visit, state, diagnosis, options } = useVisitContext()
-const end = useJointEnd()
+const end = useStageEnd()
 const next = computed(() => diagnosis.value?.next)
 /** The first gate this check still wants, which is then the thing to do. */
 const wanting = computed(() => next.value?.missingGates.find((gate) => gate !== 'hands-clear'))
@@ -16,7 +16,7 @@ function notThis(): void {
   if (check) visit.append('check-skipped', pickAsked(check))
 }
 /**
- * A shop of that school takes the ohmmeter to ground first; a silent one proves nothing, and the megohmmeter follows.
+ * A shop of that practice takes the ohmmeter to ground first; a silent one proves nothing, and the megohmmeter follows.
  */
 const groundFirst = computed(() =>
   next.value?.check === 'insulation-resistance' && wayOf('ground-test', visit.shop.schools) === 'ohmmeter-first'
@@ -40,7 +40,7 @@ function turnGate(): void {
   if (next.value?.closeFirst) return void visit.append('gate', { gate: next.value.closeFirst, shut: false })
   if (!wanting.value) return emit('measure')
   if (wanting.value === 'proved-dead' || wanting.value === 'discharged' || wanting.value === 'drive-discharged')
-    return void navigateTo({ name: 'visits-id-joint', params: { id: state.value.id, joint: 'safe' } })
+    return void navigateTo({ name: 'visits-id-stage', params: { id: state.value.id, stage: 'safe' } })
   visit.append('gate', { gate: wanting.value, shut: true })
 }
 </script>
@@ -104,7 +104,7 @@ function turnGate(): void {
     data-settled
   >
     <template #buttons
-      ><button type="button" class="button button-lit" data-testid="joint-end" @click="end('test')">
+      ><button type="button" class="button button-lit" data-testid="stage-end" @click="end('test')">
         Settled: decide
       </button></template
     >

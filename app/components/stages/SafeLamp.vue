@@ -2,7 +2,7 @@
 import { formatSeconds } from '#core/quantity/format'
 
 const { next, info, bleed, order, held } = useSafeGates()
-const end = useJointEnd()
+const end = useStageEnd()
 const title = computed(() =>
   next.value === undefined
     ? 'It is safe'
@@ -25,7 +25,7 @@ const dead = computed(() => held('power-off') && held('proved-dead'))
       </p>
     </template>
     <template #buttons
-      ><button type="button" class="button button-lit" data-testid="joint-end" @click="end('safe')">
+      ><button type="button" class="button button-lit" data-testid="stage-end" @click="end('safe')">
         {{ dead ? 'Safe: go on to test' : 'Test live first' }}
       </button></template
     >

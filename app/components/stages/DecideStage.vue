@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Option } from '#core/decision/options'
 import { warrantyWorth } from '#core/decision/warranty'
-import { wayOf } from '#core/knowledge/shop/schools'
+import { wayOf } from '#core/knowledge/shop/practices'
 import { formatMinutes, formatPercent } from '#core/quantity/format'
 
 const { visit, state, options } = useVisitContext()

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { addDays, addMonths, format } from 'date-fns'
-import { wayOf } from '#core/knowledge/shop/schools'
+import { wayOf } from '#core/knowledge/shop/practices'
 import { splitStep } from '#core/takedown/step-plan'
 
 const { visit, state, chosen } = useVisitContext()
-const end = useJointEnd()
+const end = useStageEnd()
 const { tray } = useRepair()
 const leftOver = computed(() => tray.value.map(({ text }) => splitStep(text).title).join('; '))
 const leftWhy = ref('')
-// New bearings or a new seal settle in: a shop of that school looks again after a day.
+// New bearings or a new seal settle in: a shop of that practice looks again after a day.
 const again =
   wayOf('after', visit.shop.schools) === 'second-look' &&
   chosen.value?.parts.some(({ part }) => part === 'bearings' || part === 'shaft-seal') === true

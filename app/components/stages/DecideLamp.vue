@@ -1,6 +1,6 @@
 <script setup lang="ts">
 const { visit, options, chosen, diagnosis } = useVisitContext()
-const end = useJointEnd()
+const end = useStageEnd()
 const money = useMoney()
 const best = computed(() => options.value[0])
 const shown = computed(() => chosen.value ?? best.value)
@@ -23,14 +23,14 @@ function choose(): void {
     </p>
     <p>Tell the customer what, why and how much before going on.</p>
     <template #buttons
-      ><button type="button" class="button button-lit" data-testid="joint-end" @click="choose">
+      ><button type="button" class="button button-lit" data-testid="stage-end" @click="choose">
         {{ chosen ? 'Agreed: repair' : 'Choose this, repair' }}
       </button></template
     >
   </LampCard>
   <LampCard v-else title="Decide" because="Thinking.">
     <template #buttons
-      ><button type="button" class="button button-lit" data-testid="joint-end" @click="end('decide')">
+      ><button type="button" class="button button-lit" data-testid="stage-end" @click="end('decide')">
         Decided: repair
       </button></template
     >

@@ -4,7 +4,7 @@ import { worstVerdict } from '#core/judgement/judgement'
 
 const emit = defineEmits<{ ask: [line: string] }>()
 const { state } = useVisitContext()
-const end = useJointEnd()
+const end = useStageEnd()
 const rows = computed(() => proofRows(state.value))
 const next = computed(() => rows.value.find(({ found }) => !found))
 const worst = computed(() => worstVerdict(rows.value.flatMap(({ found }) => (found ? [found.judgement.verdict] : []))))
@@ -25,7 +25,7 @@ const failed = computed(() => rows.value.filter(({ found }) => found?.judgement.
       <button type="button" class="button button-lit flex-1" data-testid="prove-do" @click="emit('ask', next.line)">
         Write: {{ next.label }}
       </button>
-      <button type="button" class="button" data-testid="joint-end" @click="end('prove')">Enough: hand over</button>
+      <button type="button" class="button" data-testid="stage-end" @click="end('prove')">Enough: hand over</button>
     </template>
   </LampCard>
   <LampCard
@@ -40,7 +40,7 @@ const failed = computed(() => rows.value.filter(({ found }) => found?.judgement.
     "
   >
     <template #buttons
-      ><button type="button" class="button button-lit" data-testid="joint-end" @click="end('prove')">
+      ><button type="button" class="button button-lit" data-testid="stage-end" @click="end('prove')">
         Hand over
       </button></template
     >

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 const { state, preparation } = useVisitContext()
-const end = useJointEnd()
+const end = useStageEnd()
 const all = computed(() => [...(preparation.value?.parts ?? []), ...(preparation.value?.tools ?? [])])
 const left = computed(() => all.value.filter(({ id }) => !state.value.loaded.has(id)))
 </script>
@@ -16,7 +16,7 @@ const left = computed(() => all.value.filter(({ id }) => !state.value.loaded.has
     "
   >
     <template #buttons
-      ><button type="button" class="button button-lit" data-testid="joint-end" @click="end('prepare')">
+      ><button type="button" class="button button-lit" data-testid="stage-end" @click="end('prepare')">
         Loaded, on site: make it safe
       </button></template
     >

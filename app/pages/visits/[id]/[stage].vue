@@ -1,18 +1,18 @@
 <script setup lang="ts">
-import { JOINTS, type Joint } from '#core/knowledge/vocabulary'
+import { STAGES, type Stage } from '#core/knowledge/vocabulary'
 import { useVisit } from '~/stores/visit'
 
 const route = useRoute()
 const visit = useVisit()
 const id = computed(() => String(route.params.id))
-const joint = computed<Joint>(() =>
-  JOINTS.includes(route.params.joint as Joint) ? (route.params.joint as Joint) : 'call',
+const stage = computed<Stage>(() =>
+  STAGES.includes(route.params.stage as Stage) ? (route.params.stage as Stage) : 'call',
 )
 watch(id, (next) => visit.open(next), { immediate: true })
 </script>
 
 <template>
-  <VisitFrame v-if="visit.state && visit.visitId === id" :key="id" :joint="joint" />
+  <VisitFrame v-if="visit.state && visit.visitId === id" :key="id" :stage="stage" />
   <main v-else class="mx-auto max-w-xl p-6">
     <template v-if="visit.problem"
       ><h1 class="text-2xl">This visit cannot be shown</h1>

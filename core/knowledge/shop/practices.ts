@@ -1,6 +1,6 @@
 import type { Basis } from '../../judgement/judgement'
 
-interface School {
+interface Practice {
   question: string
   ways: Readonly<Record<string, string>>
   note?: string
@@ -10,7 +10,7 @@ interface School {
  * Questions on which good practice differs. The first way of each is the default; the shop sets its own, and the sheet
  * names it where it mattered.
  */
-export const SCHOOLS = {
+export const PRACTICES = {
   rings: {
     question: 'A disturbed seal or O-ring',
     ways: { replace: 'replaced', reuse: 'reused where it is new and clean' },
@@ -58,38 +58,38 @@ export const SCHOOLS = {
     question: 'After new bearings or a new seal',
     ways: { 'second-look': 'a second look after a day', 'on-the-day': 'accepted on the day' },
   },
-} as const satisfies Record<string, School>
+} as const satisfies Record<string, Practice>
 
-export type SchoolId = keyof typeof SCHOOLS
+export type PracticeId = keyof typeof PRACTICES
 /** What a shop has chosen; what it has not said is the default. */
-export type SchoolWays = Partial<Record<SchoolId, string>>
-export const SCHOOLS_BASIS: Basis = { kind: 'common-practice', name: 'both ways are in use; the shop’s own stands' }
+export type PracticeWays = Partial<Record<PracticeId, string>>
+export const PRACTICES_BASIS: Basis = { kind: 'common-practice', name: 'both ways are in use; the shop’s own stands' }
 
 /** The way a shop goes: its own, else the first. */
-export function wayOf(id: SchoolId, ways: SchoolWays = {}): string {
-  const known = Object.keys(SCHOOLS[id].ways)
+export function wayOf(id: PracticeId, ways: PracticeWays = {}): string {
+  const known = Object.keys(PRACTICES[id].ways)
   const chosen = ways[id]
   return chosen !== undefined && known.includes(chosen) ? chosen : (known[0] as string)
 }
 
 /** The way in words. */
-export function wayText(id: SchoolId, ways?: SchoolWays): string {
-  return (SCHOOLS[id].ways as Readonly<Record<string, string>>)[wayOf(id, ways)] as string
+export function wayText(id: PracticeId, ways?: PracticeWays): string {
+  return (PRACTICES[id].ways as Readonly<Record<string, string>>)[wayOf(id, ways)] as string
 }
 
 /**
- * One school’s say in a step: its words for each way, what it spends besides parts, and how much longer or shorter it
+ * One practice’s say in a step: its words for each way, what it spends besides parts, and how much longer or shorter it
  * makes the step, minutes.
  */
 interface Words {
-  school: SchoolId
+  practice: PracticeId
   ways: Readonly<Record<string, { words: string; spends?: string; minutes?: number }>>
 }
 
-/** Marks in the words of joints and work, such as `{threads}`, and what each school puts there. */
-export const SCHOOL_WORDS: Readonly<Record<string, Words>> = {
+/** Marks in the words of joints and work, such as `{threads}`, and what each practice puts there. */
+export const PRACTICE_WORDS: Readonly<Record<string, Words>> = {
   threads: {
-    school: 'threads',
+    practice: 'threads',
     ways: {
       tape: {
         words: 'PTFE tape clockwise seen from its end, two to three wraps, clear of the bore',
@@ -104,14 +104,14 @@ export const SCHOOL_WORDS: Readonly<Record<string, Words>> = {
     },
   },
   ring: {
-    school: 'rings',
+    practice: 'rings',
     ways: {
       replace: { words: 'new', spends: '' },
       reuse: { words: 'looked over and clean (new if it is not new and clean)', minutes: 1 },
     },
   },
   shell: {
-    school: 'shell',
+    practice: 'shell',
     ways: {
       sheet: { words: 'sealant under it only if its sheet asks' },
       film: { words: 'a thin film of sealant under it', spends: 'seal-shell sealant', minutes: 1 },
@@ -119,7 +119,7 @@ export const SCHOOL_WORDS: Readonly<Record<string, Words>> = {
     },
   },
   cup: {
-    school: 'cup',
+    practice: 'cup',
     ways: {
       soap: { words: 'wetted with soapy water' },
       silicone: {
@@ -129,7 +129,7 @@ export const SCHOOL_WORDS: Readonly<Record<string, Words>> = {
     },
   },
   splice: {
-    school: 'splices',
+    practice: 'splices',
     ways: {
       crimp: { words: 'crimped on bare strands, heat shrink over each', spends: 'crimp sleeves and heat shrink' },
       solder: {
@@ -140,32 +140,32 @@ export const SCHOOL_WORDS: Readonly<Record<string, Words>> = {
     },
   },
   ground: {
-    school: 'ground-test',
+    practice: 'ground-test',
     ways: {
       megohmmeter: { words: 'megohm them under water' },
       'ohmmeter-first': { words: 'ohmmeter to ground first, then megohm them under water', minutes: 1 },
     },
   },
   isolate: {
-    school: 'isolation',
+    practice: 'isolation',
     ways: {
       breaker: { words: 'Breaker off and locked, each line proved dead at the terminals' },
       panel: { words: 'Whole panel off and locked, each line proved dead at the terminals', minutes: 1 },
     },
   },
   reenergise: {
-    school: 'isolation',
+    practice: 'isolation',
     ways: { breaker: { words: 'lock off: breaker on' }, panel: { words: 'lock off: panel on', minutes: 1 } },
   },
   halves: {
-    school: 'halves',
+    practice: 'halves',
     ways: {
       both: { words: 'the other half is as old: price both with the owner, and renew both', minutes: 2 },
       one: { words: 'label the good old half and keep it as a spare', minutes: 2 },
     },
   },
   shims: {
-    school: 'shims',
+    practice: 'shims',
     ways: {
       corners: { words: 'Shims back to their own corners, thin and thick as they came' },
       gap: { words: 'Shims built up under each corner to the gap measured with the feeler gauge', minutes: 12 },
@@ -173,9 +173,9 @@ export const SCHOOL_WORDS: Readonly<Record<string, Words>> = {
   },
 }
 
-/** What these schools do here, a line for each that leaves a choice. */
-export function schoolLines(ids: readonly SchoolId[], ways?: SchoolWays): string[] {
+/** What these practices do here, a line for each that leaves a choice. */
+export function practiceLines(ids: readonly PracticeId[], ways?: PracticeWays): string[] {
   return ids
-    .filter((id) => Object.keys(SCHOOLS[id].ways).length > 1)
-    .map((id) => `${SCHOOLS[id].question}: ${wayText(id, ways)}`)
+    .filter((id) => Object.keys(PRACTICES[id].ways).length > 1)
+    .map((id) => `${PRACTICES[id].question}: ${wayText(id, ways)}`)
 }

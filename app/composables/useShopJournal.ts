@@ -1,0 +1,32 @@
+import type { Entry, EntryBodies } from '#core/visit/entry'
+import { useOutbox } from '~/stores/outbox'
+import { writeLine } from '~/utils/write-line'
+import { useAuthor } from './useAuthor'
+
+/** The kinds of line that belong to no visit. */
+type ShopKind = 'shop-set' | 'shop-forget' | 'customer-set' | 'retracted'
+
+/** Writes the shop's own lines, and opens visits: what does not belong to the visit that is on the screen. */
+export function useShopJournal() {
+  const outbox = useOutbox()
+  const author = useAuthor()
+
+  /** @returns the line, when the outbox has tried to send it */
+  async function append<K extends ShopKind>(kind: K, body: EntryBodies[K], supersedes?: string): Promise<Entry> {
+    const line = writeLine({ visitId: null, author: author.value, supersedes }, kind, body)
+    await outbox.add([line])
+    return line
+  }
+
+  /** Opens a visit with its first lines. */
+  async function openVisit(
+    visitId: string,
+    opened: EntryBodies['visit-opened'],
+    call?: EntryBodies['call'],
+  ): Promise<void> {
+    const at = (lamport: number) => ({ visitId, author: author.value, lamport })
+    await outbox.add([writeLine(at(1), 'visit-opened', opened), ...(call ? [writeLine(at(2), 'call', call)] : [])])
+  }
+
+  return { append, openVisit }
+}

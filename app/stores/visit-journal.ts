@@ -1,0 +1,78 @@
+import { computed, shallowRef, watch, type Ref } from 'vue'
+import { compareEntries, nextLamport, type Entry, type EntryBodies, type EntryKind } from '#core/visit/entry'
+import type { Claim } from '#core/visit/supersession'
+import { writeLine } from '~/utils/write-line'
+import { useOutbox } from './outbox'
+
+/** More lines at once than this are not somebody writing: they came from the server, and the other tabs ask it too. */
+const MOST_TOLD_AT_ONCE = 5
+
+/** The open visit's journal as it is known here: what the server has, what is on its way, what another tab wrote. */
+export function visitJournal(visitId: Ref<string | undefined>, author: Ref<string>) {
+  const outbox = useOutbox()
+  const here = shallowRef<Entry[]>([])
+  const entries = computed(() => {
+    const refused = new Set(outbox.refused.map(({ entry }) => entry.id))
+    return refused.size === 0 ? here.value : here.value.filter(({ id }) => !refused.has(id))
+  })
+  // What waits in the outbox belongs to the journal here, and stays in it when it has been sent.
+  watch(
+    () => [outbox.pending, visitId.value] as const,
+    ([pending]) => merge(pending.filter((entry) => entry.visitId === visitId.value)),
+    { immediate: true },
+  )
+
+  function merge(more: readonly Entry[]): void {
+    const known = new Set(here.value.map(({ id }) => id))
+    // A line that an older app left waiting has no logical time: it stands after what is here, as it will when it
+    // arrives.
+    const untimed = nextLamport(here.value)
+    const fresh = more
+      .filter(({ id }) => !known.has(id))
+      .map((entry, index) => (entry.lamport === undefined ? { ...entry, lamport: untimed + index } : entry))
+    if (fresh.length > 0) here.value = [...here.value, ...fresh].sort(compareEntries)
+  }
+
+  function clear(): void {
+    here.value = []
+  }
+
+  /** Writes one line in the journal. It counts at once; the outbox carries it to the server. */
+  function append<K extends EntryKind>(
+    kind: K,
+    body: EntryBodies[K],
+    supersedes?: string,
+    settles: readonly string[] = [],
+  ): Entry {
+    const lamport = nextLamport(here.value)
+    const place = { visitId: visitId.value ?? null, author: author.value, lamport, supersedes, settles }
+    const entry = writeLine(place, kind, body)
+    merge([entry])
+    void outbox.add([entry])
+    return entry
+  }
+
+  /** One of several things that devices said of one line is chosen: said once more, in place of all of them. */
+  function settle(claims: readonly Claim[], chosen: Claim): void {
+    const others = claims.filter(({ entry }) => entry.id !== chosen.entry.id).map(({ entry }) => entry.id)
+    const [first, ...rest] = others
+    if (!chosen.takenBack) append(chosen.entry.kind, chosen.entry.body, chosen.entry.id, others)
+    else if (first) append('retracted', {}, first, rest)
+  }
+
+  /** Another tab wrote: its entries are in the shared outbox or on the server. */
+  const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('pike-lamp')
+  if (channel) {
+    channel.onmessage = (message: MessageEvent<{ visitId: string; entries: Entry[] }>) => {
+      if (message.data.visitId === visitId.value) merge(message.data.entries)
+    }
+    watch(here, (all, before) => {
+      const known = new Set((before ?? []).map(({ id }) => id))
+      const fresh = all.filter(({ id }) => !known.has(id))
+      if (fresh.length > 0 && fresh.length < MOST_TOLD_AT_ONCE && visitId.value)
+        channel.postMessage({ visitId: visitId.value, entries: JSON.parse(JSON.stringify(fresh)) })
+    })
+  }
+
+  return { entries, merge, clear, append, settle }
+}

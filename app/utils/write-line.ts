@@ -1,0 +1,38 @@
+import { v7 as uuidv7 } from 'uuid'
+import { ENTRY_VERSION, type Entry, type EntryBodies, type EntryKind } from '#core/visit/entry'
+
+/** Who writes, in which journal, and what the writer had seen. */
+export interface LinePlace {
+  /** null for the shop's own lines. */
+  visitId: string | null
+  author: string
+  /** Later than every line the writer had seen; the shop's own lines stand as they arrive. */
+  lamport?: number
+  supersedes?: string
+  /** Rivals that this line decides between. */
+  settles?: readonly string[]
+}
+
+export const SOMEBODY = 'technician'
+
+/** The one place where a line of the journal is put together. */
+export function writeLine<K extends EntryKind>(
+  { visitId, author, lamport, supersedes, settles = [] }: LinePlace,
+  kind: K,
+  body: EntryBodies[K],
+  now = new Date(),
+): Entry {
+  return {
+    id: uuidv7(),
+    v: ENTRY_VERSION,
+    ...(lamport === undefined ? {} : { lamport }),
+    visitId,
+    kind,
+    at: now.toISOString(),
+    author: author || SOMEBODY,
+    ...(supersedes ? { supersedes } : {}),
+    ...(settles.length > 0 ? { settles: [...settles] } : {}),
+    body,
+    // The kind and its body belong together; a generic cannot say so of a union.
+  } as unknown as Entry
+}

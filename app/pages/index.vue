@@ -3,10 +3,13 @@ import { addDays, format, startOfDay } from 'date-fns'
 import { complaintWords, nextVisit, type DayVisit } from '#core/planning/day'
 import { formatMinutes } from '#core/quantity/format'
 
+import type { HistoryReading } from '#core/visit/history'
+import type { Shop } from '#core/visit/shop'
+
 interface DayView {
-  visits: DayVisit[]
+  visits: DayVisit<HistoryReading>[]
   empty: boolean
-  shop: { name: string }
+  shop: Shop
 }
 
 const route = useRoute()
@@ -32,6 +35,7 @@ async function load(): Promise<void> {
     }
     problem.value = ''
     view.value = (await response.json()) as DayView
+    rememberShopUnits(view.value.shop)
   } catch {
     problem.value = 'The server does not answer. Start it, then try again.'
   }
@@ -74,8 +78,7 @@ useHead({ title: computed(() => `${format(day.value, 'EEEE d MMMM')} · Pike Lam
         ><NuxtLink class="button button-quiet" :to="link(1)">after</NuxtLink>
       </nav>
       <NuxtLink class="button button-quiet" to="/workings">Workings</NuxtLink
-      ><NuxtLink class="button button-quiet" to="/shop">Shop</NuxtLink>
-      <SchemeSwitch />
+      ><NuxtLink class="button button-quiet" to="/shop">Shop</NuxtLink> <UnitSwitch /><SchemeSwitch />
       <NuxtLink class="button max-sm:w-full" to="/visits/new" data-testid="new-visit">New visit</NuxtLink>
     </header>
     <main class="mx-auto max-w-6xl">

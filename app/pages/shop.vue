@@ -32,6 +32,7 @@ async function load(): Promise<void> {
     const response = await fetch('/api/shop')
     if (!response.ok) throw new Error(response.statusText)
     view.value = (await response.json()) as ShopView
+    rememberShopUnits(view.value.shop)
   } catch {
     problem.value = 'The server does not answer. Start it, then try again.'
   }

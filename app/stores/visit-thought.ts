@@ -1,4 +1,5 @@
 import { computed, ref, shallowRef, watch, type Ref } from 'vue'
+import type { UnitSystem } from '#core/quantity/measures'
 import type { Pace } from '#core/takedown/as-here'
 import type { VisitState } from '#core/visit/fold'
 import type { Consideration, Experience } from '#core/visit/job'
@@ -11,6 +12,8 @@ interface Grounds {
   shop: Readonly<Ref<Shop>>
   pace: Readonly<Ref<Pace>>
   experience: Readonly<Ref<Experience>>
+  /** In whose units it is put into words. */
+  system: Readonly<Ref<UnitSystem>>
 }
 type Asked = Parameters<Thinker['think']>
 
@@ -20,7 +23,7 @@ type Asked = Parameters<Thinker['think']>
  * @param think the worker's thinking, or something that stands in for it
  */
 export function visitThought(
-  { state, shop, pace, experience }: Grounds,
+  { state, shop, pace, experience, system }: Grounds,
   think: (...asked: Asked) => Promise<Consideration>,
 ) {
   const thought = shallowRef<Consideration>()
@@ -35,6 +38,7 @@ export function visitThought(
       { rates, schools },
       pace.value,
       experience.value,
+      system.value,
     ]
     return JSON.stringify(question)
   })

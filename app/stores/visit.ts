@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
+import type { UnitSystem } from '#core/quantity/measures'
 import type { Pace } from '#core/takedown/as-here'
 import type { Entry } from '#core/visit/entry'
 import { foldVisit, type VisitState } from '#core/visit/fold'
@@ -7,6 +8,8 @@ import { earlierReadings, type HistoryReading } from '#core/visit/history'
 import type { Experience } from '#core/visit/job'
 import { UNNAMED_SHOP, type Shop } from '#core/visit/shop'
 import { useAuthor } from '~/composables/useAuthor'
+import { rememberShopUnits } from '~/composables/useUnits'
+import { useLocalStorageRef } from '~/composables/useLocalStorageRef'
 import { useThinker } from '~/composables/useThinker'
 import { visitJournal } from './visit-journal'
 import { visitThought } from './visit-thought'
@@ -37,7 +40,9 @@ export const useVisit = defineStore('visit', () => {
   const { entries, merge, clear, append, settle } = visitJournal(visitId, author)
   const earlier = computed(() => earlierReadings(history.value))
   const state = computed<VisitState | undefined>(() => foldVisit(entries.value, { earlier: earlier.value }))
-  const { thought, thinking } = visitThought({ state, shop, pace, experience }, (...asked) =>
+  const chosenUnits = useLocalStorageRef<UnitSystem | ''>('pike-lamp.units', '')
+  const system = computed(() => chosenUnits.value || shop.value.units)
+  const { thought, thinking } = visitThought({ state, shop, pace, experience, system }, (...asked) =>
     useThinker().think(...asked),
   )
 
@@ -73,6 +78,7 @@ export const useVisit = defineStore('visit', () => {
   function show(view: VisitView): void {
     history.value = view.history
     shop.value = view.shop
+    rememberShopUnits(view.shop)
     experience.value = view.experience
     pace.value = view.pace
     merge(view.entries)

@@ -1,5 +1,6 @@
 import { expose } from 'comlink'
 import { buildModel, type DiagnosisModel } from '#core/diagnosis/model'
+import type { UnitSystem } from '#core/quantity/measures'
 import type { Pace } from '#core/takedown/as-here'
 import { considerationOf, type Consideration, type ConsideredState, type Experience } from '#core/visit/job'
 import type { Shop } from '#core/visit/shop'
@@ -20,8 +21,9 @@ const thinker = {
     shop: Pick<Shop, 'rates' | 'schools'>,
     pace: Pace,
     experience: Experience,
+    system: UnitSystem,
   ): Consideration {
-    return considerationOf(state, shop, pace, experience, modelOf(state, experience))
+    return considerationOf(state, shop, pace, experience, { system, model: modelOf(state, experience) })
   },
 }
 export type Thinker = typeof thinker

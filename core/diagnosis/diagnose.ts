@@ -1,5 +1,6 @@
 import type { Judgement } from '../judgement/judgement'
 import type { Kind } from '../knowledge/vocabulary'
+import { US_READER, type Reader } from '../quantity/sentence'
 import type { DiagnosisCase } from './finding'
 import { accessGateOf, type AccessGate } from './gates'
 import { judgeFinding } from './judge-finding'
@@ -39,9 +40,13 @@ export interface Diagnosis {
 
 /** Newest earlier readings of a machine, for trends. */
 export type Earlier = Readonly<Record<string, number>>
-export interface DiagnoseOptions extends ReasoningOptions {
+/** What a diagnosis is put into words with. */
+export interface DiagnosisTelling {
   earlier?: Earlier
+  /** In whose units it is said. */
+  reader?: Reader
 }
+export type DiagnoseOptions = ReasoningOptions & DiagnosisTelling
 
 const MOST_SUSPECTS = 12
 
@@ -50,12 +55,12 @@ const MOST_SUSPECTS = 12
  *
  * `settled` is true when no further check is worth its cost against acting now; then `next` is null.
  */
-export function diagnose(input: DiagnosisCase, { earlier, ...options }: DiagnoseOptions = {}): Diagnosis {
-  return diagnosisOf(reasonOn(input, options), earlier)
+export function diagnose(input: DiagnosisCase, options: DiagnoseOptions = {}): Diagnosis {
+  return diagnosisOf(reasonOn(input, options), options)
 }
 
 /** The diagnosis of a case that has been weighed already. */
-export function diagnosisOf(reasoning: Reasoning, earlier?: Earlier): Diagnosis {
+export function diagnosisOf(reasoning: Reasoning, { earlier, reader = US_READER }: DiagnosisTelling = {}): Diagnosis {
   const { input, model, findings, posterior, held } = reasoning
   const { pump, complaints = [] } = input
   const { plate } = model
@@ -63,7 +68,7 @@ export function diagnosisOf(reasoning: Reasoning, earlier?: Earlier): Diagnosis 
     judgements: findings.map((finding) => judgeFinding(finding, { pump, plate, findings, earlier })),
     together: readTogether(findings, complaints, pump, plate),
     assumed: plate.assumed,
-    disagreement: findDisagreement(model, posterior.weighed),
+    disagreement: findDisagreement(model, posterior.weighed, reader),
   }
   // With every cause set aside there is nothing to repair and nothing to look for: that is said, and nothing is lit.
   if (!reasoning.explicable) return { ...read, suspects: [], pairs: [], next: null, settled: false }
@@ -79,10 +84,10 @@ export function diagnosisOf(reasoning: Reasoning, earlier?: Earlier): Diagnosis 
         fault,
         label: faultLabel(fault),
         probability,
-        because: explainFault(model, posterior, fault),
+        because: explainFault(model, posterior, fault, reader),
       })),
     pairs: pairs(reasoning),
-    next: chosen ? { ...describeNext(chosen, reasoning), ...closeFirst(chosen, pump.kind, held) } : null,
+    next: chosen ? { ...describeNext(chosen, reasoning, reader), ...closeFirst(chosen, pump.kind, held) } : null,
     bestAction: action.id,
     ...(beside ? { alsoDo: beside.id } : {}),
   }

@@ -88,7 +88,7 @@ export function weighNaive(
         name,
         informationBits(
           {
-            states: states.map((id) => ({ id, label: id })),
+            states: states.map((id) => ({ id })),
             rows: Float64Array.from(causes.flatMap((cause) => [...(given[cause] as readonly number[])])),
           },
           active,
@@ -159,19 +159,7 @@ export function weighNoisyOr(
       const rows = Float64Array.from({ length: 2 * states }, (_, index) =>
         index % 2 === 1 ? happens(effect, index >> 1) : 1 - happens(effect, index >> 1),
       )
-      return [
-        name,
-        informationBits(
-          {
-            states: [
-              { id: 'false', label: 'false' },
-              { id: 'true', label: 'true' },
-            ],
-            rows,
-          },
-          active,
-        ),
-      ]
+      return [name, informationBits({ states: [{ id: 'false' }, { id: 'true' }], rows }, active)]
     }),
   )
   return {

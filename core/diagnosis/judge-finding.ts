@@ -1,3 +1,4 @@
+import { r, say, type Sentence } from '../quantity/sentence'
 import { judgePrecharge } from '../hydraulics/tank'
 import { KPA_PER_PSI, METRES_PER_FOOT } from '../quantity/conversions'
 import { capacitorBand, judgeCapacitance } from '../electrical/capacitor'
@@ -13,7 +14,7 @@ import { RETAINING_MILLIMETRES } from '../knowledge/mechanical/limits'
 import { PARTS, SUBMERGED, isIdOf } from '../knowledge/vocabulary'
 import type { CompletePlate, Pump } from '../motor/nameplate'
 import { formatNumber } from '../quantity/format'
-import { UNIT_LABELS } from '../quantity/units'
+import type { Unit } from '../quantity/units'
 import { batteryCells, plainBand, shutoffPsi, type ReadingBand } from './expected-reading'
 import type { Finding } from './finding'
 import { isRolePair, threePairs, windingOhmsAt20, windingPair } from './winding-reading'
@@ -228,7 +229,7 @@ function judgeTank(psi: number, { plate }: JudgingContext): Judgement | undefine
     number,
   ]
   const stands =
-    Math.abs(off) < 0.5 ? 'as it should be' : `${formatNumber(Math.abs(off))} psi ${off < 0 ? 'below' : 'above'}`
+    Math.abs(off) < 0.5 ? 'as it should be' : say`${r(Math.abs(off), 'psi')} ${off < 0 ? 'below' : 'above'}`
   return {
     subject: checkInfo('tank-precharge')?.label ?? 'tank precharge',
     value: psi,
@@ -238,8 +239,8 @@ function judgeTank(psi: number, { plate }: JudgingContext): Judgement | undefine
     high,
     margin: judgeRange(psi, { low, high }).margin,
     because: emptyBeforeCutIn
-      ? `above the cut-in of ${formatNumber(plate.cutInPsi)} psi: the taps run dry before the pump starts`
-      : `${stands}, wanted ${formatNumber(wanted)} psi, ${PRESSURES.precharge.belowCutInPsi} below cut-in`,
+      ? say`above the cut-in of ${r(plate.cutInPsi, 'psi')}: the taps run dry before the pump starts`
+      : say`${stands}, wanted ${r(wanted, 'psi')}, ${r(PRESSURES.precharge.belowCutInPsi, 'psi')} below cut-in`,
     basis: PRESSURES.precharge.basis,
   }
 }
@@ -254,12 +255,6 @@ function judgeByLimits(check: string, value: number, context: JudgingContext): J
   const limits = bandOf(check, value, context)
   if (!limits) return undefined
   const { verdict, margin } = judgeRange(value, limits)
-  const band =
-    limits.low === undefined
-      ? `at most ${formatNumber(limits.high as number)}`
-      : limits.high === undefined
-        ? `at least ${formatNumber(limits.low)}`
-        : `${formatNumber(limits.low)} to ${formatNumber(limits.high)}`
   return {
     subject: info?.label ?? check,
     value,
@@ -268,10 +263,16 @@ function judgeByLimits(check: string, value: number, context: JudgingContext): J
     low: limits.low,
     high: limits.high,
     margin,
-    because:
-      `${verdict === 'failed' ? 'outside' : 'inside'} ${band} ${info?.unit ? UNIT_LABELS[info.unit] : ''}`.trim(),
+    because: say`${verdict === 'failed' ? 'outside' : 'inside'} ${bandWords(limits, info?.unit)}`,
     basis: limits.basis,
   }
+}
+
+/** "38 to 42 psi", "at least 60 s". */
+function bandWords({ low, high }: ReadingBand, unit: Unit | undefined): Sentence {
+  const amount = (value: number) => (unit ? r(value, unit) : formatNumber(value))
+  if (low === undefined) return say`at most ${amount(high as number)}`
+  return high === undefined ? say`at least ${amount(low)}` : say`${amount(low)} to ${amount(high)}`
 }
 
 function bandOf(check: string, value: number, { pump, plate }: JudgingContext): ReadingBand | undefined {

@@ -1,4 +1,4 @@
-import { checkInfo, outcomeLabel } from '../knowledge/checks/checks'
+import { checkInfo } from '../knowledge/checks/checks'
 import { KIND_KNOWLEDGE } from '../knowledge/faults/kinds'
 import type {
   ActionRow,
@@ -10,8 +10,6 @@ import type {
   Needs,
   SeenRow,
 } from '../knowledge/faults/model-types'
-import { UNIT_LABELS } from '../quantity/units'
-import { formatNumber } from '../quantity/format'
 import { completePlate, MOTOR_HAS, type CompletePlate, type Pump } from '../motor/nameplate'
 import { standsStill } from '../knowledge/faults/fault-traits'
 import { KIND_CONSTRUCTIONS, type Fault, type MotorType } from '../knowledge/vocabulary'
@@ -27,11 +25,19 @@ export interface Hypothesis {
   prior: number
 }
 
+/** One thing a check can say: an outcome, no figure at all, or a range of readings in the check's own unit. */
+export interface CheckState {
+  id: string
+  /** How the meter says it where it gives no figure. */
+  open?: string
+  range?: { from?: number; to?: number }
+}
+
 /** A check as the engine sees it: states with their probabilities per hypothesis, and how a finding weighs. */
 export interface ModelCheck extends Asked {
   /** The check's id, with part, leads, setup and half where they tell it from its like. */
   key: string
-  states: { id: string; label: string }[]
+  states: CheckState[]
   /** Probability of each state, hypothesis by hypothesis: `rows[h * states.length + s]`. */
   rows: Float64Array
   /** Likelihood of a finding per hypothesis, or null when the finding cannot tell. */
@@ -237,7 +243,7 @@ function seenCheck(row: SeenRow, hypotheses: readonly Hypothesis[], knowledge: K
     key: checkKey(row),
     ...pickAsked(row),
     rows,
-    states: states.map((id) => ({ id, label: outcomeLabel(id) })),
+    states: states.map((id) => ({ id })),
     weigh: ({ outcome }) => {
       const state = outcome === undefined ? -1 : states.indexOf(outcome)
       if (state < 0 || row.silent?.includes(outcome as string)) return null
@@ -305,18 +311,14 @@ function perMixture<T>(mixtures: readonly Mixture[], figure: (mixture: Mixture) 
   return known
 }
 
-function rangeStates(row: MeasuredRow, bounds: readonly number[], withOpen: boolean): { id: string; label: string }[] {
-  const unit = checkInfo(row.check)?.unit
-  const suffix = unit ? ` ${UNIT_LABELS[unit]}` : ''
-  const text = (value: number) => formatNumber(value, 3)
-  const ranges = [
-    `under ${text(bounds[0] as number)}${suffix}`,
-    ...bounds.slice(1).map((bound, index) => `${text(bounds[index] as number)} to ${text(bound)}${suffix}`),
-    `over ${text(bounds[bounds.length - 1] as number)}${suffix}`,
-  ]
+function rangeStates(row: MeasuredRow, bounds: readonly number[], withOpen: boolean): CheckState[] {
+  const ranges = [...bounds, undefined].map((to, index) => ({
+    ...(index === 0 ? {} : { from: bounds[index - 1] as number }),
+    ...(to === undefined ? {} : { to }),
+  }))
   return [
-    ...ranges.map((label, index) => ({ id: `range-${index}`, label })),
-    ...(withOpen ? [{ id: 'open', label: row.openLabel ?? 'gives no figure' }] : []),
+    ...ranges.map((range, index) => ({ id: `range-${index}`, range })),
+    ...(withOpen ? [{ id: 'open', open: row.openLabel ?? 'gives no figure' }] : []),
   ]
 }
 

@@ -3,7 +3,7 @@ import { CHECK_OVERHEAD_MINUTES, LIVE_RISK_MINUTES, type Rates } from '../knowle
 import { GATES, LIVE_GATES, type Gate } from '../knowledge/vocabulary'
 import { accessGateOf, accessMinutes, gateMinutes, gatesFor } from './gates'
 import type { LossTable } from './loss'
-import type { DiagnosisModel, ModelCheck } from './model'
+import type { CheckState, DiagnosisModel, ModelCheck } from './model'
 
 /** Hypotheses that together hold less than this are left out of the look-ahead (never out of the posterior). */
 const NEGLIGIBLE = 2e-4
@@ -225,11 +225,11 @@ export function informationBits(
 export function outcomesOf(
   check: ModelCheck,
   posterior: Float64Array,
-): { label: string; probability: number; posterior: Float64Array }[] {
+): { state: CheckState; probability: number; posterior: Float64Array }[] {
   const count = check.states.length
-  return check.states.map(({ label }, state) => {
+  return check.states.map((said, state) => {
     const weights = posterior.map((probability, h) => probability * (check.rows[h * count + state] as number))
     const probability = weights.reduce((sum, weight) => sum + weight, 0)
-    return { label, probability, posterior: weights.map((weight) => weight / probability) }
+    return { state: said, probability, posterior: weights.map((weight) => weight / probability) }
   })
 }

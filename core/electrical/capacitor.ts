@@ -1,6 +1,6 @@
 import { BLEED, CAPACITOR } from '../knowledge/electrical/limits'
 import { badField } from '../validation/input-error'
-import { judgeRange, type Judgement } from '../judgement/judgement'
+import { judgeRange, type PlainJudgement } from '../judgement/judgement'
 import { formatNumber } from '../quantity/format'
 
 export type CapacitorRole = 'run' | 'start'
@@ -38,7 +38,11 @@ export function capacitorBand(
 }
 
 /** Judges a measured capacitance against its band. Microfarads. */
-export function judgeCapacitance(role: CapacitorRole, band: CapacitorBand, measuredMicrofarads: number): Judgement {
+export function judgeCapacitance(
+  role: CapacitorRole,
+  band: CapacitorBand,
+  measuredMicrofarads: number,
+): PlainJudgement {
   const { ratedMicrofarads: rated, lowMicrofarads: low, highMicrofarads: high } = band
   const { verdict, margin } = judgeRange(measuredMicrofarads, { low, high })
   const deviation = (100 * (measuredMicrofarads - rated)) / rated

@@ -1,5 +1,5 @@
 import { CURRENT } from '../knowledge/electrical/limits'
-import type { Judgement } from '../judgement/judgement'
+import type { PlainJudgement } from '../judgement/judgement'
 import { formatNumber } from '../quantity/format'
 
 /**
@@ -10,7 +10,7 @@ import { formatNumber } from '../quantity/format'
  * @param serviceFactorAmps of the plate; without it a usual ratio is used and said
  * @source common practice: over service-factor amps is a fault, under about two thirds of full load is light
  */
-export function judgeRunningCurrent(amps: number, fullLoadAmps: number, serviceFactorAmps?: number): Judgement {
+export function judgeRunningCurrent(amps: number, fullLoadAmps: number, serviceFactorAmps?: number): PlainJudgement {
   const assumed = serviceFactorAmps === undefined
   const high = serviceFactorAmps ?? fullLoadAmps * CURRENT.serviceFactorAmpsRatio
   const low = fullLoadAmps * CURRENT.lowFraction
@@ -50,7 +50,7 @@ export function judgeRunningCurrent(amps: number, fullLoadAmps: number, serviceF
  *
  * @source common practice
  */
-export function judgeLockedCurrent(amps: number, fullLoadAmps: number, lockedRotorAmps?: number): Judgement {
+export function judgeLockedCurrent(amps: number, fullLoadAmps: number, lockedRotorAmps?: number): PlainJudgement {
   const low = lockedRotorAmps ? lockedRotorAmps * 0.8 : fullLoadAmps * CURRENT.lockedFraction[0]
   const high = lockedRotorAmps ? lockedRotorAmps * 1.2 : fullLoadAmps * CURRENT.lockedFraction[1]
   const base = {

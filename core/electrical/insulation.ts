@@ -4,7 +4,7 @@ import {
   INSULATION_TREND_FALL,
   type InsulationSetup,
 } from '../knowledge/electrical/limits'
-import type { Judgement, Verdict } from '../judgement/judgement'
+import type { PlainJudgement, Verdict } from '../judgement/judgement'
 import { badField } from '../validation/input-error'
 import { formatNumber } from '../quantity/format'
 
@@ -60,7 +60,7 @@ export interface InsulationReading {
  *
  * @source IEEE 43 for surface motors; common practice for submersibles
  */
-export function judgeInsulation(reading: InsulationReading): Judgement & { megohmsAt40?: number } {
+export function judgeInsulation(reading: InsulationReading): PlainJudgement & { megohmsAt40?: number } {
   const { megohms, setup, celsius, testVolts, ageState, earlierMegohms } = reading
   const limits = INSULATION[setup]
   const corrected =

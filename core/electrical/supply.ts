@@ -1,5 +1,5 @@
 import { SUPPLY } from '../knowledge/electrical/limits'
-import { judgeRange, worstVerdict, type Judgement } from '../judgement/judgement'
+import { judgeRange, worstVerdict, type PlainJudgement } from '../judgement/judgement'
 import { badField } from '../validation/input-error'
 import { formatNumber } from '../quantity/format'
 
@@ -30,7 +30,7 @@ export function dropPercent(restVolts: number, loadedVolts: number): number {
  * @param subject what people call the reading
  * @source NEMA MG 1, voltage variation ±10 %
  */
-export function judgeSupply(nameplateVolts: number, volts: number, subject = 'supply at rest'): Judgement {
+export function judgeSupply(nameplateVolts: number, volts: number, subject = 'supply at rest'): PlainJudgement {
   const { lowVolts: low, highVolts: high } = supplyWindow(nameplateVolts)
   const { verdict, margin } = judgeRange(volts, { low, high, tiredFraction: SUPPLY.tiredFraction })
   const deviation = (100 * (volts - nameplateVolts)) / nameplateVolts
@@ -53,7 +53,7 @@ export function judgeSupply(nameplateVolts: number, volts: number, subject = 'su
  *
  * @param restVolts the newest reading at rest, when there is one
  */
-export function judgeLoadedSupply(nameplateVolts: number, loadedVolts: number, restVolts?: number): Judgement {
+export function judgeLoadedSupply(nameplateVolts: number, loadedVolts: number, restVolts?: number): PlainJudgement {
   const window = judgeSupply(nameplateVolts, loadedVolts, 'supply under load')
   if (restVolts === undefined || restVolts <= 0) return window
   const drop = dropPercent(restVolts, loadedVolts) / 100

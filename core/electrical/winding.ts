@@ -1,5 +1,5 @@
 import { METALS, WINDING } from '../knowledge/electrical/limits'
-import type { Basis, Judgement, Verdict } from '../judgement/judgement'
+import type { Basis, PlainJudgement, Verdict } from '../judgement/judgement'
 import { badField } from '../validation/input-error'
 import { formatNumber } from '../quantity/format'
 
@@ -34,7 +34,7 @@ export interface WindingRange {
 }
 
 /** Judges one winding's ohms at 20 °C against a range; `null` is an open reading. */
-export function judgeWinding(subject: string, ohms: number | null, range: WindingRange): Judgement {
+export function judgeWinding(subject: string, ohms: number | null, range: WindingRange): PlainJudgement {
   const base = { subject, value: ohms, unit: 'ohm' as const, low: range.low, high: range.high, basis: range.basis }
   if (ohms === null || ohms >= WINDING.openOhms)
     return {

@@ -1,3 +1,4 @@
+import type { Telling } from '../quantity/sentence'
 import type { Unit } from '../quantity/units'
 
 /** The four states of a part or reading that has been looked at; "not checked" is the absence of a judgement. */
@@ -24,10 +25,13 @@ export interface Judgement {
   high?: number
   /** Distance to the nearest limit as a fraction of the limit: positive inside, negative outside. */
   margin?: number
-  because: string
+  because: Telling
   basis: Basis
   corrected?: { value: number; to: string; rule: string }
 }
+
+/** A judgement in which no reader's units matter: its reason is words already. */
+export type PlainJudgement = Judgement & { because: string }
 
 export interface RangeLimits {
   low?: number

@@ -2,7 +2,7 @@ import type { Complaint } from '../knowledge/vocabulary'
 import { COMPLAINTS, isIdOf } from '../knowledge/vocabulary'
 
 /** One visit as the Day shows it: work to be done. */
-export interface DayVisit {
+export interface DayVisit<Reading = unknown> {
   id: string
   scheduledAt: string
   plannedMinutes: number
@@ -13,13 +13,13 @@ export interface DayVisit {
   /** The stage it stands at, and whether it is handed over. */
   stage: string
   done: boolean
-  lastReadings: { at: string; text: string; verdict: string }[]
+  lastReadings: Reading[]
 }
 
 /**
  * The order of a day: by time; what was left over from earlier days comes first, and what is done stays in its place.
  */
-export function orderDay(visits: readonly DayVisit[]): DayVisit[] {
+export function orderDay<Reading>(visits: readonly DayVisit<Reading>[]): DayVisit<Reading>[] {
   return [...visits].sort((a, b) =>
     a.scheduledAt < b.scheduledAt ? -1 : a.scheduledAt > b.scheduledAt ? 1 : a.id < b.id ? -1 : 1,
   )

@@ -1,3 +1,6 @@
+import { formatReading, readingUnit, shownReading } from './reading'
+import { q, r, render, say } from './sentence'
+import { UNIT_LABELS, type Unit } from './units'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { formatMinutes, formatNumber, formatPercent, formatQuantity, formatSeconds } from './format'
@@ -82,5 +85,35 @@ describe('numbers as people read them', () => {
   it('writes waits as a person would', () => {
     expect([3.2, 60, 130].map(formatSeconds)).toEqual(['4 s', '1 min', '2 min 10 s'])
     expect([0, 45, 95].map(formatMinutes)).toEqual(['0:00', '0:45', '1:35'])
+  })
+})
+
+describe('a reading as its reader sees it', () => {
+  // NIST SP 811, appendix B: factors of conversion.
+  it.each<[number, Unit, string]>([
+    [40, 'psi', '275.8 kPa'],
+    [20, 'inHg', '67.73 kPa'],
+    [100, 'ft', '30.48 m'],
+    [1.5, 'in', '38.1 mm'],
+    [10, 'gpm', '0.6309 L/s'],
+    [236, 'V', '236 V'],
+    [0.2, 'Mohm', '0.2 MΩ'],
+  ])('%s %s in a metric shop is %s', (value, unit, shown) =>
+    expect(formatReading(value, unit, 'metric', 4)).toBe(shown),
+  )
+  it('in a US shop is as it is kept, and an open reading is open to everybody', () => {
+    for (const unit of Object.keys(UNIT_LABELS) as Unit[]) {
+      expect(formatReading(12, unit, 'us')).toBe(`12 ${UNIT_LABELS[unit]}`)
+      expect(formatReading(null, unit, 'metric')).toBe('open')
+      expect(shownReading(12, unit, 'metric').label).toBe(readingUnit(unit, 'metric'))
+    }
+    expect(formatReading(12, '%', 'metric')).toBe('12 %')
+    expect(formatReading(12, undefined, 'us')).toBe('12')
+  })
+  it('stands in a sentence beside words and amounts', () => {
+    const told = say`above the cut-in of ${r(40, 'psi')}, at ${q(10, 'head')}`
+    expect(render(told, { system: 'us' })).toBe('above the cut-in of 40 psi, at 32.8 ft')
+    expect(render(told, { system: 'metric' })).toBe('above the cut-in of 276 kPa, at 10 m')
+    expect(render('words alone', { system: 'metric' })).toBe('words alone')
   })
 })

@@ -1,5 +1,7 @@
 import { formatNumber } from './format'
 import { toShown, unitOf, type Measure, type UnitSystem } from './measures'
+import { formatReading } from './reading'
+import type { Unit } from './units'
 
 /** A number in a sentence that does not know yet in which units it will be read. */
 export interface Amount {
@@ -7,12 +9,25 @@ export interface Amount {
   measure: Measure
   significant?: number
 }
+/** A reading in a sentence, in the unit its check is kept in. */
+export interface ReadingAmount {
+  value: number
+  unit: Unit
+  significant?: number
+}
 /** Words and amounts in their order. */
-export type Sentence = readonly (string | Amount)[]
+export type Sentence = readonly (string | Amount | ReadingAmount)[]
+/** What somebody is told: a sentence, or words in which no reader's units matter. */
+export type Telling = string | Sentence
 
 /** An amount for a sentence: `q(0.6, 'flow')`. */
 export function q(value: number, measure: Measure, significant?: number): Amount {
   return { value, measure, ...(significant === undefined ? {} : { significant }) }
+}
+
+/** A reading for a sentence: `r(28, 'psi')`. */
+export function r(value: number, unit: Unit, significant?: number): ReadingAmount {
+  return { value, unit, ...(significant === undefined ? {} : { significant }) }
 }
 
 /** A long sentence is broken in the source; a reader sees one space there. */
@@ -23,17 +38,20 @@ const LINE_BREAK = /\s*\n\s*/g
  *
  * @example render(say`It moves ${q(0.63, 'flow')}.`, { system: 'us' }) // 'It moves 9.99 gpm.'
  */
-export function say(words: TemplateStringsArray, ...parts: (string | number | Amount | Sentence)[]): Sentence {
-  return words.flatMap((text, index): (string | Amount)[] => {
+export function say(
+  words: TemplateStringsArray,
+  ...parts: (string | number | Amount | ReadingAmount | Sentence)[]
+): Sentence {
+  return words.flatMap((text, index): Sentence => {
     const part = parts[index]
-    const told =
+    const told: Sentence =
       part === undefined
         ? []
         : typeof part === 'number'
           ? [formatNumber(part)]
           : Array.isArray(part)
-            ? (part as (string | Amount)[])
-            : [part as string | Amount]
+            ? (part as Sentence)
+            : [part as string | Amount | ReadingAmount]
     return [text.replace(LINE_BREAK, ' '), ...told]
   })
 }
@@ -43,6 +61,9 @@ export interface Reader {
   system: UnitSystem
   currency?: string
 }
+
+/** Who reads where nobody chose: the units in which readings are kept. */
+export const US_READER: Reader = { system: 'us' }
 
 /** One amount as it is read. */
 export function renderAmount({ value, measure, significant }: Amount, { system, currency }: Reader): string {
@@ -56,7 +77,16 @@ export function renderAmount({ value, measure, significant }: Amount, { system, 
   return `${formatNumber(toShown(value, measure, system), significant)}${unit ? ` ${unit}` : ''}`
 }
 
-/** The sentence as somebody reads it. */
-export function render(sentence: Sentence, reader: Reader): string {
-  return sentence.map((part) => (typeof part === 'string' ? part : renderAmount(part, reader))).join('')
+/** What is told as somebody reads it. */
+export function render(told: Telling, reader: Reader): string {
+  if (typeof told === 'string') return told
+  return told
+    .map((part) =>
+      typeof part === 'string'
+        ? part
+        : 'unit' in part
+          ? formatReading(part.value, part.unit, reader.system, part.significant)
+          : renderAmount(part, reader),
+    )
+    .join('')
 }

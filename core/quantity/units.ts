@@ -20,6 +20,10 @@ export const UNIT_LABELS: Record<Unit, string> = {
   celsius: '°C',
 }
 
+export function isUnit(unit: string | undefined): unit is Unit {
+  return unit !== undefined && Object.hasOwn(UNIT_LABELS, unit)
+}
+
 type Conversion =
   | { to: Unit; decade: number }
   | { to: Unit; pressure: Pressure }

@@ -3,7 +3,9 @@ import type { Verdict } from '../judgement/judgement'
 import { checkInfo, outcomeLabel } from '../knowledge/checks/checks'
 import { COMPLAINTS, GATES, isIdOf, STAGE_LABELS, PARTS } from '../knowledge/vocabulary'
 import { faultLabel } from '../diagnosis/words/fault-label'
-import { formatQuantity, formatSeconds } from '../quantity/format'
+import { formatSeconds } from '../quantity/format'
+import { formatReading } from '../quantity/reading'
+import { render, type Reader } from '../quantity/sentence'
 import type { Unit } from '../quantity/units'
 import type { Entry } from './entry'
 import type { JudgedFinding, VisitState } from './fold'
@@ -21,11 +23,11 @@ export interface JournalLine {
 }
 
 /** The journal as lines, newest first. */
-export function journalLines(state: VisitState): JournalLine[] {
+export function journalLines(state: VisitState, reader: Reader): JournalLine[] {
   const judged = judgedById(state)
   return state.entries
     .filter(({ kind }) => !UNLISTED.has(kind))
-    .map((entry) => journalLine(entry, judged))
+    .map((entry) => journalLine(entry, judged, reader))
     .reverse()
 }
 
@@ -37,8 +39,8 @@ const UNLISTED: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>([
 ])
 
 /** One entry of a visit as people read it. */
-export function journalLine(entry: Entry, judged: ReadonlyMap<string, JudgedFinding>): JournalLine {
-  return { id: entry.id, at: entry.at, entry, ...describeEntry(entry, judged.get(entry.id)) }
+export function journalLine(entry: Entry, judged: ReadonlyMap<string, JudgedFinding>, reader: Reader): JournalLine {
+  return { id: entry.id, at: entry.at, entry, ...describeEntry(entry, judged.get(entry.id), reader) }
 }
 
 /** The judged findings of a visit by their entry, those in conflict too. */
@@ -50,7 +52,7 @@ export function judgedById({
 }
 
 /** An entry that belongs to no folded visit, in words: what waits or was refused. */
-export function entryWords(entry: Entry): string {
+export function entryWords(entry: Entry, reader: Reader): string {
   if (entry.kind === 'finding') {
     const { check, part, leads, value, unit, outcome } = entry.body
     return [
@@ -61,34 +63,35 @@ export function entryWords(entry: Entry): string {
         ? outcomeLabel(outcome)
         : value === undefined
           ? undefined
-          : formatQuantity(value, unit as Unit | undefined, 4),
+          : formatReading(value, unit as Unit | undefined, reader.system, 4),
     ]
       .filter(Boolean)
       .join(' ')
   }
   if (entry.kind === 'visit-opened') return `visit opened: ${entry.body.customer.name}, ${entry.body.machine.name}`
   if (entry.kind === 'retracted') return 'a line taken back'
-  const { text, detail } = describeEntry(entry, undefined)
+  const { text, detail } = describeEntry(entry, undefined, reader)
   return [text.replaceAll('-', ' '), detail].filter(Boolean).join(': ')
 }
 
 /** A judgement's value as printed: number with unit, or the outcome in words. */
-export function valueText({ judgement }: Pick<JudgedFinding, 'judgement'>): string {
+export function valueText({ judgement }: Pick<JudgedFinding, 'judgement'>, { system }: Reader): string {
   const { value, unit } = judgement
-  return typeof value === 'string' ? outcomeLabel(value) : formatQuantity(value, unit as Unit | undefined, 4)
+  return typeof value === 'string' ? outcomeLabel(value) : formatReading(value, unit, system, 4)
 }
 
 function describeEntry(
   entry: Entry,
   found: JudgedFinding | undefined,
+  reader: Reader,
 ): Pick<JournalLine, 'text' | 'detail' | 'value' | 'verdict'> {
   switch (entry.kind) {
     case 'finding': {
       if (!found) return { text: entry.body.check }
       return {
         text: found.judgement.subject,
-        detail: found.judgement.because,
-        value: valueText(found),
+        detail: render(found.judgement.because, reader),
+        value: valueText(found, reader),
         verdict: found.judgement.verdict,
       }
     }
@@ -127,7 +130,7 @@ function describeEntry(
         detail: [entry.body.why, entry.body.keeping ? `keep: ${entry.body.keeping}` : ''].filter(Boolean).join(' · '),
       }
     case 'working-kept': {
-      const { title, answer, verdict } = keptAnswer(entry.body)
+      const { title, answer, verdict } = keptAnswer(entry.body, reader)
       return { text: title, detail: answer, verdict }
     }
     case 'decision':

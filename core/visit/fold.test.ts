@@ -1,8 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Entry, EntryBodies } from './entry'
+import type { Entry, EntryBodies, EntryOf, Machine } from './entry'
 import { beforeAfter, proofRows, tellingReadings } from './before-after'
 import { journalLines } from './describe'
+import { US_READER } from '../quantity/sentence'
 import { diagnose } from '../diagnosis/diagnose'
 import { foldVisit, partVerdicts, type VisitState } from './fold'
 import { readingRows } from './readings-table'
@@ -125,6 +126,7 @@ describe('folding a journal', () => {
         entry('gate', { gate: 'proved-dead', shut: true, lines: [{ line: 'line 1 to ground', volts: 0 }] }),
         entry('note', { text: 'foot cracked', seenAndLeft: true }),
       ]),
+      US_READER,
     )
     expect(lines.map(({ text }) => text)).toEqual(['seen and left: foot cracked', 'proved dead', 'supply at rest'])
     expect(lines[2]).toMatchObject({ value: '236 V', verdict: 'sound' })
@@ -225,12 +227,51 @@ describe('proving and handing over', () => {
     expect(sheet.cautions.length).toBeGreaterThan(0)
   })
 
-  it('watches only what is tired after the repair', () => expect(watchList(repaired())).toHaveLength(1))
+  it('watches only what is tired after the repair', () => expect(watchList(repaired(), US_READER)).toHaveLength(1))
 
   it('exports every live reading as a row', () => {
     expect(
-      readingRows(repaired()).map(({ check, value, outcome, verdict }) => [check, value || outcome, verdict]),
+      readingRows(repaired(), US_READER).map(({ check, value, outcome, verdict }) => [
+        check,
+        value || outcome,
+        verdict,
+      ]),
     ).toContainEqual(['capacitance', '27', 'failed'])
+  })
+
+  it('in a metric shop says nothing in psi: journal, sheet, CSV, suspects and the card', () => {
+    const first = opened() as EntryOf<'visit-opened'>
+    const machine: Machine = {
+      ...first.body.machine,
+      kind: 'well-two-wire',
+      construction: 'submersible-joined',
+      nameplate: { volts: 230 },
+      installation: { cutInPsi: 40, cutOutPsi: 60 },
+    }
+    const well: Entry = { ...first, body: { ...first.body, machine } }
+    const state = fold([
+      well,
+      entry('call', { complaints: ['short-cycling'], alreadyReplaced: [], callerSays: '' }),
+      reading('tank-precharge', 30, { unit: 'psi' }),
+      reading('cut-in', 47, { unit: 'psi' }),
+    ])
+    const metric = { system: 'metric' } as const
+    const shop = { ...UNNAMED_SHOP, units: 'metric' as const }
+    const job = jobOf(state, shop)
+    const said = JSON.stringify([
+      journalLines(state, metric).map(({ text, value, detail }) => [text, value, detail]),
+      { ...writeSheet(state, shop, job), shop: undefined },
+      readingRows(state, metric).map(({ at: _, ...row }) => row),
+      job.diagnosis.suspects,
+      job.diagnosis.next,
+    ])
+    expect(said).toContain('kPa')
+    expect(said.match(/.{60}\d psi|"psi"/g)).toBeNull()
+    expect(readingRows(state, metric)[0]).toMatchObject({ value: '206.843', unit: 'kPa' })
+    expect(readingRows(state, US_READER)[0]).toMatchObject({ value: '30', unit: 'psi' })
+    expect(JSON.stringify(writeSheet(state, shop, job, 'us').readings), 'a person may choose otherwise').toContain(
+      'psi',
+    )
   })
 
   it('remembers before the next visit what was not sound, then what was measured', () => {

@@ -1,4 +1,7 @@
-import { valueText } from './describe'
+import { outcomeLabel } from '../knowledge/checks/checks'
+import { formatReading } from '../quantity/reading'
+import type { Reader } from '../quantity/sentence'
+import { isUnit } from '../quantity/units'
 import { usualSetup } from '../diagnosis/judge-finding'
 import type { Pump } from '../motor/nameplate'
 import type { JudgedFinding } from './fold'
@@ -15,7 +18,6 @@ export interface HistoryReading {
   outcome?: string
   unit?: string
   verdict: string
-  text: string
   subject: string
   low?: number
   corrected?: number
@@ -41,8 +43,14 @@ export function historyOf(
     subject: judgement.subject,
     ...(judgement.low === undefined ? {} : { low: judgement.low }),
     ...(judgement.corrected ? { corrected: judgement.corrected.value } : {}),
-    text: `${judgement.subject} ${valueText({ judgement })}`,
   }
+}
+
+/** A reading of earlier in a few words: "run capacitor 27 μF". */
+export function historyText({ subject, value, outcome, unit }: HistoryReading, { system }: Reader): string {
+  const read =
+    outcome === undefined ? formatReading(value, isUnit(unit) ? unit : undefined, system, 4) : outcomeLabel(outcome)
+  return `${subject} ${read}`
 }
 
 /** The newest earlier insulation reading by setup, megohms: what a new one is compared with for the trend. */

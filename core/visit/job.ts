@@ -5,6 +5,7 @@ import { diagnosisOf, type Diagnosis } from '../diagnosis/diagnose'
 import type { DiagnosisModel } from '../diagnosis/model'
 import { reasonOn } from '../diagnosis/reasoning'
 import { prepare, type Preparation } from '../planning/preparation'
+import type { UnitSystem } from '../quantity/measures'
 import type { Pace } from '../takedown/as-here'
 import { repairSteps, type Repair, type RepairOptions } from '../takedown/step-plan'
 import { isOpening, jointOf } from '../takedown/step-ref'
@@ -52,7 +53,7 @@ export function jobOf(
   pace: Pace = {},
   experience: Experience = {},
 ): Job {
-  const considered = considerationOf(state, shop, pace, experience)
+  const considered = considerationOf(state, shop, pace, experience, { system: shop.units })
   const chosen = chosenOf(considered, state, shop, pace)
   return { ...considered, chosen, repair: repairOf(state, shop, pace), price: priceOf(state, chosen) }
 }
@@ -60,6 +61,7 @@ export function jobOf(
 /**
  * The heavy half of a job, which the page has done in a worker: one model, one inference.
  *
+ * @param system in whose units it is put into words
  * @param model this very machine's model, where it was built before
  */
 export function considerationOf(
@@ -67,11 +69,11 @@ export function considerationOf(
   { rates, schools: practices }: Pick<Shop, 'rates' | 'schools'>,
   pace: Pace,
   experience: Experience,
-  model?: DiagnosisModel,
+  { system = 'us', model }: { system?: UnitSystem; model?: DiagnosisModel } = {},
 ): Consideration {
   const reasoning = reasonOn(state.case, { rates, experience, model })
   return {
-    diagnosis: diagnosisOf(reasoning, state.earlier),
+    diagnosis: diagnosisOf(reasoning, { earlier: state.earlier, reader: { system, currency: rates.currency } }),
     preparation: prepare(reasoning),
     options: optionsFor(reasoning, state.decision),
     wishes: jobOptions(state.pump, state.plate, rates, { practices, pace }),

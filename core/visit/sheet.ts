@@ -5,7 +5,10 @@ import { practiceLines } from '../knowledge/shop/practices'
 import { KINDS, PARTS, isIdOf } from '../knowledge/vocabulary'
 import { complaintWords } from '../planning/day'
 import { formatNumber, formatPercent } from '../quantity/format'
-import { UNIT_LABELS, type Unit } from '../quantity/units'
+import type { UnitSystem } from '../quantity/measures'
+import { formatReading, shownReading } from '../quantity/reading'
+import { render, type Reader } from '../quantity/sentence'
+import { isUnit } from '../quantity/units'
 import { beforeAfter } from './before-after'
 import { valueText } from './describe'
 import type { JudgedFinding, VisitState } from './fold'
@@ -52,8 +55,10 @@ export interface Sheet {
  * Writes the sheet of a visit.
  *
  * @param job what follows from the state: the sheet shows it and works nothing out anew
+ * @param system in whose units it is read: the shop's, unless a person chose otherwise
  */
-export function writeSheet(state: VisitState, shop: Shop, job: Job): Sheet {
+export function writeSheet(state: VisitState, shop: Shop, job: Job, system: UnitSystem = shop.units): Sheet {
+  const reader: Reader = { system, currency: shop.rates.currency }
   const last = new Map(state.findings.map((judged) => [`${judged.judgement.subject}|${judged.stage}`, judged]))
   return {
     shop,
@@ -72,22 +77,25 @@ export function writeSheet(state: VisitState, shop: Shop, job: Job): Sheet {
     findings: [
       ...[...last.values()]
         .filter(({ stage }) => stage === 'test')
-        .map(({ judgement }) => ({ text: `${judgement.subject}: ${judgement.because}`, verdict: judgement.verdict })),
-      ...unsettled(state),
+        .map(({ judgement }) => ({
+          text: `${judgement.subject}: ${render(judgement.because, reader)}`,
+          verdict: judgement.verdict,
+        })),
+      ...unsettled(state, reader),
     ],
     readings: beforeAfter(state).map(({ subject, before, after }) => ({
       subject,
-      limits: limitsText(after ?? before),
+      limits: limitsText(after ?? before, reader),
       basis: (after ?? before)?.judgement.basis.name ?? '',
-      ...(before ? { before: valueText(before), beforeVerdict: before.judgement.verdict } : {}),
-      ...(after ? { after: valueText(after), afterVerdict: after.judgement.verdict } : {}),
+      ...(before ? { before: valueText(before, reader), beforeVerdict: before.judgement.verdict } : {}),
+      ...(after ? { after: valueText(after, reader), afterVerdict: after.judgement.verdict } : {}),
     })),
     seenAndLeft: state.notes.filter(({ seenAndLeft }) => seenAndLeft).map(({ text }) => text),
-    workings: state.kept.map((kept) => keptAnswer(kept, shop.rates.currency)),
+    workings: state.kept.map((kept) => keptAnswer(kept, reader)),
     ...workDone(state, shop, job),
     option: job.chosen,
     price: job.price,
-    watch: [...watchList(state), ...(state.handedOver?.watch ? [state.handedOver.watch] : [])],
+    watch: [...watchList(state, reader), ...(state.handedOver?.watch ? [state.handedOver.watch] : [])],
     nextDate: state.handedOver?.nextDate,
     cautions: CAUTIONS,
     photos: state.photos.map(({ hash, caption, name, at }) => ({ hash, at, caption: caption ?? name })),
@@ -95,10 +103,13 @@ export function writeSheet(state: VisitState, shop: Shop, job: Job): Sheet {
 }
 
 /** Readings of which two devices wrote different things: neither is taken for true before one is chosen. */
-function unsettled({ contested }: VisitState): Sheet['findings'] {
+function unsettled({ contested }: VisitState, reader: Reader): Sheet['findings'] {
   const bySubject = new Map<string, string[]>()
   for (const judged of contested)
-    bySubject.set(judged.judgement.subject, [...(bySubject.get(judged.judgement.subject) ?? []), valueText(judged)])
+    bySubject.set(judged.judgement.subject, [
+      ...(bySubject.get(judged.judgement.subject) ?? []),
+      valueText(judged, reader),
+    ])
   return [...bySubject].map(([subject, values]) => ({
     text: `${subject}: written down as ${values.join(' and as ')}, not settled`,
     verdict: 'unclear',
@@ -139,12 +150,13 @@ function leading({ suspects: [top] }: Job['diagnosis']): string {
   return top ? `Most likely: ${top.label.toLowerCase()} (${formatPercent(top.probability)}).` : 'No cause was found.'
 }
 
-function limitsText(judged: JudgedFinding | undefined): string {
+function limitsText(judged: JudgedFinding | undefined, { system }: Reader): string {
   const { low, high, unit } = judged?.judgement ?? {}
-  const label = unit ? (unit === '%' ? '%' : UNIT_LABELS[unit as Unit]) : ''
-  if (low !== undefined && high !== undefined) return `${formatNumber(low)} to ${formatNumber(high)} ${label}`
-  if (low !== undefined) return `at least ${formatNumber(low)} ${label}`
-  return high === undefined ? '' : `at most ${formatNumber(high)} ${label}`
+  const amount = (value: number) => formatReading(value, unit, system)
+  if (low !== undefined && high !== undefined)
+    return `${formatNumber(isUnit(unit) ? shownReading(low, unit, system).value : low)} to ${amount(high)}`
+  if (low !== undefined) return `at least ${amount(low)}`
+  return high === undefined ? '' : `at most ${amount(high)}`
 }
 
 function workDone(state: VisitState, { schools: practices }: Shop, { repair }: Job): Pick<Sheet, 'work' | 'practices'> {
@@ -159,14 +171,14 @@ function workDone(state: VisitState, { schools: practices }: Shop, { repair }: J
 }
 
 /** What is tired after the visit, said with its margin: what to watch. */
-export function watchList(state: Pick<VisitState, 'findings'>): string[] {
+export function watchList(state: Pick<VisitState, 'findings'>, reader: Reader): string[] {
   return beforeAfter(state).flatMap(({ subject, before, after }) => {
     const judged = after ?? before
     if (judged?.judgement.verdict !== 'tired') return []
     const part = judged.judgement.part && isIdOf(PARTS, judged.judgement.part) ? PARTS[judged.judgement.part] : subject
     return [
       `${subject.includes(part) ? subject : `${part}, ${subject}`} is ${VERDICT_WORDS.tired}: ` +
-        `${judged.judgement.because}`,
+        render(judged.judgement.because, reader),
     ]
   })
 }

@@ -1,5 +1,6 @@
 import { diagnose } from '../diagnosis/diagnose'
 import { canonicalCase, DiagnoseInput } from '../diagnosis/case-rules'
+import { render, US_READER } from '../quantity/sentence'
 import { defineWorking } from './define-working'
 
 export const diagnoseWorking = defineWorking({
@@ -9,6 +10,11 @@ export const diagnoseWorking = defineWorking({
   basis: { kind: 'shop', name: 'exact inference over the fault tables of knowledge/, most of them shop estimates' },
   run: (input) => {
     const result = diagnose(canonicalCase(input))
-    return { ...result, steps: result.next ? [result.next.because] : [], basis: diagnoseWorking.basis }
+    return {
+      ...result,
+      judgements: result.judgements.map((judged) => ({ ...judged, because: render(judged.because, US_READER) })),
+      steps: result.next ? [result.next.because] : [],
+      basis: diagnoseWorking.basis,
+    }
   },
 }) as ReturnType<typeof defineWorking<DiagnoseInput, object>>

@@ -4,7 +4,7 @@ import { badField } from '../../core/validation/input-error'
 import { isInstant } from '../../core/validation/rules'
 import { tellingReadings } from '../../core/visit/before-after'
 import { foldVisit } from '../../core/visit/fold'
-import { historyOf } from '../../core/visit/history'
+import { historyOf, type HistoryReading } from '../../core/visit/history'
 import { serverNow, useShopApp } from '../utils/app'
 import { api } from '../utils/problem'
 import { shopOf } from '../services/visit-view'
@@ -26,7 +26,7 @@ export default api(async (event) => {
     new Date(from as string).toISOString(),
   )
   const journals = await app.repository.entriesOfVisits([...last.values()])
-  const visits = rows.map((row): DayVisit => {
+  const visits = rows.map((row): DayVisit<HistoryReading> => {
     const lastVisit = last.get(row.machineId)
     const findings = lastVisit ? (foldVisit(journals.get(lastVisit) ?? [])?.findings ?? []) : []
     return {
@@ -44,9 +44,9 @@ export default api(async (event) => {
         kind: row.machine.kind,
         construction: row.machine.construction,
       },
-      lastReadings: tellingReadings(findings, MOST_LAST_READINGS)
-        .map((judged) => historyOf(lastVisit as string, judged, row.machine))
-        .map(({ at, text, verdict }) => ({ at, text, verdict })),
+      lastReadings: tellingReadings(findings, MOST_LAST_READINGS).map((judged) =>
+        historyOf(lastVisit as string, judged, row.machine),
+      ),
     }
   })
   return {

@@ -5,6 +5,7 @@ import { InputError, badField } from '../../core/validation/input-error'
 import { READING_COLUMNS, readingRows } from '../../core/visit/readings-table'
 import { jobOf } from '../../core/visit/job'
 import { writeSheet } from '../../core/visit/sheet'
+import type { UnitSystem } from '../../core/quantity/measures'
 import { readVisitFile, toVisitFile, type VisitFile } from '../../core/visit/visit-file'
 import { runByName, runLine } from '../../core/workings/registry'
 import { ofKind } from '../../core/visit/of-kind'
@@ -51,21 +52,26 @@ export const TASKS = {
   async sheet({
     view,
     paths,
+    units = view.shop.units,
   }: {
     view: VisitView
     paths: Record<string, string>
+    units?: UnitSystem
   }): Promise<{ pdf: Uint8Array; date: string }> {
     const state = stateOf(view)
-    const sheet = writeSheet(state, view.shop, jobOf(state, view.shop, view.pace, view.experience))
+    const sheet = writeSheet(state, view.shop, jobOf(state, view.shop, view.pace, view.experience), units)
     const pictures = await Promise.all(
       sheet.photos.map(async ({ hash }) => readFile(paths[hash] as string).then(forPaper, () => undefined)),
     )
     return { pdf: await sheetPdf(sheet, pictures), date: sheet.date }
   },
 
-  readings({ view }: { view: VisitView }): string {
+  readings({ view, units = view.shop.units }: { view: VisitView; units?: UnitSystem }): string {
     // A cell that begins like a formula would be run by a spreadsheet.
-    return Papa.unparse(readingRows(stateOf(view)), { columns: [...READING_COLUMNS], escapeFormulae: true })
+    return Papa.unparse(readingRows(stateOf(view), { system: units }), {
+      columns: [...READING_COLUMNS],
+      escapeFormulae: true,
+    })
   },
 
   /** The whole visit as one file: journal and pictures. */

@@ -32,11 +32,11 @@ test('a shop that starts empty is invited to its first machine and visit', async
 
 test('a visit for a machine that is known, found by typing', async ({ page, shop }) => {
   await page.goto(`${shop.url}/visits/new`)
-  await page.getByRole('combobox', { name: 'Machine' }).fill('practice')
+  await page.getByRole('combobox', { name: 'Machine' }).fill('school')
   await page.getByRole('option', { name: /swimming hall pump/ }).click()
   await page.getByLabel('In the caller’s words').fill('whines')
   await page.getByTestId('open-visit').click()
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('swimming hall pump, Tarrow Mill practice')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('swimming hall pump, Tarrow Mill school')
 })
 
 test('a visit file is taken out and in again', async ({ page, shop }) => {

@@ -4,7 +4,7 @@ import { usualSetup } from '#core/diagnosis/judge-finding'
 import { checkInfo } from '#core/knowledge/checks/checks'
 import { MILLISECONDS_PER_YEAR } from '#core/quantity/conversions'
 import { formatNumber } from '#core/quantity/format'
-import { UNIT_LABELS } from '#core/quantity/units'
+import { readingUnit, shownReading } from '#core/quantity/reading'
 import type { JudgedFinding } from '#core/visit/fold'
 import type { HistoryReading } from '#core/visit/history'
 
@@ -17,7 +17,10 @@ const { check, before, now } = defineProps<{
 const { Chart, css, scheme, look } = useChartLook()
 const { state } = useVisitContext()
 const info = computed(() => checkInfo(check))
-const unit = computed(() => (info.value?.unit ? UNIT_LABELS[info.value.unit] : ''))
+const { system } = useUnits()
+const unit = computed(() => (info.value?.unit ? readingUnit(info.value.unit, system.value) : ''))
+/** A figure of this check as its reader sees it. */
+const shown = (value: number) => (info.value?.unit ? shownReading(value, info.value.unit, system.value).value : value)
 /** Insulation is compared with itself in one setup, brought to one temperature. */
 const setupOf = (setup: string | undefined) =>
   check === 'insulation-resistance' ? (setup ?? usualSetup(state.value.pump)) : undefined
@@ -31,7 +34,7 @@ const points = computed(() =>
   [
     ...before
       .filter((reading) => reading.check === check && reading.value !== null && setupOf(reading.setup) === setup.value)
-      .map(({ at, value, corrected }) => ({ x: Date.parse(at), y: corrected ?? (value as number) })),
+      .map(({ at, value, corrected }) => ({ x: Date.parse(at), y: shown(corrected ?? (value as number)) })),
     ...now
       .filter(
         ({ finding }) =>
@@ -39,15 +42,16 @@ const points = computed(() =>
       )
       .map(({ at, finding, judgement }) => ({
         x: Date.parse(at),
-        y: judgement.corrected?.value ?? (finding.value as number),
+        y: shown(judgement.corrected?.value ?? (finding.value as number)),
       })),
   ].sort((a, b) => a.x - b.x),
 )
-const limit = computed(
-  () =>
+const limit = computed(() => {
+  const low =
     now.findLast(({ finding }) => finding.check === check)?.judgement.low ??
-    before.findLast((reading) => reading.check === check && reading.low !== undefined)?.low,
-)
+    before.findLast((reading) => reading.check === check && reading.low !== undefined)?.low
+  return low === undefined ? undefined : shown(low)
+})
 const TRENDED = new Set(['insulation-resistance', 'capacitance'])
 const logarithmic = computed(() => check === 'insulation-resistance')
 const today = Date.now()

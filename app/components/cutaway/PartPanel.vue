@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { render } from '#core/quantity/sentence'
+import { historyText } from '#core/visit/history'
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { X } from '@lucide/vue'
 import { format } from 'date-fns'
@@ -10,6 +12,7 @@ import { valueText } from '#core/visit/describe'
 const { part } = defineProps<{ part: string | undefined }>()
 const emit = defineEmits<{ close: []; ask: [line: string] }>()
 const { visit, state } = useVisitContext()
+const { reader } = useUnits()
 
 const name = computed(() => (part && isIdOf(PARTS, part) ? PARTS[part] : (part ?? '')))
 const parts = computed(() => (part === 'run-winding' ? ['run-winding', 'start-winding'] : part ? [part] : []))
@@ -66,9 +69,10 @@ const charted = computed(() => {
             <li v-for="judged in now" :key="judged.entryId" class="py-2">
               <span class="flex items-center gap-2"
                 ><StateMark :verdict="judged.judgement.verdict" worded /><span class="number ml-auto font-bold">{{
-                  valueText(judged)
+                  valueText(judged, reader)
                 }}</span></span
-              ><span class="block text-[0.95rem]">{{ judged.judgement.subject }}: {{ judged.judgement.because }}</span
+              ><span class="block text-[0.95rem]"
+                >{{ judged.judgement.subject }}: {{ render(judged.judgement.because, reader) }}</span
               ><span class="block text-[0.85rem] text-slate"
                 ><template v-if="judged.judgement.margin !== undefined"
                   >margin to the limit
@@ -92,9 +96,11 @@ const charted = computed(() => {
               :key="reading.visitId + reading.at + reading.subject"
               class="flex justify-between gap-3 py-1"
             >
-              <span>{{ reading.text }}</span><time class="number shrink-0 text-slate" :datetime="reading.at">{{
-                format(new Date(reading.at), 'MMM yyyy')
-              }}</time>
+              <span>{{ historyText(reading, reader) }}</span><time
+                class="number shrink-0 text-slate"
+                :datetime="reading.at"
+                >{{ format(new Date(reading.at), 'MMM yyyy') }}</time
+              >
             </li>
           </ul>
         </section>

@@ -13,6 +13,7 @@ import { leaderStart, placeOfPart, placesOf, VIEW } from './cutaway-layout'
 const { lit = undefined, compact = false } = defineProps<{ lit?: string; compact?: boolean }>()
 const emit = defineEmits<{ part: [part: string] }>()
 const { state } = useVisitContext()
+const { reader } = useUnits()
 
 const construction = computed(() => state.value.machine.construction)
 const motorType = computed(() => state.value.plate.motorType)
@@ -34,7 +35,11 @@ const places = computed(() =>
   placesOf(construction.value, state.value.machine.kind, motorType.value).map((place) => {
     const known =
       verdicts.value.get(place.part) ?? (place.part === 'run-winding' ? verdicts.value.get('start-winding') : undefined)
-    return { ...place, verdict: known?.verdict, value: known ? shorten(valueText(known.latest)) : rating(place.part) }
+    return {
+      ...place,
+      verdict: known?.verdict,
+      value: known ? shorten(valueText(known.latest, reader.value)) : rating(place.part),
+    }
   }),
 )
 const glow = computed(() => (lit ? placeOfPart(places.value, lit as Part) : undefined))

@@ -1,11 +1,18 @@
 <script setup lang="ts">
 import { format, isBefore } from 'date-fns'
 import type { DayVisit } from '#core/planning/day'
+import { historyText, type HistoryReading } from '#core/visit/history'
 import { STAGE_LABELS, type Stage } from '#core/knowledge/vocabulary'
 import type { Verdict } from '#core/judgement/judgement'
 import { formatMinutes } from '#core/quantity/format'
 
-const { visit, lit, day, words } = defineProps<{ visit: DayVisit; lit: boolean; day: Date; words: string }>()
+const { visit, lit, day, words } = defineProps<{
+  visit: DayVisit<HistoryReading>
+  lit: boolean
+  day: Date
+  words: string
+}>()
+const { reader } = useUnits()
 const at = computed(() => new Date(visit.scheduledAt))
 const carried = computed(() => isBefore(at.value, day))
 </script>
@@ -27,9 +34,12 @@ const carried = computed(() => isBefore(at.value, day))
         >
       </span>
       <span class="last">
-        <span v-for="reading in visit.lastReadings" :key="reading.text" class="flex items-center gap-2 text-[0.92rem]"
+        <span
+          v-for="reading in visit.lastReadings"
+          :key="reading.subject"
+          class="flex items-center gap-2 text-[0.92rem]"
           ><StateMark :verdict="reading.verdict as Verdict" :size="18" /><span class="truncate">{{
-            reading.text
+            historyText(reading, reader)
           }}</span></span
         >
         <span v-if="visit.lastReadings[0]" class="soft text-[0.85rem]">{{

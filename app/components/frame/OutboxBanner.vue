@@ -8,6 +8,7 @@ import { useOutbox } from '~/stores/outbox'
  * has no room.
  */
 const outbox = useOutbox()
+const { reader } = useUnits()
 const changing = ref<string>()
 const all = ref(false)
 /** One at a time: on a phone the lamp stays in sight. */
@@ -48,7 +49,7 @@ function change(entry: Entry): void {
     </p>
     <div v-for="{ entry, refusal } in shown" :key="entry.id" class="bar bg-rust" data-testid="refused">
       <p class="min-w-0">
-        <strong>Not kept at the shop: {{ entryWords(entry) }}.</strong>
+        <strong>Not kept at the shop: {{ entryWords(entry, reader) }}.</strong>
         {{ refusalWords(refusal.title, refusal.problems) }}
       </p>
       <button type="button" class="act" data-testid="change-refused" @click="changing = entry.id">Change</button>

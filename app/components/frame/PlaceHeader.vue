@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The head of a place that is no visit: the way back, its name, the switches. */
-const { title, units = false } = defineProps<{ title: string; units?: boolean }>()
+const { title } = defineProps<{ title: string }>()
 </script>
 
 <template>
@@ -15,7 +15,7 @@ const { title, units = false } = defineProps<{ title: string; units?: boolean }>
       <slot name="title"
         ><h1 class="text-[1.25rem]">{{ title }}</h1></slot
       ><slot />
-      <span class="ml-auto flex items-center"><UnitSwitch v-if="units" /><SchemeSwitch /></span>
+      <span class="ml-auto flex items-center"><UnitSwitch /><SchemeSwitch /></span>
     </header>
   </div>
 </template>

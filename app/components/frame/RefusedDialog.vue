@@ -7,6 +7,7 @@ import type { Refusal, WaitingLine } from '~/utils/waiting-lines'
 
 /** A refused line, its wrong fields open to be put right. */
 const { line } = defineProps<{ line: WaitingLine & { refusal: Refusal } }>()
+const { reader } = useUnits()
 const emit = defineEmits<{ close: []; change: [entry: Entry] }>()
 
 const fields = mendableFields(line.entry, line.refusal.problems)
@@ -29,7 +30,7 @@ function send(): void {
         data-testid="refused-dialog"
       >
         <DialogTitle class="text-xl">Put the line right</DialogTitle>
-        <p class="mt-1">{{ entryWords(line.entry) }}</p>
+        <p class="mt-1">{{ entryWords(line.entry, reader) }}</p>
         <form class="mt-4 grid gap-4" @submit.prevent="send">
           <label v-for="field in fields" :key="field.path"
             ><span class="label">{{ field.label }}</span

@@ -45,7 +45,7 @@ const off = computed(() => since(state.value.gates.get('power-off')?.at))
       <NuxtLink class="button button-quiet ml-auto shrink-0" :to="{ path: '/workings', query: { visit: state.id } }"
         >Workings</NuxtLink
       >
-      <SchemeSwitch class="shrink-0" />
+      <UnitSwitch class="shrink-0 max-sm:hidden" /><SchemeSwitch class="shrink-0" />
     </div>
   </header>
 </template>

@@ -7,12 +7,13 @@ import type { Claim } from '#core/visit/supersession'
  * Where two devices said different things of one line: both stand here until one is chosen. Until then neither speaks.
  */
 const { visit, state } = useVisitContext()
+const { reader } = useUnits()
 const conflicts = computed(() => {
   const judged = judgedById(state.value)
   return state.value.conflicts.map((conflict) => ({
     ...conflict,
     claims: conflict.claims.map((claim) => {
-      const line = journalLine(claim.entry, judged)
+      const line = journalLine(claim.entry, judged, reader.value)
       return {
         claim,
         said: claim.takenBack ? 'taken back: it never was' : [line.text, line.value].filter(Boolean).join(' '),

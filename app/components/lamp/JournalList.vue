@@ -5,8 +5,9 @@ import { journalLines } from '#core/visit/describe'
 
 const emit = defineEmits<{ correct: [entryId: string, line: string]; photo: [entryId: string] }>()
 const { visit, state } = useVisitContext()
+const { reader } = useUnits()
 const lines = computed(() =>
-  journalLines(state.value).filter(
+  journalLines(state.value, reader.value).filter(
     ({ entry }) => entry.kind !== 'joint-done' && !(entry.kind === 'photo' && entry.body.of),
   ),
 )

@@ -4,8 +4,8 @@ import { VERDICT_WORDS, type Judgement } from '#core/judgement/judgement'
 import { judgeFinding } from '#core/diagnosis/judge-finding'
 import { understandLine, type Choice } from '#core/visit/reading-line'
 import { outcomeLabel } from '#core/knowledge/checks/checks'
-import { formatQuantity } from '#core/quantity/format'
-import type { Unit } from '#core/quantity/units'
+import { formatReading } from '#core/quantity/reading'
+import { render } from '#core/quantity/sentence'
 
 /** One line to log a reading: what was understood is said before Enter; what cannot be is asked about. */
 const { stage, lit = null } = defineProps<{
@@ -16,6 +16,7 @@ const line = defineModel<string>({ required: true })
 const correcting = defineModel<string | undefined>('correcting')
 const emit = defineEmits<{ photo: [] }>()
 const { visit, state } = useVisitContext()
+const { reader, system } = useUnits()
 const input = useTemplateRef<HTMLInputElement>('input')
 const insisted = ref(false)
 
@@ -37,7 +38,7 @@ const judged = computed<Judgement[]>(() =>
 const valueOf = (judgement: Judgement) =>
   typeof judgement.value === 'string'
     ? outcomeLabel(judgement.value)
-    : formatQuantity(judgement.value, judgement.unit as Unit, 4)
+    : formatReading(judgement.value, judgement.unit, system.value, 4)
 watch(line, () => {
   insisted.value = false
 })
@@ -152,7 +153,7 @@ defineExpose({ focus: () => input.value?.focus() })
               <StateMark :verdict="judgement.verdict" :size="20" />
               <span
                 ><strong>{{ judgement.subject }} {{ valueOf(judgement) }}</strong
-                >: {{ judgement.because }}.
+                >: {{ render(judgement.because, reader) }}.
                 <strong :class="`verdict-${judgement.verdict}`">{{ VERDICT_WORDS[judgement.verdict] }}</strong><span
                   class="block text-[0.82rem] text-slate"
                   >{{ judgement.basis.name }}</span

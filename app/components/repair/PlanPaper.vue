@@ -37,7 +37,7 @@ function print(): void {
 <template>
   <main class="paper" data-testid="plan-paper">
     <p class="no-print mb-4 flex flex-wrap gap-2">
-      <NuxtLink class="button" :to="{ name: 'visits-id-stage', params: { id: state.id, joint: 'repair' } }"
+      <NuxtLink class="button" :to="{ name: 'visits-id-stage', params: { id: state.id, stage: 'repair' } }"
         >Back to the repair</NuxtLink
       ><button v-if="plan" type="button" class="button" @click="print">Print</button>
     </p>

@@ -19,6 +19,7 @@ const watchText = ref(
 const nextDate = ref(state.value.handedOver?.nextDate ?? (again ? format(addDays(new Date(), 1), 'yyyy-MM-dd') : ''))
 const price = ref(state.value.handedOver?.price?.toString() ?? '')
 const problem = ref('')
+const { system } = useUnits()
 const path = computed(() => `/api/visits/${state.value.id}`)
 const soon = (months: number) => format(addMonths(new Date(), months), 'yyyy-MM-dd')
 
@@ -84,9 +85,11 @@ function printSheet(): void {
         {{ state.handedOver ? 'Write it again' : 'Hand over' }}
       </button>
       <button type="button" class="button" @click="printSheet">Print</button>
-      <a class="button" :href="`${path}/sheet.pdf`" target="_blank" rel="noopener" data-testid="pdf">PDF</a>
+      <a class="button" :href="`${path}/sheet.pdf?units=${system}`" target="_blank" rel="noopener" data-testid="pdf"
+        >PDF</a
+      >
       <a class="button" :href="`${path}/visit.json`" download data-testid="export">Visit file</a>
-      <a class="button" :href="`${path}/readings.csv`" download data-testid="csv">Readings CSV</a>
+      <a class="button" :href="`${path}/readings.csv?units=${system}`" download data-testid="csv">Readings CSV</a>
     </template>
   </LampCard>
 </template>

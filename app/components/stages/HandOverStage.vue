@@ -2,7 +2,8 @@
 import { writeSheet } from '#core/visit/sheet'
 
 const { visit, state, job } = useVisitContext()
-const sheet = computed(() => job.value && writeSheet(state.value, visit.shop, job.value))
+const { system } = useUnits()
+const sheet = computed(() => job.value && writeSheet(state.value, visit.shop, job.value, system.value))
 </script>
 
 <template>

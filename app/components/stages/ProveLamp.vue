@@ -1,14 +1,21 @@
 <script setup lang="ts">
+import { render } from '#core/quantity/sentence'
 import { proofRows } from '#core/visit/before-after'
 import { worstVerdict } from '#core/judgement/judgement'
 
 const emit = defineEmits<{ ask: [line: string] }>()
 const { state } = useVisitContext()
+const { reader } = useUnits()
 const end = useStageEnd()
 const rows = computed(() => proofRows(state.value))
 const next = computed(() => rows.value.find(({ found }) => !found))
 const worst = computed(() => worstVerdict(rows.value.flatMap(({ found }) => (found ? [found.judgement.verdict] : []))))
 const failed = computed(() => rows.value.filter(({ found }) => found?.judgement.verdict === 'failed'))
+const failedWords = computed(() =>
+  failed.value
+    .map(({ label, found }) => `${label}: ${found ? render(found.judgement.because, reader.value) : ''}`)
+    .join('; '),
+)
 </script>
 
 <template>
@@ -33,7 +40,7 @@ const failed = computed(() => rows.value.filter(({ found }) => found?.judgement.
     :title="failed.length > 0 ? 'It is not proved' : 'It is proved'"
     :because="
       failed.length > 0
-        ? `${failed.map(({ label, found }) => `${label}: ${found?.judgement.because}`).join('; ')}. Go back to Test.`
+        ? `${failedWords}. Go back to Test.`
         : worst === 'tired'
           ? 'Every proof is made; what is tired goes on the sheet to be watched.'
           : 'Every proof is made and sound.'

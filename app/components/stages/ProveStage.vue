@@ -6,6 +6,7 @@ import type { JudgedFinding } from '#core/visit/fold'
 
 const emit = defineEmits<{ ask: [line: string] }>()
 const { state } = useVisitContext()
+const { reader } = useUnits()
 const rows = computed(() => proofRows(state.value))
 const others = computed(() =>
   beforeAfter(state.value).filter(
@@ -49,14 +50,14 @@ const limits = (judged: JudgedFinding | undefined) => {
             <td class="pr-3">
               <span v-if="row.before" class="inline-flex items-center gap-2"
                 ><StateMark :verdict="row.before.judgement.verdict" /><span class="number whitespace-nowrap">{{
-                  valueText(row.before)
+                  valueText(row.before, reader)
                 }}</span></span
               >
             </td>
             <td class="pr-3">
               <span v-if="row.found" class="inline-flex items-center gap-2"
                 ><StateMark :verdict="row.found.judgement.verdict" /><span class="number whitespace-nowrap font-bold">{{
-                  valueText(row.found)
+                  valueText(row.found, reader)
                 }}</span></span
               >
               <button v-else type="button" class="button" @click="emit('ask', row.line)">write</button>
@@ -68,14 +69,14 @@ const limits = (judged: JudgedFinding | undefined) => {
             <td class="pr-3">
               <span v-if="row.before" class="inline-flex items-center gap-2"
                 ><StateMark :verdict="row.before.judgement.verdict" /><span class="number whitespace-nowrap">{{
-                  valueText(row.before)
+                  valueText(row.before, reader)
                 }}</span></span
               >
             </td>
             <td class="pr-3">
               <span v-if="row.after" class="inline-flex items-center gap-2"
                 ><StateMark :verdict="row.after.judgement.verdict" /><span class="number whitespace-nowrap">{{
-                  valueText(row.after)
+                  valueText(row.after, reader)
                 }}</span></span
               >
             </td>

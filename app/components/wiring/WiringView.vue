@@ -15,6 +15,7 @@ import { usualSetup } from '#core/diagnosis/judge-finding'
 const { lit = undefined } = defineProps<{ lit?: Asked }>()
 const emit = defineEmits<{ ask: [line: string] }>()
 const { visit, state } = useVisitContext()
+const { reader } = useUnits()
 
 const kind = computed(() => state.value.machine.kind)
 const has = (needs: TestPoint['needs']) => motorHas(state.value.plate.motorType, needs)
@@ -129,7 +130,7 @@ const write = (check: PointCheck) => emit('ask', `${lineSubject(check)} `)
               ><StateMark :verdict="verdictOf(point)"
             /></foreignObject>
             <text v-if="lastOf(point)" :x="point.at[0] + 17" :y="point.at[1] + 5" class="value">
-              {{ valueText(lastOf(point)!) }}
+              {{ valueText(lastOf(point)!, reader) }}
             </text>
           </g>
         </svg>
@@ -161,7 +162,7 @@ const write = (check: PointCheck) => emit('ask', `${lineSubject(check)} `)
                 ></span
               ></span
             >
-            <span v-if="newest(check)" class="number">{{ valueText(newest(check)!) }}</span>
+            <span v-if="newest(check)" class="number">{{ valueText(newest(check)!, reader) }}</span>
             <button
               type="button"
               class="button"

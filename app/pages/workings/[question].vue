@@ -61,7 +61,7 @@ useHead({ title: computed(() => `${question.value.title} · Pike Lamp`) })
 
 <template>
   <div class="min-h-dvh">
-    <PlaceHeader title="" units
+    <PlaceHeader title=""
       ><template #title
         ><NuxtLink class="button button-quiet" :to="{ path: '/workings', query: visitId ? { visit: visitId } : {} }"
           >Workings</NuxtLink

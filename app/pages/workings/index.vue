@@ -26,7 +26,7 @@ useHead({ title: 'Workings · Pike Lamp' })
 
 <template>
   <div class="min-h-dvh">
-    <PlaceHeader title="Workings" units
+    <PlaceHeader title="Workings"
       ><p v-if="state" class="min-w-0 truncate text-slate">
         at {{ state.machine.name }}, {{ state.customer.name }}
       </p></PlaceHeader

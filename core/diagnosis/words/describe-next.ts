@@ -1,7 +1,11 @@
-import { checkInfo } from '../../knowledge/checks/checks'
+import { checkInfo, outcomeLabel } from '../../knowledge/checks/checks'
 import type { Gate } from '../../knowledge/vocabulary'
-import { formatPercent } from '../../quantity/format'
+import { formatNumber, formatPercent } from '../../quantity/format'
+import { formatReading, shownReading } from '../../quantity/reading'
+import type { Reader } from '../../quantity/sentence'
+import type { Unit } from '../../quantity/units'
 import { pickAsked, type Asked } from '../finding'
+import type { CheckState } from '../model'
 import { outcomesOf, type Candidate } from '../next-check'
 import { bestRepair, marginals, type Reasoning } from '../reasoning'
 import { checkTitle } from './check-title'
@@ -29,7 +33,11 @@ const RARE = 0.004
 const SETTLES = 0.85
 
 /** The next check as the card says it: what to do, why, and what each outcome would come to. */
-export function describeNext({ check, gates, missingGates, minutes }: Candidate, reasoning: Reasoning): DescribedCheck {
+export function describeNext(
+  { check, gates, missingGates, minutes }: Candidate,
+  reasoning: Reasoning,
+  reader: Reader,
+): DescribedCheck {
   const { probabilities } = reasoning.posterior
   const info = checkInfo(check.check)
   const all = outcomesOf(check, probabilities).map((outcome) => ({
@@ -48,7 +56,11 @@ export function describeNext({ check, gates, missingGates, minutes }: Candidate,
     gates,
     missingGates,
     because: whyThisCheck(reasoning, likely(all), minutes),
-    outcomes: told.map(({ label, probability, then }) => ({ if: label, probability, then })),
+    outcomes: told.map(({ state, probability, then }) => ({
+      if: stateWords(state, info?.unit, reader),
+      probability,
+      then,
+    })),
   }
 }
 
@@ -74,24 +86,29 @@ function whyThisCheck(
   return `It parts ${names[0]} from ${names.slice(1).join(' and ')} for ${work} of work.`
 }
 
+/** "under 22 psi", "22 to 28 psi", "open", "dripping". */
+function stateWords({ id, range, open }: CheckState, unit: Unit | undefined, { system }: Reader): string {
+  if (!range) return open ?? outcomeLabel(id)
+  const { from, to } = range
+  const amount = (value: number) => formatReading(value, unit, system)
+  if (from === undefined) return to === undefined ? 'any reading' : `under ${amount(to)}`
+  if (to === undefined) return `over ${amount(from)}`
+  return `${formatNumber(unit ? shownReading(from, unit, system).value : from)} to ${amount(to)}`
+}
+
 /** Ranges side by side that say the same are one range to the reader. The percentage may differ by a little. */
-function mergeRanges<T extends { label: string; probability: number; then: string }>(ranges: readonly T[]): T[] {
+function mergeRanges<T extends { state: CheckState; probability: number; then: string }>(outcomes: readonly T[]): T[] {
   const plain = (then: string) => then.replace(/(?:over |under )?\d+\u00a0%/g, '%')
-  return ranges.reduce<T[]>((merged, range) => {
+  return outcomes.reduce<T[]>((merged, outcome) => {
     const last = merged.at(-1)
-    if (!last || plain(last.then) !== plain(range.then) || !/\d/.test(range.label)) return [...merged, range]
-    const upper = / to (.+)$/.exec(range.label)?.[1]
-    const lower = /^(?:under )?([\d.]+)/.exec(last.label)?.[1]
-    const fromBelow = last.label.startsWith('under')
-    const label = upper
-      ? fromBelow
-        ? `under ${upper}`
-        : `${lower} to ${upper}`
-      : fromBelow
-        ? 'any reading'
-        : range.label.replace(/over [\d.]+/, `over ${lower}`)
-    const likelier = last.probability >= range.probability ? last : range
-    return [...merged.slice(0, -1), { ...likelier, label, probability: last.probability + range.probability }]
+    if (!last?.state.range || !outcome.state.range || plain(last.then) !== plain(outcome.then))
+      return [...merged, outcome]
+    const { from } = last.state.range
+    const { to } = outcome.state.range
+    const range = { ...(from === undefined ? {} : { from }), ...(to === undefined ? {} : { to }) }
+    const likelier = last.probability >= outcome.probability ? last : outcome
+    const probability = last.probability + outcome.probability
+    return [...merged.slice(0, -1), { ...likelier, state: { ...likelier.state, range }, probability }]
   }, [])
 }
 

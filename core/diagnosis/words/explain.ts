@@ -1,6 +1,7 @@
 import { checkInfo, outcomeLabel } from '../../knowledge/checks/checks'
 import { COMPLAINTS, isIdOf, PARTS } from '../../knowledge/vocabulary'
-import { formatQuantity } from '../../quantity/format'
+import { formatReading } from '../../quantity/reading'
+import type { Reader } from '../../quantity/sentence'
 import type { DiagnosisModel } from '../model'
 import { sortedLeads, type Finding } from '../finding'
 import type { Posterior, Weighed } from '../inference'
@@ -20,7 +21,7 @@ function windingName(leads: string): string {
 }
 
 /** A finding in a few words: "run capacitor 27 μF", "shaft, by hand: free". */
-export function describeFinding(finding: Finding): string {
+export function describeFinding(finding: Finding, { system }: Reader): string {
   const info = checkInfo(finding.check)
   const about =
     finding.part && isIdOf(PARTS, finding.part)
@@ -29,7 +30,7 @@ export function describeFinding(finding: Finding): string {
         ? windingName(finding.leads)
         : (info?.label ?? finding.check)
   if (finding.outcome !== undefined) return `${about}: ${outcomeLabel(finding.outcome)}`
-  return `${about} ${formatQuantity(finding.value ?? null, info?.unit)}`
+  return `${about} ${formatReading(finding.value ?? null, info?.unit, system)}`
 }
 
 /**
@@ -61,9 +62,9 @@ export function logRatio(
 /**
  * Why a fault stands where it stands: the three pieces of evidence that moved it most, for or against, as sentences.
  */
-export function explainFault(model: DiagnosisModel, posterior: Posterior, fault: string): string[] {
+export function explainFault(model: DiagnosisModel, posterior: Posterior, fault: string, reader: Reader): string[] {
   const fromFindings = posterior.weighed.map(({ finding, likelihood }) => ({
-    text: describeFinding(finding),
+    text: describeFinding(finding, reader),
     ratio: logRatio(model, posterior.fromComplaint, likelihood, fault),
   }))
   const fromComplaints = posterior.complaints.map(({ complaint, likelihood }) => ({
@@ -100,7 +101,11 @@ const DISAGREE_LOG = -2.2
  * The two findings that no hypothesis explains together, when there are such: one of them wants repeating, or its
  * instrument proving.
  */
-export function findDisagreement(model: DiagnosisModel, weighed: readonly Weighed[]): Disagreement | undefined {
+export function findDisagreement(
+  model: DiagnosisModel,
+  weighed: readonly Weighed[],
+  reader: Reader,
+): Disagreement | undefined {
   const best = weighed.map(({ likelihood }) => Math.log(Math.max(...likelihood)))
   let worst: { log: number; pair: [Weighed, Weighed] } | undefined
   weighed.forEach((first, i) => {
@@ -122,7 +127,7 @@ export function findDisagreement(model: DiagnosisModel, weighed: readonly Weighe
   return {
     findings: [first, second],
     because:
-      `These two readings disagree: ${describeFinding(first)}, and ${describeFinding(second)}. Prove the ` +
-      'instrument, then repeat the cheaper one.',
+      `These two readings disagree: ${describeFinding(first, reader)}, and ${describeFinding(second, reader)}. ` +
+      'Prove the instrument, then repeat the cheaper one.',
   }
 }

@@ -6,11 +6,11 @@ export const PRESSURES = {
     belowCutInPsi: 2,
     tolerancePsi: 2,
     failedBelowPsi: 8,
-    basis: { kind: 'common-practice', name: 'precharge 2 psi below cut-in, tank empty of water' } as Basis,
+    basis: { kind: 'common-practice', name: 'precharge a little below cut-in, tank empty of water' } as Basis,
   },
   cutTolerancePsi: {
     value: 3,
-    basis: { kind: 'common-practice', name: 'pressure switch repeats within about 3 psi' } as Basis,
+    basis: { kind: 'common-practice', name: 'how closely a pressure switch repeats' } as Basis,
   },
   filterHighPsi: {
     value: 25,

@@ -4,7 +4,7 @@ import { defineConfig } from 'vitest/config'
 const root = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 
 export default defineConfig({
-  resolve: { alias: { '#core': root('./core'), '#server': root('./server') } },
+  resolve: { alias: { '#core': root('./core'), '#server': root('./server'), '~': root('./app') } },
   esbuild: { tsconfigRaw: { compilerOptions: { experimentalDecorators: true, useDefineForClassFields: true } } },
   test: {
     include: [
@@ -12,7 +12,7 @@ export default defineConfig({
       'tests/reference/**/*.test.ts',
       'tests/server/**/*.test.ts',
       'demo/**/*.test.ts',
-      'app/utils/**/*.test.ts',
+      'app/**/*.test.ts',
     ],
     setupFiles: ['tests/set-up/fast-check.ts'],
     testTimeout: 120_000,
@@ -21,7 +21,7 @@ export default defineConfig({
     coverage: {
       provider: 'v8',
       include: ['core/**/*.ts'],
-      exclude: ['core/**/*.test.ts', 'core/knowledge/model-types.ts'],
+      exclude: ['core/**/*.test.ts', 'core/knowledge/faults/model-types.ts', 'core/visit/test-journal.ts'],
       reporter: ['text-summary', 'json-summary'],
       thresholds: { lines: 90, statements: 90, branches: 80 },
     },

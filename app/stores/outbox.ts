@@ -24,7 +24,7 @@ export const useOutbox = defineStore('outbox', () => {
   const onlyHere = ref(waitingLines.onlyHere)
   const dropped = shallowRef<WaitingLine[]>([])
   const reach = ref<Reach>({ is: 'answers' })
-  let sending: Promise<void> | undefined
+  let sending = Promise.resolve()
   let wait = FIRST_WAIT
   let timer: ReturnType<typeof setTimeout> | undefined
 
@@ -52,9 +52,8 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   function flush(): Promise<void> {
-    sending ??= sendAll().finally(() => {
-      sending = undefined
-    })
+    // One after the other: what is added while the last line before it is on its way goes right after it.
+    sending = sending.then(sendAll)
     return sending
   }
 

@@ -124,12 +124,12 @@ for (const [name, machine, option] of [
     for (let turn = 0; turn < 120; turn++) {
       const now = await title(page).innerText()
       if (now === 'Everything is back') break
-      const more = page.getByTestId('lamp').getByRole('button', { name: '1', exact: true })
+      const more = page.getByTestId('lamp').getByRole('radio', { name: '1', exact: true })
       if (
         !disagreed &&
         (await page.getByTestId('lamp').innerText()).includes('How many go in?') &&
         (await more.isVisible()) &&
-        (await more.getAttribute('aria-pressed')) === 'false'
+        (await more.getAttribute('aria-checked')) === 'false'
       ) {
         await more.click()
         await expect(page.getByTestId('step-done')).toBeDisabled()

@@ -90,7 +90,7 @@ test('the humming pool pump, from the call to the sheet', async ({ page, shop, p
     const title = await page.getByTestId('lamp-title').innerText()
     if (title === 'Everything is back') break
     if (title.startsWith('Capacitor cover on')) {
-      await page.getByTestId('lamp').getByRole('button', { name: '1', exact: true }).click()
+      await page.getByTestId('lamp').getByRole('radio', { name: '1', exact: true }).click()
       await expect(done).toBeDisabled()
       await page.getByTestId('count-reason').fill('one screw stripped, longer one in the van')
     }

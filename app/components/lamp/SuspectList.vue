@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
+import { faultLabel } from '#core/diagnosis/words/fault-label'
 import { formatPercent } from '#core/quantity/format'
 
 const { visit, state, diagnosis } = useVisitContext()
@@ -54,7 +55,7 @@ const say = (fault: string, verdict: 'not-this' | 'it-was-this') => visit.append
       </li>
     </ol>
     <p v-if="state.excluded.length > 0" class="mt-2 text-[0.9rem] text-slate">
-      Ruled out by you: {{ state.excluded.map((fault) => fault.replaceAll('-', ' ')).join(', ') }}.
+      Ruled out by you: {{ state.excluded.map((fault) => faultLabel(fault).toLowerCase()).join(', ') }}.
     </p>
   </section>
 </template>

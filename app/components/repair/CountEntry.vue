@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { RadioGroup, RadioGroupOption } from '@headlessui/vue'
 import type { JointPlace } from '#core/knowledge/constructions/joint'
 
 /** How many came out, or go in: one number, or one for each place where they belong. */
@@ -75,17 +76,13 @@ function step(index: number, by: number): void {
       </li>
     </ul>
     <div v-else class="flex flex-wrap gap-1.5">
-      <button
-        v-for="number in choices"
-        :key="number"
-        type="button"
-        class="button number min-w-12 px-2 text-xl"
-        :class="{ 'is-count': count === number }"
-        :aria-pressed="count === number"
-        @click="choose(number)"
+      <RadioGroup :model-value="count" class="contents" aria-label="how many" @update:model-value="choose"
+        ><RadioGroupOption v-for="number in choices" :key="number" v-slot="{ checked }" :value="number" as="template"
+          ><button type="button" class="button number min-w-12 px-2 text-xl" :class="{ 'is-count': checked }">
+            {{ number }}
+          </button></RadioGroupOption
+        ></RadioGroup
       >
-        {{ number }}
-      </button>
       <input
         v-model="other"
         class="field number max-w-14 px-2"

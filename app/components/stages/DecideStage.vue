@@ -10,6 +10,8 @@ const worth = (option: Option) =>
   wayOf('warranty', visit.shop.schools) === 'priced'
     ? warrantyWorth(option, visit.shop.rates, state.value.machine.kind)
     : 0
+/** Where the keyboard enters the choice: at what is chosen, else at the first. */
+const entered = computed(() => state.value.decision ?? options.value[0]?.id)
 const choose = (option: Option) => visit.append('decision', { option: option.id })
 </script>
 
@@ -19,59 +21,62 @@ const choose = (option: Option) => visit.append('decision', { option: option.id 
     <p class="mb-3 text-slate">
       Price from the shop’s rates. Expected cost adds what it costs if this is not the whole cure.
     </p>
-    <div class="options" role="radiogroup" aria-label="options">
-      <article
-        v-for="option in options"
-        :key="option.id"
-        class="option"
-        :class="{ 'is-chosen': option.id === state.decision }"
-        :data-testid="`option-${option.id}`"
-      >
-        <h3 class="min-h-[2.4em]">{{ option.label }}</h3>
-        <p class="number text-2xl font-bold">{{ money(option.price) }}</p>
-        <dl>
-          <div>
-            <dt>expected</dt>
-            <dd class="number">{{ money(option.expectedCost) }}</dd>
-          </div>
-          <div>
-            <dt>whole cure</dt>
-            <dd class="number">{{ formatPercent(option.chanceRight) }}</dd>
-          </div>
-          <div>
-            <dt>time</dt>
-            <dd class="number">{{ formatMinutes(option.minutes) }}</dd>
-          </div>
-          <div>
-            <dt>parts</dt>
-            <dd class="number">{{ money(option.partsPrice) }}</dd>
-          </div>
-          <div>
-            <dt>labour</dt>
-            <dd class="number">{{ money(option.labourPrice) }}</dd>
-          </div>
-          <div v-if="worth(option) >= 1">
-            <dt>its warranty saves</dt>
-            <dd class="number">{{ money(worth(option)) }}</dd>
-          </div>
-        </dl>
-        <ul class="ml-4 list-disc text-[0.92rem]">
-          <li v-for="part in option.parts" :key="part.part">{{ part.label }}</li>
-          <li v-if="option.parts.length === 0">no parts</li>
-        </ul>
-        <p class="text-[0.92rem]">{{ option.because }}</p>
-        <button
-          type="button"
-          role="radio"
-          class="toggle mt-auto justify-center font-bold"
-          :aria-checked="option.id === state.decision"
-          @click="choose(option)"
+    <div role="radiogroup" aria-label="what is done" @keydown="rove">
+      <div class="options">
+        <article
+          v-for="option in options"
+          :key="option.id"
+          class="option"
+          :class="{ 'is-chosen': option.id === state.decision }"
+          :data-testid="`option-${option.id}`"
         >
-          {{ option.id === state.decision ? 'Chosen' : 'Choose' }}
-        </button>
-      </article>
+          <h3 class="min-h-[2.4em]">{{ option.label }}</h3>
+          <p class="number text-2xl font-bold">{{ money(option.price) }}</p>
+          <dl>
+            <div>
+              <dt>expected</dt>
+              <dd class="number">{{ money(option.expectedCost) }}</dd>
+            </div>
+            <div>
+              <dt>whole cure</dt>
+              <dd class="number">{{ formatPercent(option.chanceRight) }}</dd>
+            </div>
+            <div>
+              <dt>time</dt>
+              <dd class="number">{{ formatMinutes(option.minutes) }}</dd>
+            </div>
+            <div>
+              <dt>parts</dt>
+              <dd class="number">{{ money(option.partsPrice) }}</dd>
+            </div>
+            <div>
+              <dt>labour</dt>
+              <dd class="number">{{ money(option.labourPrice) }}</dd>
+            </div>
+            <div v-if="worth(option) >= 1">
+              <dt>its warranty saves</dt>
+              <dd class="number">{{ money(worth(option)) }}</dd>
+            </div>
+          </dl>
+          <ul class="ml-4 list-disc text-[0.92rem]">
+            <li v-for="part in option.parts" :key="part.part">{{ part.label }}</li>
+            <li v-if="option.parts.length === 0">no parts</li>
+          </ul>
+          <p class="text-[0.92rem]">{{ option.because }}</p>
+          <button
+            type="button"
+            role="radio"
+            class="toggle mt-auto justify-center font-bold"
+            :aria-checked="option.id === state.decision"
+            :tabindex="option.id === entered ? 0 : -1"
+            @click="choose(option)"
+          >
+            {{ option.id === state.decision ? 'Chosen' : 'Choose' }}
+          </button>
+        </article>
+      </div>
+      <OtherJobs :entered="entered" />
     </div>
-    <OtherJobs />
     <DecisionChart v-if="options.length > 1" :options="options" class="mt-4" />
   </div>
 </template>

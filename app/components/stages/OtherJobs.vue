@@ -4,6 +4,7 @@ import { formatMinutes } from '#core/quantity/format'
 
 /** Work that no fault asks for: an upgrade, a wearing part in its turn. Planned and priced as a repair is. */
 const { visit, state, wishes } = useVisitContext()
+const { entered = undefined } = defineProps<{ entered?: string }>()
 const money = useMoney()
 const chosen = computed(() => wishes.value.some(({ id }) => id === state.value.decision))
 </script>
@@ -37,7 +38,9 @@ const chosen = computed(() => wishes.value.some(({ id }) => id === state.value.d
         <button
           type="button"
           class="toggle justify-center font-bold"
-          :aria-pressed="job.id === state.decision"
+          role="radio"
+          :aria-checked="job.id === state.decision"
+          :tabindex="job.id === entered ? 0 : -1"
           @click="visit.append('decision', { option: job.id })"
         >
           {{ job.id === state.decision ? 'Chosen' : 'Choose' }}

@@ -34,6 +34,11 @@ const cautions = computed(() =>
     ),
   ].join(' '),
 )
+/** The newest cause that was set aside stands again. */
+function takeBackCause(): void {
+  const last = state.value.entries.findLast((entry) => entry.kind === 'cause-said' && entry.body.verdict === 'not-this')
+  if (last) visit.append('retracted', {}, last.id)
+}
 const NO_FURTHER = 'No further check is worth its cost now.'
 const CLOSING = { 'wet-end-open': 'close the wet end', pulled: 'pump back in' } as const
 function turnGate(): void {
@@ -92,6 +97,17 @@ function turnGate(): void {
       </button>
       <button type="button" class="button" data-testid="lamp-skip" @click="notThis">Not this</button>
     </template>
+  </LampCard>
+  <LampCard
+    v-else-if="!diagnosis.settled"
+    title="Every cause is set aside"
+    because="Nothing known of this machine is left to explain what it does. Take one back, or look at what was read."
+  >
+    <template #buttons
+      ><button type="button" class="button button-lit" data-testid="take-back-cause" @click="takeBackCause">
+        Take back the last “not this”
+      </button></template
+    >
   </LampCard>
   <LampCard
     v-else

@@ -6,6 +6,8 @@ import {
   ComboboxLabel,
   ComboboxOption,
   ComboboxOptions,
+  RadioGroup,
+  RadioGroupOption,
 } from '@headlessui/vue'
 import { ChevronDown } from '@lucide/vue'
 import { format } from 'date-fns'
@@ -133,19 +135,15 @@ useHead({ title: 'New visit · Pike Lamp' })
     <main>
       <form class="mx-auto grid max-w-4xl gap-6 p-5" novalidate @submit.prevent="open">
         <section class="grid gap-3">
-          <div class="flex flex-wrap gap-2" role="group" aria-label="which machine">
-            <button
-              type="button"
-              class="toggle"
-              :aria-pressed="!fresh"
-              :disabled="known.length === 0"
-              @click="fresh = false"
-            >
-              a machine we know</button
-            ><button type="button" class="toggle" :aria-pressed="fresh" data-testid="new-machine" @click="fresh = true">
-              a new machine
-            </button>
-          </div>
+          <RadioGroup v-model="fresh" class="flex flex-wrap gap-2" aria-label="which machine"
+            ><RadioGroupOption v-slot="{ checked }" :value="false" :disabled="known.length === 0" as="template"
+              ><button type="button" class="toggle" :aria-checked="checked">a machine we know</button></RadioGroupOption
+            ><RadioGroupOption v-slot="{ checked }" :value="true" as="template"
+              ><button type="button" class="toggle" :aria-checked="checked" data-testid="new-machine">
+                a new machine
+              </button></RadioGroupOption
+            ></RadioGroup
+          >
           <Combobox v-if="!fresh" v-model="chosen" nullable as="div" class="relative">
             <ComboboxLabel class="label">Machine</ComboboxLabel>
             <div class="relative">

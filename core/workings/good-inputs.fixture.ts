@@ -152,7 +152,7 @@ export const GOOD_INPUTS: Record<string, object> = {
         },
       ],
       found: [{ joint: 'impeller', what: 'stuck' }],
-      practices: { threads: 'compound' },
+      schools: { threads: 'compound' },
       conditions: { pipeInches: 1.5, celsius: 4, bearingClearanceMm: 0.08, outletHigherMm: -38, hot: true },
     },
   },

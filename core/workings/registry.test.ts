@@ -140,13 +140,13 @@ describe('the registry', () => {
     ['take-down', { construction: 'band-clamp', targets: [] }, 'targets'],
     [
       'take-down',
-      { construction: 'band-clamp', targets: ['motor'], options: { practices: { threads: 'prayer' } } },
-      'options.practices',
+      { construction: 'band-clamp', targets: ['motor'], options: { schools: { threads: 'prayer' } } },
+      'options.schools',
     ],
     [
       'take-down',
-      { construction: 'band-clamp', targets: ['motor'], options: { practices: { astrology: 'stars' } } },
-      'options.practices',
+      { construction: 'band-clamp', targets: ['motor'], options: { schools: { astrology: 'stars' } } },
+      'options.schools',
     ],
     [
       'take-down',
@@ -183,4 +183,21 @@ describe('the registry', () => {
 
   it('does not hide a mistake of ours behind the word input', () =>
     expect(() => describeError(new TypeError('ours'))).toThrow('ours'))
+
+  it('plans a take-down the shop’s own way, and says which of its ways mattered', () => {
+    const plan = (options: object) =>
+      runByName('take-down', { construction: 'pressure-tee', targets: ['pressure-switch'], options }) as unknown as {
+        schools: string[]
+        back: { text: string; schools?: string[] }[]
+      }
+    const threads = plan({ schools: { threads: 'compound' } })
+    expect(threads.back.map(({ text }) => text).join('. ')).toMatch(/thread compound/)
+    expect(
+      plan({})
+        .back.map(({ text }) => text)
+        .join('. '),
+    ).toMatch(/tape/)
+    expect(threads.schools).toContain('threads')
+    expect(threads.back.flatMap(({ schools = [] }) => schools)).toContain('threads')
+  })
 })

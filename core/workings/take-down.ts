@@ -24,7 +24,8 @@ class TakeDownOptionsInput {
   @MayBeAbsent() @IsArray() @ArrayMaxSize(60) @IsString({ each: true }) opened?: string[]
   @MayBeAbsent() @IsArray() @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => Found) found?: Found[]
   @MayBeAbsent() @IsArray() @ArrayMaxSize(60) @IsString({ each: true }) alternativesExcluded?: string[]
-  @PracticeWaysField() practices?: PracticeWays
+  /** The shop’s practices, under the name that has always been given here. */
+  @PracticeWaysField() schools?: PracticeWays
   @MayBeAbsent() @ValidateNested() @Type(() => JobConditionsInput) conditions?: JobConditionsInput
 }
 class TakeDownInput {
@@ -37,15 +38,24 @@ const BASIS = {
   name: 'joints, counts and minutes usual for the construction: the technician’s count wins',
 } as const
 
+/** Under the name that this working has always given out. */
+function withSchools<T extends { practices?: unknown }>({ practices, ...rest }: T) {
+  return practices === undefined ? rest : { ...rest, schools: practices }
+}
+
 export const takeDown = defineWorking({
   name: 'take-down',
   title: 'How does it come apart, and go back?',
   input: TakeDownInput,
   basis: BASIS,
   run: ({ construction, targets, options }) => {
-    const plan = planTakeDown(construction, targets, options)
+    const { schools: practices, ...others } = options ?? {}
+    const plan = planTakeDown(construction, targets, { ...others, ...(practices ? { practices } : {}) })
     return {
-      ...plan,
+      ...withSchools(plan),
+      down: plan.down.map(withSchools),
+      work: plan.work.map(withSchools),
+      back: plan.back.map(withSchools),
       basis: BASIS,
       steps: [...plan.down, ...plan.work, ...plan.back].map(
         ({ phase, text, minutes }) => `${phase}: ${text} (${n(minutes)} min)`,

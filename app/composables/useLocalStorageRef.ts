@@ -1,31 +1,25 @@
-import { effectScope, ref, watch, type Ref } from 'vue'
+import { StorageSerializers, useStorage, type RemovableRef, type Serializer } from '@vueuse/core'
+import { effectScope } from 'vue'
 
-const shared = new Map<string, Ref>()
+/** One for each key: where storage is forbidden, nothing else would carry a change from one place to another. */
+const shared = new Map<string, RemovableRef<unknown>>()
 
-/** A ref that is kept in the browser, one for all who name its key. A full or forbidden storage leaves a plain ref. */
-export function useLocalStorageRef<T>(key: string, initial: T): Ref<T> {
+/**
+ * A ref that is kept in the browser, one for all who name its key, and in step with other tabs. A full or forbidden
+ * storage leaves what is on the screen as it is.
+ */
+export function useLocalStorageRef<T extends object | string>(key: string, initial: T): RemovableRef<T> {
   const known = shared.get(key)
-  if (known) return known as Ref<T>
-  const value = ref(read(key, initial)) as Ref<T>
-  shared.set(key, value)
+  if (known) return known as RemovableRef<T>
   // It outlives whoever asked first.
-  effectScope(true).run(() => watch(value, (next) => write(key, next), { deep: true, flush: 'sync' }))
+  const value = effectScope(true).run(() =>
+    useStorage<T>(key, initial, undefined, {
+      serializer: StorageSerializers.object as Serializer<T>,
+      writeDefaults: false,
+      flush: 'sync',
+      onError: () => undefined,
+    }),
+  ) as RemovableRef<T>
+  shared.set(key, value)
   return value
-}
-
-export function read<T>(key: string, initial: T): T {
-  try {
-    const text = localStorage.getItem(key)
-    return text === null ? initial : (JSON.parse(text) as T)
-  } catch {
-    return initial
-  }
-}
-
-export function write(key: string, value: unknown): void {
-  try {
-    localStorage.setItem(key, JSON.stringify(value))
-  } catch {
-    // Private windows and full disks: what is on the screen goes on.
-  }
 }

@@ -1,13 +1,14 @@
-import { useLocalStorageRef } from './useLocalStorageRef'
+import { usePreferredDark } from '@vueuse/core'
 import { computed, watchEffect } from 'vue'
+import { useLocalStorageRef } from './useLocalStorageRef'
 
 export type Scheme = 'daylight' | 'cellar'
 
 /** Daylight or cellar: the switch when it was used, else what the system prefers. */
 export function useScheme() {
   const chosen = useLocalStorageRef<Scheme | ''>('pike-lamp.scheme', '')
-  const preferred: Scheme = window.matchMedia('(prefers-color-scheme: dark)').matches ? 'cellar' : 'daylight'
-  const scheme = computed<Scheme>(() => chosen.value || preferred)
+  const dark = usePreferredDark()
+  const scheme = computed<Scheme>(() => chosen.value || (dark.value ? 'cellar' : 'daylight'))
   watchEffect(() => {
     document.documentElement.dataset.scheme = scheme.value
   })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useSpeechSynthesis } from '@vueuse/core'
 import type { JointPlace } from '#core/knowledge/constructions/joint'
 import { DAMAGE_LOOKS } from '#core/knowledge/repairs/damage-looks'
 import { formatMinutes } from '#core/quantity/format'
@@ -80,17 +81,24 @@ const canStick = computed(() => {
 const sentence = computed(() =>
   [current.value?.title, current.value?.how, current.value?.caution].filter(Boolean).join('. '),
 )
-const { speaks, reading, say } = useReadAloud()
+/** Read aloud by the browser’s own speech, where it has one: hands are wet or gloved. */
+const { isSupported: speaks, speak, stop: quiet } = useSpeechSynthesis(sentence)
+const reading = ref(false)
 watch(
   () => current.value?.id,
   () => {
-    if (reading.value) say(sentence.value)
+    if (reading.value) speak()
   },
+  { flush: 'post' },
 )
 function aloud(): void {
   reading.value = !reading.value
-  if (reading.value) say(sentence.value)
+  if (reading.value) speak()
+  else quiet()
 }
+onScopeDispose(() => {
+  if (speaks.value) quiet()
+})
 function byKey(event: KeyboardEvent): void {
   const target = event.target as HTMLElement
   if (event.altKey || event.ctrlKey || event.metaKey || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) return

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useTimestamp } from '@vueuse/core'
 import { format } from 'date-fns'
 import { GATES, type Gate } from '#core/knowledge/vocabulary'
 import { formatNumber, formatSeconds } from '#core/quantity/format'
@@ -6,7 +7,7 @@ import { formatNumber, formatSeconds } from '#core/quantity/format'
 const { gate } = defineProps<{ gate: Gate }>()
 const { visit, state } = useVisitContext()
 const { bleed, bleedOhms } = useSafeGates()
-const now = useClock()
+const now = useTimestamp({ interval: 1000 })
 const info = computed(() => GATES[gate])
 const holds = computed(() => state.value.gates.get(gate))
 const lines = ref([

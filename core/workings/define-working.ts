@@ -1,14 +1,21 @@
 import type { ClassConstructor } from 'class-transformer'
+import { ModelShelf } from '../diagnosis/model-shelf'
 import type { Basis } from '../judgement/judgement'
 import { InputError } from '../validation/input-error'
 import { validated } from '../validation/validated'
+
+/** What may be kept from one run to the next by whoever makes several. */
+export interface Kept {
+  models: ModelShelf
+}
+export const keptForRuns = (): Kept => ({ models: new ModelShelf() })
 
 /** A calculation with a name: one definition, three faces (HTTP, command line, page). */
 export interface Working<Input extends object = object, Output extends object = object> {
   name: string
   title: string
   input: ClassConstructor<Input>
-  run: (input: Input) => Output
+  run: (input: Input, kept: Kept) => Output
   basis: Basis
   /** Taken for what the input leaves out. */
   usual?: Partial<Input>
@@ -30,9 +37,10 @@ export function cautioned(cautions: string[]): { cautions?: string[] } {
 export function runWorking<Input extends object, Output extends object>(
   working: Working<Input, Output>,
   plain: unknown,
+  kept = keptForRuns(),
 ): Output {
   const given = working.usual && plain !== null && typeof plain === 'object' ? { ...working.usual, ...plain } : plain
-  const output = working.run(validated(working.input, given))
+  const output = working.run(validated(working.input, given), kept)
   // A figure too small or too large for arithmetic must not come out as one that is none.
   if (!everyNumberFinite(output))
     throw new InputError([

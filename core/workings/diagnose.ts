@@ -8,8 +8,9 @@ export const diagnoseWorking = defineWorking({
   title: 'What is wrong, and what is worth doing next?',
   input: DiagnoseInput,
   basis: { kind: 'shop', name: 'exact inference over the fault tables of knowledge/, most of them shop estimates' },
-  run: (input) => {
-    const result = diagnose(canonicalCase(input))
+  run: (input, { models }) => {
+    const of = canonicalCase(input)
+    const result = diagnose(of, { model: models.modelOf(of) })
     return {
       ...result,
       judgements: result.judgements.map((judged) => ({ ...judged, because: render(judged.because, US_READER) })),

@@ -3,7 +3,7 @@ import { InputError } from '../validation/input-error'
 import { usualInput } from '../questions/fields'
 import { answerOf, asOutput } from '../questions/question'
 import { QUESTIONS } from '../questions/questions'
-import { defineWorking, runWorking, type Working } from './define-working'
+import { defineWorking, runWorking, type Kept, type Working } from './define-working'
 import { diagnoseWorking } from './diagnose'
 import * as capacitorStock from './capacitor-stock'
 import * as conductors from './conductors'
@@ -52,17 +52,22 @@ export const WORKINGS: ReadonlyMap<string, Working> = new Map(ALL.map((working) 
  *
  * @throws InputError for an unknown name or bad input
  */
-export function runByName(name: string, input: unknown): object {
+export function runByName(name: string, input: unknown, kept?: Kept): object {
   const working = WORKINGS.get(name)
   if (!working)
     throw new InputError([{ field: 'working', value: name, expected: `one of ${[...WORKINGS.keys()].join(', ')}` }])
   holdable(input)
-  return runWorking(working, input)
+  return runWorking(working, input, kept)
 }
 
-/** One line of a batch: a working and its input in, output or error out; a bad line spoils only itself. */
+/**
+ * One line of a batch: a working and its input in, output or error out; a bad line spoils only itself.
+ *
+ * @param kept what the lines of one batch share
+ */
 export function runLine(
   line: string,
+  kept?: Kept,
 ): { output: object } | { error: { title: string; problems: InputError['problems'] } } {
   try {
     const request = boundedJson(line)
@@ -71,7 +76,7 @@ export function runLine(
         { field: '', value: request, expected: 'an object {"working": NAME, "input": {…}} is needed' },
       ])
     const { working, input } = request as { working?: unknown; input?: unknown }
-    return { output: runByName(String(working ?? ''), input) }
+    return { output: runByName(String(working ?? ''), input, kept) }
   } catch (error) {
     return { error: describeError(error) }
   }

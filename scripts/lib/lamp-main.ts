@@ -1,5 +1,6 @@
 import { createReadStream, readFileSync } from 'node:fs'
 import { createInterface } from 'node:readline'
+import { keptForRuns } from '../../core/workings/define-working'
 import { describeError, runByName, runLine, WORKINGS } from '../../core/workings/registry'
 
 const USAGE = `npm run -s lamp -- NAME FILE|-     one working: JSON in, JSON out
@@ -38,8 +39,9 @@ async function batch(source: string): Promise<number> {
     input.once('open', () => resolve()).once('error', reject)
   })
   await opened
+  const kept = keptForRuns()
   for await (const line of createInterface({ input, crlfDelay: Infinity }))
-    if (line.trim()) process.stdout.write(`${JSON.stringify(runLine(line))}\n`)
+    if (line.trim()) process.stdout.write(`${JSON.stringify(runLine(line, kept))}\n`)
   return 0
 }
 

@@ -7,6 +7,7 @@ import { jobOf } from '../../core/visit/job'
 import { writeSheet } from '../../core/visit/sheet'
 import type { UnitSystem } from '../../core/quantity/measures'
 import { readVisitFile, toVisitFile, type VisitFile } from '../../core/visit/visit-file'
+import { keptForRuns } from '../../core/workings/define-working'
 import { runByName, runLine } from '../../core/workings/registry'
 import { ofKind } from '../../core/visit/of-kind'
 import { readLines } from '../services/journal-lines'
@@ -96,7 +97,8 @@ export const TASKS = {
       .decode(bytes)
       .split('\n')
       .filter((line) => line.trim())
-    return lines.map((line) => JSON.stringify(runLine(line))).join('\n')
+    const kept = keptForRuns()
+    return lines.map((line) => JSON.stringify(runLine(line, kept))).join('\n')
   },
 }
 

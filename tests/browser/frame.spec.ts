@@ -216,7 +216,7 @@ test('what is known of a well is written in the shop’s units and used at once'
   await expect(page.getByTestId('place')).not.toContainText('Above the cut-in')
   await page.goto(`${shop.url}/visits/${well}/test`)
   await say(page, 'precharge 48 psi')
-  await expect(page.getByTestId('journal')).toContainText('inside 46 to 50 psi')
+  await expect(page.getByTestId('journal')).toContainText('as it should be, wanted 48 psi')
   await say(page, 'run winding 3.6')
   await expect(page.getByTestId('journal')).toContainText('of cable off')
 })

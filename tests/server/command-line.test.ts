@@ -142,7 +142,10 @@ describe('the layers of core', () => {
 
   it('let a folder import from below it', async () => {
     expect(
-      await messages("import { METALS } from '../electrical/limits'\nMETALS\n", 'core/knowledge/water/pipes.ts'),
+      await messages(
+        "import { METALS } from '../electrical/limits'\nexport const metals = METALS\n",
+        'core/knowledge/water/pipes.ts',
+      ),
       'and from a sister of a name that a folder above has too',
     ).toEqual([])
     expect(

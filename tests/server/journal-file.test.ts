@@ -3,7 +3,7 @@ import { spawn, spawnSync } from 'node:child_process'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import type { Entry } from '#core/visit/entry'
+import { ENTRY_VERSION, type Entry } from '#core/visit/entry'
 import { sql } from 'drizzle-orm'
 import { connect } from '../../server/database/connect'
 import { readLines } from '../../server/services/journal-lines'
@@ -301,9 +301,9 @@ describe('the journal file and the database at the start', () => {
       expect(
         (await app.repository.entriesOfVisit(visit.visitId)).map(({ kind, lamport, v }) => [kind, lamport, v]),
       ).toEqual([
-        ['visit-opened', 1, 2],
-        ['finding', 2, 2],
-        ['handed-over', 3, 2],
+        ['visit-opened', 1, ENTRY_VERSION],
+        ['finding', 2, ENTRY_VERSION],
+        ['handed-over', 3, ENTRY_VERSION],
       ])
       expect((await app.repository.entriesOfVisit(visit.visitId)).at(-1)?.body).toMatchObject({
         nextDate: '2027-02-28',

@@ -1,4 +1,4 @@
-import { r, say, type Sentence } from '../quantity/sentence'
+import { r, rFrom, say, type Sentence } from '../quantity/sentence'
 import { judgePrecharge } from '../hydraulics/tank'
 import { KPA_PER_PSI, METRES_PER_FOOT } from '../quantity/conversions'
 import { capacitorBand, judgeCapacitance } from '../electrical/capacitor'
@@ -215,12 +215,16 @@ function judgeWindingFinding(finding: Finding, { pump, plate, findings }: Judgin
   }
 }
 
-/** The tank's air against the switch's cut-in: the one judgement that the tank's question and working make too. */
-function judgeTank(psi: number, { plate }: JudgingContext): Judgement | undefined {
-  if (plate.cutInPsi === undefined) return undefined
+/**
+ * The tank's air against the switch's cut-in: the one judgement that the tank's question and working make too. Where
+ * the switch was seen to close, that counts before what its card says.
+ */
+function judgeTank(psi: number, { plate, findings }: JudgingContext): Judgement | undefined {
+  const cutInPsi = newest(findings, 'cut-in') ?? plate.cutInPsi
+  if (cutInPsi === undefined) return undefined
   const { verdict, wantedKpa, offKpa, lowKpa, highKpa, emptyBeforeCutIn } = judgePrecharge(
     psi * KPA_PER_PSI,
-    plate.cutInPsi * KPA_PER_PSI,
+    cutInPsi * KPA_PER_PSI,
   )
   const [low, high, wanted, off] = [lowKpa, highKpa, wantedKpa, offKpa].map((kpa) => kpa / KPA_PER_PSI) as [
     number,
@@ -239,7 +243,7 @@ function judgeTank(psi: number, { plate }: JudgingContext): Judgement | undefine
     high,
     margin: judgeRange(psi, { low, high }).margin,
     because: emptyBeforeCutIn
-      ? say`above the cut-in of ${r(plate.cutInPsi, 'psi')}: the taps run dry before the pump starts`
+      ? say`above the cut-in of ${r(cutInPsi, 'psi')}: the taps run dry before the pump starts`
       : say`${stands}, wanted ${r(wanted, 'psi')}, ${r(PRESSURES.precharge.belowCutInPsi, 'psi')} below cut-in`,
     basis: PRESSURES.precharge.basis,
   }
@@ -272,7 +276,9 @@ function judgeByLimits(check: string, value: number, context: JudgingContext): J
 function bandWords({ low, high }: ReadingBand, unit: Unit | undefined): Sentence {
   const amount = (value: number) => (unit ? r(value, unit) : formatNumber(value))
   if (low === undefined) return say`at most ${amount(high as number)}`
-  return high === undefined ? say`at least ${amount(low)}` : say`${amount(low)} to ${amount(high)}`
+  return high === undefined
+    ? say`at least ${amount(low)}`
+    : say`${unit ? rFrom(low, unit) : formatNumber(low)} to ${amount(high)}`
 }
 
 function bandOf(check: string, value: number, { pump, plate }: JudgingContext): ReadingBand | undefined {

@@ -1,6 +1,6 @@
 import { formatNumber } from './format'
 import { toShown, unitOf, type Measure, type UnitSystem } from './measures'
-import { formatReading } from './reading'
+import { formatReading, shownReading } from './reading'
 import type { Unit } from './units'
 
 /** A number in a sentence that does not know yet in which units it will be read. */
@@ -14,6 +14,8 @@ export interface ReadingAmount {
   value: number
   unit: Unit
   significant?: number
+  /** Without its unit, which another number beside it has. */
+  bare?: true
 }
 /** Words and amounts in their order. */
 export type Sentence = readonly (string | Amount | ReadingAmount)[]
@@ -28,6 +30,11 @@ export function q(value: number, measure: Measure, significant?: number): Amount
 /** A reading for a sentence: `r(28, 'psi')`. */
 export function r(value: number, unit: Unit, significant?: number): ReadingAmount {
   return { value, unit, ...(significant === undefined ? {} : { significant }) }
+}
+
+/** The lower end of a range of readings, whose unit stands at the upper. */
+export function rFrom(value: number, unit: Unit): ReadingAmount {
+  return { value, unit, bare: true }
 }
 
 /** A long sentence is broken in the source; a reader sees one space there. */
@@ -77,16 +84,18 @@ export function renderAmount({ value, measure, significant }: Amount, { system, 
   return `${formatNumber(toShown(value, measure, system), significant)}${unit ? ` ${unit}` : ''}`
 }
 
+function renderReading({ value, unit, significant, bare }: ReadingAmount, { system }: Reader): string {
+  return bare
+    ? formatNumber(shownReading(value, unit, system).value, significant)
+    : formatReading(value, unit, system, significant)
+}
+
 /** What is told as somebody reads it. */
 export function render(told: Telling, reader: Reader): string {
   if (typeof told === 'string') return told
   return told
     .map((part) =>
-      typeof part === 'string'
-        ? part
-        : 'unit' in part
-          ? formatReading(part.value, part.unit, reader.system, part.significant)
-          : renderAmount(part, reader),
+      typeof part === 'string' ? part : 'unit' in part ? renderReading(part, reader) : renderAmount(part, reader),
     )
     .join('')
 }

@@ -53,7 +53,7 @@ const lists = computed(() =>
             <th scope="col" class="pr-3">before</th>
             <th scope="col" class="pr-3">after</th>
             <th scope="col" class="pr-3">limits</th>
-            <th scope="col">where the limit comes from</th>
+            <th scope="col" class="min-w-36">where the limit comes from</th>
           </tr>
         </thead>
         <tbody>
@@ -63,13 +63,15 @@ const lists = computed(() =>
             class="border-b border-rule align-baseline"
           >
             <th scope="row" class="py-1 pr-3 text-left font-normal">{{ reading.subject }}</th>
-            <td class="number pr-3 whitespace-nowrap">
-              {{ reading.before
-              }}<template v-if="reading.beforeVerdict">, {{ VERDICT_WORDS[reading.beforeVerdict] }}</template>
+            <td class="number pr-3">
+              <span class="whitespace-nowrap">{{ reading.before }}</span><template v-if="reading.beforeVerdict"
+                >, {{ VERDICT_WORDS[reading.beforeVerdict] }}</template
+              >
             </td>
-            <td class="number pr-3 whitespace-nowrap">
-              {{ reading.after
-              }}<template v-if="reading.afterVerdict">, {{ VERDICT_WORDS[reading.afterVerdict] }}</template>
+            <td class="number pr-3">
+              <span class="whitespace-nowrap">{{ reading.after }}</span><template v-if="reading.afterVerdict"
+                >, {{ VERDICT_WORDS[reading.afterVerdict] }}</template
+              >
             </td>
             <td class="number pr-3 whitespace-nowrap">{{ reading.limits }}</td>
             <td class="text-[0.88rem] text-slate">{{ reading.basis }}</td>

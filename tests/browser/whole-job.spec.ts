@@ -173,7 +173,7 @@ test('a technician who disagrees: not this, and the suspect is gone', async ({ p
   await page.getByTestId('suspect-run-capacitor-failed').click()
   await page.getByRole('button', { name: 'Not this', exact: true }).first().click()
   await expect(page.getByTestId('suspect-run-capacitor-failed')).toHaveCount(0)
-  await expect(page.getByTestId('suspects')).toContainText('Ruled out by you: run capacitor failed')
+  await expect(page.getByTestId('suspects')).toContainText('Ruled out by you: run capacitor weak')
 })
 
 test('the lamp passes over a check that cannot be made here', async ({ page, shop }) => {

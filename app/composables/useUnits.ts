@@ -1,6 +1,7 @@
+import { computed, type ComputedRef } from 'vue'
 import type { UnitSystem } from '#core/quantity/measures'
 import type { Reader } from '#core/quantity/sentence'
-import type { Shop } from '#core/visit/shop'
+import { UNNAMED_SHOP, type Shop } from '#core/visit/shop'
 import { useVisit } from '~/stores/visit'
 import { useLocalStorageRef } from './useLocalStorageRef'
 
@@ -14,12 +15,21 @@ export function rememberShopUnits({ units }: Pick<Shop, 'units'>): void {
   useShopUnits().value = units
 }
 
+function useChosenUnits() {
+  return useLocalStorageRef<UnitSystem | ''>('pike-lamp.units', '')
+}
+
 /** US or metric: the switch when it was used, else as the shop is set. */
+export function useUnitSystem(): ComputedRef<UnitSystem> {
+  const [chosen, shops] = [useChosenUnits(), useShopUnits()]
+  return computed(() => chosen.value || shops.value || UNNAMED_SHOP.units)
+}
+
+/** The units of whoever reads, and the switch between them. */
 export function useUnits() {
   const visit = useVisit()
-  const chosen = useLocalStorageRef<UnitSystem | ''>('pike-lamp.units', '')
-  const shops = useShopUnits()
-  const system = computed<UnitSystem>(() => chosen.value || shops.value || visit.shop.units)
+  const chosen = useChosenUnits()
+  const system = useUnitSystem()
   const other = computed<UnitSystem>(() => (system.value === 'us' ? 'metric' : 'us'))
   return {
     system,

@@ -24,7 +24,7 @@ export const useOutbox = defineStore('outbox', () => {
   const onlyHere = ref(waitingLines.onlyHere)
   const dropped = shallowRef<WaitingLine[]>([])
   const reach = ref<Reach>({ is: 'answers' })
-  let sending = Promise.resolve()
+  let sending: Promise<void> | undefined
   let wait = FIRST_WAIT
   let timer: ReturnType<typeof setTimeout> | undefined
 
@@ -52,15 +52,19 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   function flush(): Promise<void> {
-    // One after the other: what is added while the last line before it is on its way goes right after it.
-    sending = sending.then(sendAll)
-    return sending
+    if (pending.value.length > 0) sending ??= sendAll()
+    return sending ?? Promise.resolve()
   }
 
   async function sendAll(): Promise<void> {
     clearTimeout(timer)
-    while (pending.value.length > 0) {
-      if (!(await sendBatch(pending.value.slice(0, MOST_AT_ONCE)))) return
+    try {
+      while (pending.value.length > 0) {
+        if (!(await sendBatch(pending.value.slice(0, MOST_AT_ONCE)))) return
+      }
+    } finally {
+      // In the same breath as the last look at what waits: a line added right after begins a sending of its own.
+      sending = undefined
     }
   }
 

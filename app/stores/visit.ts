@@ -1,6 +1,5 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import type { UnitSystem } from '#core/quantity/measures'
 import type { Pace } from '#core/takedown/as-here'
 import type { Entry } from '#core/visit/entry'
 import { foldVisit, type VisitState } from '#core/visit/fold'
@@ -8,8 +7,7 @@ import { earlierReadings, type HistoryReading } from '#core/visit/history'
 import type { Experience } from '#core/visit/job'
 import { UNNAMED_SHOP, type Shop } from '#core/visit/shop'
 import { useAuthor } from '~/composables/useAuthor'
-import { rememberShopUnits } from '~/composables/useUnits'
-import { useLocalStorageRef } from '~/composables/useLocalStorageRef'
+import { rememberShopUnits, useUnitSystem } from '~/composables/useUnits'
 import { useThinker } from '~/composables/useThinker'
 import { visitJournal } from './visit-journal'
 import { visitThought } from './visit-thought'
@@ -40,8 +38,7 @@ export const useVisit = defineStore('visit', () => {
   const { entries, merge, clear, append, settle } = visitJournal(visitId, author)
   const earlier = computed(() => earlierReadings(history.value))
   const state = computed<VisitState | undefined>(() => foldVisit(entries.value, { earlier: earlier.value }))
-  const chosenUnits = useLocalStorageRef<UnitSystem | ''>('pike-lamp.units', '')
-  const system = computed(() => chosenUnits.value || shop.value.units)
+  const system = useUnitSystem()
   const { thought, thinking } = visitThought({ state, shop, pace, experience, system }, (...asked) =>
     useThinker().think(...asked),
   )

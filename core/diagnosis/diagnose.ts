@@ -72,8 +72,9 @@ export function diagnosisOf(reasoning: Reasoning, { earlier, reader = US_READER 
   }
   // With every cause set aside there is nothing to repair and nothing to look for: that is said, and nothing is lit.
   if (!reasoning.explicable) return { ...read, suspects: [], pairs: [], next: null, settled: false }
-  const chosen = nextCandidate(reasoning)
-  const { action } = bestRepair(reasoning)
+  const repair = bestRepair(reasoning)
+  const { action } = repair
+  const chosen = nextCandidate(reasoning, repair)
   const beside = repairBeside(reasoning, action)
   return {
     ...read,

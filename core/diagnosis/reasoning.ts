@@ -66,8 +66,10 @@ function reckonedRates(rates: Rates): Rates {
 /**
  * The check worth making next, by its expected value of sample information against its cost, or undefined where acting
  * now is worth more.
+ *
+ * @param repair the best repair as things stand; `undecided` where testing on costs less than it
  */
-export function nextCandidate(reasoning: Reasoning): Candidate | undefined {
+export function nextCandidate(reasoning: Reasoning, repair: { undecided: boolean }): Candidate | undefined {
   const { input, reckoned, model, findings, posterior, held, losses } = reasoning
   const opened = held.has(accessGateOf(input.pump.kind)) ? losses : lossTable(model, reckoned, true)
   // A finding that cannot tell was made all the same: asking for it again would tell no more.
@@ -82,8 +84,7 @@ export function nextCandidate(reasoning: Reasoning): Candidate | undefined {
   const worthwhile = ranking[0] && ranking[0].worth > ranking[0].cost ? ranking[0] : undefined
   // On the caller's word alone nothing is replaced: one reading at least is taken.
   const unread = posterior.weighed.length === 0
-  const { undecided } = bestRepair(reasoning)
-  return undecided || (unread && !worthwhile) ? mostTelling(ranking, posterior.probabilities) : worthwhile
+  return repair.undecided || (unread && !worthwhile) ? mostTelling(ranking, posterior.probabilities) : worthwhile
 }
 
 /** The gates held now: as said, else those under which the last finding was made. */

@@ -32,12 +32,25 @@ const OTHERWISE: Record<UnitSystem, Partial<Record<Unit, Shown>>> = {
  */
 export function shownReading(value: number, unit: Unit, system: UnitSystem): { value: number; label: string } {
   const other = OTHERWISE[system][unit]
-  return other ? { value: other.of(value), label: other.label } : { value, label: UNIT_LABELS[unit] }
+  return { value: other ? other.of(value) : value, label: readingUnit(unit, system) }
 }
 
 /** How a reading's unit is printed for this reader. */
 export function readingUnit(unit: Unit, system: UnitSystem): string {
   return OTHERWISE[system][unit]?.label ?? UNIT_LABELS[unit]
+}
+
+/** Limits with their unit, said once: "38 to 42 psi", "at least 60 s". Nothing where there are none. */
+export function formatRange(
+  { low, high }: { low?: number; high?: number },
+  unit: Unit | '%' | undefined,
+  system: UnitSystem,
+): string {
+  const amount = (value: number) => formatReading(value, unit, system)
+  if (low === undefined) return high === undefined ? '' : `at most ${amount(high)}`
+  if (high === undefined) return `at least ${amount(low)}`
+  const from = unit === undefined || unit === '%' ? low : shownReading(low, unit, system).value
+  return `${formatNumber(from)} to ${amount(high)}`
 }
 
 /** A reading with its unit. `null` is how a meter's over-range is kept: "open". */

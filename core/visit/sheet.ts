@@ -6,9 +6,8 @@ import { KINDS, PARTS, isIdOf } from '../knowledge/vocabulary'
 import { complaintWords } from '../planning/day'
 import { formatNumber, formatPercent } from '../quantity/format'
 import type { UnitSystem } from '../quantity/measures'
-import { formatReading, shownReading } from '../quantity/reading'
+import { formatRange } from '../quantity/reading'
 import { render, type Reader } from '../quantity/sentence'
-import { isUnit } from '../quantity/units'
 import { beforeAfter } from './before-after'
 import { valueText } from './describe'
 import type { JudgedFinding, VisitState } from './fold'
@@ -85,7 +84,7 @@ export function writeSheet(state: VisitState, shop: Shop, job: Job, system: Unit
     ],
     readings: beforeAfter(state).map(({ subject, before, after }) => ({
       subject,
-      limits: limitsText(after ?? before, reader),
+      limits: limitsText(after ?? before, system),
       basis: (after ?? before)?.judgement.basis.name ?? '',
       ...(before ? { before: valueText(before, reader), beforeVerdict: before.judgement.verdict } : {}),
       ...(after ? { after: valueText(after, reader), afterVerdict: after.judgement.verdict } : {}),
@@ -150,13 +149,8 @@ function leading({ suspects: [top] }: Job['diagnosis']): string {
   return top ? `Most likely: ${top.label.toLowerCase()} (${formatPercent(top.probability)}).` : 'No cause was found.'
 }
 
-function limitsText(judged: JudgedFinding | undefined, { system }: Reader): string {
-  const { low, high, unit } = judged?.judgement ?? {}
-  const amount = (value: number) => formatReading(value, unit, system)
-  if (low !== undefined && high !== undefined)
-    return `${formatNumber(isUnit(unit) ? shownReading(low, unit, system).value : low)} to ${amount(high)}`
-  if (low !== undefined) return `at least ${amount(low)}`
-  return high === undefined ? '' : `at most ${amount(high)}`
+function limitsText(judged: JudgedFinding | undefined, system: UnitSystem): string {
+  return judged ? formatRange(judged.judgement, judged.judgement.unit, system) : ''
 }
 
 function workDone(state: VisitState, { schools: practices }: Shop, { repair }: Job): Pick<Sheet, 'work' | 'practices'> {

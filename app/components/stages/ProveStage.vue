@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { beforeAfter, proofRows } from '#core/visit/before-after'
 import { valueText } from '#core/visit/describe'
-import { formatNumber } from '#core/quantity/format'
+import { formatRange } from '#core/quantity/reading'
 import type { JudgedFinding } from '#core/visit/fold'
 
 const emit = defineEmits<{ ask: [line: string] }>()
@@ -13,16 +13,8 @@ const others = computed(() =>
     ({ before, after }) => !rows.value.some(({ check }) => check === (before ?? after)?.finding.check),
   ),
 )
-const limits = (judged: JudgedFinding | undefined) => {
-  const { low, high } = judged?.judgement ?? {}
-  return low !== undefined && high !== undefined
-    ? `${formatNumber(low)} to ${formatNumber(high)}`
-    : low !== undefined
-      ? `at least ${formatNumber(low)}`
-      : high !== undefined
-        ? `at most ${formatNumber(high)}`
-        : ''
-}
+const limits = (judged: JudgedFinding | undefined) =>
+  judged ? formatRange(judged.judgement, judged.judgement.unit, reader.value.system) : ''
 </script>
 
 <template>

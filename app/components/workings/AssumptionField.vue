@@ -23,10 +23,11 @@ watch(
   },
   { immediate: true },
 )
+// However it came or went: written, pulled in the picture, read in other units.
+watch(problem, (now) => emit('misread', now))
 function read(): void {
   const found = readField(field, text.value, system.value)
   problem.value = found.problem ?? ''
-  emit('misread', problem.value)
   if (!found.problem) emit('set', found.value)
 }
 function settle(): void {

@@ -1,7 +1,7 @@
 import { checkInfo, outcomeLabel } from '../../knowledge/checks/checks'
 import type { Gate } from '../../knowledge/vocabulary'
-import { formatNumber, formatPercent } from '../../quantity/format'
-import { formatReading, shownReading } from '../../quantity/reading'
+import { formatPercent } from '../../quantity/format'
+import { formatRange, formatReading } from '../../quantity/reading'
 import type { Reader } from '../../quantity/sentence'
 import type { Unit } from '../../quantity/units'
 import { pickAsked, type Asked } from '../finding'
@@ -93,7 +93,7 @@ function stateWords({ id, range, open }: CheckState, unit: Unit | undefined, { s
   const amount = (value: number) => formatReading(value, unit, system)
   if (from === undefined) return to === undefined ? 'any reading' : `under ${amount(to)}`
   if (to === undefined) return `over ${amount(from)}`
-  return `${formatNumber(unit ? shownReading(from, unit, system).value : from)} to ${amount(to)}`
+  return formatRange({ low: from, high: to }, unit, system)
 }
 
 /** Ranges side by side that say the same are one range to the reader. The percentage may differ by a little. */

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
-import { ESTIMATE_WEIGHT, type Learned } from '#core/diagnosis/experience'
+import type { Learned } from '#core/diagnosis/experience'
+import { ESTIMATE_WEIGHT } from '#core/knowledge/faults/thresholds'
 import { FAULTS, isIdOf, KINDS, PARTS, type Kind } from '#core/knowledge/vocabulary'
 import { formatPercent } from '#core/quantity/format'
 import type { PracticeWays } from '#core/knowledge/shop/practices'

@@ -1,6 +1,6 @@
-import { PARTS } from '../knowledge/vocabulary'
 import type { ActionRow } from '../knowledge/faults/model-types'
-import type { Part } from '../knowledge/vocabulary'
+import { DECIDING } from '../knowledge/faults/thresholds'
+import { PARTS, type Part } from '../knowledge/vocabulary'
 import { accessGateOf } from '../diagnosis/gates'
 import { actionCost, actionMinutes, cureChance, expectedLosses, partsPrice } from '../diagnosis/loss'
 import type { Reasoning } from '../diagnosis/reasoning'
@@ -28,10 +28,6 @@ export interface Option {
   because: string
   tools: readonly string[]
 }
-
-/** Options less likely to be right than this are not put beside the others, unless they are the cheapest. */
-const WORTH_SHOWING = 0.08
-const MOST_OPTIONS = 5
 
 /**
  * The repairs worth considering, side by side, least expected cost first.
@@ -73,8 +69,8 @@ export function optionsFor(reasoning: Reasoning, chosen?: string): Option[] {
   })
   const sorted = options.sort((a, b) => a.expectedCost - b.expectedCost)
   const shown = sorted
-    .filter(({ chanceRight }, index) => index === 0 || chanceRight >= WORTH_SHOWING)
-    .slice(0, MOST_OPTIONS)
+    .filter(({ chanceRight }, index) => index === 0 || chanceRight >= DECIDING.worthShowing)
+    .slice(0, DECIDING.mostOptions)
   const kept = sorted.find(({ id }) => id === chosen)
   return kept && !shown.includes(kept) ? [...shown, kept] : shown
 }

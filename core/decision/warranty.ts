@@ -1,12 +1,10 @@
+import { WARRANTED } from '../knowledge/constructions/part-groups'
 import { LIVES, NEW_WARRANTY_YEARS } from '../knowledge/faults/lives'
 import type { Rates } from '../knowledge/shop/rates'
-import type { Kind, Part } from '../knowledge/vocabulary'
+import type { Kind } from '../knowledge/vocabulary'
 import { partsPrice } from '../diagnosis/loss'
 import { chanceOfFailing } from '../takedown/while-open'
 import type { Option } from './options'
-
-/** Parts that are sold with a warranty of their own. */
-const WARRANTED: readonly Part[] = ['motor', 'pump', 'pump-end']
 
 /**
  * What the warranty of a repair's new machine is worth: the replacement it is expected to save within its years.

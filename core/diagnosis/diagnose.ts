@@ -1,4 +1,5 @@
 import type { Judgement } from '../judgement/judgement'
+import { LISTING } from '../knowledge/faults/thresholds'
 import type { Kind } from '../knowledge/vocabulary'
 import { US_READER, type Reader } from '../quantity/sentence'
 import type { DiagnosisCase } from './finding'
@@ -48,8 +49,6 @@ export interface DiagnosisTelling {
 }
 export type DiagnoseOptions = ReasoningOptions & DiagnosisTelling
 
-const MOST_SUSPECTS = 12
-
 /**
  * The whole diagnosis of one case: judgements, suspects, the next check worth making, and what was assumed.
  *
@@ -80,7 +79,7 @@ export function diagnosisOf(reasoning: Reasoning, { earlier, reader = US_READER 
     ...read,
     settled: !chosen,
     suspects: singles(reasoning)
-      .slice(0, MOST_SUSPECTS)
+      .slice(0, LISTING.mostSuspects)
       .map(({ fault, probability }) => ({
         fault,
         label: faultLabel(fault),

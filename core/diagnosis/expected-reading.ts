@@ -1,6 +1,7 @@
 import type { Basis } from '../judgement/judgement'
 import { PRESSURES } from '../knowledge/water/pressures'
 import { RUNOUT_INCHES, SUBMERSIBLE_SHAFT } from '../knowledge/mechanical/limits'
+import { BATTERY_VOLTS } from '../knowledge/electrical/limits'
 import type { Kind } from '../knowledge/vocabulary'
 import type { Pump } from '../motor/nameplate'
 import { PSI_PER_METRE_OF_WATER } from '../quantity/conversions'
@@ -11,8 +12,6 @@ export interface ReadingBand {
   high?: number
   basis: Basis
 }
-
-const SIX_CELLS_UP_TO = 18
 
 /**
  * What the gauge should show with the outlet shut: the curve's head at no flow, less the lift to the gauge.
@@ -28,7 +27,7 @@ export function shutoffPsi({ installation }: Pick<Pump, 'installation'>): number
 
 /** Cells of a backup battery: 12 V unless it reads like 24. A dead one is never taken for a smaller one. */
 export function batteryCells(volts: number): number {
-  return volts > SIX_CELLS_UP_TO ? 12 : 6
+  return volts > BATTERY_VOLTS.sixCellsUpTo ? 12 : 6
 }
 
 /** The band of a check that asks nothing of this machine but its kind; undefined where the table has none. */

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { KINDS, type Kind } from '../knowledge/vocabulary'
 import { diagnose } from './diagnose'
-import { ESTIMATE_WEIGHT, experienceOf, learnFrom } from './experience'
+import { ESTIMATE_WEIGHT } from '../knowledge/faults/thresholds'
+import { experienceOf, learnFrom } from './experience'
 
 const of = (counts: Record<string, number>, fault: string) =>
   learnFrom('pool', counts).find((each) => each.fault === fault) as ReturnType<typeof learnFrom>[number]

@@ -1,12 +1,6 @@
-import type { Basis } from '../judgement/judgement'
 import { KIND_KNOWLEDGE } from '../knowledge/faults/kinds'
+import { ESTIMATE_WEIGHT } from '../knowledge/faults/thresholds'
 import type { Kind } from '../knowledge/vocabulary'
-
-/** How many of the shop's own visits the printed estimate is worth: ten begin to matter, a hundred outweigh it. */
-export const ESTIMATE_WEIGHT = {
-  visits: 40,
-  basis: { kind: 'shop', name: 'the estimate counts as forty visits; shop default' } as Basis,
-}
 
 /** One cause with what was estimated and what the shop's own visits make of it, as shares of all causes of its kind. */
 export interface Learned {

@@ -1,35 +1,11 @@
-import { checkInfo } from '../knowledge/checks/checks'
+import { checkInfo, type Check } from '../knowledge/checks/checks'
+import { PULLING, SUMP_CHECKS_OUT, UNPRIMED, WELL_CHECKS_OUT, WITH_BOX } from '../knowledge/checks/reach'
 import { CAN_IN_REACH, GATES, SUBMERGED, WELLS, type Gate, type Kind } from '../knowledge/vocabulary'
 import { MOTOR_HAS, type CompletePlate, type Pump } from '../motor/nameplate'
 import type { Asked } from './finding'
 
 /** What stands between a technician and the inside: the wet end of a surface pump, the water over a submerged one. */
 export type AccessGate = Extract<Gate, 'wet-end-open' | 'pulled'>
-
-const WELL_CHECKS_OUT: ReadonlySet<string> = new Set([
-  'shaft-turn',
-  'connector-look',
-  'motor-fill-look',
-  'intake-look',
-  'coupling-turn',
-  'stack-look',
-  'end-play',
-  'shaft-height',
-  'capacitance',
-  'capacitor-look',
-])
-const SUMP_CHECKS_OUT: ReadonlySet<string> = new Set([
-  'shaft-turn',
-  'impeller-look',
-  'connector-look',
-  'motor-fill-look',
-  'winding-smell',
-  'intake-look',
-])
-const UNPRIMED: ReadonlySet<Kind> = new Set<Kind>([...SUBMERGED, 'circulation'])
-/** Electronics that a megohmmeter would destroy stand beside the motor. */
-const WITH_BOX: ReadonlySet<Kind> = new Set<Kind>(['well-three-wire'])
-const USUAL_WELL_METRES = 40
 
 export function accessGateOf(kind: Kind): AccessGate {
   return SUBMERGED.includes(kind) ? 'pulled' : 'wet-end-open'
@@ -41,12 +17,12 @@ function reachesInside({ check, part, setup, half }: Asked, kind: Kind): boolean
   if (WELLS.includes(kind))
     return (
       asks ||
-      (WELL_CHECKS_OUT.has(check) && !(kind === 'well-three-wire' && check.startsWith('capacit'))) ||
+      (WELL_CHECKS_OUT.has(check as Check) && !(kind === 'well-three-wire' && check.startsWith('capacit'))) ||
       setup === 'cable-alone' ||
       setup === 'motor-alone' ||
       (check === 'winding-resistance' && half === 'motor')
     )
-  if (kind === 'sump') return asks || SUMP_CHECKS_OUT.has(check)
+  if (kind === 'sump') return asks || SUMP_CHECKS_OUT.has(check as Check)
   // The eye is reached through the pot where there is one, and the lid ring lies under the lid.
   if (check === 'impeller-look' && (kind === 'pool' || kind === 'utility')) return false
   if (check === 'o-ring-look' && part === 'lid-o-ring') return false
@@ -96,13 +72,13 @@ export function gatesFor(asked: Asked, kind: Kind, plate: Pick<CompletePlate, 'm
 }
 
 /**
- * Minutes to bring an access gate about on this machine: a wet end, a sump pump, or so many metres of drop pipe. Shop
- * estimate.
+ * Minutes to bring an access gate about on this machine: a wet end, a sump pump, or so many metres of drop pipe.
  */
 export function accessMinutes(pump: Pump): number {
-  if (pump.kind === 'sump') return 8
+  if (pump.kind === 'sump') return PULLING.sumpMinutes
   if (!WELLS.includes(pump.kind)) return GATES['wet-end-open'].minutes
-  return 15 + 0.6 * (pump.installation?.wellDepthMetres ?? pump.installation?.liftMetres ?? USUAL_WELL_METRES)
+  const metres = pump.installation?.wellDepthMetres ?? pump.installation?.liftMetres ?? PULLING.usualWellMetres
+  return PULLING.wellMinutes + PULLING.wellMinutesPerMetre * metres
 }
 
 /** Minutes to bring a gate about from its opposite, on this machine. */

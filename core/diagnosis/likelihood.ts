@@ -1,7 +1,5 @@
 import type { Component, Distribution } from '../knowledge/faults/model-types'
-
-/** No observation is ever taken as impossible: tables are estimates and people slip. */
-export const FLOOR = 0.002
+import { LIKELIHOOD } from '../knowledge/faults/thresholds'
 
 /**
  * Probability of each ordered state when several independent causes each push it upwards (noisy-max).
@@ -29,7 +27,7 @@ export function noisyMax(states: readonly string[], causes: readonly Distributio
 
 /** Probabilities lifted off zero and brought back to a sum of one. */
 export function withFloor(probabilities: readonly number[]): number[] {
-  const lifted = probabilities.map((probability) => Math.max(probability, 0) + FLOOR)
+  const lifted = probabilities.map((probability) => Math.max(probability, 0) + LIKELIHOOD.floor)
   const sum = lifted.reduce((total, probability) => total + probability, 0)
   return lifted.map((probability) => probability / sum)
 }
@@ -85,13 +83,13 @@ export function mixHalves(one: Mixture, other: Mixture): Mixture {
   return blend(one, other, 0.5)
 }
 
-/** Width of the broad background every density stands on, so that an odd value is unlikely but never impossible. */
-const BACKGROUND_SD = 4
-
-/** Density of a value (null: open) under a mixture. */
+/**
+ * Density of a value (null: open) under a mixture, on a broad background: an odd value is unlikely, never impossible.
+ */
 export function mixtureDensity(mixture: Mixture, value: number | null): number {
-  if (value === null) return mixture.open + FLOOR
-  const background = (FLOOR * Math.exp(-((value / (2 * BACKGROUND_SD)) ** 2) / 2)) / (2 * BACKGROUND_SD) + 1e-9
+  if (value === null) return mixture.open + LIKELIHOOD.floor
+  const width = 2 * LIKELIHOOD.backgroundSd
+  const background = (LIKELIHOOD.floor * Math.exp(-((value / width) ** 2) / 2)) / width + 1e-9
   return mixture.normals.reduce(
     (sum, { weight, mean, sd }) =>
       sum + (weight * Math.exp(-(((value - mean) / sd) ** 2) / 2)) / (sd * Math.sqrt(2 * Math.PI)),

@@ -12,6 +12,8 @@ import type {
 } from '../knowledge/faults/model-types'
 import { completePlate, MOTOR_HAS, type CompletePlate, type Pump } from '../motor/nameplate'
 import { standsStill } from '../knowledge/faults/fault-traits'
+import { HAZARD } from '../knowledge/faults/hazard'
+import { INSULATION_TEST } from '../knowledge/electrical/limits'
 import { KIND_CONSTRUCTIONS, type Fault, type MotorType } from '../knowledge/vocabulary'
 import { checkKey, pickAsked, sortedLeads, type Asked, type Finding } from './finding'
 import { blend, mixHalves, mixtureDensity, mixtureStates, noisyMax, resolveMixture, type Mixture } from './likelihood'
@@ -130,10 +132,11 @@ function indexByFault(hypotheses: readonly Hypothesis[]): Map<string, Int32Array
   return new Map([...lists].map(([fault, list]) => [fault, Int32Array.from(list)]))
 }
 
-/** Weibull hazard at an age, as a multiple of the hazard at the row's own age; held within a factor of five. */
+/** Weibull hazard at an age, as a multiple of the hazard at the row's own age; held in the bounds of `HAZARD`. */
 export function ageFactor(row: Pick<FaultRow, 'shape' | 'atYears'>, ageYears: number): number {
-  const factor = (Math.max(ageYears, 0.25) / row.atYears) ** (row.shape - 1)
-  return Math.min(5, Math.max(0.2, factor))
+  const { youngestYears, leastMultiple, mostMultiple } = HAZARD
+  const factor = (Math.max(ageYears, youngestYears) / row.atYears) ** (row.shape - 1)
+  return Math.min(mostMultiple, Math.max(leastMultiple, factor))
 }
 
 function enumerate(
@@ -149,7 +152,7 @@ function enumerate(
   )
   const yearly = new Map<string, number>(
     faults.map((row) => {
-      const duty = row.shape > 1 ? Math.sqrt(plate.dutyHoursPerDay / 8) : 1
+      const duty = row.shape > 1 ? (plate.dutyHoursPerDay / HAZARD.dutyHoursPerDay) ** HAZARD.dutyExponent : 1
       const renewed = row.part !== undefined && replaced.includes(row.part) ? lowered : 1
       return [
         row.fault,
@@ -294,8 +297,7 @@ function measuredCheck(
     rows,
     weigh: (finding) => {
       if (finding.outcome !== undefined) return null
-      if (finding.check === 'insulation-resistance' && finding.testVolts !== undefined && finding.testVolts < 250)
-        return null
+      if (finding.check === 'insulation-resistance' && testedTooLow(finding)) return null
       const value = finding.value ?? null
       const statistic = value === null ? null : scale.from(value, finding)
       const densities = perMixture(mixtures, (mixture) => mixtureDensity(mixture, statistic))
@@ -309,6 +311,11 @@ function perMixture<T>(mixtures: readonly Mixture[], figure: (mixture: Mixture) 
   const known = new Map<Mixture, T>()
   for (const mixture of mixtures) if (!known.has(mixture)) known.set(mixture, figure(mixture))
   return known
+}
+
+/** A reading below the least test voltage says nothing of a winding. */
+function testedTooLow({ testVolts }: Finding): boolean {
+  return testVolts !== undefined && testVolts < INSULATION_TEST.leastVolts
 }
 
 function rangeStates(row: MeasuredRow, bounds: readonly number[], withOpen: boolean): CheckState[] {

@@ -1,16 +1,10 @@
 import { checkInfo } from '../knowledge/checks/checks'
+import { LOOK_AHEAD } from '../knowledge/faults/thresholds'
 import { CHECK_OVERHEAD_MINUTES, LIVE_RISK_MINUTES, type Rates } from '../knowledge/shop/rates'
 import { GATES, LIVE_GATES, type Gate } from '../knowledge/vocabulary'
 import { accessGateOf, accessMinutes, gateMinutes, gatesFor } from './gates'
 import type { LossTable } from './loss'
 import type { CheckState, DiagnosisModel, ModelCheck } from './model'
-
-/** Hypotheses that together hold less than this are left out of the look-ahead (never out of the posterior). */
-const NEGLIGIBLE = 2e-4
-/** Below this a check tells next to nothing, and testing on is at its end. */
-const WORTH_ASKING_BITS = 0.04
-/** A check this quick, with no gate to turn, counts as free: for it the look-ahead goes one step further. */
-const FREE_MINUTES = 1.5
 
 export interface Candidate {
   check: ModelCheck
@@ -31,7 +25,7 @@ export interface ActivePosterior {
 /** The hypotheses that matter, renormalised. */
 export function activeHypotheses(probabilities: Float64Array): ActivePosterior {
   const indices = Int32Array.from(
-    [...probabilities.keys()].filter((index) => (probabilities[index] as number) > NEGLIGIBLE),
+    [...probabilities.keys()].filter((index) => (probabilities[index] as number) > LOOK_AHEAD.negligible),
   )
   const picked = Float64Array.from(indices, (index) => probabilities[index] as number)
   const sum = picked.reduce((total, value) => total + value, 0)
@@ -116,7 +110,7 @@ export function rankChecks(
     return { check, worth, cost: minutes * perMinute, minutes: own, gates: needed, missingGates }
   })
   for (const candidate of candidates) {
-    if (candidate.minutes > FREE_MINUTES || candidate.missingGates.length > 0) continue
+    if (candidate.minutes > LOOK_AHEAD.freeMinutes || candidate.missingGates.length > 0) continue
     candidate.worth = Math.max(candidate.worth, base - lossAfterTwo(candidate, candidates, active, rowsNow))
   }
   return candidates.sort((a, b) => b.worth - b.cost - (a.worth - a.cost))
@@ -198,7 +192,7 @@ export function mostTelling(candidates: readonly Candidate[], posterior: Float64
     return { candidate, bits, score: bits / candidate.cost }
   })
   const best = scored.sort((a, b) => b.score - a.score)[0]
-  return best && best.bits > WORTH_ASKING_BITS ? best.candidate : undefined
+  return best && best.bits > LOOK_AHEAD.worthAskingBits ? best.candidate : undefined
 }
 
 /** Expected information of a check about the hypotheses: mutual information, bits. */

@@ -1,5 +1,6 @@
 import { checkInfo } from '../knowledge/checks/checks'
 import type { ActionRow } from '../knowledge/faults/model-types'
+import { DECIDING, LISTING } from '../knowledge/faults/thresholds'
 import { DEFAULT_RATES, type Rates } from '../knowledge/shop/rates'
 import { checkKey, newestFindings, type DiagnosisCase, type Finding } from './finding'
 import { accessGateOf, gatesFor } from './gates'
@@ -119,18 +120,13 @@ export function pairs({
 }: Reasoning): { faults: [string, string]; probability: number }[] {
   return model.hypotheses
     .flatMap(({ faults }, h) =>
-      faults.length === 2 && (probabilities[h] as number) > 0.001
+      faults.length === 2 && (probabilities[h] as number) > LISTING.worthPairing
         ? [{ faults: [faults[0], faults[1]] as [string, string], probability: probabilities[h] as number }]
         : [],
     )
     .sort((a, b) => b.probability - a.probability)
-    .slice(0, 10)
+    .slice(0, LISTING.mostPairs)
 }
-
-/** A repair this much less likely to be the cure than the likeliest one is no repair to make, however cheap. */
-const LIKELY_SHARE = 0.4
-/** A second repair is worth making with the first when what it cures stands this likely beside it. */
-const BESIDE = 0.5
 
 /**
  * The repair with the least expected loss among those that are likely enough to be the cure. `undecided` where testing
@@ -141,7 +137,7 @@ export function bestRepair(
   probabilities = posterior.probabilities,
 ): { action: ActionRow; undecided: boolean } {
   const chances = actions.map(({ cures }) => cureChance(hypotheses, probabilities, cures))
-  const least = LIKELY_SHARE * Math.max(...chances)
+  const least = DECIDING.likelyShare * Math.max(...chances)
   const expected = expectedLosses(losses, probabilities)
   let best = -1
   for (let row = 0; row < actions.length; row++) {
@@ -158,7 +154,7 @@ export function bestRepair(
 export function repairBeside({ model, losses, posterior }: Reasoning, first: ActionRow): ActionRow | undefined {
   const cured = new Set<string>(first.cures)
   const left = [...marginals(model, posterior.probabilities)]
-    .filter(([fault, probability]) => fault !== 'nothing-wrong' && !cured.has(fault) && probability >= BESIDE)
+    .filter(([fault, probability]) => fault !== 'nothing-wrong' && !cured.has(fault) && probability >= DECIDING.beside)
     .sort((x, y) => y[1] - x[1])[0]
   if (!left) return undefined
   const alone = model.holding.get(left[0])?.[0] as number

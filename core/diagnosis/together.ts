@@ -1,16 +1,11 @@
 import { estimateRunning, estimateStart, typicalMotor, type TypicalMotor } from '../electrical/typical-motor'
+import { STARTING } from '../knowledge/electrical/typical-motor'
+import { SAYING } from '../knowledge/faults/thresholds'
 import { MOTOR_HAS, type CompletePlate, type Pump } from '../motor/nameplate'
 import { formatNumber, formatPercent } from '../quantity/format'
 import { correctResistance } from '../electrical/winding'
 import type { Finding } from './finding'
 import { windingOhmsAt20, windingPair } from './winding-reading'
-
-/** What breaking a pump's shaft away takes, as a share of rated torque. Common practice: a fifth to a quarter. */
-const BREAKAWAY_SHARE = 0.22
-/** A measured current this much beside the predicted one is worth a sentence. */
-const WORTH_SAYING = 0.12
-/** A winding that runs is warmer than its plate's ohms by about this. */
-const RUNNING_CELSIUS = 60
 
 /**
  * What several readings mean together, through the motor's own circuit: one sentence each, with whether they explain
@@ -122,7 +117,7 @@ function startSentence({
   const torque =
     `With ${at} the start torque is about ${formatPercent(now.torqueShare)} of rated, where the plate’s own would ` +
     `give ${formatPercent(should.torqueShare)}`
-  if (now.torqueShare < BREAKAWAY_SHARE)
+  if (now.torqueShare < STARTING.breakawayShare)
     return [
       {
         explains: hums ? 'hum' : 'nothing',
@@ -170,7 +165,7 @@ function currentSentence(
   if (measured === undefined || measured <= 0) return []
   const warm = (of: TypicalMotor) => ({
     ...of,
-    circuit: { ...of.circuit, r1Ohms: correctResistance(of.circuit.r1Ohms, 20, RUNNING_CELSIUS) },
+    circuit: { ...of.circuit, r1Ohms: correctResistance(of.circuit.r1Ohms, 20, STARTING.runningCelsius) },
   })
   // The typical motor is not this motor: it is brought to the plate's full-load amps at the plate's volts, and only the
   // change from there is foretold.
@@ -182,7 +177,7 @@ function currentSentence(
       { explains: 'nothing', text: `At ${formatNumber(volts)} V this motor could not carry its rated load at all.` },
     ]
   const share = measured / predicted - 1
-  if (Math.abs(share) < WORTH_SAYING)
+  if (Math.abs(share) < SAYING.currentApart)
     return [
       {
         explains: 'current',

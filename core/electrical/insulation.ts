@@ -3,6 +3,7 @@ import {
   INSULATION_RULES,
   INSULATION_TREND_FALL,
   type InsulationSetup,
+  INSULATION_TEST,
 } from '../knowledge/electrical/limits'
 import type { PlainJudgement, Verdict } from '../judgement/judgement'
 import { badField } from '../validation/input-error'
@@ -97,9 +98,11 @@ export function judgeInsulation(reading: InsulationReading): PlainJudgement & { 
       `above its limit, but ${formatNumber(earlierMegohms / megohms)} times lower than last time ` +
       `(${formatNumber(earlierMegohms)} MΩ)`
   }
-  if (verdict !== 'failed' && testVolts !== undefined && testVolts < 250) {
+  if (verdict !== 'failed' && testVolts !== undefined && testVolts < INSULATION_TEST.leastVolts) {
     verdict = 'unclear'
-    because = `read at ${formatNumber(testVolts)} V: weak insulation shows only at 500 V. Use the megohmmeter`
+    because =
+      `read at ${formatNumber(testVolts)} V: weak insulation shows only at ${INSULATION_TEST.usualVolts} V. Use the ` +
+      'megohmmeter'
   }
   return {
     subject: `insulation, ${setup.replaceAll('-', ' ')}`,

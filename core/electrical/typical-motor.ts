@@ -1,30 +1,7 @@
-import type { Basis } from '../judgement/judgement'
-import type { MotorType } from '../knowledge/vocabulary'
+import { TYPICAL_MOTOR } from '../knowledge/electrical/typical-motor'
 import { MOTOR_HAS, type CompletePlate } from '../motor/nameplate'
 import { WATTS_PER_HORSEPOWER } from '../quantity/conversions'
 import { runMotor, type AuxiliaryCircuit, type MotorCircuit } from './motor-circuit'
-
-const FULL_LOAD_SLIP = 0.04
-
-/**
- * Reactances and rotor of a small single-phase motor, in shares of volts over full-load amps; fitted to four to seven
- * times full load with the rotor locked.
- */
-export const TYPICAL_MOTOR = {
-  x1: 0.1,
-  r2: 0.12,
-  x2: 0.09,
-  xm: 3,
-  auxReactance: 0.16,
-  /** Motors that run on a capacitor are wound with more leakage and draw less. */
-  runCapacitorWinding: 1.3,
-  auxReactanceShare: (type: MotorType) => (type === 'split-phase' ? 0.6 : 1.2),
-  turnsRatio: (type: MotorType) => (type === 'split-phase' ? 0.75 : 1.2),
-  basis: {
-    kind: 'handbook',
-    name: 'a typical small motor scaled to this plate, after textbook examples of the double-revolving-field circuit',
-  } as Basis,
-} as const
 
 /** A motor's equivalent circuit and its start winding. */
 export interface TypicalMotor {
@@ -39,16 +16,13 @@ export function typicalMotor(
   runOhms: number,
   startOhms: number,
 ): TypicalMotor {
-  const { x1, r2, x2, xm, auxReactance, runCapacitorWinding, auxReactanceShare, turnsRatio } = TYPICAL_MOTOR
+  const { x1, r2, x2, xm, auxReactance, runCapacitorWinding } = TYPICAL_MOTOR
+  const { reactanceShare, turnsRatio } = TYPICAL_MOTOR.auxiliary[motorType]
   const base = (volts / fullLoadAmps) * (MOTOR_HAS.runCapacitor(motorType) ? runCapacitorWinding : 1)
   return {
     circuit: { r1Ohms: runOhms, x1Ohms: x1 * base, r2Ohms: r2 * base, x2Ohms: x2 * base, xmOhms: xm * base },
-    poles: 2,
-    auxiliary: {
-      auxOhms: startOhms,
-      auxReactanceOhms: auxReactance * base * auxReactanceShare(motorType),
-      turnsRatio: turnsRatio(motorType),
-    },
+    poles: TYPICAL_MOTOR.poles,
+    auxiliary: { auxOhms: startOhms, auxReactanceOhms: auxReactance * base * reactanceShare, turnsRatio },
   }
 }
 
@@ -62,7 +36,7 @@ export function ratedTorque({
   hertz: number
   poles: number
 }): number {
-  return (horsepower * WATTS_PER_HORSEPOWER) / (((4 * Math.PI * hertz) / poles) * (1 - FULL_LOAD_SLIP))
+  return (horsepower * WATTS_PER_HORSEPOWER) / (((4 * Math.PI * hertz) / poles) * (1 - TYPICAL_MOTOR.fullLoadSlip))
 }
 
 export interface StartEstimate {
@@ -83,7 +57,7 @@ export function estimateStart(
   { volts, hertz, horsepower, microfarads }: { volts: number; hertz: number; horsepower: number; microfarads?: number },
 ): StartEstimate {
   const rated = ratedTorque({ horsepower, hertz, poles })
-  const carries = microfarads === undefined || microfarads > 0.3
+  const carries = microfarads === undefined || microfarads > TYPICAL_MOTOR.carriesFromMicrofarads
   const run = runMotor(
     circuit,
     { volts: Math.max(volts, 1), hertz, poles, slip: 1 },
@@ -106,8 +80,12 @@ export function estimateRunning(
   }: { volts: number; hertz: number; horsepower: number; runMicrofarads?: number },
 ): number | undefined {
   const rated = ratedTorque({ horsepower, hertz, poles })
-  const aux = runMicrofarads !== undefined && runMicrofarads > 0.3 ? { ...auxiliary, runMicrofarads } : undefined
-  for (let slip = 0.004; slip <= 0.22; slip += 0.002) {
+  const aux =
+    runMicrofarads !== undefined && runMicrofarads > TYPICAL_MOTOR.carriesFromMicrofarads
+      ? { ...auxiliary, runMicrofarads }
+      : undefined
+  const { from, to, step } = TYPICAL_MOTOR.runningSlip
+  for (let slip = from; slip <= to; slip += step) {
     const run = runMotor(circuit, { volts: Math.max(volts, 1), hertz, poles, slip }, aux)
     if (run.developedTorqueNewtonMetres >= rated) return run.inputAmps
   }

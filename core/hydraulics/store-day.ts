@@ -36,6 +36,7 @@ export interface StoreRun {
 const ROUNDING_SECONDS = 1e-6
 /** Levels nearer than this together would switch for ever. */
 const MOST_EVENTS = 20_000_000
+const MOST_EVENTS_A_STEP = 10_000
 
 /**
  * Follows a store event by event through steps of steady inflow: exact between events, so a year of minutes costs a
@@ -97,8 +98,9 @@ export function runStore(
   for (let step = 0; step < inflow.length; step++) {
     const rate = inflow[step] as number
     const end = (step + 1) * stepSeconds
+    const eventsBefore = events
     while (now < end) {
-      if (++events > MOST_EVENTS)
+      if (++events > MOST_EVENTS || events - eventsBefore > MOST_EVENTS_A_STEP)
         throw badField(
           'onLevel',
           onLitres,

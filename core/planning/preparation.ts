@@ -1,7 +1,7 @@
 import { partLabel } from '../decision/options'
 import { marginals, type Reasoning } from '../diagnosis/reasoning'
 import { faultLabel } from '../diagnosis/words/fault-label'
-import type { Part } from '../knowledge/vocabulary'
+import { LOADING } from '../knowledge/shop/loading'
 
 export interface LoadItem {
   id: string
@@ -17,31 +17,13 @@ export interface Preparation {
   tools: LoadItem[]
 }
 
-/** Suspects less likely than this bring nothing into the van, unless nothing is likelier. */
-const WORTH_LOADING = 0.04
-/** Parts that are ordered or fetched when wanted, not carried on a suspicion under this. */
-const BULKY: ReadonlySet<Part> = new Set<Part>([
-  'motor',
-  'pump',
-  'seal-plate',
-  'drive-electronics',
-  'impeller',
-  'pump-end',
-  'tank',
-  'cable',
-  'battery',
-  'ejector',
-])
-const BULKY_FROM = 0.5
-const ALWAYS = ['meter', 'megohmmeter', 'lamp']
-
 /**
  * From the complaint alone: the suspects, and so the parts and tools worth loading, each tied to the suspect it is for.
  *
  * Findings are left out on purpose: this is what can be known in the shop.
  */
 export function prepare({ model, posterior }: Reasoning): Preparation {
-  const always = ALWAYS.map((tool): LoadItem => ({
+  const always = LOADING.everyVisit.map((tool): LoadItem => ({
     id: `tool:${tool}`,
     label: tool,
     kind: 'tool',
@@ -51,9 +33,9 @@ export function prepare({ model, posterior }: Reasoning): Preparation {
   }))
   const suspects = [...marginals(model, posterior.fromComplaint)]
     .map(([fault, probability]) => ({ fault, label: faultLabel(fault), probability }))
-    .filter(({ fault, probability }) => fault !== 'nothing-wrong' && probability >= WORTH_LOADING)
+    .filter(({ fault, probability }) => fault !== 'nothing-wrong' && probability >= LOADING.worthLoading)
     .sort((a, b) => b.probability - a.probability)
-    .slice(0, 6)
+    .slice(0, LOADING.mostSuspects)
   const parts = new Map<string, LoadItem>()
   const tools = new Map<string, LoadItem>(always.map((item) => [item.id, item]))
   for (const { fault, label, probability } of suspects) {
@@ -61,7 +43,7 @@ export function prepare({ model, posterior }: Reasoning): Preparation {
       .filter(({ cures }) => (cures as readonly string[]).includes(fault))
       .sort((a, b) => a.cures.length - b.cures.length)[0]
     for (const part of repair?.parts ?? []) {
-      if (BULKY.has(part) && probability < BULKY_FROM) continue
+      if (LOADING.bulky.has(part) && probability < LOADING.bulkyFrom) continue
       const id = `part:${part}`
       if (!parts.has(id))
         parts.set(id, { id, label: partLabel(part, model.plate), kind: 'part', fault, because: label, probability })

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { learnSteps, LEARNING, paceOf, ratiosOf, robustRatio, type TickedStep } from './own-times'
+import { LEARNING } from '../knowledge/shop/learning'
+import { learnSteps, paceOf, ratiosOf, robustRatio, type TickedStep } from './own-times'
 import { planTakeDown } from './plan'
 import { stepPlan } from './step-plan'
 

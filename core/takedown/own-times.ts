@@ -1,18 +1,6 @@
 import { inAnyAssembly } from './step-ref'
-import type { Basis } from '../judgement/judgement'
+import { LEARNING } from '../knowledge/shop/learning'
 import type { Pace } from './as-here'
-
-/**
- * How much the printed estimate weighs, in steps of the shop's own, how far a step may stand from it before it counts
- * no further (as a factor), and what is no step at all but a break or a ticking off afterwards.
- */
-export const LEARNING = {
-  estimateSteps: 4,
-  clipFactor: 1.6,
-  shortestMinutes: 0.2,
-  longestOverEstimate: 5,
-  basis: { kind: 'shop', name: 'the estimate counts as four steps; shop default' } as Basis,
-}
 
 /** A step as it was ticked. */
 export interface TickedStep {

@@ -7,6 +7,7 @@ import type {
   SelfRunning,
   WorkStep,
 } from '../knowledge/constructions/joint'
+import { RINGS } from '../knowledge/constructions/part-groups'
 import { wayOf, type PracticeId } from '../knowledge/shop/practices'
 import { PARTS, type Gate, type Part } from '../knowledge/vocabulary'
 import { badField } from '../validation/input-error'
@@ -94,9 +95,6 @@ export function graphOf(construction: string): ConstructionGraph {
     throw badField('construction', construction, `one of ${CONSTRUCTION_GRAPHS.map(({ id }) => id).join(', ')}`)
   return found
 }
-
-/** Rings that a practice may put back. */
-const RINGS: readonly Part[] = ['housing-o-ring', 'diffuser-o-ring', 'lid-o-ring', 'lock-screw-gasket', 'shaft-o-ring']
 
 /** A plan without its clock: two thousand tries are for whoever reads the minutes. */
 export type UntimedPlan = Omit<TakeDownPlan, 'minutes'>

@@ -2,6 +2,7 @@ import type { ActionRow } from '../knowledge/faults/model-types'
 import { jobsFor } from '../knowledge/repairs/jobs'
 import { KIND_KNOWLEDGE } from '../knowledge/faults/kinds'
 import type { Assembly, WorkStep } from '../knowledge/constructions/joint'
+import { IN_THE_MOTOR, IN_THE_PUMP, PRESSURE_SIDE, RINGS_ALONE } from '../knowledge/constructions/part-groups'
 import { about, makeDead, valves } from '../knowledge/constructions/shared'
 import { WELLS, type Construction, type Kind, type Part } from '../knowledge/vocabulary'
 import { hasJoint, jointHere, workStepHere } from './as-here'
@@ -54,23 +55,6 @@ interface Leg {
   targets: readonly Part[]
   accessOnly?: readonly Part[]
 }
-
-/** Rings are spent by the joint that holds them; alone, they are the repair. */
-const RINGS: readonly Part[] = ['housing-o-ring', 'diffuser-o-ring', 'lid-o-ring']
-const PRESSURE_SIDE: readonly Part[] = ['pressure-switch', 'pressure-gauge', 'relief-valve', 'tank', 'tank-tee']
-/** Inside a motor: it leaves its machine and is opened on the bench. */
-const IN_THE_MOTOR: readonly Part[] = ['bearings', 'switch-springs', 'wave-washer', 'rotor', 'shaft', 'through-bolts']
-/** A well pump's own parts, reached once the string is up. */
-const IN_THE_PUMP: readonly Part[] = [
-  'motor',
-  'pump-end',
-  'stages',
-  'coupling',
-  'lead-connector',
-  'intake-screen',
-  'thrust-bearing',
-  'cable-guard',
-]
 
 /**
  * The steps of a chosen repair: down, the work, and back in the reverse order, planned in least time through every
@@ -159,7 +143,9 @@ function spareFirst(
 }
 
 function legsOf(kind: Kind, construction: Construction, { parts, id }: Pick<ActionRow, 'parts' | 'id'>): Leg[] {
-  const wanted = parts.some((part) => !RINGS.includes(part)) ? parts.filter((part) => !RINGS.includes(part)) : parts
+  const wanted = parts.some((part) => !RINGS_ALONE.includes(part))
+    ? parts.filter((part) => !RINGS_ALONE.includes(part))
+    : parts
   const reachable = (assembly: Assembly, list: readonly Part[]) => list.filter((part) => graphOf(assembly).reach[part])
   const pressure = reachable(
     'pressure-tee',

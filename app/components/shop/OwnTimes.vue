@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { parseStep, printJoint } from '#core/takedown/step-ref'
-import { LEARNING, type LearnedStep } from '#core/takedown/own-times'
+import { LEARNING } from '#core/knowledge/shop/learning'
+import type { LearnedStep } from '#core/takedown/own-times'
 import { formatNumber } from '#core/quantity/format'
 
 /** How long steps take here against the printed estimate, those furthest from it first. */

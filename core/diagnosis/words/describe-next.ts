@@ -1,4 +1,5 @@
 import { checkInfo, outcomeLabel } from '../../knowledge/checks/checks'
+import { SAYING } from '../../knowledge/faults/thresholds'
 import type { Gate } from '../../knowledge/vocabulary'
 import { formatPercent } from '../../quantity/format'
 import { formatRange, formatReading } from '../../quantity/reading'
@@ -27,11 +28,6 @@ export interface DescribedCheck extends Asked {
   outcomes: NextOutcome[]
 }
 
-/** Outcomes rarer than this are not put on the card. */
-const RARE = 0.004
-/** From here on an outcome is said to settle the matter. */
-const SETTLES = 0.85
-
 /** The next check as the card says it: what to do, why, and what each outcome would come to. */
 export function describeNext(
   { check, gates, missingGates, minutes }: Candidate,
@@ -45,7 +41,7 @@ export function describeNext(
     then: whatItSays(reasoning, outcome.posterior),
   }))
   const likely = <T extends { probability: number }>(outcomes: readonly T[]) =>
-    outcomes.filter(({ probability }) => probability > RARE).sort((a, b) => b.probability - a.probability)
+    outcomes.filter(({ probability }) => probability > SAYING.rareOutcome).sort((a, b) => b.probability - a.probability)
   const told = likely(info?.unit ? mergeRanges(all) : all).slice(0, 3)
   return {
     ...pickAsked(check),
@@ -116,7 +112,7 @@ function whatItSays(reasoning: Reasoning, posterior: Float64Array): string {
   const [top, second] = [...marginals(reasoning.model, posterior)].sort((a, b) => b[1] - a[1])
   if (!top) return ''
   const name = `${faultLabel(top[0]).toLowerCase()}, ${formatPercent(top[1])}`
-  if (top[1] >= SETTLES) {
+  if (top[1] >= SAYING.settles) {
     const { action, undecided } = bestRepair(reasoning, posterior)
     return undecided ? name : `${name}: ${action.label.charAt(0).toLowerCase()}${action.label.slice(1)}`
   }

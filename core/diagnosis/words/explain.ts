@@ -1,14 +1,11 @@
 import { checkInfo, outcomeLabel } from '../../knowledge/checks/checks'
+import { SAYING } from '../../knowledge/faults/thresholds'
 import { COMPLAINTS, isIdOf, PARTS } from '../../knowledge/vocabulary'
 import { formatReading } from '../../quantity/reading'
 import type { Reader } from '../../quantity/sentence'
 import type { DiagnosisModel } from '../model'
 import { sortedLeads, type Finding } from '../finding'
 import type { Posterior, Weighed } from '../inference'
-
-/** A log-likelihood ratio nearer to zero than this says nothing worth a sentence (about 1.35 : 1). */
-const WORTH_SAYING = 0.3
-const MOST_SENTENCES = 3
 
 /** Leads by what they are read as a winding, by colour as they are. */
 function windingName(leads: string): string {
@@ -72,9 +69,9 @@ export function explainFault(model: DiagnosisModel, posterior: Posterior, fault:
     ratio: logRatio(model, model.priors, likelihood, fault),
   }))
   return [...fromFindings, ...fromComplaints]
-    .filter(({ ratio }) => Math.abs(ratio) > WORTH_SAYING)
+    .filter(({ ratio }) => Math.abs(ratio) > SAYING.logRatio)
     .sort((a, b) => Math.abs(b.ratio) - Math.abs(a.ratio))
-    .slice(0, MOST_SENTENCES)
+    .slice(0, SAYING.mostSentences)
     .map(({ text, ratio }) => `${text} ${ratio > 0 ? 'speaks for it' : 'speaks against it'}, ${odds(ratio)}`)
 }
 
@@ -91,11 +88,6 @@ export interface Disagreement {
   findings: [Finding, Finding]
   because: string
 }
-
-/**
- * How unlikely, against each finding's own best explanation, two findings must be together before they are called out.
- */
-const DISAGREE_LOG = -2.2
 
 /**
  * The two findings that no hypothesis explains together, when there are such: one of them wants repeating, or its
@@ -119,7 +111,7 @@ export function findDisagreement(
         )
       }
       const log = together - (best[i] as number) - (best[j] as number)
-      if (log < DISAGREE_LOG && (!worst || log < worst.log)) worst = { log, pair: [first, second] }
+      if (log < SAYING.disagreement && (!worst || log < worst.log)) worst = { log, pair: [first, second] }
     })
   })
   if (!worst) return undefined

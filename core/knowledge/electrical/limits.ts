@@ -104,6 +104,12 @@ export const INSULATION: Record<InsulationSetup, InsulationLimits> = {
     basis: { kind: 'standard', name: 'IEEE 43: 5 MΩ at 40 °C for random-wound below 1 kV; sound above 100 MΩ' },
   },
 }
+/** Below the least, weak insulation does not show; the usual is what a reading should be repeated at. */
+export const INSULATION_TEST = {
+  leastVolts: 250,
+  usualVolts: 500,
+  basis: { kind: 'standard', name: 'IEEE 43: 500 V DC for windings rated below 1,000 V' } as Basis,
+}
 /** Ten-fold lower than the last reading is a warning even above the limit. */
 export const INSULATION_TREND_FALL = 10
 
@@ -135,5 +141,7 @@ export const BLEED = {
 
 export const BATTERY_VOLTS = {
   perSix: { low: 2.05, failed: 1.95 },
+  /** Up to this many volts it is taken for six cells, above it for twelve. */
+  sixCellsUpTo: 18,
   basis: { kind: 'common-practice', name: 'lead-acid, volts per cell at rest' } as Basis,
 }

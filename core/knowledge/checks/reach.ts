@@ -1,0 +1,41 @@
+import type { Basis } from '../../judgement/judgement'
+import { SUBMERGED, type Kind } from '../vocabulary'
+import type { Check } from './checks'
+
+/** What of a well pump can be looked at only once the string is up. */
+export const WELL_CHECKS_OUT: ReadonlySet<Check> = new Set<Check>([
+  'shaft-turn',
+  'connector-look',
+  'motor-fill-look',
+  'intake-look',
+  'coupling-turn',
+  'stack-look',
+  'end-play',
+  'shaft-height',
+  'capacitance',
+  'capacitor-look',
+])
+/** What of a sump pump can be looked at only out of the pit. */
+export const SUMP_CHECKS_OUT: ReadonlySet<Check> = new Set<Check>([
+  'shaft-turn',
+  'impeller-look',
+  'connector-look',
+  'motor-fill-look',
+  'winding-smell',
+  'intake-look',
+])
+/** Kinds that stand in their water, or in a closed loop that is full: nobody primes them. */
+export const UNPRIMED: ReadonlySet<Kind> = new Set<Kind>([...SUBMERGED, 'circulation'])
+/** Kinds with a box beside the motor whose electronics a megohmmeter would destroy. */
+export const WITH_BOX: ReadonlySet<Kind> = new Set<Kind>(['well-three-wire'])
+
+/** Minutes to bring a submerged machine to hand. */
+export const PULLING = {
+  sumpMinutes: 8,
+  /** Rigging, and each metre of drop pipe. */
+  wellMinutes: 15,
+  wellMinutesPerMetre: 0.6,
+  /** A well whose depth nobody knows. */
+  usualWellMetres: 40,
+  basis: { kind: 'shop', name: 'minutes to pull a pump, by the metre of drop pipe, shop estimate' } as Basis,
+}

@@ -1,0 +1,35 @@
+import type { Part } from '../vocabulary'
+
+/** Rings that a practice may put back, and a joint spends: alone, they are the repair. */
+export const RINGS: readonly Part[] = [
+  'housing-o-ring',
+  'diffuser-o-ring',
+  'lid-o-ring',
+  'lock-screw-gasket',
+  'shaft-o-ring',
+]
+/** Rings that lie in a joint on the way and have an assembly of their own. */
+export const RINGS_ALONE: readonly Part[] = ['housing-o-ring', 'diffuser-o-ring', 'lid-o-ring']
+export const PRESSURE_SIDE: readonly Part[] = ['pressure-switch', 'pressure-gauge', 'relief-valve', 'tank', 'tank-tee']
+/** Inside a motor: it leaves its machine and is opened on the bench. */
+export const IN_THE_MOTOR: readonly Part[] = [
+  'bearings',
+  'switch-springs',
+  'wave-washer',
+  'rotor',
+  'shaft',
+  'through-bolts',
+]
+/** A well pump's own parts, reached once the string is up. */
+export const IN_THE_PUMP: readonly Part[] = [
+  'motor',
+  'pump-end',
+  'stages',
+  'coupling',
+  'lead-connector',
+  'intake-screen',
+  'thrust-bearing',
+  'cable-guard',
+]
+/** Parts that are sold with a warranty of their own. */
+export const WARRANTED: readonly Part[] = ['motor', 'pump', 'pump-end']

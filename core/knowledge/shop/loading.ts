@@ -1,0 +1,32 @@
+import type { Basis } from '../../judgement/judgement'
+import type { Part } from '../vocabulary'
+
+/** What goes into the van on a complaint alone. */
+export const LOADING = {
+  /** Suspects less likely than this bring nothing into the van, unless nothing is likelier. */
+  worthLoading: 0.04,
+  mostSuspects: 6,
+  /** From here on a bulky part is carried on a suspicion. */
+  bulkyFrom: 0.5,
+  /** Parts that are ordered or fetched when wanted. */
+  bulky: new Set<Part>([
+    'motor',
+    'pump',
+    'seal-plate',
+    'drive-electronics',
+    'impeller',
+    'pump-end',
+    'tank',
+    'cable',
+    'battery',
+    'ejector',
+  ]) as ReadonlySet<Part>,
+  everyVisit: ['meter', 'megohmmeter', 'lamp'],
+  basis: { kind: 'shop', name: 'what is worth its place in the van, shop estimate' } as Basis,
+}
+
+/** From this weight on, two people or a hoist. */
+export const TWO_PEOPLE = {
+  kilograms: 40,
+  basis: { kind: 'shop', name: 'two people or a hoist above 40 kg, shop default; local rules decide' } as Basis,
+}

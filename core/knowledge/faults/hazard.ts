@@ -1,6 +1,6 @@
 import type { Basis } from '../../judgement/judgement'
 
-/** What turns a fault's yearly rate into this machine's: the Weibull hazard at its age, held in bounds, and its duty. */
+/** What turns a fault’s yearly rate into this machine’s: the Weibull hazard at its age, in bounds, and its duty. */
 export const HAZARD = {
   /** The hazard at any age stays within these multiples of the hazard at the row's own age. */
   leastMultiple: 0.2,

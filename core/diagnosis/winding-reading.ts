@@ -1,11 +1,9 @@
 import { ohmsPerKilometre } from '../electrical/conductor'
 import { correctResistance, identifyLeads, type ThreeLeads } from '../electrical/winding'
+import { LEAD_COLOURS } from '../knowledge/electrical/wiring'
 import { WELLS, type Kind } from '../knowledge/vocabulary'
 import type { Pump } from '../motor/nameplate'
 import { sortedLeads, type Finding } from './finding'
-
-/** The usual colours of a 3-wire submersible: what each lead should be. */
-const COLOUR_ROLES: Readonly<Record<string, string>> = { yellow: 'common', black: 'run', red: 'start' }
 
 /**
  * The pair a winding reading is about, by role: colours of a 3-wire well mean roles, and no leads at all mean the run
@@ -17,7 +15,7 @@ export function windingPair({ leads, part }: Pick<Finding, 'leads' | 'part'>, ki
     kind === 'well-three-wire'
       ? leads
           .split('-')
-          .map((lead) => COLOUR_ROLES[lead] ?? lead)
+          .map((lead) => LEAD_COLOURS.roles[lead] ?? lead)
           .join('-')
       : leads
   return sortedLeads(roles)
@@ -61,7 +59,8 @@ export function threePairs(findings: readonly Finding[], pump: Pump): (ThreeLead
   })
   if (pump.kind !== 'well-three-wire' || found.run === undefined) return found
   const wrong = (['common', 'run', 'start'] as const).filter(
-    (role) => COLOUR_ROLES[found[role] as string] !== undefined && COLOUR_ROLES[found[role] as string] !== role,
+    (role) =>
+      LEAD_COLOURS.roles[found[role] as string] !== undefined && LEAD_COLOURS.roles[found[role] as string] !== role,
   )
   return wrong.length === 0
     ? found

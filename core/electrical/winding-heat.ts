@@ -3,9 +3,6 @@ import { METALS } from '../knowledge/electrical/limits'
 import { badField } from '../validation/input-error'
 import { formatNumber } from '../quantity/format'
 
-/** Density and specific heat of copper, kg/m³ and J/(kg·K). */
-const COPPER = { density: 8930, specificHeat: 385 }
-
 /**
  * Temperature of a winding from its cold and hot resistance: T = R₂/R₁ · (k + T₁) − k.
  *
@@ -64,7 +61,8 @@ export function stallHeating({
   const density = amps / ((Math.PI / 4) * wireMillimetres ** 2)
   // A/mm² squared times Ω·mm²/m is 10⁶ W/m³.
   const kelvinPerSecond =
-    (density ** 2 * CONDUCTOR.copperOhmSquareMillimetresPerMetre * 1e6) / (COPPER.density * COPPER.specificHeat)
+    (density ** 2 * CONDUCTOR.copperOhmSquareMillimetresPerMetre * 1e6) /
+    (METALS.copper.density * METALS.copper.specificHeat)
   const at = (celsius: number) => 1 + alpha * (celsius - 20)
   return { kelvinPerSecond, seconds: Math.log(at(limitCelsius) / at(startCelsius)) / (alpha * kelvinPerSecond) }
 }

@@ -6,6 +6,15 @@ export type Verdict = 'sound' | 'tired' | 'failed' | 'unclear'
 
 export type BasisKind = 'standard' | 'handbook' | 'maker' | 'common-practice' | 'shop'
 
+/** What people read for each kind of source. */
+export const BASIS_WORDS: Record<BasisKind, string> = {
+  standard: 'standard',
+  handbook: 'handbook',
+  maker: 'maker',
+  'common-practice': 'common practice',
+  shop: 'shop estimate',
+}
+
 /** Where a limit comes from. Every figure in `knowledge/` carries one. */
 export interface Basis {
   kind: BasisKind

@@ -1,10 +1,11 @@
 import { PRESSURES } from '../knowledge/water/pressures'
-import { WINDING } from '../knowledge/electrical/limits'
+import { CURRENT, WINDING } from '../knowledge/electrical/limits'
 import {
   CAPACITOR_MODEL_BASIS,
   CAPACITOR_WORKING_RATIO,
   FULL_LOAD_AMPS_230,
   FULL_LOAD_BASIS,
+  PLATE_FILLING,
   RUN_CAPACITOR_230,
   START_CAPACITOR_230,
   USUAL_BASIS,
@@ -13,7 +14,7 @@ import {
 } from '../knowledge/electrical/motors'
 import { HOUSE_WATER, MOTOR_TYPES, type Construction, type Kind, type MotorType } from '../knowledge/vocabulary'
 import type { Basis } from '../judgement/judgement'
-import { formatNumber } from '../quantity/format'
+import { formatNumber, formatPercent } from '../quantity/format'
 
 /** What is printed on the motor; all but `volts` may be unreadable. */
 export interface Nameplate {
@@ -89,8 +90,6 @@ export interface CompletePlate {
   assumed: string[]
 }
 
-const USUAL_AGE_YEARS = 6
-
 /** Has this motor type a run capacitor, a start capacitor, a start switch? */
 export const MOTOR_HAS = {
   runCapacitor: (type: MotorType) => type === 'permanent-split' || type === 'capacitor-start-run',
@@ -115,7 +114,7 @@ export function completePlate(pump: Pump): CompletePlate {
     return fallback
   }
   const volts = plate.volts
-  const hertz = assume(plate.hertz, 60, 'mains 60 Hz')
+  const hertz = assume(plate.hertz, PLATE_FILLING.hertz, `mains ${PLATE_FILLING.hertz} Hz`)
   const motorType = assume(
     plate.motorType,
     inferMotorType(plate) ?? usual.motorType,
@@ -134,10 +133,12 @@ export function completePlate(pump: Pump): CompletePlate {
     modelAmps,
     `full load ${formatNumber(modelAmps)} A (${FULL_LOAD_BASIS.name})`,
   )
+  const modelServiceAmps = fullLoadAmps * CURRENT.serviceFactorAmpsRatio
   const serviceFactorAmps = assume(
     plate.serviceFactorAmps,
-    fullLoadAmps * 1.15,
-    `service-factor amps ${formatNumber(fullLoadAmps * 1.15)} A, 15 % over full load`,
+    modelServiceAmps,
+    `service-factor amps ${formatNumber(modelServiceAmps)} A, ${formatPercent(CURRENT.serviceFactorAmpsRatio - 1)} ` +
+      'over full load',
   )
 
   let runCapacitorMicrofarads = plate.runCapacitorMicrofarads
@@ -149,7 +150,8 @@ export function completePlate(pump: Pump): CompletePlate {
       model,
       `run capacitor ${model} μF (${CAPACITOR_MODEL_BASIS.name}); read the can`,
     )
-    runCapacitorVolts ??= volts > 150 ? 370 : 250
+    const { above, volts: higher, belowVolts } = PLATE_FILLING.runCapacitor
+    runCapacitorVolts ??= volts > above ? higher : belowVolts
   }
   let startCapacitorMicrofarads = plate.startCapacitorMicrofarads
   if (MOTOR_HAS.startCapacitor(motorType)) {
@@ -160,10 +162,11 @@ export function completePlate(pump: Pump): CompletePlate {
         horsepower,
       ) * scale,
     )
+    const high = Math.round(low * PLATE_FILLING.startCapacitorHighRatio)
     startCapacitorMicrofarads = assume<number | [number, number]>(
       startCapacitorMicrofarads,
-      [low, Math.round(low * 1.2)],
-      `start capacitor ${low} to ${Math.round(low * 1.2)} μF (${CAPACITOR_MODEL_BASIS.name}); read the can`,
+      [low, high],
+      `start capacitor ${low} to ${high} μF (${CAPACITOR_MODEL_BASIS.name}); read the can`,
     )
   }
   const modelRun = WINDING_MODEL.runOhmsOneHorsepower230 / ratio ** 2 / horsepower
@@ -196,7 +199,7 @@ export function completePlate(pump: Pump): CompletePlate {
     capacitorTolerancePercent: plate.capacitorTolerancePercent,
     runWinding,
     startWinding,
-    ageYears: assume(pump.ageYears, USUAL_AGE_YEARS, `age about ${USUAL_AGE_YEARS} years`),
+    ageYears: assume(pump.ageYears, PLATE_FILLING.ageYears, `age about ${PLATE_FILLING.ageYears} years`),
     dutyHoursPerDay: assume(
       installation?.dutyHoursPerDay,
       usual.dutyHoursPerDay,

@@ -4,6 +4,7 @@ import { drainBackLitres, pitDraw, sumpCycle } from '../hydraulics/pit'
 import { cycleOf, judgePrecharge, tankDrawdown, tankSize, wantedPrecharge } from '../hydraulics/tank'
 import type { Verdict } from '../judgement/judgement'
 import { PRESSURES } from '../knowledge/water/pressures'
+import { SUMP_LIMITS } from '../knowledge/water/sizing'
 import { ATMOSPHERE, BOYLE_BASIS, COOLING_FLOW, MASS_BALANCE } from '../knowledge/water/water'
 import { KPA_PER_PSI } from '../quantity/conversions'
 import { formatNumber as n } from '../quantity/format'
@@ -119,7 +120,6 @@ class SumpCycleInput extends PitFields {
   @Quantity({ above: 0, max: 1e4 }) pumpLitresPerSecond!: number
   @OptionalQuantity({ min: 0, max: 1e6 }) drainBackLitres?: number
 }
-const SHORT_RUN_SECONDS = 10
 
 export const sumpCycleWorking = defineWorking({
   name: 'sump-cycle',
@@ -131,7 +131,7 @@ export const sumpCycleWorking = defineWorking({
     const { storedLitres, keepsUp, onSeconds, offSeconds, startsPerHour } = found
     const cautions = [
       ...(!keepsUp ? ['The pump does not keep up: the pit fills until the backup or the floor is reached.'] : []),
-      ...(onSeconds !== undefined && onSeconds < SHORT_RUN_SECONDS
+      ...(onSeconds !== undefined && onSeconds < SUMP_LIMITS.shortRunSeconds
         ? [`It runs only ${n(onSeconds, 2)} s: longer is kinder. Raise the on-level or widen the pit.`]
         : []),
     ]

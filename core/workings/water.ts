@@ -3,7 +3,16 @@ import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, ValidateNested } from 'class
 import { combine, operatingPoint, pumpCurve } from '../hydraulics/pump-curve'
 import { frictionInSeries, pipeFriction, splitFlow, type Pipe } from '../hydraulics/pipe'
 import { atmosphereKpa, metresOf, waterProperties, waterWatts } from '../hydraulics/water'
-import { AFFINITY_BASIS, ATMOSPHERE, DARCY, GRAVITY, HAZEN_WILLIAMS, KELL, NPSH_BASIS } from '../knowledge/water/water'
+import {
+  AFFINITY_BASIS,
+  ATMOSPHERE,
+  DARCY,
+  GRAVITY,
+  HAZEN_WILLIAMS,
+  KELL,
+  NPSH_BASIS,
+  NPSH_MARGIN,
+} from '../knowledge/water/water'
 import { formatNumber as n } from '../quantity/format'
 import { badField } from '../validation/input-error'
 import { MayBeAbsent, OptionalQuantity, Quantity } from '../validation/rules'
@@ -308,14 +317,13 @@ class SuctionLiftInput {
   @Quantity({ min: 0, max: 100 }) npshRequiredMetres!: number
   @OptionalQuantity({ min: 0, max: 20 }) marginMetres?: number
 }
-const USUAL_MARGIN_METRES = 0.6
 
 export const suctionLift = defineWorking({
   name: 'suction-lift',
   title: 'Can a jet pump lift it here?',
   input: SuctionLiftInput,
   basis: NPSH_BASIS,
-  run: ({ altitudeMetres, celsius, frictionMetres, npshRequiredMetres, marginMetres = USUAL_MARGIN_METRES }) => {
+  run: ({ altitudeMetres, celsius, frictionMetres, npshRequiredMetres, marginMetres = NPSH_MARGIN.metres }) => {
     const { densityKgPerM3, vapourPressureKpa } = waterProperties(celsius)
     const atmosphere = atmosphereKpa(altitudeMetres)
     const held = metresOf(atmosphere - vapourPressureKpa, densityKgPerM3)

@@ -19,7 +19,7 @@ import { BEARING_BASIS, BEARING_LIFE_BASIS, BEARING_TONES_BASIS } from '../knowl
 import { PIPE_BASIS, PIPE_MATERIALS, type PipeMaterial } from '../knowledge/water/drop-pipes'
 import { bearingLife, bearingSize, bearingTones } from '../mechanics/bearing'
 import { stringWeight } from '../mechanics/string-weight'
-import { TWO_PEOPLE } from '../knowledge/shop/loading'
+import { HAND_LIFT } from '../knowledge/water/sizing'
 import { formatNumber as n } from '../quantity/format'
 import { MayBeAbsent, OptionalQuantity, Quantity } from '../validation/rules'
 import { cautioned, defineWorking } from './define-working'
@@ -51,7 +51,7 @@ export const stringWeightWorking = defineWorking({
       kilograms,
       basis: PIPE_BASIS,
       cautions: [
-        kilograms > TWO_PEOPLE.kilograms
+        kilograms > HAND_LIFT.twoKilograms
           ? `${n(kilograms, 3)} kg: two people or a hoist, a clamp at every joint, never a hand below it.`
           : 'A clamp at every joint, never a hand below it.',
       ],

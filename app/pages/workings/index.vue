@@ -46,6 +46,11 @@ useHead({ title: 'Workings · Pike Lamp' })
           >
         </li>
       </ul>
+      <p class="mt-4">
+        <NuxtLink to="/workings/sources" class="inline-flex min-h-12 items-center underline underline-offset-4"
+          >Where the figures come from</NuxtLink
+        >
+      </p>
     </main>
   </div>
 </template>

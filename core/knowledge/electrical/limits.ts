@@ -67,6 +67,9 @@ export const METALS = {
   copper: {
     alphaPer20: 0.00393,
     constant: 234.5,
+    /** kg/m³ and J/(kg·K). */
+    density: 8930,
+    specificHeat: 385,
     basis: { kind: 'standard', name: 'IEC 60028: 0.00393 per K at 20 °C' } as Basis,
   },
   aluminium: {

@@ -77,6 +77,16 @@ export const WINDING_MODEL = {
   basis: { kind: 'common-practice', name: 'typical winding by horsepower and voltage, estimated' } as Basis,
 }
 
+/** What else is taken where the plate is silent. */
+export const PLATE_FILLING = {
+  hertz: 60,
+  startCapacitorHighRatio: 1.2,
+  /** Above these volts of the motor a run capacitor is of the higher class. */
+  runCapacitor: { above: 150, volts: 370, belowVolts: 250 },
+  ageYears: 6,
+  basis: { kind: 'shop', name: 'what a silent plate most likely means, shop estimate' } as Basis,
+}
+
 /** What a machine most often is when the plate cannot be read. */
 export interface UsualMotor {
   motorType: MotorType

@@ -1,3 +1,4 @@
+import type { Basis } from '../../judgement/judgement'
 import type { Check } from '../checks/checks'
 import type { InsulationSetup } from './limits'
 import type { Kind, Part } from '../vocabulary'
@@ -53,6 +54,12 @@ const VOLTS = 'V AC, 600 V range'
 const OHMS = 'Ω, lowest range, zeroed'
 const MEGOHMS = 'megohmmeter, 500 V DC'
 const FARADS = 'μF, one wire off the can'
+
+/** The usual colours of a 3-wire submersible: what each lead should be. */
+export const LEAD_COLOURS = {
+  roles: { yellow: 'common', black: 'run', red: 'start' } as Readonly<Record<string, 'common' | 'run' | 'start'>>,
+  basis: { kind: 'common-practice', name: 'colours of 3-wire submersible leads; the ohms decide' } as Basis,
+}
 
 /**
  * What the technician sees with the covers off, as diagrams with places for the probes. Coordinates in a field of 760

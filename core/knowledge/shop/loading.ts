@@ -24,9 +24,3 @@ export const LOADING = {
   everyVisit: ['meter', 'megohmmeter', 'lamp'],
   basis: { kind: 'shop', name: 'what is worth its place in the van, shop estimate' } as Basis,
 }
-
-/** From this weight on, two people or a hoist. */
-export const TWO_PEOPLE = {
-  kilograms: 40,
-  basis: { kind: 'shop', name: 'two people or a hoist above 40 kg, shop default; local rules decide' } as Basis,
-}

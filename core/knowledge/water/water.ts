@@ -64,6 +64,11 @@ export const NPSH_BASIS: Basis = {
   kind: 'handbook',
   name: 'NPSH available = (atmosphere − vapour pressure) / ρg − lift − friction',
 }
+/** Kept in hand above what the pump asks for. */
+export const NPSH_MARGIN = {
+  metres: 0.6,
+  basis: { kind: 'common-practice', name: 'two feet (0.6 m) of suction head kept in hand' } as Basis,
+}
 export const BOYLE_BASIS: Basis = {
   kind: 'handbook',
   name: 'Boyle: absolute pressure × air volume is constant, tank at one temperature',

@@ -1,0 +1,139 @@
+import type { Basis, BasisKind } from '../judgement/judgement'
+import * as checksMeasuredElectrical from './checks/measured-electrical'
+import * as checksMeasuredWater from './checks/measured-water'
+import * as checksReach from './checks/reach'
+import * as checksSeenElectrical from './checks/seen-electrical'
+import * as checksSeenMechanical from './checks/seen-mechanical'
+import * as checksSeenWater from './checks/seen-water'
+import * as constructionsAssemblies from './constructions/assemblies'
+import * as constructionsTables from './constructions'
+import * as constructionsJoint from './constructions/joint'
+import * as constructionsSubmerged from './constructions/submerged'
+import * as constructionsSurface from './constructions/surface'
+import * as electricalLimits from './electrical/limits'
+import * as electricalMotors from './electrical/motors'
+import * as electricalTypicalMotor from './electrical/typical-motor'
+import * as electricalWire from './electrical/wire'
+import * as electricalWiring from './electrical/wiring'
+import * as faultsFaultComplaints from './faults/fault-complaints'
+import * as faultsFaultPairs from './faults/fault-pairs'
+import * as faultsFaultRates from './faults/fault-rates'
+import * as faultsFaultTraits from './faults/fault-traits'
+import * as faultsHazard from './faults/hazard'
+import * as faultsKinds from './faults/kinds'
+import * as faultsLives from './faults/lives'
+import * as faultsModelTypes from './faults/model-types'
+import * as faultsThresholds from './faults/thresholds'
+import * as mechanicalBearings from './mechanical/bearings'
+import * as mechanicalLimits from './mechanical/limits'
+import * as repairsActionsHouseWater from './repairs/actions-house-water'
+import * as repairsActionsPit from './repairs/actions-pit'
+import * as repairsActionsSupply from './repairs/actions-supply'
+import * as repairsActionsSurface from './repairs/actions-surface'
+import * as repairsCures from './repairs/cures'
+import * as repairsJobs from './repairs/jobs'
+import * as repairsProofs from './repairs/proofs'
+import * as shopLearning from './shop/learning'
+import * as shopLoading from './shop/loading'
+import * as shopPractices from './shop/practices'
+import * as shopRates from './shop/rates'
+import * as shopShelf from './shop/shelf'
+import * as waterDowntime from './water/downtime'
+import * as waterDropPipes from './water/drop-pipes'
+import * as waterPipes from './water/pipes'
+import * as waterPressures from './water/pressures'
+import * as waterPumps from './water/pumps'
+import * as waterSizing from './water/sizing'
+import * as waterWater from './water/water'
+
+/** One source of figures, under the trade that it is first met in. */
+export interface Source extends Basis {
+  trade: string
+  /** Written down from memory: its print has not been compared. */
+  fromMemory: boolean
+}
+
+const TRADES: readonly { trade: string; tables: readonly object[] }[] = [
+  {
+    trade: 'Electricity',
+    tables: [electricalLimits, electricalMotors, electricalTypicalMotor, electricalWire, electricalWiring],
+  },
+  {
+    trade: 'Water',
+    tables: [waterDowntime, waterDropPipes, waterPipes, waterPressures, waterPumps, waterSizing, waterWater],
+  },
+  { trade: 'Mechanics', tables: [mechanicalBearings, mechanicalLimits] },
+  {
+    trade: 'Checks',
+    tables: [
+      checksMeasuredElectrical,
+      checksMeasuredWater,
+      checksReach,
+      checksSeenElectrical,
+      checksSeenMechanical,
+      checksSeenWater,
+    ],
+  },
+  {
+    trade: 'Causes',
+    tables: [
+      faultsFaultComplaints,
+      faultsFaultPairs,
+      faultsFaultRates,
+      faultsFaultTraits,
+      faultsHazard,
+      faultsKinds,
+      faultsLives,
+      faultsModelTypes,
+      faultsThresholds,
+    ],
+  },
+  {
+    trade: 'Repairs',
+    tables: [
+      repairsActionsHouseWater,
+      repairsActionsPit,
+      repairsActionsSupply,
+      repairsActionsSurface,
+      repairsCures,
+      repairsJobs,
+      repairsProofs,
+    ],
+  },
+  {
+    trade: 'Take-down',
+    tables: [
+      constructionsAssemblies,
+      constructionsTables,
+      constructionsJoint,
+      constructionsSubmerged,
+      constructionsSurface,
+    ],
+  },
+  { trade: 'The shop', tables: [shopLearning, shopLoading, shopPractices, shopRates, shopShelf] },
+]
+
+const ORDER: readonly BasisKind[] = ['standard', 'handbook', 'maker', 'common-practice', 'shop']
+
+/** Every source that a figure of the knowledge names, once: trade by trade, the published before the estimated. */
+export function sources(): Source[] {
+  const found = new Map<string, Source>()
+  for (const { trade, tables } of TRADES)
+    for (const { kind, name } of basesIn(tables))
+      if (!found.has(`${kind} ${name}`))
+        found.set(`${kind} ${name}`, { trade, kind, name, fromMemory: name.includes('from memory') })
+  const rank = ({ trade, kind }: Source) =>
+    TRADES.findIndex((row) => row.trade === trade) * ORDER.length + ORDER.indexOf(kind)
+  return [...found.values()].sort((a, b) => rank(a) - rank(b))
+}
+
+/** Every basis anywhere inside tables. */
+function* basesIn(value: unknown): Generator<Basis> {
+  if (typeof value !== 'object' || value === null) return
+  if (isBasis(value)) yield value
+  else for (const inner of Object.values(value)) yield* basesIn(inner)
+}
+
+function isBasis(value: object): value is Basis {
+  return 'kind' in value && (ORDER as readonly unknown[]).includes(value.kind) && 'name' in value
+}

@@ -4,6 +4,8 @@ import { spawn } from 'node:child_process'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { parseArgs } from 'node:util'
+import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64'
+import { mersenne } from 'pure-rand/generator/mersenne'
 
 const FOLDERS = ['electrical', 'hydraulics', 'decision', 'diagnosis', 'takedown', 'visit']
 /** Lines drawn together: most mutants stand within one such piece. */
@@ -18,7 +20,8 @@ if (unknown.length > 0) throw new Error(`no such folder: ${unknown.join(', ')}; 
 const share = Number(values.share)
 if (!(share > 0 && share <= 1)) throw new Error(`--share ${values.share}: a number above 0, at most 1`)
 
-const chance = mulberry(Number(values.seed))
+// The pieces drawn can be drawn again.
+const generator = mersenne(Number(values.seed))
 const files = (positionals.length > 0 ? positionals : FOLDERS)
   .flatMap((folder) => readdirSync(join('core', folder), { recursive: true }).map((file) => join('core', folder, file)))
   .filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts') && !file.endsWith('test-journal.ts'))
@@ -32,17 +35,6 @@ spawn('npx', ['stryker', 'run', '--mutate', mutate.join(',')], { stdio: 'inherit
 function pieces(file) {
   const lines = readFileSync(file, 'utf8').split('\n').length
   return Array.from({ length: Math.ceil(lines / PIECE) }, (_, index) => index * PIECE + 1)
-    .filter(() => chance() < share)
+    .filter(() => uniformFloat64(generator) < share)
     .map((from) => `${file}:${from}-${Math.min(from + PIECE - 1, lines)}`)
-}
-
-/** Numbers between 0 and 1 that are the same for the same seed: the pieces drawn can be drawn again. */
-function mulberry(seed) {
-  let state = seed >>> 0
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state)
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296
-  }
 }

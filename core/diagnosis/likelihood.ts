@@ -1,3 +1,4 @@
+import { errorFunction } from 'simple-statistics'
 import type { Component, Distribution } from '../knowledge/faults/model-types'
 import { LIKELIHOOD } from '../knowledge/faults/thresholds'
 
@@ -32,12 +33,9 @@ export function withFloor(probabilities: readonly number[]): number[] {
   return lifted.map((probability) => probability / sum)
 }
 
-/** Standard normal distribution function, Abramowitz and Stegun 7.1.26 (error below 1.5·10⁻⁷). */
+/** Standard normal distribution function (error below 1.5·10⁻⁷). */
 export function normalCumulative(z: number): number {
-  const t = 1 / (1 + 0.3275911 * Math.abs(z / Math.SQRT2))
-  const poly = t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))))
-  const erf = 1 - poly * Math.exp((-z * z) / 2)
-  return z >= 0 ? (1 + erf) / 2 : (1 - erf) / 2
+  return (1 + errorFunction(z / Math.SQRT2)) / 2
 }
 
 /** A mixture made ready: widths resolved, meter error added in quadrature. */

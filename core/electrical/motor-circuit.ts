@@ -1,15 +1,4 @@
-import {
-  add,
-  argument,
-  complex,
-  divide,
-  modulus,
-  multiply,
-  parallel,
-  scale,
-  subtract,
-  type Complex,
-} from '../quantity/complex'
+import { Complex } from 'complex.js'
 
 /**
  * Equivalent circuit of a single-phase induction motor. Rotor and magnetising values as seen by the main winding, full
@@ -56,14 +45,19 @@ export interface MotorRun {
 
 /** Reactance of a capacitor as a complex impedance, Ω. */
 export function capacitorImpedance(microfarads: number, hertz: number): Complex {
-  return complex(0, -1e6 / (2 * Math.PI * hertz * microfarads))
+  return new Complex(0, -1e6 / (2 * Math.PI * hertz * microfarads))
 }
 
 /** Half of the rotor as one revolving field sees it, at its own slip. */
 function fieldImpedance({ r2Ohms, x2Ohms, xmOhms }: MotorCircuit, slip: number): Complex {
   // At no slip at all the rotor carries nothing.
-  if (slip < 1e-9) return complex(0, xmOhms / 2)
-  return parallel(complex(0, xmOhms / 2), complex(r2Ohms / (2 * slip), x2Ohms / 2))
+  if (slip < 1e-9) return new Complex(0, xmOhms / 2)
+  return parallel(new Complex(0, xmOhms / 2), new Complex(r2Ohms / (2 * slip), x2Ohms / 2))
+}
+
+/** Two impedances side by side. */
+function parallel(a: Complex, b: Complex): Complex {
+  return a.mul(b).div(a.add(b))
 }
 
 /**
@@ -83,34 +77,31 @@ export function runMotor(
 ): MotorRun {
   const forward = fieldImpedance(circuit, slip)
   const backward = fieldImpedance(circuit, 2 - slip)
-  const supply = complex(volts)
-  const mainOwn = add(complex(circuit.r1Ohms, circuit.x1Ohms), forward, backward)
-  let main = divide(supply, mainOwn)
-  let aux = complex(0)
+  const mainOwn = new Complex(circuit.r1Ohms, circuit.x1Ohms).add(forward).add(backward)
+  let main = new Complex(volts).div(mainOwn)
+  let aux = Complex.ZERO
   const turns = auxiliary?.turnsRatio ?? 0
   const series =
-    auxiliary?.runMicrofarads === undefined ? complex(0) : capacitorImpedance(auxiliary.runMicrofarads, hertz)
+    auxiliary?.runMicrofarads === undefined ? Complex.ZERO : capacitorImpedance(auxiliary.runMicrofarads, hertz)
   if (auxiliary) {
-    const mutual = multiply(complex(0, turns), subtract(forward, backward))
-    const auxOwn = add(
-      complex(auxiliary.auxOhms, auxiliary.auxReactanceOhms),
-      series,
-      scale(add(forward, backward), turns ** 2),
-    )
+    const mutual = new Complex(0, turns).mul(forward.sub(backward))
+    const auxOwn = new Complex(auxiliary.auxOhms, auxiliary.auxReactanceOhms)
+      .add(series)
+      .add(forward.add(backward).mul(turns ** 2))
     // V = mainOwn·Im − mutual·Ia and V = mutual·Im + auxOwn·Ia.
-    const determinant = add(multiply(mainOwn, auxOwn), multiply(mutual, mutual))
-    main = divide(multiply(supply, add(auxOwn, mutual)), determinant)
-    aux = divide(multiply(supply, subtract(mainOwn, mutual)), determinant)
+    const determinant = mainOwn.mul(auxOwn).add(mutual.mul(mutual))
+    main = auxOwn.add(mutual).mul(volts).div(determinant)
+    aux = mainOwn.sub(mutual).mul(volts).div(determinant)
   }
-  const turned = multiply(complex(0, turns), aux)
-  const line = add(main, aux)
-  const airGapForwardWatts = forward.re * modulus(subtract(main, turned)) ** 2
-  const airGapBackwardWatts = backward.re * modulus(add(main, turned)) ** 2
+  const turned = new Complex(0, turns).mul(aux)
+  const line = main.add(aux)
+  const airGapForwardWatts = forward.re * main.sub(turned).abs() ** 2
+  const airGapBackwardWatts = backward.re * main.add(turned).abs() ** 2
   const synchronous = (4 * Math.PI * hertz) / poles
   const developed = airGapForwardWatts - airGapBackwardWatts
   const shaftWatts = (1 - slip) * developed - coreLossWatts - frictionWatts
   const inputWatts = volts * line.re
-  const inputAmps = modulus(line)
+  const inputAmps = line.abs()
   const speed = synchronous * (1 - slip)
   return {
     inputAmps,
@@ -125,9 +116,9 @@ export function runMotor(
     efficiency: inputWatts > 0 ? Math.max(0, shaftWatts) / inputWatts : 0,
     ...(auxiliary
       ? {
-          mainAmps: modulus(main),
-          auxAmps: modulus(aux),
-          ...(auxiliary.runMicrofarads === undefined ? {} : { capacitorVolts: modulus(multiply(aux, series)) }),
+          mainAmps: main.abs(),
+          auxAmps: aux.abs(),
+          ...(auxiliary.runMicrofarads === undefined ? {} : { capacitorVolts: aux.mul(series).abs() }),
         }
       : {}),
   }
@@ -159,15 +150,15 @@ export function startCurrents(
   { volts, mainOhms, mainReactanceOhms, auxOhms, auxReactanceOhms, hertz }: StartWindings,
   microfarads?: number,
 ): StartCurrents {
-  const series = microfarads === undefined ? complex(0) : capacitorImpedance(microfarads, hertz)
-  const main = divide(complex(volts), complex(mainOhms, mainReactanceOhms))
-  const aux = divide(complex(volts), add(complex(auxOhms, auxReactanceOhms), series))
+  const series = microfarads === undefined ? Complex.ZERO : capacitorImpedance(microfarads, hertz)
+  const main = new Complex(volts).div(new Complex(mainOhms, mainReactanceOhms))
+  const aux = new Complex(volts).div(new Complex(auxOhms, auxReactanceOhms).add(series))
   return {
-    mainAmps: modulus(main),
-    auxAmps: modulus(aux),
-    lineAmps: modulus(add(main, aux)),
-    angleDegrees: ((argument(aux) - argument(main)) * 180) / Math.PI,
-    capacitorVolts: modulus(multiply(aux, series)),
+    mainAmps: main.abs(),
+    auxAmps: aux.abs(),
+    lineAmps: main.add(aux).abs(),
+    angleDegrees: ((aux.arg() - main.arg()) * 180) / Math.PI,
+    capacitorVolts: aux.mul(series).abs(),
   }
 }
 

@@ -1,4 +1,5 @@
 import type { Basis } from '../judgement/judgement'
+import { linearRegression, linearRegressionLine, mean, sum, sumNthPowerDeviations } from 'simple-statistics'
 import { MILLISECONDS_PER_YEAR } from '../quantity/conversions'
 
 export interface TrendPoint {
@@ -56,15 +57,16 @@ export function fitTrend(
   const xs = points.map(({ at }) => (at - origin) / MILLISECONDS_PER_YEAR)
   const ys = points.map(({ value }) => to(value))
   const n = points.length
-  const [mx, my] = [xs.reduce((sum, x) => sum + x, 0) / n, ys.reduce((sum, y) => sum + y, 0) / n]
-  const sxx = xs.reduce((sum, x) => sum + (x - mx) ** 2, 0)
+  const middle = mean(xs)
+  const sxx = sumNthPowerDeviations(xs, 2)
   if (sxx === 0) return undefined
-  const slope = xs.reduce((sum, x, index) => sum + (x - mx) * ((ys[index] as number) - my), 0) / sxx
-  const line = (x: number) => my + slope * (x - mx)
+  const fitted = linearRegression(xs.map((x, index) => [x, ys[index] as number]))
+  const line = linearRegressionLine(fitted)
   const residual =
-    n > 2 ? Math.sqrt(ys.reduce((sum, y, index) => sum + (y - line(xs[index] as number)) ** 2, 0) / (n - 2)) : undefined
+    n > 2 ? Math.sqrt(sum(ys.map((y, index) => (y - line(xs[index] as number)) ** 2)) / (n - 2)) : undefined
   const t = STUDENT_80[n - 3] ?? NORMAL_80
-  const half = residual === undefined ? undefined : (x: number) => t * residual * Math.sqrt(1 / n + (x - mx) ** 2 / sxx)
+  const half =
+    residual === undefined ? undefined : (x: number) => t * residual * Math.sqrt(1 / n + (x - middle) ** 2 / sxx)
   const years = (instant: number) => (instant - origin) / MILLISECONDS_PER_YEAR
   const at = (instant: number) => from(line(years(instant)))
   const band =
@@ -92,7 +94,7 @@ export function fitTrend(
     crossesAt,
     earliest,
     latest,
-    because: sentence({ crossesAt, earliest, latest, banded: half !== undefined, slope, now }),
+    because: sentence({ crossesAt, earliest, latest, banded: half !== undefined, slope: fitted.m, now }),
   }
 }
 

@@ -1,3 +1,4 @@
+import { linearRegression } from 'simple-statistics'
 import { CONDUCTOR } from '../knowledge/electrical/wire'
 import { METALS } from '../knowledge/electrical/limits'
 import { badField } from '../validation/input-error'
@@ -30,15 +31,13 @@ export function fitCooling(
         celsius,
         `above the ambient ${formatNumber(ambientCelsius)} °C: a winding cools towards it, never below`,
       )
-    return { x: seconds, y: Math.log(celsius - ambientCelsius) }
+    return [seconds, Math.log(celsius - ambientCelsius)]
   })
-  const meanX = points.reduce((sum, { x }) => sum + x, 0) / points.length
-  const meanY = points.reduce((sum, { y }) => sum + y, 0) / points.length
-  const spread = points.reduce((sum, { x }) => sum + (x - meanX) ** 2, 0)
-  if (spread === 0) throw badField('readings', readings.length, 'at least two readings at different times')
-  const slope = points.reduce((sum, { x, y }) => sum + (x - meanX) * (y - meanY), 0) / spread
+  if (new Set(readings.map(({ seconds }) => seconds)).size < 2)
+    throw badField('readings', readings.length, 'at least two readings at different times')
+  const { m: slope, b: atStop } = linearRegression(points)
   if (slope >= 0) throw badField('readings', readings.length, 'readings that fall with time: these do not cool')
-  return { timeConstantSeconds: -1 / slope, celsiusAtStop: ambientCelsius + Math.exp(meanY - slope * meanX) }
+  return { timeConstantSeconds: -1 / slope, celsiusAtStop: ambientCelsius + Math.exp(atStop) }
 }
 
 /**

@@ -1,3 +1,6 @@
+import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64'
+import { mersenne } from 'pure-rand/generator/mersenne'
+
 /** A seeded source of chance: the same seed gives the same machine, everywhere. */
 export interface Chance {
   /** From 0 up to, not including, 1. */
@@ -11,16 +14,10 @@ export interface Chance {
   weighted: (weights: ArrayLike<number>) => number
 }
 
-/** Mulberry32: small, fast, and good enough for machines. */
+/** The same draws for the same seed, from a Mersenne twister. */
 export function chance(seed: number): Chance {
-  let state = seed >>> 0
-  const next = (): number => {
-    state = (state + 0x6d2b79f5) >>> 0
-    let t = state
-    t = Math.imul(t ^ (t >>> 15), t | 1)
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
+  const generator = mersenne(seed)
+  const next = (): number => uniformFloat64(generator)
   return {
     next,
     between: (low, high) => low + (high - low) * next(),

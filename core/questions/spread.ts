@@ -1,3 +1,4 @@
+import { quantileSorted } from 'simple-statistics'
 import type { Verdict } from '../judgement/judgement'
 import { chance } from '../quantity/random'
 import { InputError } from '../validation/input-error'
@@ -63,7 +64,7 @@ export function* spreadOf(
     if (amount !== undefined && Number.isFinite(amount)) followed.push(amount)
   }
   followed.sort((a, b) => a - b)
-  const at = (share: number) => followed[Math.min(followed.length - 1, Math.floor(share * followed.length))]
+  const at = (share: number) => (followed.length === 0 ? undefined : quantileSorted(followed, share))
   return {
     runs,
     share: Object.fromEntries(

@@ -1,3 +1,4 @@
+import PQueue from 'p-queue'
 import { isDeepStrictEqual } from 'node:util'
 import type { Entry } from '../../core/visit/entry'
 import { liftEntry } from '../../core/visit/lift'
@@ -31,7 +32,7 @@ export const CHECKPOINT = 'journal-checkpoint'
  * it refuses at the very end is cut back from it before the answer.
  */
 export class Journal {
-  private queue: Promise<unknown> = Promise.resolve()
+  private readonly queue = new PQueue({ concurrency: 1 })
   private counted = 0
 
   constructor(
@@ -60,9 +61,7 @@ export class Journal {
    * @throws InputError when one does not fit the journal, EntryConflict when an id is taken by another content
    */
   append(entries: readonly Entry[], pictures?: ComingPictures): Promise<Appended> {
-    const result = this.queue.then(() => this.appendNow(entries, pictures))
-    this.queue = result.catch(() => undefined)
-    return result
+    return this.queue.add(() => this.appendNow(entries, pictures))
   }
 
   private async appendNow(entries: readonly Entry[], pictures?: ComingPictures): Promise<Appended> {

@@ -19,9 +19,9 @@ export type Reach = { is: 'answers' } | Extract<Sent, { is: 'unreachable' | 'fai
  * nothing waits behind it.
  */
 export const useOutbox = defineStore('outbox', () => {
-  const waitingLines = new WaitingLines(localStorage)
-  const lines = shallowRef(waitingLines.all())
-  const onlyHere = ref(waitingLines.onlyHere)
+  const lines = shallowRef<WaitingLine[]>([])
+  const onlyHere = ref(0)
+  const waitingLines = new WaitingLines(reread, localStorage)
   const dropped = shallowRef<WaitingLine[]>([])
   const reach = ref<Reach>({ is: 'answers' })
   let sending: Promise<void> | undefined
@@ -38,12 +38,10 @@ export const useOutbox = defineStore('outbox', () => {
     onlyHere.value = waitingLines.onlyHere
   }
   function keep(more: readonly WaitingLine[]): void {
-    for (const line of more) waitingLines.keep(line)
-    reread()
+    for (const line of more) void waitingLines.keep(line)
   }
   function forget(entries: readonly Entry[]): void {
-    for (const { id } of entries) waitingLines.forget(id)
-    reread()
+    for (const { id } of entries) void waitingLines.forget(id)
   }
 
   function add(entries: readonly Entry[]): Promise<void> {
@@ -106,10 +104,7 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   window.addEventListener('online', () => void flush())
-  window.addEventListener('storage', ({ key }) => {
-    if (WaitingLines.concerns(key)) reread()
-  })
-  void flush()
+  void waitingLines.ready.then(flush)
   return {
     pending,
     refused,

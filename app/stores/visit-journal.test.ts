@@ -4,34 +4,13 @@ import { nextTick, ref } from 'vue'
 import type { Entry } from '#core/visit/entry'
 import { supersessionOf } from '#core/visit/supersession'
 import { opened, reading, VISIT } from '#core/visit/test-journal'
+import { freshBrowser } from '~/utils/browser.fixture'
 import { useOutbox } from './outbox'
 import { visitJournal } from './visit-journal'
 
-/** Another tab's end of the channel between tabs. */
-class Channel {
-  static all: Channel[] = []
-  onmessage?: (message: { data: unknown }) => void
-  constructor(readonly name: string) {
-    Channel.all.push(this)
-  }
-  postMessage(data: unknown): void {
-    for (const other of Channel.all) if (other !== this && other.name === this.name) other.onmessage?.({ data })
-  }
-}
-/** What a browser has and Node has not, as far as the outbox asks for it. */
+/** A fresh browser whose server answers like this. */
 function browser(answer: () => Response | Promise<Response>): void {
-  const kept = new Map<string, string>()
-  vi.stubGlobal('localStorage', {
-    get length() {
-      return kept.size
-    },
-    key: (index: number) => [...kept.keys()][index] ?? null,
-    getItem: (key: string) => kept.get(key) ?? null,
-    setItem: (key: string, value: string) => void kept.set(key, value),
-    removeItem: (key: string) => void kept.delete(key),
-  })
-  vi.stubGlobal('window', { addEventListener: () => undefined })
-  vi.stubGlobal('BroadcastChannel', Channel)
+  freshBrowser()
   vi.stubGlobal('fetch', async () => answer())
 }
 const accepted = () => Response.json({ accepted: [] })
@@ -42,7 +21,6 @@ const tab = () => visitJournal(ref(VISIT), ref('Ada'))
 const settled = () => useOutbox().flush()
 
 beforeEach(() => {
-  Channel.all = []
   setActivePinia(createPinia())
 })
 

@@ -1,33 +1,26 @@
-import { describe, expect, it } from 'vitest'
+import { IDBObjectStore } from 'fake-indexeddb'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { reactive } from 'vue'
 import type { Entry } from '#core/visit/entry'
+import { freshBrowser, textStorage } from './browser.fixture'
 import { mendableFields, refusalWords, withField } from './entry-field'
 import { sendEntries } from './send-entries'
-import { WaitingLines } from './waiting-lines'
+import { WaitingLines, type WaitingLine } from './waiting-lines'
 
-/** A browser's storage with a size: several tabs share one. */
-class Room {
-  private readonly texts = new Map<string, string>()
-  constructor(private most = Infinity) {}
-  get length() {
-    return this.texts.size
+/** One tab's view of what waits, once the device's store has been read. */
+async function tab(left = textStorage()) {
+  const lines = new WaitingLines(() => undefined, left)
+  await lines.ready
+  return lines
+}
+/** The store takes nothing more, as on a device that is full. */
+function full() {
+  const put = IDBObjectStore.prototype.put
+  IDBObjectStore.prototype.put = () => {
+    throw new DOMException('no room', 'QuotaExceededError')
   }
-  key(index: number) {
-    return [...this.texts.keys()][index] ?? null
-  }
-  getItem(key: string) {
-    return this.texts.get(key) ?? null
-  }
-  setItem(key: string, text: string) {
-    if ([...this.texts].reduce((sum, [name, each]) => sum + (name === key ? 0 : each.length), text.length) > this.most)
-      throw new Error('QuotaExceededError')
-    this.texts.set(key, text)
-  }
-
-  removeItem(key: string) {
-    this.texts.delete(key)
-  }
-  widen(most: number) {
-    this.most = most
+  return () => {
+    IDBObjectStore.prototype.put = put
   }
 }
 const line = (tail: number, lamport: number, text = 'x') =>
@@ -49,41 +42,98 @@ const refusal = {
 }
 
 describe('what waits on this device', () => {
-  it('is in the order of its journal, and the same for all tabs', () => {
-    const room = new Room()
-    const [one, other] = [new WaitingLines(room), new WaitingLines(room)]
-    one.keep({ entry: line(2, 5) })
-    other.keep({ entry: line(1, 7) })
-    expect([ids(one), ids(other)]).toEqual([
-      [2, 1],
-      [2, 1],
-    ])
-    other.forget(line(2, 5).id)
-    expect(ids(one)).toEqual([1])
+  beforeEach(freshBrowser)
+  it('is in the order of its journal, and the same for all tabs', async () => {
+    const [one, other] = [await tab(), await tab()]
+    await one.keep({ entry: line(2, 5) })
+    await other.keep({ entry: line(1, 7) })
+    await vi.waitFor(() =>
+      expect([ids(one), ids(other)]).toEqual([
+        [2, 1],
+        [2, 1],
+      ]),
+    )
+    await other.forget(line(2, 5).id)
+    await vi.waitFor(() => expect([ids(one), ids(other)]).toEqual([[1], [1]]))
+    expect(ids(await tab()), 'and on the device').toEqual([1])
   })
-  it('keeps a refused line with its reason over a reload, and a changed one goes on its way again', () => {
-    const room = new Room()
-    new WaitingLines(room).keep({ entry: line(1, 1), refusal })
-    expect(new WaitingLines(room).all()).toEqual([{ entry: line(1, 1), refusal }])
-    new WaitingLines(room).keep({ entry: line(1, 1, 'better') })
-    expect(new WaitingLines(room).all()).toEqual([{ entry: line(1, 1, 'better') }])
+  it('waits from the moment it is written, before the device has taken it', async () => {
+    const lines = new WaitingLines(() => undefined, textStorage())
+    const kept = lines.keep({ entry: line(1, 1) })
+    expect([ids(lines), lines.onlyHere]).toEqual([[1], 0])
+    await kept
   })
-  it('says truly what a full storage did not take, and puts it there when there is room', () => {
-    const room = new Room(400)
-    const lines = new WaitingLines(room)
-    lines.keep({ entry: line(1, 1) })
-    lines.keep({ entry: line(2, 2, 'x'.repeat(300)) })
-    expect([ids(lines), lines.onlyHere, ids(new WaitingLines(room))]).toEqual([[1, 2], 1, [1]])
-    room.widen(5000)
-    lines.forget(line(1, 1).id)
-    expect([lines.onlyHere, ids(new WaitingLines(room))]).toEqual([0, [2]])
+  it('keeps a refused line with its reason over a reload, and a changed one goes on its way again', async () => {
+    await (await tab()).keep({ entry: line(1, 1), refusal })
+    expect((await tab()).all()).toEqual([{ entry: line(1, 1), refusal }])
+    await (await tab()).keep({ entry: line(1, 1, 'better') })
+    expect((await tab()).all()).toEqual([{ entry: line(1, 1, 'better') }])
   })
-  it('takes over what an older app had left together, and what is no line is left alone', () => {
-    const room = new Room()
-    room.setItem('pike-lamp.outbox', JSON.stringify([line(1, 1), line(2, 2)]))
-    room.setItem('pike-lamp.waiting.x', 'not json')
-    expect(ids(new WaitingLines(room))).toEqual([1, 2])
-    expect(room.getItem('pike-lamp.outbox')).toBeNull()
+  it('keeps what a form made reactive', async () => {
+    await (await tab()).keep(reactive({ entry: line(1, 1) }) as WaitingLine)
+    expect((await tab()).all()).toEqual([{ entry: line(1, 1) }])
+  })
+  it('does not bring back what was sent while the store was being read', async () => {
+    await (await tab()).keep({ entry: line(1, 1) })
+    const lines = new WaitingLines(() => undefined, textStorage())
+    await Promise.all([lines.forget(line(1, 1).id), lines.ready])
+    expect(ids(lines)).toEqual([])
+  })
+  it('says truly what a full device did not take, and puts it there when there is room', async () => {
+    const lines = await tab()
+    await lines.keep({ entry: line(1, 1) })
+    const widen = full()
+    await lines.keep({ entry: line(2, 2) })
+    expect([ids(lines), lines.onlyHere, ids(await tab())]).toEqual([[1, 2], 1, [1]])
+    widen()
+    await lines.forget(line(1, 1).id)
+    expect([lines.onlyHere, ids(await tab())]).toEqual([0, [2]])
+  })
+  it('holds all lines on the page where there is no store at all', async () => {
+    vi.stubGlobal('indexedDB', {
+      open: () => {
+        throw new DOMException('not here', 'SecurityError')
+      },
+    })
+    const lines = await tab()
+    await lines.keep({ entry: line(1, 1) })
+    expect([ids(lines), lines.onlyHere]).toEqual([[1], 1])
+    await lines.forget(line(1, 1).id)
+    expect([ids(lines), lines.onlyHere]).toEqual([[], 0])
+  })
+  it('tells the page whenever other lines wait', async () => {
+    const changed = vi.fn()
+    const lines = new WaitingLines(changed, textStorage())
+    await lines.ready
+    changed.mockClear()
+    const kept = lines.keep({ entry: line(1, 1) })
+    expect(changed, 'at once').toHaveBeenCalled()
+    await kept
+    changed.mockClear()
+    await lines.forget(line(1, 1).id)
+    expect(changed).toHaveBeenCalled()
+  })
+  it('takes over what an older app had left, and what is no line is left alone', async () => {
+    const left = textStorage({
+      'pike-lamp.outbox': JSON.stringify([line(1, 1), line(2, 2)]),
+      [`pike-lamp.waiting.${line(3, 3).id}`]: JSON.stringify({ entry: line(3, 3), refusal }),
+      'pike-lamp.waiting.x': 'not json',
+      'pike-lamp.units': 'metric',
+    })
+    const lines = await tab(left)
+    expect(ids(lines)).toEqual([1, 2, 3])
+    expect(lines.all()[2]?.refusal).toEqual(refusal)
+    expect([...left.kept.keys()]).toEqual(['pike-lamp.waiting.x', 'pike-lamp.units'])
+    expect(ids(await tab()), 'they are in the store now').toEqual([1, 2, 3])
+  })
+  it('leaves them in their old place while the device is full', async () => {
+    const left = textStorage({ 'pike-lamp.outbox': JSON.stringify([line(1, 1)]) })
+    const widen = full()
+    expect(ids(await tab(left))).toEqual([1])
+    expect(left.kept.size).toBe(1)
+    widen()
+    await tab(left)
+    expect(left.kept.size).toBe(0)
   })
 })
 

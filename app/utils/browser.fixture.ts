@@ -1,0 +1,38 @@
+import 'fake-indexeddb/auto'
+import { IDBFactory } from 'fake-indexeddb'
+import { vi } from 'vitest'
+
+/** Another tab's end of a channel between tabs. */
+export class Channel {
+  static all: Channel[] = []
+  onmessage?: (message: { data: unknown }) => void
+  constructor(readonly name: string) {
+    Channel.all.push(this)
+  }
+  postMessage(data: unknown): void {
+    for (const other of Channel.all) if (other !== this && other.name === this.name) other.onmessage?.({ data })
+  }
+}
+
+/** A browser's texts by key: where an older app had left its lines. */
+export function textStorage(texts: Record<string, string> = {}) {
+  const kept = new Map(Object.entries(texts))
+  return {
+    kept,
+    get length() {
+      return kept.size
+    },
+    key: (index: number) => [...kept.keys()][index] ?? null,
+    getItem: (key: string) => kept.get(key) ?? null,
+    removeItem: (key: string) => void kept.delete(key),
+  }
+}
+
+/** What a browser has and Node has not, fresh: an empty device with no other tab open. */
+export function freshBrowser(): void {
+  Channel.all = []
+  vi.stubGlobal('indexedDB', new IDBFactory())
+  vi.stubGlobal('localStorage', textStorage())
+  vi.stubGlobal('window', { addEventListener: () => undefined })
+  vi.stubGlobal('BroadcastChannel', Channel)
+}

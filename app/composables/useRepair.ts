@@ -2,6 +2,7 @@ import { computed } from 'vue'
 import { storeToRefs } from 'pinia'
 import type { JointPlace } from '#core/knowledge/constructions/joint'
 import type { JointCorrection } from '#core/takedown/as-here'
+import { render } from '#core/quantity/sentence'
 import { likelyMinutes } from '#core/takedown/clock'
 import { jointOf, opening } from '#core/takedown/step-ref'
 import { partVerdicts } from '#core/visit/fold'
@@ -14,10 +15,11 @@ import { useRepairPlan } from '~/stores/repair-plan'
 export function useRepair() {
   const { visit, state } = useVisitContext()
   const { plan, clock } = storeToRefs(useRepairPlan())
+  const { reader } = useUnits()
   const steps = computed(() =>
     (plan.value?.steps ?? []).map((step, index) => ({
       ...step,
-      ...splitStep(step.text),
+      ...splitStep(render(step.text, reader.value)),
       number: index + 1,
       record: state.value.steps.get(step.id),
     })),

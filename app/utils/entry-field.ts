@@ -1,5 +1,6 @@
 import type { FieldProblem } from '#core/validation/input-error'
 import type { Entry } from '#core/visit/entry'
+import { readNumber } from './field-text'
 
 /** A field of a refused line that a person can put right: where it is, what it says, what would be right. */
 export interface EntryField {
@@ -39,9 +40,8 @@ export function withField(
   const last = names.pop() as string
   const holder = names.reduce<unknown>((at, name) => (at as Record<string, unknown> | undefined)?.[name], copy) as
     Record<string, unknown> | undefined
-  const number = Number(text.trim().replace(',', '.'))
-  if (holder && Object.hasOwn(holder, last))
-    holder[last] = wasNumber && text.trim() !== '' && Number.isFinite(number) ? number : text
+  const number = readNumber(text)
+  if (holder && Object.hasOwn(holder, last)) holder[last] = wasNumber && number !== undefined ? number : text
   else if (holder && text !== '') holder[last] = text
   return copy
 }

@@ -6,9 +6,9 @@ import { fromShown, toShown, unitOf, type Measure, type UnitSystem } from '#core
 /** A number as it stands in a field: four figures, no noise. */
 export const shortNumber = (value: number) => String(Number(value.toPrecision(4)))
 
-/** A written number, with a comma or a point; nothing where it is none. */
+/** A written number, with a comma or a point, a hyphen or a minus; nothing where it is none. */
 export function readNumber(text: string): number | undefined {
-  const value = text.trim() === '' ? Number.NaN : Number(text.trim().replace(',', '.'))
+  const value = text.trim() === '' ? Number.NaN : Number(text.trim().replace(',', '.').replace('−', '-'))
   return Number.isFinite(value) ? value : undefined
 }
 

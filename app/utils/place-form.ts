@@ -1,3 +1,4 @@
+import { formatReading } from '#core/quantity/reading'
 import { gaugeArea } from '#core/electrical/conductor'
 import { HOUSE_WATER, KINDS, WELLS, type Kind } from '#core/knowledge/vocabulary'
 import type { Installation } from '#core/motor/nameplate'
@@ -102,7 +103,7 @@ export function readPlace(
     typeof installation.cutOutPsi === 'number' &&
     installation.cutOutPsi <= installation.cutInPsi
   )
-    problems.cutOutPsi = `Above the cut-in of ${shortNumber(installation.cutInPsi)} psi`
+    problems.cutOutPsi = `Above the cut-in of ${formatReading(installation.cutInPsi, 'psi', units)}`
   return { installation: installation as Installation, problems }
 }
 

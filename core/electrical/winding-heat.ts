@@ -1,8 +1,8 @@
 import { linearRegression } from 'simple-statistics'
 import { CONDUCTOR } from '../knowledge/electrical/wire'
 import { METALS } from '../knowledge/electrical/limits'
+import { q, say } from '../quantity/sentence'
 import { badField } from '../validation/input-error'
-import { formatNumber } from '../quantity/format'
 
 /**
  * Temperature of a winding from its cold and hot resistance: T = R₂/R₁ · (k + T₁) − k.
@@ -29,7 +29,7 @@ export function fitCooling(
       throw badField(
         `readings.${index}`,
         celsius,
-        `above the ambient ${formatNumber(ambientCelsius)} °C: a winding cools towards it, never below`,
+        say`above the ambient ${q(ambientCelsius, 'temperature')}: a winding cools towards it, never below`,
       )
     return [seconds, Math.log(celsius - ambientCelsius)]
   })

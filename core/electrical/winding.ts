@@ -1,5 +1,6 @@
 import { METALS, WINDING } from '../knowledge/electrical/limits'
 import type { Basis, PlainJudgement, Verdict } from '../judgement/judgement'
+import { q, say } from '../quantity/sentence'
 import { badField } from '../validation/input-error'
 import { formatNumber } from '../quantity/format'
 
@@ -21,7 +22,7 @@ export function correctResistance(
   const factor = (temperature: number, field: string): number => {
     const value = 1 + alpha * (temperature - 20)
     if (value <= 0)
-      throw badField(field, temperature, `above ${formatNumber(20 - 1 / alpha)} °C, where the law still holds`)
+      throw badField(field, temperature, say`above ${q(20 - 1 / alpha, 'temperature')}, where the law still holds`)
     return value
   }
   return (ohms * factor(toCelsius, 'toCelsius')) / factor(celsius, 'celsius')

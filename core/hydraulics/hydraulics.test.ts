@@ -170,7 +170,7 @@ describe('tanks and pits', () => {
 
 describe('what cannot be', () => {
   it('keeps to the ranges its formulas were made for', () => {
-    expect(() => waterProperties(-1)).toThrow(/0.01 to 100/)
+    expect(() => waterProperties(-1)).toThrow(/from 0.01 °C to 100 °C/)
     expect(() => atmosphereKpa(20000)).toThrow(/5000/)
     expect(() => pitArea({})).toThrow(/exactly one/)
   })

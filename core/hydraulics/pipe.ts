@@ -1,4 +1,5 @@
 import { DARCY, GRAVITY, HAZEN_WILLIAMS, USUAL_ROUGHNESS_MILLIMETRES } from '../knowledge/water/water'
+import { q, say } from '../quantity/sentence'
 import { badField } from '../validation/input-error'
 import { waterProperties } from './water'
 
@@ -98,7 +99,11 @@ function relativeRoughness({
   roughnessMillimetres = USUAL_ROUGHNESS_MILLIMETRES.value,
 }: Pipe): number {
   if (roughnessMillimetres >= insideMillimetres / 2)
-    throw badField('roughnessMillimetres', roughnessMillimetres, `less than half of the pipe's ${insideMillimetres} mm`)
+    throw badField(
+      'roughnessMillimetres',
+      roughnessMillimetres,
+      say`less than half of the pipe's ${q(insideMillimetres, 'bore')}`,
+    )
   return roughnessMillimetres / insideMillimetres
 }
 

@@ -1,3 +1,4 @@
+import { q, say } from '../quantity/sentence'
 import { badField } from '../validation/input-error'
 
 /** A pit by its diameter or by its area. */
@@ -46,13 +47,13 @@ export function sumpCycle(
   },
 ): SumpCycle {
   if (onLevelMetres <= offLevelMetres)
-    throw badField('onLevelMetres', onLevelMetres, `above the off-level of ${offLevelMetres} m`)
+    throw badField('onLevelMetres', onLevelMetres, say`above the off-level of ${q(offLevelMetres, 'level')}`)
   const storedLitres = 1000 * pitArea(shape) * (onLevelMetres - offLevelMetres)
   if (drainBackLitres >= storedLitres)
     throw badField(
       'drainBackLitres',
       drainBackLitres,
-      `less than the ${storedLitres.toFixed(1)} L between the two levels: the pump would start again at once`,
+      say`less than the ${q(storedLitres, 'volume')} between the two levels: the pump would start again at once`,
     )
   if (pumpLitresPerSecond <= inflowLitresPerSecond) return { storedLitres, keepsUp: false }
   const onSeconds = storedLitres / (pumpLitresPerSecond - inflowLitresPerSecond)

@@ -1,3 +1,4 @@
+import { q, say } from '../quantity/sentence'
 import { badField } from '../validation/input-error'
 import { risingRoot, lawInSeries, type Pipe } from './pipe'
 
@@ -39,8 +40,8 @@ export function pumpCurve({ points, speedRatio = 1, diameterRatio = 1, stages = 
       throw badField(
         'points',
         point.headMetres,
-        `head falling as flow grows: ${before.headMetres} m at ${before.flowLitresPerSecond} L/s is followed by ` +
-          `${point.headMetres} m at ${point.flowLitresPerSecond} L/s`,
+        say`head falling as flow grows: ${q(before.headMetres, 'head')} at ${q(before.flowLitresPerSecond, 'flow')} is
+          followed by ${q(point.headMetres, 'head')} at ${q(point.flowLitresPerSecond, 'flow')}`,
       )
   })
   const one =
@@ -153,7 +154,7 @@ export function operatingPoint(curve: Curve, staticMetres: number, pipes: readon
     throw badField(
       'staticMetres',
       staticMetres,
-      `less than the pump's ${curve.shutoffMetres.toFixed(2)} m at no flow: the curves never meet`,
+      say`less than the pump's ${q(curve.shutoffMetres, 'head')} at no flow: the curves never meet`,
     )
   const law = lawInSeries(pipes)
   const flowLitresPerSecond = risingRoot(

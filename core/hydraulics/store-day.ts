@@ -1,3 +1,4 @@
+import { q, say } from '../quantity/sentence'
 import { badField } from '../validation/input-error'
 
 /**
@@ -62,7 +63,7 @@ export function runStore(
     throw badField(
       'drainBackLitres',
       drainBackLitres,
-      `less than the ${(onLitres - offLitres).toFixed(1)} L between the levels`,
+      say`less than the ${q(onLitres - offLitres, 'volume')} between the levels`,
     )
   const edges = [...cuts].sort((a, b) => a.fromSeconds - b.fromSeconds)
   const total = inflow.length * stepSeconds

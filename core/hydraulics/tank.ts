@@ -1,6 +1,7 @@
 import { PRESSURES } from '../knowledge/water/pressures'
 import { ATMOSPHERE } from '../knowledge/water/water'
 import { KPA_PER_PSI } from '../quantity/conversions'
+import { q, say } from '../quantity/sentence'
 import { badField } from '../validation/input-error'
 
 export interface TankSetting {
@@ -27,12 +28,12 @@ export function tankDrawdown({
   cutOutKpa,
   atmosphereKpa = ATMOSPHERE.seaLevelKpa,
 }: TankSetting): { drawdownLitres: number; waterAtCutInLitres: number; emptyBeforeCutIn: boolean } {
-  if (cutOutKpa <= cutInKpa) throw badField('cutOutKpa', cutOutKpa, `above the cut-in of ${cutInKpa} kPa`)
+  if (cutOutKpa <= cutInKpa) throw badField('cutOutKpa', cutOutKpa, say`above the cut-in of ${q(cutInKpa, 'pressure')}`)
   if (prechargeKpa >= cutOutKpa)
     throw badField(
       'prechargeKpa',
       prechargeKpa,
-      `below the cut-out of ${cutOutKpa} kPa: with more air the tank never takes water`,
+      say`below the cut-out of ${q(cutOutKpa, 'pressure')}: with more air the tank never takes water`,
     )
   const air = tankLitres * (prechargeKpa + atmosphereKpa)
   const water = (kpa: number) => Math.max(0, tankLitres - air / (kpa + atmosphereKpa))
@@ -99,7 +100,7 @@ export function tankSize({
     throw badField(
       'cutOutKpa',
       setting.cutOutKpa,
-      `farther above the cut-in of ${setting.cutInKpa} kPa: between these the tank gives nothing`,
+      say`farther above the cut-in of ${q(setting.cutInKpa, 'pressure')}: between these the tank gives nothing`,
     )
   return { tankLitres: drawdownLitres / share, drawdownLitres, share }
 }
@@ -122,7 +123,7 @@ export function cycleOf({
     throw badField(
       'pumpLitresPerSecond',
       pumpLitresPerSecond,
-      `more than the ${drawLitresPerSecond} L/s that is drawn: otherwise it never stops`,
+      say`more than the ${q(drawLitresPerSecond, 'flow')} that is drawn: otherwise it never stops`,
     )
   const onSeconds = storedLitres / (pumpLitresPerSecond - drawLitresPerSecond)
   const offSeconds = storedLitres / drawLitresPerSecond

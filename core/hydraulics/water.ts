@@ -1,4 +1,5 @@
 import { ATMOSPHERE, GRAVITY, KELL, SATURATION, USUAL_DENSITY, VISCOSITY } from '../knowledge/water/water'
+import { q, say } from '../quantity/sentence'
 import { badField } from '../validation/input-error'
 
 const KELVIN = 273.15
@@ -18,7 +19,11 @@ export interface WaterProperties {
 export function waterProperties(celsius: number): WaterProperties {
   const [low, high] = SATURATION.validCelsius
   if (!(celsius >= low && celsius <= high))
-    throw badField('celsius', celsius, `from ${low} to ${high} °C: liquid water at one atmosphere`)
+    throw badField(
+      'celsius',
+      celsius,
+      say`from ${q(low, 'temperature')} to ${q(high, 'temperature')}: liquid water at one atmosphere`,
+    )
   const numerator = KELL.numerator.reduceRight((sum, coefficient) => sum * celsius + coefficient, 0)
   const t = (celsius + KELVIN) / 300
   return {
@@ -55,7 +60,7 @@ export function atmosphereKpa(altitudeMetres: number): number {
     validMetres: [low, high],
   } = ATMOSPHERE
   if (!(altitudeMetres >= low && altitudeMetres <= high))
-    throw badField('altitudeMetres', altitudeMetres, `from ${low} to ${high} m`)
+    throw badField('altitudeMetres', altitudeMetres, say`from ${q(low, 'length', 4)} to ${q(high, 'length', 4)}`)
   return seaLevelKpa * (1 - (lapseKelvinPerMetre * altitudeMetres) / seaLevelKelvin) ** exponent
 }
 

@@ -1,4 +1,5 @@
 import { BEARINGS } from '../knowledge/mechanical/bearings'
+import { q, say } from '../quantity/sentence'
 import { badField } from '../validation/input-error'
 
 /**
@@ -40,7 +41,7 @@ export function bearingTones({
     throw badField(
       'ballMillimetres',
       ballMillimetres,
-      `smaller: ${balls} balls of it do not fit on a circle of ${pitchMillimetres} mm`,
+      say`smaller: ${balls} balls of it do not fit on a circle of ${q(pitchMillimetres, 'bore')}`,
     )
   const shaft = rpm / 60
   const ratio = (ballMillimetres / pitchMillimetres) * Math.cos((contactDegrees * Math.PI) / 180)

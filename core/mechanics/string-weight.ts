@@ -1,4 +1,5 @@
 import { DROP_PIPES, PIPE_MATERIALS, type PipeMaterial } from '../knowledge/water/drop-pipes'
+import { q, say } from '../quantity/sentence'
 import { badField } from '../validation/input-error'
 
 export interface DropString {
@@ -51,7 +52,11 @@ function diametersOf({
 }: DropString['pipe']): readonly [outside: number, inside: number] {
   if (insideMillimetres !== undefined && outsideMillimetres !== undefined) {
     if (insideMillimetres >= outsideMillimetres)
-      throw badField('pipe.insideMillimetres', insideMillimetres, `less than the outside, ${outsideMillimetres} mm`)
+      throw badField(
+        'pipe.insideMillimetres',
+        insideMillimetres,
+        say`less than the outside, ${q(outsideMillimetres, 'bore')}`,
+      )
     return [outsideMillimetres, insideMillimetres]
   }
   const table = DROP_PIPES[material === 'pvc' || material === 'polyethylene' ? 'plastic' : 'steel']

@@ -72,6 +72,9 @@ export interface Reader {
 /** Who reads where nobody chose: the units in which readings are kept. */
 export const US_READER: Reader = { system: 'us' }
 
+/** Who reads core's own numbers: the command line and HTTP. */
+export const METRIC_READER: Reader = { system: 'metric' }
+
 /** One amount as it is read. */
 export function renderAmount({ value, measure, significant }: Amount, { system, currency }: Reader): string {
   if (measure === 'money' && currency)

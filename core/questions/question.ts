@@ -1,6 +1,6 @@
 import type { ClassConstructor } from 'class-transformer'
 import type { Basis, Verdict } from '../judgement/judgement'
-import { render, type Amount, type Sentence } from '../quantity/sentence'
+import { render, type Amount, type Sentence, METRIC_READER } from '../quantity/sentence'
 import { validated } from '../validation/validated'
 import { inputClass, usualInput, type Field } from './fields'
 import type { Known } from './known'
@@ -80,14 +80,12 @@ export function answerOf(question: Question, input: object): Answer {
   return { input, solved, told: question.tell(input, solved), basis: question.basis }
 }
 
-const IN_SI = { system: 'metric' } as const
-
 /** The answer as the command line and HTTP give it: numbers in SI, words in metric. */
 export function asOutput({ solved, told, basis }: Answer): object {
-  const text = (sentences: readonly Sentence[]) => sentences.map((sentence) => render(sentence, IN_SI))
+  const text = (sentences: readonly Sentence[]) => sentences.map((sentence) => render(sentence, METRIC_READER))
   return {
     ...solved,
-    answer: render(told.answer, IN_SI),
+    answer: render(told.answer, METRIC_READER),
     steps: text(told.steps),
     basis,
     ...(told.cautions.length > 0 ? { cautions: text(told.cautions) } : {}),

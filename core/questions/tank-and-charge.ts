@@ -108,7 +108,7 @@ export const tankAndCharge = defineQuestion<TankInput, TankSolved>({
       throw badField(
         'cutOutKpa',
         input.cutOutKpa,
-        `farther above the cut-in of ${input.cutInKpa} kPa: between these the tank gives nothing`,
+        say`farther above the cut-in of ${q(input.cutInKpa, 'pressure')}: between these the tank gives nothing`,
       )
     const runSeconds = found.drawdownLitres / input.pumpLitresPerSecond
     // The worst draw is half of what the pump gives: then it fills as slowly as it empties.

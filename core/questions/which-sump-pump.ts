@@ -187,7 +187,7 @@ export const whichSumpPump = defineQuestion<SumpInput, SumpSolved>({
       mostStartsPerHour,
     } = input
     if (floorMetres < onLevelMetres)
-      throw badField('floorMetres', floorMetres, `not below the on-level of ${onLevelMetres} m`)
+      throw badField('floorMetres', floorMetres, say`not below the on-level of ${q(onLevelMetres, 'level')}`)
     const pipe = lineOfPipe(input, FITTINGS.entrance + FITTINGS.exit + checkValves * FITTINGS['check-valve'])
     // Without a check valve the riser comes back at every stop.
     const drainBack =

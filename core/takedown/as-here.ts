@@ -82,7 +82,15 @@ export function jointHere(joint: Joint, { practices, pace, conditions = {} }: He
 
 /** One step of the work in the shop’s words and minutes. */
 export function workStepHere(part: string, step: WorkStep, { practices, pace, conditions = {} }: Here): WorkStep {
-  const { text, minutes, materials, practices: asked } = said(step.text, practices)
+  // What was measured at this job is told by amounts and has no marks of practices.
+  const {
+    text,
+    minutes,
+    materials,
+    practices: asked,
+  } = typeof step.text === 'string'
+    ? said(step.text, practices)
+    : { text: step.text, minutes: 0, materials: [], practices: [] }
   const estimate = longer(step.minutes, minutes)
   return {
     ...step,

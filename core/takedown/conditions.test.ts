@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { CEMENT_CURE } from '../knowledge/repairs/cures'
+import { METRIC_READER, render, US_READER, type Telling } from '../quantity/sentence'
 import { bearingFit, cementCureMinutes, conditionText, isMeasurable } from './conditions'
 import { planTakeDown } from './plan'
+
+const metric = (told?: Telling) => render(told ?? '', METRIC_READER)
 
 describe('what the steps hang on', () => {
   it('cement cures longer in a thicker pipe and in the cold, and the last row stands for what lies beyond', () => {
@@ -20,21 +23,24 @@ describe('what the steps hang on', () => {
   it('a cold cellar keeps the water off longer, and the wait says why', () => {
     const cut = (conditions: object) =>
       planTakeDown('sump-sealed', ['pump'], { alternativesExcluded: ['check-valve'], conditions })
-    expect(cut({}).waits[0]?.what).toMatch(/1.5 in at 12 °C, taken as usual/)
+    expect(metric(cut({}).waits[0]?.what)).toMatch(/1.5 in at 12 °C, taken as usual/)
     const cold = cut({ pipeInches: 2, celsius: 3 })
-    expect(cold.waits).toMatchObject([{ minutes: 60, what: 'the cement cures: 2 in at 3 °C' }])
+    expect(cold.waits).toMatchObject([{ minutes: 60 }])
+    expect(metric(cold.waits[0]?.what)).toBe('the cement cures: 2 in at 3 °C')
     expect(cold.minutes.p50).toBeGreaterThan(cut({}).minutes.p50 + 10)
   })
 
   it('another outlet height is cut or added, with its cement and its cure', () => {
     const plan = (outletHigherMm?: number) =>
       planTakeDown('sump-sealed', ['pump'], { conditions: { outletHigherMm, celsius: 20 } })
-    expect(plan(38).work.find(({ id }) => id === 'work:pump:outlet')?.text).toMatch(
-      /38 mm shorter: the new outlet is higher/,
-    )
-    expect(plan(-38).work.find(({ id }) => id === 'work:pump:outlet')?.text).toMatch(
-      /38 mm longer: the new outlet is lower/,
-    )
+    const told = (by: number) => plan(by).work.find(({ id }) => id === 'work:pump:outlet')?.text
+    expect(metric(told(38))).toMatch(/38 mm shorter: the new outlet is higher/)
+    expect(metric(told(-38))).toMatch(/38 mm longer: the new outlet is lower.*a coupling and 38 mm added/)
+    expect(render(told(38.1) ?? '', US_READER)).toMatch(/check valve 1.5 in shorter: the new outlet/)
+    expect(plan(-38).consumables, 'a material says what it is for').toContainEqual({
+      material: 'primer and cement',
+      because: 'piece between pump and check valve',
+    })
     expect(plan(38).waits).toMatchObject([{ minutes: 30, after: 'work:pump:outlet' }])
     expect(plan(-38).consumables).toContainEqual(expect.objectContaining({ material: 'pipe and a coupling' }))
     for (const same of [undefined, 0]) expect(plan(same).work.map(({ id }) => id)).not.toContain('work:pump:outlet')
@@ -62,8 +68,12 @@ describe('what the steps hang on', () => {
     expect(packed.waits).toMatchObject([{ minutes: 30, after: 'work:bearings:compound', closes: 'through-bolts' }])
     expect(packed.consumables).toContainEqual(expect.objectContaining({ material: 'retaining compound' }))
     expect(bench(0.3).consumables).toContainEqual({ part: 'motor', because: 'comes new with it' })
-    expect(bench(0.3).work.find(({ id }) => id === 'work:bearings:renew-shaft')?.text).toMatch(
-      /0.3 mm of clearance is more than the 0.15 mm/,
+    const stop = bench(0.3).work.find(({ id }) => id === 'work:bearings:renew-shaft')?.text
+    expect(metric(stop)).toMatch(
+      /^Stop: 0.3 mm of clearance is more than the 0.15 mm a retaining compound fills; a new/,
+    )
+    expect(metric(bench(0.08, 'renew').work.find(({ id }) => id === 'work:bearings:renew-shaft')?.text)).toMatch(
+      /^Stop: 0.08 mm of clearance is not packed in this shop; a new shaft or motor$/,
     )
     expect(bench(0.08, 'renew').work.map(({ id }) => id)).toContain('work:bearings:renew-shaft')
     expect(packed.practices).toContain('loose-bearing')
@@ -102,7 +112,12 @@ describe('what the steps hang on', () => {
   })
 
   it('says what was measured', () =>
-    expect(conditionText({ pipeInches: 1.5, celsius: 3, outletHigherMm: -20, hot: false })).toBe(
+    expect(conditionText({ pipeInches: 1.5, celsius: 3, outletHigherMm: -20, hot: false }, { system: 'metric' })).toBe(
       'pipe 1.5 in, 3 °C, new outlet 20 mm lower, motor cool',
     ))
+
+  it('says it in the reader’s units, the pipe by its nominal inches', () =>
+    expect(
+      conditionText({ pipeInches: 1.5, celsius: 3, outletHigherMm: 38.1, bearingClearanceMm: 0.05 }, US_READER),
+    ).toBe('pipe 1.5 in, 37.4 °F, bearing clearance 0.00197 in, new outlet 1.5 in higher'))
 })

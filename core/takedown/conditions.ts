@@ -4,6 +4,7 @@ import { about } from '../knowledge/constructions/shared'
 import { wayOf, type PracticeWays } from '../knowledge/shop/practices'
 import type { Part } from '../knowledge/vocabulary'
 import { formatNumber as n } from '../quantity/format'
+import { q, render, say, type Reader, type Telling } from '../quantity/sentence'
 
 /** What was measured at this job that its steps and waits hang on. */
 export interface JobConditions {
@@ -61,9 +62,10 @@ export function waitHere(wait: SelfRunning | undefined, conditions: JobCondition
   return {
     ...wait,
     minutes: cementCureMinutes(conditions),
-    what:
-      `the cement cures: ${n(pipeInches)} in at ${n(celsius)} ` +
-      `°C${conditions.pipeInches === undefined && conditions.celsius === undefined ? ', taken as usual' : ''}`,
+    // Pipe is named by its nominal inches in either system.
+    what: say`the cement cures: ${n(pipeInches)} in at ${q(celsius, 'temperature')}${
+      conditions.pipeInches === undefined && conditions.celsius === undefined ? ', taken as usual' : ''
+    }`,
   }
 }
 
@@ -113,15 +115,15 @@ function oneOf(step: WorkStep, { oneBearing }: JobConditions): WorkStep {
 
 function bearingSteps(conditions: JobConditions, ways?: PracticeWays): WorkStep[] {
   const { fillsMm, handleMinutes, loadHours } = RETAINING_COMPOUND
-  const clearance = `${n(conditions.bearingClearanceMm ?? 0)} mm`
+  const clearance = q(conditions.bearingClearanceMm ?? 0, 'bore')
+  const fills = q(fillsMm, 'bore')
   const fit = bearingFit(conditions, ways)
   if (fit === 'compound')
     return [
       {
         id: 'compound',
-        text:
-          `Retaining compound on the shaft: ${clearance} of clearance, it fills up to ${n(fillsMm)} mm; degrease, ` +
-          `a thin ring, the bearing straight on. Full load after ${loadHours} h`,
+        text: say`Retaining compound on the shaft: ${clearance} of clearance, it fills up to ${fills}; degrease,
+          a thin ring, the bearing straight on. Full load after ${loadHours} h`,
         tool: 'degreaser',
         minutes: about(6),
         materials: ['retaining compound'],
@@ -133,12 +135,11 @@ function bearingSteps(conditions: JobConditions, ways?: PracticeWays): WorkStep[
     return [
       {
         id: 'renew-shaft',
-        text:
-          `Stop: ${clearance} of clearance ` +
-          ((conditions.bearingClearanceMm ?? 0) > fillsMm
-            ? `is more than the ${n(fillsMm)} mm a retaining compound fills`
-            : 'is not packed in this shop') +
-          '; a new shaft or motor',
+        text: say`Stop: ${clearance} of clearance ${
+          (conditions.bearingClearanceMm ?? 0) > fillsMm
+            ? say`is more than the ${fills} a retaining compound fills`
+            : 'is not packed in this shop'
+        }; a new shaft or motor`,
         minutes: about(2),
         spends: ['motor'],
         practices: ['loose-bearing'],
@@ -149,16 +150,16 @@ function bearingSteps(conditions: JobConditions, ways?: PracticeWays): WorkStep[
 
 function outletSteps({ outletHigherMm }: JobConditions): WorkStep[] {
   if (!outletHigherMm) return []
-  const by = `${n(Math.abs(outletHigherMm))} mm`
+  const by = q(Math.abs(outletHigherMm), 'bore')
   return [
     {
       id: 'outlet',
       text:
         outletHigherMm > 0
-          ? `Piece between pump and check valve ${by} shorter: the new outlet is higher by that. Cut square, ` +
-            'deburred, dry-fitted, marked, then primer on both and cement on both'
-          : `Piece between pump and check valve ${by} longer: the new outlet is lower by that. A new piece cut, or ` +
-            `a coupling and ${by} added, dry-fitted, marked, then primer on both and cement on both`,
+          ? say`Piece between pump and check valve ${by} shorter: the new outlet is higher by that. Cut square,
+              deburred, dry-fitted, marked, then primer on both and cement on both`
+          : say`Piece between pump and check valve ${by} longer: the new outlet is lower by that. A new piece cut, or
+              a coupling and ${by} added, dry-fitted, marked, then primer on both and cement on both`,
       tool: 'pipe saw, primer, cement',
       minutes: about(outletHigherMm > 0 ? 10 : 14),
       caution: 'Primer and cement vapours: air the cellar, no flame.',
@@ -169,21 +170,18 @@ function outletSteps({ outletHigherMm }: JobConditions): WorkStep[] {
 }
 
 /** What was measured, as a person would write it. */
-export function conditionText({
-  pipeInches,
-  celsius,
-  bearingClearanceMm,
-  outletHigherMm,
-  oneBearing,
-  hot,
-}: JobConditions): string {
+export function conditionText(
+  { pipeInches, celsius, bearingClearanceMm, outletHigherMm, oneBearing, hot }: JobConditions,
+  reader: Reader,
+): string {
+  const told = (telling: Telling) => render(telling, reader)
   return [
     pipeInches === undefined ? '' : `pipe ${n(pipeInches)} in`,
-    celsius === undefined ? '' : `${n(celsius)} °C`,
-    bearingClearanceMm === undefined ? '' : `bearing clearance ${n(bearingClearanceMm)} mm`,
+    celsius === undefined ? '' : told(say`${q(celsius, 'temperature')}`),
+    bearingClearanceMm === undefined ? '' : told(say`bearing clearance ${q(bearingClearanceMm, 'bore')}`),
     outletHigherMm === undefined
       ? ''
-      : `new outlet ${n(Math.abs(outletHigherMm))} mm ${outletHigherMm < 0 ? 'lower' : 'higher'}`,
+      : told(say`new outlet ${q(Math.abs(outletHigherMm), 'bore')} ${outletHigherMm < 0 ? 'lower' : 'higher'}`),
     oneBearing === undefined ? '' : oneBearing ? 'one bearing' : 'both bearings',
     hot === undefined ? '' : hot ? 'motor hot' : 'motor cool',
   ]

@@ -10,6 +10,7 @@ import type {
 import { RINGS } from '../knowledge/constructions/part-groups'
 import { wayOf, type PracticeId } from '../knowledge/shop/practices'
 import { PARTS, type Gate, type Part } from '../knowledge/vocabulary'
+import type { Telling } from '../quantity/sentence'
 import { badField } from '../validation/input-error'
 import { asHere, hasJoint, noJoint, workStepHere, type Here } from './as-here'
 import { minutesOf } from './clock'
@@ -41,7 +42,7 @@ export interface TakeDownOptions extends Here {
 export interface TakeDownStep {
   id: string
   phase: 'down' | 'work' | 'back'
-  text: string
+  text: Telling
   part: Part
   joint?: Joint['type']
   count?: number
@@ -415,9 +416,17 @@ function partsSpent(
 function materialsSpent(steps: readonly TakeDownStep[]): Consumable[] {
   const spent = new Map<string, string>()
   for (const { materials = [], text } of steps)
-    for (const material of materials)
-      if (!spent.has(material)) spent.set(material, text.replace(/[:;,.].*$/, '').toLowerCase())
+    for (const material of materials) if (!spent.has(material)) spent.set(material, firstWords(text))
   return [...spent].map(([material, because]) => ({ material, because }))
+}
+
+/** What a step is about: its words up to its first stop or amount. */
+function firstWords(text: Telling): string {
+  const words = typeof text === 'string' ? text : String(text[0])
+  return words
+    .replace(/[:;,.].*$/, '')
+    .trim()
+    .toLowerCase()
 }
 
 /** What lies open and is not renewed anyway. */

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { KIND_KNOWLEDGE } from '../knowledge/faults/kinds'
 import { KIND_CONSTRUCTIONS, type Construction, type Kind, type Part } from '../knowledge/vocabulary'
 import { graphOf, type TakeDownStep } from './plan'
+import { render, US_READER } from '../quantity/sentence'
 import { repairSteps, splitStep, stepPlan } from './step-plan'
 
 const steps = (kind: Kind, construction: Construction, action: string): TakeDownStep[] =>
@@ -153,7 +154,8 @@ describe('the steps of a repair', () => {
       title: 'Lock screw out of the impeller eye',
       how: 'Left-handed, turn it clockwise.',
     })
-    for (const { text } of steps('pool', 'bolted-seal-plate', 'swap-motor')) {
+    for (const step of steps('pool', 'bolted-seal-plate', 'swap-motor')) {
+      const text = render(step.text, US_READER)
       const { title, how } = splitStep(text)
       expect(`${title} ${how}`.toLowerCase().match(/[a-z0-9]+/g)).toEqual(text.toLowerCase().match(/[a-z0-9]+/g))
     }

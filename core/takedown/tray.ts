@@ -1,3 +1,4 @@
+import type { Telling } from '../quantity/sentence'
 import { isOpening, jointOf } from './step-ref'
 import type { JointPlace } from '../knowledge/constructions/joint'
 import type { Part } from '../knowledge/vocabulary'
@@ -29,7 +30,7 @@ export interface TrayItem {
   note?: string
   written?: string
   hand?: 'left'
-  text: string
+  text: Telling
   temporary: boolean
   at: string
 }

@@ -1,8 +1,13 @@
+import { METRIC_READER, render, type Sentence, type Telling } from '../quantity/sentence'
+
 /** One thing wrong with one field: what was given and what would be right. */
 export interface FieldProblem {
   field: string
   value: unknown
+  /** In words; amounts in SI. */
   expected: string
+  /** The same with its amounts, for a screen that knows its reader's units. */
+  told?: Sentence
 }
 
 /** Bad input, as data with a path. HTTP shows it as problem+json, the command line prints it and exits 2. */
@@ -17,8 +22,15 @@ export class InputError extends Error {
 }
 
 /** A shorthand for the one-field case. */
-export function badField(field: string, value: unknown, expected: string): InputError {
-  return new InputError([{ field, value, expected }])
+export function badField(field: string, value: unknown, expected: Telling): InputError {
+  return new InputError([
+    {
+      field,
+      value,
+      expected: render(expected, METRIC_READER),
+      ...(typeof expected === 'string' ? {} : { told: expected }),
+    },
+  ])
 }
 
 function describe(value: unknown): string {

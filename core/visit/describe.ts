@@ -152,7 +152,7 @@ function describeEntry(
           `${(entry.body.joint ?? entry.body.part ?? '').replaceAll('-', ' ')}`,
       }
     case 'take-down-measured':
-      return { text: 'measured for the repair', value: conditionText(entry.body) }
+      return { text: 'measured for the repair', value: conditionText(entry.body, reader) }
     case 'joint-done':
       return { text: `${STAGE_LABELS[entry.body.joint]} done` }
     case 'handed-over':

@@ -91,7 +91,7 @@ export function writeSheet(state: VisitState, shop: Shop, job: Job, system: Unit
     })),
     seenAndLeft: state.notes.filter(({ seenAndLeft }) => seenAndLeft).map(({ text }) => text),
     workings: state.kept.map((kept) => keptAnswer(kept, reader)),
-    ...workDone(state, shop, job),
+    ...workDone(state, shop, job, reader),
     option: job.chosen,
     price: job.price,
     watch: [...watchList(state, reader), ...(state.handedOver?.watch ? [state.handedOver.watch] : [])],
@@ -153,12 +153,17 @@ function limitsText(judged: JudgedFinding | undefined, system: UnitSystem): stri
   return judged ? formatRange(judged.judgement, judged.judgement.unit, system) : ''
 }
 
-function workDone(state: VisitState, { schools: practices }: Shop, { repair }: Job): Pick<Sheet, 'work' | 'practices'> {
+function workDone(
+  state: VisitState,
+  { schools: practices }: Shop,
+  { repair }: Job,
+  reader: Reader,
+): Pick<Sheet, 'work' | 'practices'> {
   const done = (repair?.steps ?? []).filter(({ id }) => state.steps.get(id)?.done)
   return {
     work: done.map(({ id, text }) => {
       const { at, count } = state.steps.get(id) as { at: string; count?: number }
-      return { text, at, ...(count === undefined ? {} : { count }) }
+      return { text: render(text, reader), at, ...(count === undefined ? {} : { count }) }
     }),
     practices: practiceLines([...new Set(done.flatMap((step) => step.practices ?? []))], practices),
   }

@@ -8,6 +8,7 @@ import { SUMP_LIMITS } from '../knowledge/water/sizing'
 import { ATMOSPHERE, BOYLE_BASIS, COOLING_FLOW, MASS_BALANCE } from '../knowledge/water/water'
 import { KPA_PER_PSI } from '../quantity/conversions'
 import { formatNumber as n } from '../quantity/format'
+import { q, say } from '../quantity/sentence'
 import { badField } from '../validation/input-error'
 import { OptionalQuantity, Quantity } from '../validation/rules'
 import { cautioned, defineWorking } from './define-working'
@@ -233,7 +234,7 @@ export const coolingFlow = defineWorking({
   basis: COOLING_FLOW.basis,
   run: ({ flowLitresPerSecond, casingMillimetres, motorMillimetres }) => {
     if (motorMillimetres >= casingMillimetres)
-      throw badField('motorMillimetres', motorMillimetres, `less than the casing, ${casingMillimetres} mm`)
+      throw badField('motorMillimetres', motorMillimetres, say`less than the casing, ${q(casingMillimetres, 'bore')}`)
     const area = (Math.PI / 4) * ((casingMillimetres / 1000) ** 2 - (motorMillimetres / 1000) ** 2)
     const velocityMetresPerSecond = flowLitresPerSecond / 1000 / area
     const { metresPerSecond: least, basis } = COOLING_FLOW

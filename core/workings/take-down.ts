@@ -3,9 +3,10 @@ import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsString, MaxLength, Validat
 import { CONSTRUCTION_GRAPHS } from '../knowledge/constructions'
 import { PARTS, type Part } from '../knowledge/vocabulary'
 import type { PracticeWays } from '../knowledge/shop/practices'
-import { planTakeDown } from '../takedown/plan'
+import { planTakeDown, type TakeDownStep } from '../takedown/plan'
 import { JobConditionsInput, JointCorrectionInput, PracticeWaysField } from '../takedown/take-down-rules'
 import { formatNumber as n } from '../quantity/format'
+import { METRIC_READER, render } from '../quantity/sentence'
 import { IdOf, MayBeAbsent } from '../validation/rules'
 import { defineWorking } from './define-working'
 
@@ -43,6 +44,8 @@ function withSchools<T extends { practices?: unknown }>({ practices, ...rest }: 
   return practices === undefined ? rest : { ...rest, schools: practices }
 }
 
+const told = (step: TakeDownStep) => ({ ...withSchools(step), text: render(step.text, METRIC_READER) })
+
 export const takeDown = defineWorking({
   name: 'take-down',
   title: 'How does it come apart, and go back?',
@@ -53,12 +56,13 @@ export const takeDown = defineWorking({
     const plan = planTakeDown(construction, targets, { ...others, ...(practices ? { practices } : {}) })
     return {
       ...withSchools(plan),
-      down: plan.down.map(withSchools),
-      work: plan.work.map(withSchools),
-      back: plan.back.map(withSchools),
+      down: plan.down.map(told),
+      work: plan.work.map(told),
+      back: plan.back.map(told),
+      waits: plan.waits.map((wait) => ({ ...wait, what: render(wait.what, METRIC_READER) })),
       basis: BASIS,
       steps: [...plan.down, ...plan.work, ...plan.back].map(
-        ({ phase, text, minutes }) => `${phase}: ${text} (${n(minutes)} min)`,
+        ({ phase, text, minutes }) => `${phase}: ${render(text, METRIC_READER)} (${n(minutes)} min)`,
       ),
     }
   },

@@ -5,6 +5,7 @@ import { fitCooling, stallHeating, windingTemperature } from '../electrical/wind
 import type { Basis, Verdict } from '../judgement/judgement'
 import { ABSORPTION, RISE_LIMITS, type ThermalClass } from '../knowledge/electrical/wire'
 import { formatNumber as n } from '../quantity/format'
+import { q, say } from '../quantity/sentence'
 import { badField } from '../validation/input-error'
 import { MayBeAbsent, OptionalQuantity, Quantity } from '../validation/rules'
 import { defineWorking } from './define-working'
@@ -95,7 +96,7 @@ export const windingCooling = defineWorking({
       throw badField(
         'targetCelsius',
         targetCelsius,
-        `above the ambient ${n(ambientCelsius)} °C, which is only ever approached`,
+        say`above the ambient ${q(ambientCelsius, 'temperature')}, which is only ever approached`,
       )
     const secondsToTarget =
       targetCelsius === undefined
@@ -135,7 +136,7 @@ export const stallHeatingWorking = defineWorking({
   basis: { kind: 'handbook', name: 'adiabatic heating of copper; all heat stays in the wire' },
   run: (input) => {
     if (input.limitCelsius <= input.startCelsius)
-      throw badField('limitCelsius', input.limitCelsius, `above the start, ${n(input.startCelsius)} °C`)
+      throw badField('limitCelsius', input.limitCelsius, say`above the start, ${q(input.startCelsius, 'temperature')}`)
     const { kelvinPerSecond, seconds } = stallHeating(input)
     return {
       kelvinPerSecond,

@@ -30,7 +30,7 @@ export function api<T>(handler: (event: H3Event<EventHandlerRequest>) => Promise
         type: 'about:blank',
         title: problem.title,
         status: problem.status,
-        problems: problem.problems,
+        problems: problem.problems.map(({ field, value, expected }) => ({ field, value, expected })),
       })
     }
   })

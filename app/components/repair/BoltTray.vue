@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { render } from '#core/quantity/sentence'
 import type { TrayItem } from '#core/takedown/tray'
 import { splitStep } from '#core/takedown/step-plan'
 
 /** Everything that is out and not back, each in its own cup: what, how many, where it belongs. */
 const { items } = defineProps<{ items: readonly TrayItem[] }>()
 const { steps } = useRepair()
+const { reader } = useUnits()
 const { state } = useVisitContext()
 const pieces = computed(() => items.reduce((sum, { count, temporary }) => sum + (temporary ? 0 : (count ?? 1)), 0))
 const cups = computed(() =>
@@ -12,7 +14,7 @@ const cups = computed(() =>
     .reverse()
     .map((item) => ({
       ...item,
-      title: splitStep(item.text).title,
+      title: splitStep(render(item.text, reader.value)).title,
       shape: shapeOf(item.part, steps.value.find(({ id }) => id === item.id)?.joint),
     })),
 )

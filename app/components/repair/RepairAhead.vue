@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { render } from '#core/quantity/sentence'
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
 import { LIVES_BASIS } from '#core/knowledge/faults/lives'
 import { PARTS } from '#core/knowledge/vocabulary'
@@ -8,6 +9,7 @@ import { formatMinutes, formatNumber } from '#core/quantity/format'
 const { plan, clock, whileOpen } = useRepair()
 const { state } = useVisitContext()
 const money = useMoney()
+const { reader } = useUnits()
 const waits = computed(() => plan.value?.waits.filter(({ minutes }) => minutes > 0) ?? [])
 </script>
 
@@ -20,7 +22,7 @@ const waits = computed(() => plan.value?.waits.filter(({ minutes }) => minutes >
         <span class="number">{{ formatMinutes(clock.minutes.p90) }}</span></span
       ><span v-else class="text-slate">reading the clock</span
       ><span v-for="wait in waits" :key="wait.after" class="text-slate"
-        >{{ wait.what }}: {{ wait.minutes }} min by itself</span
+        >{{ render(wait.what, reader) }}: {{ wait.minutes }} min by itself</span
       ><NuxtLink
         class="button ml-auto"
         :to="{ name: 'visits-id-plan', params: { id: state.id } }"

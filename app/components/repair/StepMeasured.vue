@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { formatNumber } from '#core/quantity/format'
+import { fromShown, toShown, unitOf, type Measure } from '#core/quantity/measures'
 import { isMeasurable, type CONDITION_BOUNDS } from '#core/takedown/conditions'
 import type { TakeDownStep } from '#core/takedown/plan'
 
@@ -6,11 +8,25 @@ import type { TakeDownStep } from '#core/takedown/plan'
 const { step } = defineProps<{ step: TakeDownStep }>()
 const { visit, state } = useVisitContext()
 type Measured = keyof typeof CONDITION_BOUNDS
-const FIELDS: Record<Measured, { label: string; hint: string }> = {
-  bearingClearanceMm: { label: 'clearance on the shaft, mm', hint: '0.05' },
-  outletHigherMm: { label: 'new outlet higher by, mm (− if lower)', hint: '38' },
-  pipeInches: { label: 'pipe, in', hint: '1.5' },
-  celsius: { label: 'cold, °C', hint: '12' },
+const { system } = useUnits()
+interface Field {
+  label: string
+  /** In which of the reader's units it is written; pipe goes by its nominal inches everywhere. */
+  measure?: Measure
+  usual: number
+}
+const FIELDS: Record<Measured, Field> = {
+  bearingClearanceMm: { label: 'clearance on the shaft', measure: 'bore', usual: 0.05 },
+  outletHigherMm: { label: 'new outlet higher by (− if lower)', measure: 'bore', usual: 38 },
+  pipeInches: { label: 'pipe, nominal in', usual: 1.5 },
+  celsius: { label: 'cold', measure: 'temperature', usual: 12 },
+}
+const shown = ({ measure }: Field, value: number) =>
+  formatNumber(measure ? toShown(value, measure, system.value) : value)
+const kept = ({ measure }: Field, value: number) => (measure ? fromShown(value, measure, system.value) : value)
+const label = (field: Measured) => {
+  const { label: words, measure } = FIELDS[field]
+  return measure ? `${words}, ${unitOf(measure, system.value)}` : words
 }
 const asked = computed<Measured[]>(() =>
   step.id === 'work:bearings:fit-check'
@@ -31,9 +47,14 @@ const said = computed(() =>
 )
 const typed = ref<Partial<Record<Measured, string>>>({})
 watch(
-  () => step.id,
+  () => [step.id, system.value],
   () => {
-    typed.value = Object.fromEntries(asked.value.map((field) => [field, state.value.measured[field]?.toString() ?? '']))
+    typed.value = Object.fromEntries(
+      asked.value.map((field) => {
+        const value = state.value.measured[field]
+        return [field, value === undefined ? '' : shown(FIELDS[field], value)]
+      }),
+    )
   },
   { immediate: true },
 )
@@ -41,12 +62,12 @@ const problem = ref('')
 function write(): void {
   const numbers = asked.value.flatMap((field) =>
     typed.value[field]?.trim()
-      ? [[field, Number((typed.value[field] as string).replace(',', '.').replace('−', '-'))] as const]
+      ? [[field, kept(FIELDS[field], readNumber(typed.value[field] as string) ?? Number.NaN)] as const]
       : [],
   )
   const wrong = numbers.find(([field, value]) => !isMeasurable(field, value))
   problem.value = wrong
-    ? `${FIELDS[wrong[0]].label}: a number such as ${FIELDS[wrong[0]].hint}.`
+    ? `${label(wrong[0])}: a number such as ${shown(FIELDS[wrong[0]], FIELDS[wrong[0]].usual)}.`
     : numbers.length === 0
       ? 'Write one of them.'
       : ''
@@ -62,8 +83,12 @@ function write(): void {
         :key="field"
         class="min-w-24 flex-1"
         :class="{ 'basis-full': field === 'outletHigherMm' }"
-        ><span class="label">{{ FIELDS[field].label }}</span
-        ><input v-model="typed[field]" class="field number" inputmode="text" :placeholder="FIELDS[field].hint" /></label
+        ><span class="label">{{ label(field) }}</span
+        ><input
+          v-model="typed[field]"
+          class="field number"
+          inputmode="text"
+          :placeholder="shown(FIELDS[field], FIELDS[field].usual)" /></label
       ><button type="submit" class="button">Measured</button>
     </div>
     <p v-if="problem" role="alert" class="font-bold">{{ problem }}</p>

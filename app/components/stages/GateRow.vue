@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useTimestamp } from '@vueuse/core'
 import { format } from 'date-fns'
+import { BLEED } from '#core/knowledge/electrical/limits'
 import { GATES, type Gate } from '#core/knowledge/vocabulary'
 import { formatNumber, formatSeconds } from '#core/quantity/format'
 
@@ -36,13 +37,10 @@ const left = computed(() =>
 function shut(): void {
   problem.value = ''
   if (gate === 'proved-dead') {
-    const read = lines.value.map(({ line, volts }) => ({
-      line,
-      volts: volts.trim() === '' ? Number.NaN : Number(volts.replace(',', '.')),
-    }))
+    const read = lines.value.map(({ line, volts }) => ({ line, volts: readNumber(volts) ?? Number.NaN }))
     if (read.some(({ volts }) => !Number.isFinite(volts) || volts < 0))
       problem.value = 'Each line needs its volts: 0 when it is dead.'
-    else if (read.some(({ volts }) => volts > 5))
+    else if (read.some(({ volts }) => volts > BLEED.safeVolts))
       problem.value =
         `${formatNumber(Math.max(...read.map(({ volts }) => volts)))} V is not dead. ` +
         'Find what feeds it before a hand goes in.'

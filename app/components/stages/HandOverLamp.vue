@@ -1,12 +1,14 @@
 <script setup lang="ts">
+import { render } from '#core/quantity/sentence'
 import { addDays, addMonths, format } from 'date-fns'
 import { wayOf } from '#core/knowledge/shop/practices'
 import { splitStep } from '#core/takedown/step-plan'
 
 const { visit, state, chosen } = useVisitContext()
 const end = useStageEnd()
+const { system, reader } = useUnits()
 const { tray } = useRepair()
-const leftOver = computed(() => tray.value.map(({ text }) => splitStep(text).title).join('; '))
+const leftOver = computed(() => tray.value.map(({ text }) => splitStep(render(text, reader.value)).title).join('; '))
 const leftWhy = ref('')
 // New bearings or a new seal settle in: a shop of that practice looks again after a day.
 const again =
@@ -19,16 +21,13 @@ const watchText = ref(
 const nextDate = ref(state.value.handedOver?.nextDate ?? (again ? format(addDays(new Date(), 1), 'yyyy-MM-dd') : ''))
 const price = ref(state.value.handedOver?.price?.toString() ?? '')
 const problem = ref('')
-const { system } = useUnits()
 const path = computed(() => `/api/visits/${state.value.id}`)
 const soon = (months: number) => format(addMonths(new Date(), months), 'yyyy-MM-dd')
 
 function handOver(): void {
-  const typed = price.value.trim() === '' ? undefined : Number(price.value.replace(',', '.'))
+  const typed = price.value.trim() === '' ? undefined : (readNumber(price.value) ?? Number.NaN)
   problem.value =
-    typed !== undefined && (!Number.isFinite(typed) || typed < 0)
-      ? 'The price is a number, such as 74.50, or empty for the option’s own.'
-      : ''
+    typed !== undefined && !(typed >= 0) ? 'The price is a number, such as 74.50, or empty for the option’s own.' : ''
   if (!problem.value && leftOver.value && !leftWhy.value.trim())
     problem.value = 'Say why it stays out, or tick it back under Repair.'
   if (problem.value) return

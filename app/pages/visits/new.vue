@@ -81,7 +81,7 @@ function machineAndCustomer(): Known | undefined {
     if (!chosen.value) problems.value.machine = 'Choose a machine, or write down a new one.'
     return chosen.value ?? undefined
   }
-  const volts = Number(form.volts.replace(',', '.'))
+  const volts = readNumber(form.volts) ?? Number.NaN
   if (!form.customer.trim()) problems.value.customer = 'Whose pump is it? A name is needed.'
   if (!form.name.trim()) problems.value.name = 'A name to find it by, such as “filter pump”.'
   if (!(volts > 0 && volts <= 700)) problems.value.volts = 'Volts of the plate or the supply: a number, such as 230.'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { QUESTIONS } from '#core/questions/questions'
 import { render } from '#core/quantity/sentence'
+import type { FieldProblem } from '#core/validation/input-error'
 import { useVisit } from '~/stores/visit'
 
 const route = useRoute()
@@ -52,7 +53,11 @@ const groups = computed(() =>
     fields: question.value.fields.filter((field) => field.group === group),
   })),
 )
-const refused = (name: string) => problems.value.find(({ field }) => field.split('.')[0] === name)?.expected
+const said = ({ told, expected }: FieldProblem) => render(told ?? expected, reader.value)
+const refused = (name: string) => {
+  const problem = problems.value.find(({ field }) => field.split('.')[0] === name)
+  return problem && said(problem)
+}
 const loose = computed(() =>
   problems.value.filter(({ field }) => !question.value.fields.some(({ name }) => name === field.split('.')[0])),
 )
@@ -79,7 +84,7 @@ useHead({ title: computed(() => `${question.value.title} · Pike Lamp`) })
         <p v-if="linkProblem" role="alert" class="mb-3 font-bold text-rust">{{ linkProblem }}</p>
         <p v-if="visitId && visit.problem" role="alert" class="mb-3 font-bold">{{ visit.problem }}</p>
         <AnswerHead v-if="answer" :answer="answer" :stale="stale" />
-        <p v-for="each in loose" :key="each.field" role="alert" class="mt-3 font-bold text-rust">{{ each.expected }}</p>
+        <p v-for="each in loose" :key="each.field" role="alert" class="mt-3 font-bold text-rust">{{ said(each) }}</p>
         <p v-if="stale && loose.length === 0" class="mt-3 font-bold text-rust" role="status">
           One number below is none, or does not go with the rest: this is the answer before it.
         </p>

@@ -1,4 +1,5 @@
 import type { Basis } from '../../judgement/judgement'
+import type { Telling } from '../../quantity/sentence'
 import type { PracticeId } from '../shop/practices'
 import type { Construction, Gate, Part } from '../vocabulary'
 
@@ -91,7 +92,7 @@ export interface Phased<T> {
  */
 export interface SelfRunning {
   minutes: number
-  what: string
+  what: Telling
   gate?: Gate
   closes?: string
   by?: 'cement' | 'heat'
@@ -109,7 +110,7 @@ export interface ConstructionGraph {
 /** What is done at a part once it is reached. */
 export interface WorkStep {
   id: string
-  text: string
+  text: Telling
   tool?: string
   minutes: Minutes
   caution?: string

@@ -51,8 +51,9 @@ export function judgeRunningCurrent(amps: number, fullLoadAmps: number, serviceF
  * @source common practice
  */
 export function judgeLockedCurrent(amps: number, fullLoadAmps: number, lockedRotorAmps?: number): PlainJudgement {
-  const low = lockedRotorAmps ? lockedRotorAmps * 0.8 : fullLoadAmps * CURRENT.lockedFraction[0]
-  const high = lockedRotorAmps ? lockedRotorAmps * 1.2 : fullLoadAmps * CURRENT.lockedFraction[1]
+  const [low, high] = lockedRotorAmps
+    ? [lockedRotorAmps * CURRENT.lockedPlateShare[0], lockedRotorAmps * CURRENT.lockedPlateShare[1]]
+    : [fullLoadAmps * CURRENT.lockedFraction[0], fullLoadAmps * CURRENT.lockedFraction[1]]
   const base = {
     subject: 'locked-rotor current',
     value: amps,

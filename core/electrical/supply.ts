@@ -37,7 +37,7 @@ export function judgeSupply(nameplateVolts: number, volts: number, subject = 'su
   const side = deviation < 0 ? 'under' : 'over'
   const limits = `${formatNumber(low)} to ${formatNumber(high)} V`
   const because =
-    volts < nameplateVolts * 0.1
+    volts < nameplateVolts * SUPPLY.absentFraction
       ? `no supply to speak of: ${formatNumber(volts)} V where ${limits} is wanted`
       : verdict === 'failed'
         ? `${formatNumber(Math.abs(deviation))} % ${side} the ${nameplateVolts} V plate, outside ${limits}`

@@ -78,4 +78,83 @@ describe('a line through a machine’s own readings', () => {
       'stays clear',
     )
   })
+
+  it('has its line and its band of the mean response away from the middle', () => {
+    const trend = fitTrend(yearly([10, 8, 7]), { logarithmic: false, limit: 1, now: START })
+    // Slope −1.5 through 8.333 at year 1; t·s·√(1/3 + 4/2) at year 3.
+    const end = START + 3 * YEAR
+    expect(trend?.at(end)).toBeCloseTo(8.3333 - 3, 3)
+    const { low, high } = trend?.band?.(end) as { low: number; high: number }
+    expect(high - low).toBeCloseTo(2 * 3.078 * Math.sqrt(1 / 6) * Math.sqrt(1 / 3 + 2), 2)
+  })
+
+  it('does not depend on which year is called the first', () => {
+    const [early, late] = [START, START + 40 * YEAR].map((from) =>
+      fitTrend(
+        [10, 8, 7].map((value, index) => ({ at: from + index * YEAR, value })),
+        { logarithmic: false, limit: 1, now: from },
+      ),
+    )
+    expect((late?.crossesAt as number) - (early?.crossesAt as number)).toBeCloseTo(40 * YEAR, -3)
+  })
+
+  it('foretells from the last reading on, and no farther than fifteen years', () => {
+    const flat = (fall: number) =>
+      fitTrend(yearly([20, 20 - fall, 20 - 2 * fall]), { logarithmic: false, limit: 5, now: START })
+    // 0.9 a year meets 5 after 16.7 years, 14.7 after the last reading; 0.88 after 15.05 more.
+    expect(yearOf(flat(0.9)?.crossesAt)).toBeCloseTo(16.7, 1)
+    expect(flat(0.88)?.crossesAt).toBeUndefined()
+    expect(flat(0.88)?.because).toBe('it falls, and stays clear of its limit for 15 years even at the edge of the band')
+    const past = fitTrend(yearly([6, 5, 4]), { logarithmic: false, limit: 5, now: START })
+    expect(yearOf(past?.crossesAt), 'under its limit at the last reading').toBeCloseTo(2, 6)
+  })
+
+  it.each<[string, number[], number, string | RegExp]>([
+    [
+      'two',
+      [30, 29],
+      20,
+      /^two readings give a line that would meet its limit about 2030-0\d; with two there is no telling/,
+    ],
+    ['two, level', [30, 30], 20, /^two readings give a line that stays clear of the limit; a third is wanted/],
+    ['level', [30, 30, 30], 20, 'it is not falling'],
+    ['steady', [30, 28, 26], 20, 'it would meet its limit about 2024-12, between 2024-12 and 2024-12'],
+    [
+      'rough',
+      [30, 25, 29, 24, 27],
+      20,
+      /^it would meet its limit about 203\d-\d\d, between 20\d\d-\d\d and later than 15 years from now$/,
+    ],
+    [
+      'wide',
+      [30, 28, 30.5, 29, 29],
+      25,
+      /^the line stays clear of its limit for 15 years; at the edge of the band it could be as early as 20\d\d-\d\d$/,
+    ],
+  ])('says what can be said: %s', (_, values, limit, because) => {
+    const told = fitTrend(yearly(values), { logarithmic: false, limit, now: START })?.because as string
+    if (typeof because === 'string') expect(told).toBe(because)
+    else expect(told).toMatch(because)
+  })
+
+  it('stands at its limit from the very instant, and its band begins at now', () => {
+    const at = (now: number) => fitTrend(yearly([30, 28, 26]), { logarithmic: false, limit: 20, now })
+    const crosses = at(START)?.crossesAt as number
+    expect(at(crosses)?.because).toBe('it stands at its limit now')
+    expect(at(crosses - 1)?.because).toContain('would meet')
+    const rough = (now: number) => fitTrend(yearly([30, 24, 27, 22]), { logarithmic: false, limit: 20, now })
+    const soon = (rough(START)?.earliest as number) + 10 * 24 * 3600 * 1000
+    expect(rough(soon)?.because).toContain(`between ${new Date(soon).toISOString().slice(0, 7)} and`)
+  })
+
+  it('takes no logarithm of what has none, and draws a line alone where no limit is known', () => {
+    for (const limit of [0, -1])
+      expect(fitTrend(yearly([9, 8]), { logarithmic: true, limit, now: START })).toBeUndefined()
+    expect(fitTrend(yearly([9, 8]), { logarithmic: false, limit: -1, now: START })).toBeDefined()
+    expect(fitTrend(yearly([9, 8]), { logarithmic: true, now: START })).toMatchObject({
+      because: 'no limit is known for this reading: the line is drawn, and nothing is foretold',
+    })
+    expect(fitTrend(yearly([9, 8, 7]), { logarithmic: true, now: START })?.band).toBeDefined()
+    expect(fitTrend([], { logarithmic: false, now: START })).toBeUndefined()
+  })
 })

@@ -6,6 +6,8 @@ export interface SupplyLimits {
   toleranceFraction: number
   tiredFraction: number
   dropFraction: number
+  /** Below this share of the plate there is no supply to speak of. */
+  absentFraction: number
   tiredDropFraction: number
   basis: Basis
   dropBasis: Basis
@@ -14,6 +16,7 @@ export const SUPPLY: SupplyLimits = {
   toleranceFraction: 0.1,
   tiredFraction: 0.2,
   dropFraction: 0.05,
+  absentFraction: 0.1,
   tiredDropFraction: 0.03,
   basis: { kind: 'standard', name: 'NEMA MG 1: ±10 % of nameplate volts at rated frequency' },
   dropBasis: { kind: 'standard', name: 'NEC informational note: 3 % on a branch, 5 % in all; local code decides' },
@@ -24,6 +27,8 @@ export const CURRENT = {
   lowFraction: 2 / 3,
   /** Locked rotor, as multiples of full load. */
   lockedFraction: [4, 7] as const,
+  /** Locked rotor, as shares of the plate's own locked-rotor amps where it gives them. */
+  lockedPlateShare: [0.8, 1.2] as const,
   /** Assumed ratio of service-factor to full-load amps when the plate gives neither. */
   serviceFactorAmpsRatio: 1.15,
   basis: {

@@ -35,4 +35,41 @@ describe('a damage found on the way', () => {
     expect(found('volute').parts.at(-1)?.part).toBe('volute')
     expect(found('volute').price).toBe(diffuser.price)
   })
+
+  it('joins every sum of the option, expected cost with them', () => {
+    const plate = found('seal-plate')
+    const [minutes, materials] = [plate.minutes - diffuser.minutes, 66 * 1.25]
+    const labour = (minutes / 60) * 96
+    expect(plate.partsPrice).toBeCloseTo(diffuser.partsPrice + materials, 6)
+    expect(plate.labourPrice).toBeCloseTo(diffuser.labourPrice + labour, 6)
+    expect(plate.expectedCost).toBeCloseTo(diffuser.expectedCost + materials + labour, 6)
+    expect(plate.parts.at(-1)?.price).toBeCloseTo(materials, 6)
+    expect(plate.parts).toHaveLength(diffuser.parts.length + 1)
+  })
+
+  it('is a part that was found damaged, and nothing that was only stuck or nowhere found', () => {
+    const with_ = (here: Parameters<typeof withFound>[4]) =>
+      withFound(diffuser, 'pool', 'bolted-seal-plate', DEFAULT_RATES, here)
+    expect(with_({})).toBe(diffuser)
+    expect(with_({ found: [] })).toBe(diffuser)
+    expect(with_({ found: [{ joint: 'cover-bolts', what: 'stuck' }] })).toBe(diffuser)
+    expect(with_({ found: [{ joint: 'cover-bolts', what: 'damaged' }] })).toBe(diffuser)
+    expect(with_({ found: [{ part: 'seal-plate', what: 'stuck' }] })).toBe(diffuser)
+    const stuckToo = with_({
+      found: [
+        { joint: 'cover-bolts', what: 'stuck' },
+        { part: 'seal-plate', what: 'damaged' },
+      ],
+    })
+    expect(stuckToo.minutes, 'the minutes of a stuck joint are not the damage’s').toBe(found('seal-plate').minutes)
+  })
+
+  it('adds no minutes to a repair that opens nothing', () => {
+    const plain = { ...diffuser, id: 'restore-supply', parts: [] }
+    const found = withFound(plain, 'pool', 'bolted-seal-plate', DEFAULT_RATES, {
+      found: [{ part: 'seal-plate', what: 'damaged' }],
+    })
+    expect(found.minutes).toBe(plain.minutes)
+    expect(found.partsPrice).toBeCloseTo(plain.partsPrice + 66 * 1.25, 6)
+  })
 })

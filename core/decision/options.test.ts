@@ -4,7 +4,8 @@ import type { DiagnosisCase } from '../diagnosis/finding'
 import { DEFAULT_RATES } from '../knowledge/shop/rates'
 import { KINDS, type Kind } from '../knowledge/vocabulary'
 import { reasonOn } from '../diagnosis/reasoning'
-import { optionsFor } from './options'
+import { completePlate } from '../motor/nameplate'
+import { optionsFor, partLabel } from './options'
 
 const humming: DiagnosisCase = {
   pump: {
@@ -110,5 +111,38 @@ describe('options side by side', () => {
     )[0]
     expect(pull).toMatchObject({ id: 'replace-two-wire-motor' })
     expect(pull?.minutes).toBeGreaterThan(130)
+  })
+})
+
+describe('a part with its rating', () => {
+  const plate = {
+    ...completePlate({ kind: 'pool', nameplate: { volts: 230 } }),
+    horsepower: 0.75,
+    runCapacitorMicrofarads: 25,
+    runCapacitorVolts: 440,
+    startCapacitorMicrofarads: [86, 103] as [number, number],
+  }
+  const { runCapacitorMicrofarads: _r, startCapacitorMicrofarads: _s, ...unread } = plate
+  it.each([
+    ['run-capacitor', plate, 'run capacitor 25 μF, 440 V or more'],
+    ['run-capacitor', { ...plate, runCapacitorVolts: undefined }, 'run capacitor 25 μF, 370 V or more'],
+    ['run-capacitor', unread, 'run capacitor'],
+    ['start-capacitor', plate, 'start capacitor 86 to 103 μF'],
+    ['start-capacitor', { ...plate, startCapacitorMicrofarads: 161 }, 'start capacitor 161 μF'],
+    ['start-capacitor', unread, 'start capacitor'],
+    ['motor', plate, 'motor, 0.75 hp, 230 V, same flange and shaft'],
+    ['motor', { ...plate, horsepower: 1 / 3 }, 'motor, 0.33 hp, 230 V, same flange and shaft'],
+    ['shaft-seal', plate, 'shaft seal set of this pump'],
+    ['bearings', plate, 'bearings, both ends (read the rings)'],
+    ['impeller', plate, 'impeller'],
+  ] as const)('%s', (part, of, label) => expect(partLabel(part, of)).toBe(label))
+})
+
+describe('why an option stands there', () => {
+  it('names what it cures where that is one or two things, and no list', () => {
+    const [best] = optionsFor(reasonOn(settled))
+    expect(best?.because).toMatch(/likely to be the whole cure \(run capacitor weak\)\.$/)
+    const motor = optionsFor(reasonOn(settled)).find(({ id }) => id === 'swap-motor')
+    expect(motor?.because).toMatch(/likely to be the whole cure\.$/)
   })
 })

@@ -4,7 +4,7 @@ import { colebrook, frictionFactor, pipeFriction, splitFlow, type Pipe } from '.
 import { drainBackLitres, pitArea, sumpCycle } from './pit'
 import { combine, operatingPoint, pumpCurve } from './pump-curve'
 import { KPA_PER_PSI } from '../quantity/conversions'
-import { cycleOf, judgePrecharge, tankDrawdown } from './tank'
+import { cycleOf, judgePrecharge, tankDrawdown, tankSize } from './tank'
 import { atmosphereKpa, waterProperties } from './water'
 
 const pump = {
@@ -191,5 +191,116 @@ describe('a precharge against its cut-in', () => {
     const judged = judgePrecharge(kpa(psi), kpa(40))
     expect(judged.verdict).toBe(verdict)
     expect(judged.offKpa / KPA_PER_PSI).toBeCloseTo(off, 6)
+  })
+})
+
+describe('a precharge’s limits and a tank’s size', () => {
+  const kpa = (value: number) => value * KPA_PER_PSI
+  it('allows two psi either way of what is wanted', () => {
+    const { lowKpa, highKpa, wantedKpa, emptyBeforeCutIn } = judgePrecharge(kpa(38), kpa(40))
+    expect([lowKpa, wantedKpa, highKpa].map((each) => each / KPA_PER_PSI)).toEqual([
+      expect.closeTo(36, 9),
+      expect.closeTo(38, 9),
+      expect.closeTo(40, 9),
+    ])
+    expect([emptyBeforeCutIn, judgePrecharge(kpa(41), kpa(40)).emptyBeforeCutIn]).toEqual([false, true])
+    expect(judgePrecharge(0, kpa(1)).wantedKpa, 'never below none').toBe(0)
+  })
+  it('gives a run of its seconds, and is refused where it would give nothing', () => {
+    const setting = { prechargeKpa: 190, cutInKpa: 200, cutOutKpa: 340 }
+    const { tankLitres, drawdownLitres, share } = tankSize({
+      ...setting,
+      flowLitresPerSecond: 0.5,
+      minimumRunSeconds: 60,
+    })
+    expect(drawdownLitres).toBe(30)
+    expect(tankDrawdown({ ...setting, tankLitres }).drawdownLitres).toBeCloseTo(30, 9)
+    expect(share * tankLitres).toBeCloseTo(30, 9)
+    expect(() =>
+      tankSize({ ...setting, cutOutKpa: 200 + 1e-14, flowLitresPerSecond: 0.5, minimumRunSeconds: 60 }),
+    ).toThrow(/200 kPa/)
+  })
+  it('is refused with the switch or the air the wrong way round, in words with a unit', () => {
+    const at = (prechargeKpa: number, cutInKpa: number, cutOutKpa: number) => () =>
+      tankDrawdown({ tankLitres: 100, prechargeKpa, cutInKpa, cutOutKpa })
+    expect(at(100, 200, 200)).toThrow(/cutOutKpa: 200 given, above the cut-in of 200 kPa/)
+    expect(at(340, 200, 340)).toThrow(/prechargeKpa: 340 given, below the cut-out of 340 kPa/)
+  })
+  it('a pump that gives no more than is drawn never stops', () => {
+    for (const pump of [0.3, 0.2])
+      expect(() => cycleOf({ drawLitresPerSecond: 0.3, pumpLitresPerSecond: pump, storedLitres: 10 })).toThrow(
+        /more than the 0.3 L\/s that is drawn/,
+      )
+  })
+})
+
+describe('a pit at its edges', () => {
+  const cycle = (more: object) =>
+    sumpCycle(
+      { areaSquareMetres: 0.2 },
+      { onLevelMetres: 0.4, offLevelMetres: 0.1, inflowLitresPerSecond: 0.5, pumpLitresPerSecond: 2.5, ...more },
+    )
+  it('does not keep up with as much as it moves, and rests for ever where nothing comes', () => {
+    expect(cycle({ inflowLitresPerSecond: 2.5 }).keepsUp).toBe(false)
+    const dry = cycle({ inflowLitresPerSecond: 0 })
+    expect(dry).toEqual({
+      storedLitres: expect.closeTo(60, 9) as number,
+      keepsUp: true,
+      onSeconds: expect.closeTo(24, 9) as number,
+      startsPerHour: 0,
+    })
+  })
+  it('refuses levels that meet, and a riser that fills the pit again at once', () => {
+    expect(() => cycle({ onLevelMetres: 0.1 })).toThrow(/onLevelMetres: 0.1 given, above the off-level/)
+    const { storedLitres } = cycle({})
+    expect(() => cycle({ drainBackLitres: storedLitres })).toThrow(/less than the 60 L between the two levels/)
+    expect(cycle({ drainBackLitres: 59 }).keepsUp).toBe(true)
+  })
+})
+
+describe('a pump’s curve from its points', () => {
+  const at = (flowLitresPerSecond: number, headMetres: number) => ({ flowLitresPerSecond, headMetres })
+  it('does not mind in which order they come', () => {
+    const mixed = pumpCurve({ points: [pump.points[2]!, pump.points[0]!, pump.points[1]!] })
+    expect(mixed.headAt(1)).toBeCloseTo(pumpCurve(pump).headAt(1), 12)
+  })
+  it('refuses one point, two at one flow, and a head that does not fall', () => {
+    expect(() => pumpCurve({ points: [at(0, 30)] })).toThrow(/at least two points/)
+    expect(() => pumpCurve({ points: [at(0, 30), at(2, 20), at(2, 10)] })).toThrow(/head falling as flow grows/)
+    expect(() => pumpCurve({ points: [at(0, 30), at(2, 30)] })).toThrow(/30 m at 0 L\/s is followed by 30 m at 2 L\/s/)
+  })
+  it('is a power law through shut-off and two more, and smooth where it does not begin at no flow', () => {
+    // 30 − f·q^n through (2, 24) and (3.5, 10): n = ln(20/6) / ln(3.5/2).
+    const exponent = Math.log(20 / 6) / Math.log(3.5 / 2)
+    expect(pumpCurve(pump).headAt(1)).toBeCloseTo(30 - 6 / 2 ** exponent, 9)
+    const later = pumpCurve({ points: [at(1, 30), at(2, 24), at(3.5, 10)] })
+    expect(later.headAt(1)).toBeCloseTo(30, 9)
+    expect(later.headAt(2)).toBeCloseTo(24, 9)
+  })
+  it('reaches its last flow and on until no head is left, also where its wheel is another', () => {
+    const wheel = pumpCurve({ ...pump, diameterRatio: 0.8, speedRatio: 0.9 })
+    expect(wheel.headAt(0.72 * 1.5)).toBeCloseTo(0.72 ** 2 * pumpCurve(pump).headAt(1.5), 9)
+    expect(wheel.runoutLitresPerSecond).toBeCloseTo(0.72 * pumpCurve(pump).runoutLitresPerSecond, 6)
+    expect(pumpCurve(pump).runoutLitresPerSecond).toBeGreaterThan(3.5)
+    expect(pumpCurve(pump).headAt(pumpCurve(pump).runoutLitresPerSecond)).toBeCloseTo(0, 6)
+    const toNothing = pumpCurve({ points: [at(0, 30), at(2, 24), at(3.5, 0)] })
+    expect(toNothing.runoutLitresPerSecond, 'it ends at its own last point').toBeCloseTo(3.5, 6)
+  })
+  it('is refused where it cannot lift to the standing height', () => {
+    expect(() => operatingPoint(pumpCurve(pump), 30, [pipe])).toThrow(/less than the pump's 30 m at no flow/)
+    expect(() => operatingPoint(pumpCurve(pump), 29.9, [pipe])).not.toThrow()
+  })
+})
+
+describe('a pipe’s wall', () => {
+  it('is no rougher than half its bore', () => {
+    const rough = (roughnessMillimetres: number) => () => pipeFriction({ ...pipe, roughnessMillimetres }, 1)
+    expect(rough(20)).toThrow(/less than half of the pipe's 40 mm/)
+    expect(rough(19.9)).not.toThrow()
+  })
+  it('resists more the nearer the flow is to turbulent, all the way between', () => {
+    const [low, high] = [frictionFactor(2500, 0.001), frictionFactor(3500, 0.001)]
+    expect(frictionFactor(3000, 0.001)).toBeGreaterThan(low)
+    expect(frictionFactor(3000, 0.001)).toBeLessThan(high)
   })
 })

@@ -20,6 +20,10 @@ const SHEET_FONTS = [
   'noto-sans/files/noto-sans-greek-400-normal.woff',
 ]
 
+/** The library of the rules is wanted by forms and workings alone: it travels in no chunk that every page loads. */
+const RULES = /node_modules\/(class-validator|class-transformer|validator|libphonenumber-js|reflect-metadata)\//
+const apart = (module: string): string | undefined => (RULES.test(module) ? 'rules' : undefined)
+
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
   ssr: false,
@@ -49,6 +53,7 @@ export default defineNuxtConfig({
   },
   vite: {
     plugins: [tailwindcss()],
+    $client: { build: { rollupOptions: { output: { manualChunks: apart } } } },
     worker: { format: 'es' },
     esbuild: { tsconfigRaw: decorators },
     optimizeDeps: {

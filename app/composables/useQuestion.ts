@@ -1,5 +1,6 @@
 import { computed, shallowRef, watch, type Ref } from 'vue'
-import { ask, type Answer, type Taken } from '#core/questions/question'
+import { ask } from '#core/questions/ask'
+import type { Answer, Taken } from '#core/questions/question'
 import { questionById } from '#core/questions/questions'
 import { usualInput } from '#core/questions/fields'
 import { InputError, type FieldProblem } from '#core/validation/input-error'

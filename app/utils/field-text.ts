@@ -1,5 +1,6 @@
 import type { CurvePoint } from '#core/hydraulics/pump-curve'
 import type { StockCapacitor } from '#core/electrical/capacitor-stock'
+import type { Bounds } from '#core/motor/plate-bounds'
 import type { Field } from '#core/questions/fields'
 import { fromShown, toShown, unitOf, type Measure, type UnitSystem } from '#core/quantity/measures'
 
@@ -10,6 +11,18 @@ export const shortNumber = (value: number) => String(Number(value.toPrecision(4)
 export function readNumber(text: string): number | undefined {
   const value = text.trim() === '' ? Number.NaN : Number(text.trim().replace(',', '.').replace('−', '-'))
   return Number.isFinite(value) ? value : undefined
+}
+
+/** What a field takes, in the units it is written in: "a number above 0 and up to 3281", "a number from 0.5 to 3". */
+export function boundsWords(
+  { above, min = 0, max = Infinity }: Bounds,
+  quantity?: Measure,
+  system: UnitSystem = 'us',
+): string {
+  const shown = (value: number) => shortNumber(quantity ? toShown(value, quantity, system) : value)
+  const most = Number.isFinite(max) ? shown(max) : undefined
+  if (above !== undefined) return `a number above ${shown(above)}${most ? ` and up to ${most}` : ''}`
+  return most ? `a number from ${shown(min)} to ${most}` : `a number of ${shown(min)} or more`
 }
 
 /** A curve as text: `0 at 260, 10 at 180`, flow at head, in the units shown. */

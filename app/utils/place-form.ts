@@ -2,8 +2,9 @@ import { formatReading } from '#core/quantity/reading'
 import { gaugeArea } from '#core/electrical/conductor'
 import { HOUSE_WATER, KINDS, WELLS, type Kind } from '#core/knowledge/vocabulary'
 import type { Installation } from '#core/motor/nameplate'
+import { PLACE_BOUNDS, within, type Bounds } from '#core/motor/plate-bounds'
 import { fromShown, toShown, unitOf, type Measure as Quantity, type UnitSystem } from '#core/quantity/measures'
-import { curveText, readCurve, readNumber, shortNumber } from './field-text'
+import { boundsWords, curveText, readCurve, readNumber, shortNumber } from './field-text'
 
 type Measure = 'length' | 'short-length' | 'volume' | 'pressure' | 'hours' | 'gauge' | 'curve'
 export interface PlaceField {
@@ -11,23 +12,24 @@ export interface PlaceField {
   label: string
   measure: Measure
   kinds: readonly Kind[]
-  max: number
+  /** More than this is taken for a slip of the pen, in core's unit. */
+  most: number
 }
 
 const ALL = Object.keys(KINDS) as Kind[]
 
 /** What is known of the place, kind by kind: cable and depth of a well, switch and tank of a house, a pit's width. */
 export const PLACE_FIELDS: readonly PlaceField[] = [
-  { key: 'cutInPsi', label: 'Cut-in, psi', measure: 'pressure', kinds: HOUSE_WATER, max: 300 },
-  { key: 'cutOutPsi', label: 'Cut-out, psi', measure: 'pressure', kinds: HOUSE_WATER, max: 300 },
-  { key: 'tankLitres', label: 'Tank', measure: 'volume', kinds: HOUSE_WATER, max: 20000 },
-  { key: 'wellDepthMetres', label: 'Well depth', measure: 'length', kinds: WELLS, max: 1000 },
-  { key: 'liftMetres', label: 'Lift', measure: 'length', kinds: [...HOUSE_WATER, 'sump'], max: 1000 },
-  { key: 'cableAwg', label: 'Drop cable, AWG', measure: 'gauge', kinds: WELLS, max: 40 },
-  { key: 'cableMetres', label: 'Drop cable', measure: 'length', kinds: WELLS, max: 1500 },
-  { key: 'pumpCurve', label: 'Curve', measure: 'curve', kinds: HOUSE_WATER, max: 1000 },
-  { key: 'pitDiameterMetres', label: 'Pit across', measure: 'short-length', kinds: ['sump'], max: 10 },
-  { key: 'dutyHoursPerDay', label: 'Hours a day', measure: 'hours', kinds: ALL, max: 24 },
+  { key: 'cutInPsi', label: 'Cut-in, psi', measure: 'pressure', kinds: HOUSE_WATER, most: 300 },
+  { key: 'cutOutPsi', label: 'Cut-out, psi', measure: 'pressure', kinds: HOUSE_WATER, most: 300 },
+  { key: 'tankLitres', label: 'Tank', measure: 'volume', kinds: HOUSE_WATER, most: 20000 },
+  { key: 'wellDepthMetres', label: 'Well depth', measure: 'length', kinds: WELLS, most: 1000 },
+  { key: 'liftMetres', label: 'Lift', measure: 'length', kinds: [...HOUSE_WATER, 'sump'], most: 1000 },
+  { key: 'cableAwg', label: 'Drop cable, AWG', measure: 'gauge', kinds: WELLS, most: 40 },
+  { key: 'cableMetres', label: 'Drop cable', measure: 'length', kinds: WELLS, most: 1500 },
+  { key: 'pumpCurve', label: 'Curve', measure: 'curve', kinds: HOUSE_WATER, most: 1000 },
+  { key: 'pitDiameterMetres', label: 'Pit across', measure: 'short-length', kinds: ['sump'], most: 10 },
+  { key: 'dutyHoursPerDay', label: 'Hours a day', measure: 'hours', kinds: ALL, most: 24 },
 ]
 
 /** Which of core's measures a field is written in; a metric pit is written in metres. */
@@ -80,7 +82,7 @@ export function readPlace(
     Object.entries(before).filter(([key]) => !rewritten.has(key)),
   )
   for (const field of changed) {
-    const { key, measure, max } = field
+    const { key, measure } = field
     const written = (text[key] ?? '').trim()
     if (!written) continue
     const read =
@@ -88,14 +90,14 @@ export function readPlace(
         ? readGauge(written)
         : measure === 'curve'
           ? readCurve(written, units)
-          : readSize(written, measured(measure, units), units, max, measure === 'hours')
+          : readSize(written, measured(measure, units), units, boundsOf(field))
     if (read === undefined)
       problems[key] =
         measure === 'gauge'
           ? 'A gauge from 40 to 1, or 1/0 to 4/0'
           : measure === 'curve'
             ? `Points as ${CURVE_UNITS(units)}, head falling: 0 at 260, 10 at 180`
-            : `${placeLabel(field, units)}: a number above 0`
+            : `${placeLabel(field, units)}: ${boundsWords(boundsOf(field), measured(measure, units), units)}`
     else installation[key] = read
   }
   if (
@@ -111,12 +113,16 @@ function readSize(
   written: string,
   quantity: Quantity | undefined,
   units: UnitSystem,
-  max: number,
-  zero: boolean,
+  bounds: Bounds,
 ): number | undefined {
   const number = readNumber(written)
   const value = number !== undefined && quantity ? fromShown(number, quantity, units) : number
-  return value !== undefined && (zero ? value >= 0 : value > 0) && value <= max ? value : undefined
+  return value !== undefined && within(value, bounds) ? value : undefined
+}
+
+/** What a field takes: what can be, and no slips of the pen. */
+function boundsOf({ key, most }: PlaceField): Bounds {
+  return { ...PLACE_BOUNDS[key as keyof typeof PLACE_BOUNDS], max: most }
 }
 
 function readGauge(written: string): string | undefined {

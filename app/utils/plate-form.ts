@@ -1,25 +1,29 @@
+import { boundsWords } from './field-text'
 import type { Nameplate } from '#core/motor/nameplate'
+import { MAINS_HERTZ, PLATE_BOUNDS, within, type Bounds } from '#core/motor/plate-bounds'
 
 /** The numbers of a plate as a form shows them. */
 export interface PlateField {
   key: keyof Nameplate
   label: string
-  range?: boolean
-  max: number
+  /** One number or two; the rules ask only that they are above 0. */
+  range?: true
 }
+
+const ABOVE_NOTHING: Bounds = { above: 0 }
 export const PLATE_FIELDS: readonly PlateField[] = [
-  { key: 'volts', label: 'Volts', max: 700 },
-  { key: 'hertz', label: 'Hertz', max: 60 },
-  { key: 'horsepower', label: 'Horsepower', max: 100 },
-  { key: 'serviceFactor', label: 'Service factor', max: 3 },
-  { key: 'fullLoadAmps', label: 'Full-load amps', max: 500 },
-  { key: 'serviceFactorAmps', label: 'SF amps', max: 500 },
-  { key: 'runCapacitorMicrofarads', label: 'Run cap μF', max: 2000 },
-  { key: 'runCapacitorVolts', label: 'Run cap volts', max: 2000 },
-  { key: 'startCapacitorMicrofarads', label: 'Start cap μF', range: true, max: 2000 },
-  { key: 'capacitorTolerancePercent', label: 'Cap tolerance %', max: 50 },
-  { key: 'runWindingOhms', label: 'Run winding Ω', range: true, max: 1000 },
-  { key: 'startWindingOhms', label: 'Start winding Ω', range: true, max: 1000 },
+  { key: 'volts', label: 'Volts' },
+  { key: 'hertz', label: 'Hertz' },
+  { key: 'horsepower', label: 'Horsepower' },
+  { key: 'serviceFactor', label: 'Service factor' },
+  { key: 'fullLoadAmps', label: 'Full-load amps' },
+  { key: 'serviceFactorAmps', label: 'SF amps' },
+  { key: 'runCapacitorMicrofarads', label: 'Run cap μF' },
+  { key: 'runCapacitorVolts', label: 'Run cap volts' },
+  { key: 'startCapacitorMicrofarads', label: 'Start cap μF', range: true },
+  { key: 'capacitorTolerancePercent', label: 'Cap tolerance %' },
+  { key: 'runWindingOhms', label: 'Run winding Ω', range: true },
+  { key: 'startWindingOhms', label: 'Start winding Ω', range: true },
 ]
 
 /** A plate as the text of its fields. */
@@ -41,23 +45,23 @@ export function readPlate(text: Record<string, string>): {
 } {
   const plate: Record<string, unknown> = {}
   const problems: Record<string, string> = {}
-  for (const { key, label, range, max } of PLATE_FIELDS) {
+  for (const { key, label, range } of PLATE_FIELDS) {
+    const bounds: Bounds = key in PLATE_BOUNDS ? PLATE_BOUNDS[key as keyof typeof PLATE_BOUNDS] : ABOVE_NOTHING
     const written = (text[key] ?? '').trim().replace(/(\d),(\d)/g, '$1.$2')
     if (!written) {
       if (key === 'volts') problems[key] = 'Volts are needed: 115, 230, or what the supply is'
       continue
     }
     const numbers = written.split(/\s*(?:to|–|-|\s)\s*/).map(Number)
-    const wrong = numbers.some((number) => !Number.isFinite(number) || number <= 0 || number > max)
+    const wrong = numbers.some((number) => !within(number, bounds))
     if (
       wrong ||
       numbers.length > (range ? 2 : 1) ||
       (numbers.length === 2 && (numbers[0] as number) > (numbers[1] as number))
     ) {
-      problems[key] = range
-        ? `${label}: one number, or two such as 161 to 193`
-        : `${label}: a number above 0 and up to ${max}`
-    } else if (key === 'hertz' && ![50, 60].includes(numbers[0] as number)) problems[key] = 'Hertz: 50 or 60'
+      problems[key] = range ? `${label}: one number, or two such as 161 to 193` : `${label}: ${boundsWords(bounds)}`
+    } else if (key === 'hertz' && !(MAINS_HERTZ as readonly number[]).includes(numbers[0] as number))
+      problems[key] = `Hertz: ${MAINS_HERTZ.join(' or ')}`
     else if (range)
       plate[key] =
         numbers.length === 2 ? numbers : key === 'startCapacitorMicrofarads' ? numbers[0] : [numbers[0], numbers[0]]

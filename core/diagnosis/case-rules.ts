@@ -25,27 +25,28 @@ import { InputError, type FieldProblem } from '../validation/input-error'
 import { readUnit } from '../quantity/units'
 import type { DiagnosisCase, Finding } from './finding'
 import type { Installation, Nameplate, Pump } from '../motor/nameplate'
+import { MAINS_HERTZ, PLACE_BOUNDS, PLATE_BOUNDS } from '../motor/plate-bounds'
 import { IdOf, MayBeAbsent, OptionalQuantity, Quantity, QuantityOrRange, QuantityRange } from '../validation/rules'
 
 export class NameplateInput implements Nameplate {
-  @Quantity({ above: 0, max: 700 }) volts!: number
-  @MayBeAbsent() @IsIn([50, 60]) hertz?: number
+  @Quantity(PLATE_BOUNDS.volts) volts!: number
+  @MayBeAbsent() @IsIn(MAINS_HERTZ) hertz?: number
   @MayBeAbsent() @IdOf(MOTOR_TYPES) motorType?: Nameplate['motorType']
-  @OptionalQuantity({ above: 0, max: 100 }) horsepower?: number
-  @OptionalQuantity({ min: 0.5, max: 3 }) serviceFactor?: number
-  @OptionalQuantity({ above: 0, max: 500 }) fullLoadAmps?: number
-  @OptionalQuantity({ above: 0, max: 500 }) serviceFactorAmps?: number
-  @OptionalQuantity({ above: 0, max: 3000 }) lockedRotorAmps?: number
+  @OptionalQuantity(PLATE_BOUNDS.horsepower) horsepower?: number
+  @OptionalQuantity(PLATE_BOUNDS.serviceFactor) serviceFactor?: number
+  @OptionalQuantity(PLATE_BOUNDS.fullLoadAmps) fullLoadAmps?: number
+  @OptionalQuantity(PLATE_BOUNDS.serviceFactorAmps) serviceFactorAmps?: number
+  @OptionalQuantity(PLATE_BOUNDS.lockedRotorAmps) lockedRotorAmps?: number
   @MayBeAbsent() @IsString() @MaxLength(2) codeLetter?: string
-  @OptionalQuantity({ min: 2, max: 12 }) poles?: number
-  @OptionalQuantity({ above: 0, max: 20000 }) rpm?: number
+  @OptionalQuantity(PLATE_BOUNDS.poles) poles?: number
+  @OptionalQuantity(PLATE_BOUNDS.rpm) rpm?: number
   @MayBeAbsent() @IsString() @MaxLength(40) frame?: string
   @MayBeAbsent() @IsString() @MaxLength(40) flange?: string
-  @OptionalQuantity({ above: 0, max: 2000 }) runCapacitorMicrofarads?: number
-  @OptionalQuantity({ above: 0, max: 2000 }) runCapacitorVolts?: number
+  @OptionalQuantity(PLATE_BOUNDS.runCapacitorMicrofarads) runCapacitorMicrofarads?: number
+  @OptionalQuantity(PLATE_BOUNDS.runCapacitorVolts) runCapacitorVolts?: number
   @MayBeAbsent() @QuantityOrRange() startCapacitorMicrofarads?: number | [number, number]
-  @OptionalQuantity({ above: 0, max: 2000 }) startCapacitorVolts?: number
-  @OptionalQuantity({ above: 0, max: 50 }) capacitorTolerancePercent?: number
+  @OptionalQuantity(PLATE_BOUNDS.startCapacitorVolts) startCapacitorVolts?: number
+  @OptionalQuantity(PLATE_BOUNDS.capacitorTolerancePercent) capacitorTolerancePercent?: number
   @MayBeAbsent() @QuantityRange() runWindingOhms?: [number, number]
   @MayBeAbsent() @QuantityRange() startWindingOhms?: [number, number]
   @MayBeAbsent() @IsIn(['A', 'B', 'F', 'H']) thermalClass?: string
@@ -58,20 +59,20 @@ class CurvePoint {
 
 export class InstallationInput implements Installation {
   @MayBeAbsent() @IsString() @MaxLength(8) cableAwg?: string
-  @OptionalQuantity({ above: 0 }) cableMetres?: number
+  @OptionalQuantity(PLACE_BOUNDS.cableMetres) cableMetres?: number
   @MayBeAbsent()
   @IsArray()
   @ArrayMaxSize(100)
   @ValidateNested({ each: true })
   @Type(() => CurvePoint)
   pumpCurve?: CurvePoint[]
-  @OptionalQuantity({ min: 0, max: 300 }) cutInPsi?: number
-  @OptionalQuantity({ min: 0, max: 300 }) cutOutPsi?: number
-  @OptionalQuantity({ above: 0 }) tankLitres?: number
-  @OptionalQuantity({ min: 0 }) liftMetres?: number
-  @OptionalQuantity({ above: 0 }) pitDiameterMetres?: number
-  @OptionalQuantity({ above: 0 }) wellDepthMetres?: number
-  @OptionalQuantity({ min: 0, max: 24 }) dutyHoursPerDay?: number
+  @OptionalQuantity(PLACE_BOUNDS.cutInPsi) cutInPsi?: number
+  @OptionalQuantity(PLACE_BOUNDS.cutOutPsi) cutOutPsi?: number
+  @OptionalQuantity(PLACE_BOUNDS.tankLitres) tankLitres?: number
+  @OptionalQuantity(PLACE_BOUNDS.liftMetres) liftMetres?: number
+  @OptionalQuantity(PLACE_BOUNDS.pitDiameterMetres) pitDiameterMetres?: number
+  @OptionalQuantity(PLACE_BOUNDS.wellDepthMetres) wellDepthMetres?: number
+  @OptionalQuantity(PLACE_BOUNDS.dutyHoursPerDay) dutyHoursPerDay?: number
   @MayBeAbsent() @IsBoolean() onlySupply?: boolean
   @MayBeAbsent() @IsBoolean() livestock?: boolean
 }

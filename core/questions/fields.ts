@@ -1,10 +1,7 @@
-import { Type, type ClassConstructor } from 'class-transformer'
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, ValidateNested } from 'class-validator'
 import type { CurvePoint } from '../hydraulics/pump-curve'
 import { PIPE_FAMILIES, PIPE_SIZES } from '../knowledge/water/pipes'
 import type { StockCapacitor } from '../electrical/capacitor-stock'
 import { fromShown, type Measure } from '../quantity/measures'
-import { IdOf, MayBeAbsent, Quantity } from '../validation/rules'
 
 interface Common<Name extends string> {
   name: Name
@@ -45,47 +42,6 @@ export interface StockField<Name extends string = string> extends Common<Name> {
  */
 export type Field<Name extends string = string> =
   NumberField<Name> | ChoiceField<Name> | CurveField<Name> | StockField<Name>
-
-class CurvePointRow {
-  @Quantity({ min: 0, max: 1e5 }) flowLitresPerSecond!: number
-  @Quantity({ min: 0, max: 1e5 }) headMetres!: number
-}
-/** A capacitor of the stock, as it is given. */
-export class StockRow {
-  @Quantity({ above: 0, max: 1e5 }) microfarads!: number
-  @Quantity({ above: 0, max: 1e4 }) volts!: number
-}
-
-/** The class of rules that follows from a question's fields. */
-export function inputClass<Input extends object>(fields: readonly Field[]): ClassConstructor<Input> {
-  class QuestionInput {
-    [field: string]: unknown
-  }
-  for (const field of fields) {
-    const rules: PropertyDecorator[] = []
-    if (field.usual === undefined) rules.push(MayBeAbsent())
-    if (field.as === 'number') rules.push(Quantity(field), ...(field.whole ? [IsInt()] : []))
-    else if (field.as === 'choice')
-      rules.push(IdOf(Object.fromEntries(field.choices.map(({ id, label }) => [id, label]))))
-    else if (field.as === 'curve')
-      rules.push(
-        IsArray(),
-        ArrayMinSize(2),
-        ArrayMaxSize(100),
-        ValidateNested({ each: true }),
-        Type(() => CurvePointRow),
-      )
-    else
-      rules.push(
-        IsArray(),
-        ArrayMaxSize(24),
-        ValidateNested({ each: true }),
-        Type(() => StockRow),
-      )
-    for (const rule of rules) rule(QuestionInput.prototype, field.name)
-  }
-  return QuestionInput as unknown as ClassConstructor<Input>
-}
 
 /** The input with which a question opens when nothing is known. */
 export function usualInput<Input extends object>(fields: readonly Field[]): Input {

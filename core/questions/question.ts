@@ -1,8 +1,6 @@
-import type { ClassConstructor } from 'class-transformer'
 import type { Basis, Verdict } from '../judgement/judgement'
 import { render, type Amount, type Sentence, METRIC_READER } from '../quantity/sentence'
-import { validated } from '../validation/validated'
-import { inputClass, usualInput, type Field } from './fields'
+import type { Field } from './fields'
 import type { Known } from './known'
 import type { Picture } from './picture'
 
@@ -36,7 +34,6 @@ export interface Question<Input extends object = object, Solved extends { verdic
   /** The one line under it in the list. */
   about: string
   fields: readonly Field[]
-  input: ClassConstructor<Input>
   basis: Basis
   /** @throws InputError where the input makes no sense together */
   solve: (input: Input) => Solved
@@ -50,11 +47,11 @@ export interface Question<Input extends object = object, Solved extends { verdic
   kinds: readonly string[]
 }
 
-/** Declares a question; its rules follow from its fields. */
+/** Declares a question, each of its fields one of its input. */
 export function defineQuestion<Input extends object, Solved extends { verdict: Verdict }>(
-  question: Omit<Question<Input, Solved>, 'input' | 'fields'> & { fields: readonly Field<keyof Input & string>[] },
+  question: Omit<Question<Input, Solved>, 'fields'> & { fields: readonly Field<keyof Input & string>[] },
 ): Question<Input, Solved> {
-  return { ...question, input: inputClass<Input>(question.fields) }
+  return question
 }
 
 /** The whole answer on plain input. */
@@ -63,15 +60,6 @@ export interface Answer {
   solved: { verdict: Verdict }
   told: Told
   basis: Basis
-}
-
-/**
- * Asks a question on plain data; what is left out is taken as usual.
- *
- * @throws InputError naming the field, its value and what would be right
- */
-export function ask(question: Question, plain: object): Answer {
-  return answerOf(question, validated(question.input, { ...usualInput(question.fields), ...plain }))
 }
 
 /** The answer on input that is known to be right. */

@@ -37,7 +37,7 @@ import {
   type Kind,
 } from '../knowledge/vocabulary'
 import type { UnitSystem } from '../quantity/measures'
-import { ask } from '../questions/question'
+import { ask } from '../questions/ask'
 import { questionById, QUESTIONS } from '../questions/questions'
 import { MOST_PIECES } from '../takedown/tray'
 import { JobConditionsInput, JointCorrectionInput, PlaceInput, PracticeWaysField } from '../takedown/take-down-rules'
@@ -332,6 +332,18 @@ export function validEntry(plain: unknown, path = ''): Entry {
     ...(imported ? { imported } : {}),
     body,
   } as Entry
+}
+
+/** What is wrong with a body before it is written as a line of its kind; the paths begin in the body. */
+export function bodyProblems(kind: EntryKind, plain: object): FieldProblem[] {
+  try {
+    holdable(plain)
+    validBody(kind, plain)
+    return []
+  } catch (error) {
+    if (error instanceof InputError) return error.problems
+    throw error
+  }
 }
 
 function validBody(kind: EntryKind, plain: object): object {

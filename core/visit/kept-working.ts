@@ -1,6 +1,7 @@
 import type { Verdict } from '../judgement/judgement'
 import { render, renderAmount, type Reader } from '../quantity/sentence'
-import { ask } from '../questions/question'
+import { usualInput } from '../questions/fields'
+import { answerOf } from '../questions/question'
 import { questionById } from '../questions/questions'
 import type { EntryBodies } from './entry'
 
@@ -10,7 +11,8 @@ export function keptAnswer(
   reader: Reader,
 ): { title: string; answer: string; verdict: Verdict; figures: string } {
   const question = questionById(id)
-  const { told, solved } = ask(question, input)
+  // The line was taken in: its input is right.
+  const { told, solved } = answerOf(question, { ...usualInput(question.fields), ...input })
   return {
     title: question.title,
     answer: render(told.answer, reader),

@@ -3,7 +3,7 @@ import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, ValidateNested } from 'class
 import { inParallel, inSeries, seriesVolts, substitutes, type Substitute } from '../electrical/capacitor-stock'
 import type { Basis } from '../judgement/judgement'
 import { formatNumber as n } from '../quantity/format'
-import { StockRow } from '../questions/fields'
+import { StockRow } from '../questions/ask'
 import { badField } from '../validation/input-error'
 import { MayBeAbsent, OptionalQuantity, Quantity } from '../validation/rules'
 import { defineWorking } from './define-working'

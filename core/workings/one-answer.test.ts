@@ -5,7 +5,7 @@ import { PIPE_SIZES } from '../knowledge/water/pipes'
 import { completePlate, type Pump } from '../motor/nameplate'
 import { KPA_PER_PSI } from '../quantity/conversions'
 import { usualInput, type ChoiceField } from '../questions/fields'
-import { ask } from '../questions/question'
+import { ask } from '../questions/ask'
 import { questionById, QUESTIONS } from '../questions/questions'
 import { runByName } from './registry'
 

@@ -7,7 +7,7 @@ import { runByName } from './registry'
 import { askedAt } from '../questions/asked-at'
 import { usualInput } from '../questions/fields'
 import { knownOf } from '../questions/known'
-import { ask } from '../questions/question'
+import { ask } from '../questions/ask'
 import { questionById, QUESTIONS } from '../questions/questions'
 import { spreadOf, sweepOf } from '../questions/spread'
 

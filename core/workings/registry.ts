@@ -1,5 +1,6 @@
 import { boundedJson, holdable } from '../validation/holdable'
 import { InputError } from '../validation/input-error'
+import { inputOf } from '../questions/ask'
 import { usualInput } from '../questions/fields'
 import { answerOf, asOutput } from '../questions/question'
 import { QUESTIONS } from '../questions/questions'
@@ -21,7 +22,7 @@ const ASKED = QUESTIONS.map((question) =>
   defineWorking({
     name: question.id,
     title: question.title,
-    input: question.input,
+    input: inputOf(question),
     basis: question.basis,
     usual: usualInput(question.fields),
     run: (input) => asOutput(answerOf(question, input)),

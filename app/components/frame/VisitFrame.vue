@@ -102,7 +102,7 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
       <ProveLamp v-else-if="stage === 'prove'" @ask="ask" />
       <HandOverLamp v-else />
       <BoltTray v-if="stage === 'repair'" :items="tray" />
-      <AskedHere v-if="asked" :question="asked" />
+      <LazyAskedHere v-if="asked" :question="asked" />
       <SuspectList v-if="stage !== 'repair' && stage !== 'hand-over'" />
       <TogetherNote v-if="stage === 'test'" />
     </aside>

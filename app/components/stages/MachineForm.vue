@@ -16,6 +16,7 @@ const details = reactive({
   warrantyUntil: machine.value.warrantyUntil ?? '',
 })
 const problems = ref<Record<string, string>>({})
+const { problemsOf } = useEntryRules()
 
 function write(change: Partial<Machine> = {}): void {
   const read = readPlate(text)
@@ -27,7 +28,14 @@ function write(change: Partial<Machine> = {}): void {
   const unshown = Object.fromEntries(Object.entries(machine.value.nameplate).filter(([key]) => !shown.has(key)))
   const nameplate = { ...unshown, ...read.plate } as Nameplate
   const next = emptyToUndefined({ ...machine.value, ...details, nameplate, installation, ...change })
-  if (JSON.stringify(next) !== JSON.stringify(machine.value)) visit.append('machine-set', { machine: next })
+  if (JSON.stringify(next) === JSON.stringify(machine.value)) return
+  const refused = Object.entries(problemsOf('machine-set', { machine: next }))
+  problems.value = Object.fromEntries(refused.map(([path, expected]) => [fieldOf(path), expected]))
+  if (refused.length === 0) visit.append('machine-set', { machine: next })
+}
+/** The field that a path of the line is written in; `other` where it is none of this form's. */
+function fieldOf(path: string): string {
+  return path.split('.').find((name) => name in text || name in place || name in details) ?? 'other'
 }
 function setMotorType(event: Event): void {
   const motorType = (event.target as HTMLSelectElement).value as Nameplate['motorType'] | ''
@@ -72,13 +80,24 @@ function setMotorType(event: Event): void {
       </label>
       <label
         ><span class="label">Installed on</span
-        ><input v-model="details.installedOn" type="date" class="field" @change="write()"
-      /></label>
+        ><input v-model="details.installedOn" type="date" class="field" @change="write()" /><span
+          v-if="problems.installedOn"
+          class="text-[0.9rem] text-rust"
+          role="alert"
+          >{{ problems.installedOn }}</span
+        ></label
+      >
       <label
         ><span class="label">Warranty until</span
-        ><input v-model="details.warrantyUntil" type="date" class="field" @change="write()"
-      /></label>
+        ><input v-model="details.warrantyUntil" type="date" class="field" @change="write()" /><span
+          v-if="problems.warrantyUntil"
+          class="text-[0.9rem] text-rust"
+          role="alert"
+          >{{ problems.warrantyUntil }}</span
+        ></label
+      >
     </div>
+    <p v-if="problems.other" class="mt-2 text-rust" role="alert">{{ problems.other }}</p>
     <h3 class="mt-4 mb-1 text-[1.05rem]">The place</h3>
     <div class="grid grid-cols-2 gap-3 lg:grid-cols-4" data-testid="place">
       <label v-for="field in placeFields" :key="field.key" :class="{ 'col-span-2': field.measure === 'curve' }">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ask } from '#core/questions/question'
+import { ask } from '#core/questions/ask'
 import { questionById } from '#core/questions/questions'
 import { render } from '#core/quantity/sentence'
 import { InputError } from '#core/validation/input-error'

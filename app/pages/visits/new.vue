@@ -23,6 +23,7 @@ import {
   type Kind,
 } from '#core/knowledge/vocabulary'
 import type { Customer, Machine } from '#core/visit/entry'
+import { PLATE_BOUNDS, within } from '#core/motor/plate-bounds'
 
 interface Known {
   machine: Machine
@@ -50,6 +51,15 @@ const form = reactive({
 })
 const complaints = ref<string[]>([])
 const problems = ref<Record<string, string>>({})
+const { problemsOf } = useEntryRules()
+/** Where a field of the lines goes by another name in this form. */
+const FIELD_OF: Readonly<Record<string, string>> = {
+  'customer.name': 'customer',
+  'machine.name': 'name',
+  'machine.nameplate.volts': 'volts',
+  scheduledAt: 'day',
+  plannedMinutes: 'day',
+}
 onMounted(async () => {
   const response = await fetch('/api/machines').catch(() => undefined)
   if (response?.ok) known.value = ((await response.json()) as { machines: Known[] }).machines
@@ -84,7 +94,8 @@ function machineAndCustomer(): Known | undefined {
   const volts = readNumber(form.volts) ?? Number.NaN
   if (!form.customer.trim()) problems.value.customer = 'Whose pump is it? A name is needed.'
   if (!form.name.trim()) problems.value.name = 'A name to find it by, such as “filter pump”.'
-  if (!(volts > 0 && volts <= 700)) problems.value.volts = 'Volts of the plate or the supply: a number, such as 230.'
+  if (!within(volts, PLATE_BOUNDS.volts))
+    problems.value.volts = `Volts of the plate or the supply: ${boundsWords(PLATE_BOUNDS.volts)}, such as 230.`
   if (Object.keys(problems.value).length > 0) return undefined
   const customer: Customer = {
     id: uuidv7(),
@@ -114,9 +125,13 @@ async function open(): Promise<void> {
   if (!both || Object.keys(problems.value).length > 0) return
   const visitId = uuidv7()
   const callerSays = form.says.trim()
+  const opened = { ...both, scheduledAt: scheduled.toISOString(), plannedMinutes: form.minutes, callerSays }
+  for (const [path, expected] of Object.entries(problemsOf('visit-opened', opened)))
+    problems.value[FIELD_OF[path] ?? 'machine'] = expected
+  if (Object.keys(problems.value).length > 0) return
   await journal.openVisit(
     visitId,
-    { ...both, scheduledAt: scheduled.toISOString(), plannedMinutes: form.minutes, callerSays },
+    opened,
     complaints.value.length > 0 ? { complaints: complaints.value, alreadyReplaced: [], callerSays } : undefined,
   )
   await navigateTo(`/visits/${visitId}`)

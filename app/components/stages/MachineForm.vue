@@ -8,9 +8,10 @@ import { emptyToUndefined, PLATE_FIELDS, readPlate, plateText } from '~/utils/pl
 const { visit, state } = useVisitContext()
 const machine = computed(() => state.value.machine)
 const text = reactive<Record<string, string>>(plateText(machine.value.nameplate))
-const units = computed(() => visit.shop.units)
+const { system: units } = useUnits()
 const placeFields = computed(() => PLACE_FIELDS.filter(({ kinds }) => kinds.includes(machine.value.kind)))
-const place = reactive<Record<string, string>>(placeText(machine.value.installation, visit.shop.units))
+const place = reactive<Record<string, string>>(placeText(machine.value.installation, units.value))
+watch(units, () => Object.assign(place, placeText(machine.value.installation, units.value)))
 const details = reactive({
   installedOn: machine.value.installedOn ?? '',
   warrantyUntil: machine.value.warrantyUntil ?? '',

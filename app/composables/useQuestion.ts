@@ -1,4 +1,4 @@
-import { computed, shallowRef, watch, type Ref } from 'vue'
+import { computed, ref, shallowRef, watch, type Ref } from 'vue'
 import { ask } from '#core/questions/ask'
 import type { Answer, Taken } from '#core/questions/question'
 import { questionById } from '#core/questions/questions'

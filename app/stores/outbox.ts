@@ -106,6 +106,8 @@ export const useOutbox = defineStore('outbox', () => {
   window.addEventListener('online', () => void flush())
   void waitingLines.ready.then(flush)
   return {
+    /** When what the device had kept is known here. */
+    ready: waitingLines.ready,
     pending,
     refused,
     dropped,

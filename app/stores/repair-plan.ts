@@ -46,12 +46,9 @@ export const useRepairPlan = defineStore('repair-plan', () => {
     asked.value === undefined ? undefined : JSON.stringify([...(JSON.parse(asked.value) as Asked), done.value]),
   )
   // Another visit's or another repair's clock is not this one's; this one's stands until the next is read.
-  watch(
-    () => [visit.visitId, visit.state?.decision, visit.state?.spareFirst],
-    () => {
-      clock.value = undefined
-    },
-  )
+  watch([() => visit.visitId, () => visit.state?.decision, () => visit.state?.spareFirst], () => {
+    clock.value = undefined
+  })
   watch(
     clockAsked,
     async (key) => {

@@ -24,7 +24,7 @@ const expected = computed(() => {
   return { count: out?.count ?? step.count, places: out ? out.places : step.places }
 })
 watch(
-  () => [current.value?.id, expected.value?.count] as const,
+  [() => current.value?.id, () => expected.value?.count],
   () => {
     count.value = expected.value?.count
     counted.value = expected.value?.places?.map((place) => ({ ...place }))

@@ -47,7 +47,7 @@ const said = computed(() =>
 )
 const typed = ref<Partial<Record<Measured, string>>>({})
 watch(
-  () => [step.id, system.value],
+  [() => step.id, system],
   () => {
     typed.value = Object.fromEntries(
       asked.value.map((field) => {

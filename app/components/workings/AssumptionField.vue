@@ -15,7 +15,7 @@ const text = ref('')
 const problem = ref('')
 const writing = ref(false)
 watch(
-  () => [value, system.value, field] as const,
+  [() => value, system, () => field],
   () => {
     if (writing.value) return
     text.value = fieldText(field, value, system.value)

@@ -39,13 +39,10 @@ watch(
   },
   { immediate: true },
 )
-watch(
-  () => [question.id, JSON.stringify(input)],
-  () => {
-    spread.value = sweep.value = undefined
-    if (done.value !== undefined) stop()
-  },
-)
+watch([() => question.id, () => JSON.stringify(input)], () => {
+  spread.value = sweep.value = undefined
+  if (done.value !== undefined) stop()
+})
 async function shake(): Promise<void> {
   done.value = 0
   const plain = JSON.parse(JSON.stringify(input)) as object

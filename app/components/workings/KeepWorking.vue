@@ -26,12 +26,9 @@ onMounted(async () => {
 const here = computed(() => (visitId && visit.visitId === visitId ? visit.state : undefined))
 const others = computed(() => visits.value.filter(({ id }) => id !== visitId))
 const kept = ref<{ entry: string; text: string }>()
-watch(
-  () => [JSON.stringify(input), visitId, question],
-  () => {
-    kept.value = undefined
-  },
-)
+watch([() => JSON.stringify(input), () => visitId, () => question], () => {
+  kept.value = undefined
+})
 function keep(): void {
   if (here.value)
     kept.value = {

@@ -267,18 +267,17 @@ function judgeByLimits(check: string, value: number, context: JudgingContext): J
     low: limits.low,
     high: limits.high,
     margin,
-    because: say`${verdict === 'failed' ? 'outside' : 'inside'} ${bandWords(limits, info?.unit)}`,
+    because: bandWords(limits, info?.unit, verdict === 'failed'),
     basis: limits.basis,
   }
 }
 
-/** "38 to 42 psi", "at least 60 s". */
-function bandWords({ low, high }: ReadingBand, unit: Unit | undefined): Sentence {
+/** "inside 38 to 42 psi", "not above 25 psi", "below 60 s". */
+function bandWords({ low, high }: ReadingBand, unit: Unit | undefined, failed: boolean): Sentence {
   const amount = (value: number) => (unit ? r(value, unit) : formatNumber(value))
-  if (low === undefined) return say`at most ${amount(high as number)}`
-  return high === undefined
-    ? say`at least ${amount(low)}`
-    : say`${unit ? rFrom(low, unit) : formatNumber(low)} to ${amount(high)}`
+  if (low === undefined) return say`${failed ? 'above' : 'not above'} ${amount(high as number)}`
+  if (high === undefined) return say`${failed ? 'below' : 'not below'} ${amount(low)}`
+  return say`${failed ? 'outside' : 'inside'} ${unit ? rFrom(low, unit) : formatNumber(low)} to ${amount(high)}`
 }
 
 function bandOf(check: string, value: number, { pump, plate }: JudgingContext): ReadingBand | undefined {

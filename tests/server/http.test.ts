@@ -289,6 +289,40 @@ describe('what it gives out', () => {
     expect(csv).toMatch(/supply-voltage,terminal-board,,190,V,,failed,207,253/)
   })
 
+  it('writes papers in the units that are asked for, and says which there are', async () => {
+    const visit = testVisit()
+    await post(`${server.url}/api/entries`, {
+      entries: [
+        visit.opened,
+        visit.write('finding', { check: 'filter-pressure', value: 12, unit: 'psi', stage: 'test' }),
+      ],
+    })
+    const csv = async (units: string) =>
+      (await fetch(`${server.url}/api/visits/${visit.visitId}/readings.csv${units}`)).text()
+    expect(await csv('?units=us')).toContain(',12,psi,')
+    expect(await csv('?units=metric')).toContain(',82.7371,kPa,')
+    expect(await csv(''), 'the shop’s own').toBe(await csv('?units=us'))
+    for (const paper of ['readings.csv', 'sheet.pdf']) {
+      const refused = await fetch(`${server.url}/api/visits/${visit.visitId}/${paper}?units=furlongs`)
+      expect(refused.status).toBe(422)
+      expect(await refused.json()).toMatchObject({
+        problems: [{ field: 'units', value: 'furlongs', expected: expect.stringContaining('us or metric') as string }],
+      })
+    }
+  })
+  it('says a refusal of a working in SI, as text alone', async () => {
+    const refused = await post(`${server.url}/api/workings/tank-drawdown`, {
+      tankLitres: 100,
+      prechargeKpa: 200,
+      cutInKpa: 300,
+      cutOutKpa: 300,
+    })
+    expect(refused.status).toBe(422)
+    expect(((await refused.json()) as { problems: object[] }).problems).toEqual([
+      { field: 'cutOutKpa', value: 300, expected: 'above the cut-in of 300 kPa' },
+    ])
+  })
+
   it('runs workings one by one and in a batch', async () => {
     expect(
       await (await post(`${server.url}/api/workings/insulation-split`, { totalMegohms: 1.2, cableMegohms: 20 })).json(),

@@ -1,6 +1,6 @@
 import { checkInfo } from '../knowledge/checks/checks'
 import { LOOK_AHEAD } from '../knowledge/faults/thresholds'
-import { CHECK_OVERHEAD_MINUTES, LIVE_RISK_MINUTES, type Rates } from '../knowledge/shop/rates'
+import { CHECKING, type Rates } from '../knowledge/shop/rates'
 import { GATES, LIVE_GATES, type Gate } from '../knowledge/vocabulary'
 import { accessGateOf, accessMinutes, gateMinutes, gatesFor } from './gates'
 import type { LossTable } from './loss'
@@ -102,11 +102,11 @@ export function rankChecks(
     const turned = missingGates.reduce((sum, gate) => sum + (gate === access ? 0 : gateMinutes(gate, pump)), 0) + undo
     const own = checkInfo(check.check)?.minutes ?? 5
     const minutes =
-      CHECK_OVERHEAD_MINUTES +
+      CHECKING.overheadMinutes +
       own +
       reaching +
       turned / Math.max(1, Math.min(3, sharing)) +
-      (live ? LIVE_RISK_MINUTES : 0)
+      (live ? CHECKING.liveRiskMinutes : 0)
     return { check, worth, cost: minutes * perMinute, minutes: own, gates: needed, missingGates }
   })
   for (const candidate of candidates) {

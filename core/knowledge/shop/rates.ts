@@ -97,7 +97,14 @@ export const BEING_WRONG = {
   carryOnMinutes: 30,
   basis: { kind: 'shop', name: 'shop estimate' } as Basis,
 }
-/** What a live check costs beyond its minutes: the risk, as minutes. */
-export const LIVE_RISK_MINUTES = 3
-/** Reaching for the instrument, reading it and writing it down, beside the check's own minutes. Shop estimate. */
-export const CHECK_OVERHEAD_MINUTES = 2
+/** What a check costs beside its own minutes, as minutes. */
+export const CHECKING = {
+  /** Reaching for the instrument, reading it and writing it down. */
+  overheadMinutes: 2,
+  /** The risk of live work. */
+  liveRiskMinutes: 3,
+  basis: {
+    kind: 'shop',
+    name: 'what a check costs beside its own minutes, live risk among it, shop estimate',
+  } as Basis,
+}

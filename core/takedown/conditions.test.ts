@@ -120,4 +120,13 @@ describe('what the steps hang on', () => {
     expect(
       conditionText({ pipeInches: 1.5, celsius: 3, outletHigherMm: 38.1, bearingClearanceMm: 0.05 }, US_READER),
     ).toBe('pipe 1.5 in, 37.4 °F, bearing clearance 0.00197 in, new outlet 1.5 in higher'))
+
+  it('says each of what was said, and only that', () => {
+    const said = (measured: Parameters<typeof conditionText>[0]) => conditionText(measured, METRIC_READER)
+    expect(said({})).toBe('')
+    expect([said({ oneBearing: true }), said({ oneBearing: false })]).toEqual(['one bearing', 'both bearings'])
+    expect([said({ hot: true }), said({ hot: false })]).toEqual(['motor hot', 'motor cool'])
+    expect(said({ outletHigherMm: 0 })).toBe('new outlet 0 mm higher')
+    expect(said({ bearingClearanceMm: 0.1 })).toBe('bearing clearance 0.1 mm')
+  })
 })

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { completePlate, type Pump } from '../motor/nameplate'
+import { METRIC_READER, render, US_READER } from '../quantity/sentence'
 import type { Finding } from './finding'
 import { judgeFinding, usualSetup } from './judge-finding'
 
@@ -113,4 +114,127 @@ describe('every reading is judged at once, with limit, reason and basis', () => 
       because: expect.stringContaining('as told') as string,
     })
   })
+})
+
+describe('what is said of a look', () => {
+  const said = (finding: Finding) => {
+    const { because, basis, subject, verdict, high } = judge(finding)
+    return { because, basis: basis.name, subject, verdict, high }
+  }
+  it('names the part, and the place where there is one', () => {
+    expect(said({ check: 'capacitor-look', part: 'run-capacitor', outcome: 'clean' }).subject).toBe(
+      'run capacitor, look',
+    )
+    expect(said({ check: 'joint-look', outcome: 'dripping', at: 'lid' }).subject).toMatch(/, lid$/)
+    expect(said({ check: 'weep-hole', outcome: 'dry' })).toMatchObject({ subject: 'weep hole', because: 'dry' })
+  })
+  it('an ohmmeter’s open clears nothing, and only its', () => {
+    expect(said({ check: 'ground-ohmmeter', outcome: 'open' }).because).toContain('can only condemn')
+    expect(said({ check: 'ground-ohmmeter', outcome: 'continuity' }).because).toBe('continuity')
+    expect(said({ check: 'spin-start', outcome: 'starts' }).because).toBe(
+      'as told: the winding has power, its starting torque is missing',
+    )
+    expect(said({ check: 'spin-start', outcome: 'no-change' }).because).toBe('as told: spinning it made no difference')
+  })
+  it('a bulged can is failed whatever it reads, and a clean one is just that', () => {
+    expect(said({ check: 'capacitor-look', part: 'run-capacitor', outcome: 'bulged' })).toMatchObject({
+      because: 'bulged: failed whatever it reads',
+      basis: 'a bulged, leaking or burnt can is failed whatever it reads',
+    })
+    expect(said({ check: 'capacitor-look', part: 'run-capacitor', outcome: 'clean' }).because).toBe('clean')
+  })
+  it('a loose bearing is weighed by its clearance, where that was measured', () => {
+    const fit = (outcome: string, clearanceMillimetres?: number) =>
+      said({ check: 'bearing-fit', outcome, clearanceMillimetres })
+    expect(fit('loose', 0.1)).toMatchObject({
+      because: '0.1 mm on the diameter: within 0.1 mm, retaining compound can take it',
+      high: 0.1,
+    })
+    expect(fit('loose', 0.11).because).toBe('0.11 mm on the diameter: over 0.1 mm, a new shaft or motor')
+    expect(fit('loose').because).toBe('loose')
+    expect(fit('snug', 0.05)).toMatchObject({ because: 'snug', high: undefined })
+  })
+})
+
+describe('the air of a tank against its switch', () => {
+  const tank = (psi: number, pump = well, findings: Finding[] = []) => {
+    const judged = judge({ check: 'tank-precharge', value: psi }, pump, findings)
+    return [judged.verdict, render(judged.because, US_READER)]
+  }
+  it.each([
+    [38, 'sound', 'as it should be, wanted 38 psi, 2 psi below cut-in'],
+    [37, 'sound', '1 psi below, wanted 38 psi, 2 psi below cut-in'],
+    [39, 'sound', '1 psi above, wanted 38 psi, 2 psi below cut-in'],
+    [33, 'tired', '5 psi below, wanted 38 psi, 2 psi below cut-in'],
+    [42, 'failed', 'above the cut-in of 40 psi: the taps run dry before the pump starts'],
+  ])('%d psi at 40', (psi, ...expected) => expect(tank(psi)).toEqual(expected))
+  it('goes by the cut-in that was seen before the one on the card', () => {
+    expect(tank(38, well, [{ check: 'cut-in', value: 30 }])[0]).toBe('failed')
+    expect(tank(28, well, [{ check: 'cut-in', value: 30 }])[1]).toContain('as it should be')
+  })
+  it('has its limits two psi either way, and the margin to the nearer', () => {
+    const judged = judge({ check: 'tank-precharge', value: 37 }, well)
+    expect([judged.low, judged.high]).toEqual([expect.closeTo(36, 6), expect.closeTo(40, 6)])
+    expect(judged.margin).toBeCloseTo(1 / 36, 6)
+    expect(render(judged.because, METRIC_READER)).toMatch(/^6.89 kPa below, wanted 262 kPa/)
+  })
+  it('is kept for comparison where no switch is known', () =>
+    expect(tank(38, pool)).toEqual(['unclear', 'no limit known for this machine; kept for comparison']))
+})
+
+describe('pairs of leads', () => {
+  const wells: Pump = {
+    kind: 'well-three-wire',
+    nameplate: { volts: 230, runWindingOhms: [2, 4], startWindingOhms: [8, 12] },
+  }
+  const pair = (leads: string, value: number | null): Finding => ({ check: 'winding-resistance', leads, value })
+  it('alone name nothing, and three together do', () => {
+    const alone = judge(pair('1-2', 3))
+    expect(alone).toMatchObject({ subject: 'winding 1-2', value: 3, verdict: 'unclear' })
+    expect(alone.because).toBe('3 Ω between 1 and 2: three pairs together name the leads')
+    const three = [pair('1-2', 3), pair('2-3', 10), pair('1-3', 13)]
+    const judged = judge(three[0]!, pool, three)
+    expect(judged).toMatchObject({ value: 3, verdict: 'sound' })
+    expect(judged.because).toContain('2 is common, 1 run, 3 start')
+    expect(judge(pair('1-2', null)).because, 'open says enough').toContain('open')
+  })
+  it('of colours on a 3-wire well mean what they mean, unless they measure otherwise', () => {
+    expect(judge(pair('yellow-black', 3), wells)).toMatchObject({
+      subject: 'winding yellow-black',
+      verdict: 'sound',
+      low: 2,
+    })
+    const swapped = [pair('yellow-black', 10), pair('yellow-red', 3), pair('black-red', 13)]
+    expect(judge(swapped[0]!, wells, swapped)).toMatchObject({ verdict: 'failed' })
+    expect(judge(swapped[0]!, wells, swapped).because).toContain('leads were swapped at a splice')
+  })
+  it('through a cable are brought to the winding, and say so', () => {
+    const deep: Pump = { ...wells, installation: { cableAwg: '12', cableMetres: 100 } }
+    const judged = judge(pair('common-run', 4), deep)
+    expect(judged.value).toBe(4)
+    expect(judged.because).toMatch(/^inside 2 to 4 Ω \(1.06 Ω of cable off\)$/)
+    expect(judged.corrected).toMatchObject({ to: 'the winding alone', value: expect.closeTo(2.937, 2) as number })
+    const warm = judge({ ...pair('common-run', 3), celsius: 45 }, wells)
+    expect(warm.because).toMatch(/\(2.73 Ω at 20 °C\)$/)
+    expect(warm.corrected?.to).toBe('20 °C')
+    expect(judge(pair('common-run', 3), wells)).not.toHaveProperty('corrected')
+  })
+  it('run and start in a row have both their ranges', () =>
+    expect(judge(pair('run-start', 12), wells)).toMatchObject({
+      subject: 'run + start winding',
+      low: 10,
+      high: 16,
+      verdict: 'sound',
+    }))
+})
+
+describe('a limit on one side', () => {
+  it.each<[Finding, string, Pump?]>([
+    [{ check: 'filter-pressure', value: 20 }, 'not above 25 psi'],
+    [{ check: 'filter-pressure', value: 26 }, 'above 25 psi'],
+    [{ check: 'cycle-time', value: 80 }, 'not below 60 s', well],
+    [{ check: 'cycle-time', value: 40 }, 'below 60 s', well],
+    [{ check: 'cut-in', value: 41 }, 'inside 37 to 43 psi', well],
+    [{ check: 'cut-in', value: 44 }, 'outside 37 to 43 psi', well],
+  ])('%j', (finding, words, pump = pool) => expect(render(judge(finding, pump).because, US_READER)).toBe(words))
 })

@@ -49,10 +49,10 @@ export interface LossTables {
 /**
  * Every check that is possible now with what it is worth and what it costs, best first.
  *
- * Worth is the expected value of sample information: expected loss of the best action now, less the expected loss of the best action once the answer is known; a
- * check that opens the wet end or pulls the pump makes
- * the repairs behind that gate cheaper. Cost: minutes and gates at the shop's rate, gates shared among the checks that
- * need them too, and a premium for live work.
+ * Worth is the expected value of sample information: expected loss of the best action now, less the expected loss of
+ * the best action once the answer is known; a check that opens the wet end or pulls the pump makes the repairs behind
+ * that gate cheaper. Cost: minutes and gates at the shop's rate, gates shared among the checks that need them too, and
+ * a premium for live work.
  */
 export function rankChecks(
   model: DiagnosisModel,

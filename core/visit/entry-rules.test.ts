@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { InputError } from '../validation/input-error'
-import { validEntry } from './entry-rules'
+import { opened } from './test-journal'
+import { bodyProblems, validEntry } from './entry-rules'
 import { liftJournal } from './lift'
 import { readVisitFile, toVisitFile } from './visit-file'
 import { ENTRY_VERSION, type Entry } from './entry'
@@ -213,4 +214,18 @@ describe('a visit file', () => {
   })
 
   it('is refused when it is no object at all', () => expect(() => readVisitFile(null)).toThrow(/format/))
+})
+
+describe('a body before it is written', () => {
+  it('has no problem, or each with its path in the body', () => {
+    expect(bodyProblems('note', { text: 'dry', seenAndLeft: false })).toEqual([])
+    expect(bodyProblems('handed-over', { watch: '', price: -1 }).map(({ field }) => field)).toEqual(['price'])
+    expect(bodyProblems('note', { text: '', seenAndLeft: 'yes' }).map(({ field }) => field)).toEqual([
+      'text',
+      'seenAndLeft',
+    ])
+    const machine = { ...(opened().body as { machine: object }).machine, nameplate: { volts: 9000 } }
+    expect(bodyProblems('machine-set', { machine })[0]).toMatchObject({ field: 'machine.nameplate.volts', value: 9000 })
+    expect(bodyProblems('note', { text: 'half \ud83d', seenAndLeft: false })).toHaveLength(1)
+  })
 })

@@ -21,6 +21,12 @@ const watchText = ref(
 const nextDate = ref(state.value.handedOver?.nextDate ?? (again ? format(addDays(new Date(), 1), 'yyyy-MM-dd') : ''))
 const price = ref(state.value.handedOver?.price?.toString() ?? '')
 const problem = ref('')
+const { problemsOf } = useEntryRules()
+const FIELDS: Readonly<Record<string, string>> = {
+  watch: 'What to watch',
+  nextDate: 'The next date',
+  price: 'The price',
+}
 const path = computed(() => `/api/visits/${state.value.id}`)
 const soon = (months: number) => format(addMonths(new Date(), months), 'yyyy-MM-dd')
 
@@ -30,18 +36,21 @@ function handOver(): void {
     typed !== undefined && !(typed >= 0) ? 'The price is a number, such as 74.50, or empty for the option’s own.' : ''
   if (!problem.value && leftOver.value && !leftWhy.value.trim())
     problem.value = 'Say why it stays out, or tick it back under Repair.'
+  const amount = typed ?? chosen.value?.price
+  const body = {
+    watch: watchText.value.trim(),
+    ...(nextDate.value ? { nextDate: nextDate.value } : {}),
+    ...(amount === undefined ? {} : { price: Math.round(amount * 100) / 100 }),
+  }
+  const [refused] = Object.entries(problemsOf('handed-over', body))
+  if (!problem.value && refused) problem.value = `${FIELDS[refused[0]] ?? refused[0]}: ${refused[1]}.`
   if (problem.value) return
   if (leftOver.value)
     visit.append('note', {
       text: `still out at the hand-over: ${leftOver.value}. ${leftWhy.value.trim()}`,
       seenAndLeft: true,
     })
-  const amount = typed ?? chosen.value?.price
-  visit.append('handed-over', {
-    watch: watchText.value.trim(),
-    ...(nextDate.value ? { nextDate: nextDate.value } : {}),
-    ...(amount === undefined ? {} : { price: Math.round(amount * 100) / 100 }),
-  })
+  visit.append('handed-over', body)
   void end('hand-over')
 }
 function printSheet(): void {

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest'
 import { InputError } from '../validation/input-error'
-import { opened } from './test-journal'
 import { bodyProblems, validEntry } from './entry-rules'
 import { liftJournal } from './lift'
 import { readVisitFile, toVisitFile } from './visit-file'
@@ -224,7 +223,7 @@ describe('a body before it is written', () => {
       'text',
       'seenAndLeft',
     ])
-    const machine = { ...(opened().body as { machine: object }).machine, nameplate: { volts: 9000 } }
+    const machine = { ...opened.body.machine, nameplate: { volts: 9000 } }
     expect(bodyProblems('machine-set', { machine })[0]).toMatchObject({ field: 'machine.nameplate.volts', value: 9000 })
     expect(bodyProblems('note', { text: 'half \ud83d', seenAndLeft: false })).toHaveLength(1)
   })

@@ -20,7 +20,7 @@ const CASES: { kind: Kind; fault: Fault; seed: number }[] = [
   { kind: 'well-three-wire', fault: 'start-capacitor-failed', seed: 5 },
   { kind: 'jet', fault: 'tank-waterlogged', seed: 7 },
   { kind: 'sump', fault: 'float-switch-failed', seed: 8 },
-  { kind: 'circulation', fault: 'winding-to-ground', seed: 9 },
+  { kind: 'circulation', fault: 'winding-to-ground', seed: 11 },
   { kind: 'utility', fault: 'start-capacitor-failed', seed: 10 },
 ]
 const MOST_READINGS = 24

@@ -15,7 +15,7 @@ test('a shop that starts empty is invited to its first machine and visit', async
   await page.getByLabel('What the machine is called').fill('the pump behind the wooden shed with the ivy on it')
   await page.getByLabel('Volts').fill('two hundred')
   await page.getByTestId('open-visit').click()
-  await expect(page.getByText('a number, such as 230')).toBeVisible()
+  await expect(page.getByText('a number above 0 and up to 700, such as 230')).toBeVisible()
   await page.getByLabel('Volts').fill('230')
   await page.getByRole('button', { name: 'trips the GFCI' }).click()
   await page.getByTestId('open-visit').click()

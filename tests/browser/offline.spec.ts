@@ -1,6 +1,6 @@
 import { expect, fixClock, say, test } from './shop'
 
-test('an offline server: a clear banner, the entry kept and sent later', async ({ page, shop }) => {
+test('an offline server: a clear banner, the entry kept and sent later', { tag: '@desk' }, async ({ page, shop }) => {
   await page.goto(`${shop.url}/visits/${shop.lido}/test`)
   await say(page, 'supply 236')
   await expect
@@ -22,28 +22,32 @@ test('an offline server: a clear banner, the entry kept and sent later', async (
   await expect(page.getByTestId('journal-line').filter({ hasText: 'shaft, by hand' })).toHaveCount(1)
 })
 
-test('an entry typed while the server is away survives closing the page', async ({ page, context, shop }) => {
-  await page.goto(`${shop.url}/visits/${shop.lido}/test`)
-  await expect(page.getByTestId('journal')).toBeVisible()
-  await shop.stop()
-  await say(page, 'weep dripping')
-  await expect(page.getByText('1 line is kept here')).toBeVisible()
-  await page.close()
-  await shop.restart()
-  const again = await context.newPage()
-  await again.goto(`${shop.url}/visits/${shop.lido}/test`)
-  await expect(again.getByTestId('journal-line').filter({ hasText: 'weep hole' })).toHaveCount(1)
-  await expect
-    .poll(
-      async () =>
-        (
-          (await (await fetch(`${shop.url}/api/visits/${shop.lido}`)).json()) as { entries: { kind: string }[] }
-        ).entries.filter(({ kind }) => kind === 'finding').length,
-    )
-    .toBe(1)
-})
+test(
+  'an entry typed while the server is away survives closing the page',
+  { tag: '@desk' },
+  async ({ page, context, shop }) => {
+    await page.goto(`${shop.url}/visits/${shop.lido}/test`)
+    await expect(page.getByTestId('journal')).toBeVisible()
+    await shop.stop()
+    await say(page, 'weep dripping')
+    await expect(page.getByText('1 line is kept here')).toBeVisible()
+    await page.close()
+    await shop.restart()
+    const again = await context.newPage()
+    await again.goto(`${shop.url}/visits/${shop.lido}/test`)
+    await expect(again.getByTestId('journal-line').filter({ hasText: 'weep hole' })).toHaveCount(1)
+    await expect
+      .poll(
+        async () =>
+          (
+            (await (await fetch(`${shop.url}/api/visits/${shop.lido}`)).json()) as { entries: { kind: string }[] }
+          ).entries.filter(({ kind }) => kind === 'finding').length,
+      )
+      .toBe(1)
+  },
+)
 
-test('two tabs on one visit see each other’s lines', async ({ page, context, shop }) => {
+test('two tabs on one visit see each other’s lines', { tag: '@desk' }, async ({ page, context, shop }) => {
   await page.goto(`${shop.url}/visits/${shop.lido}/test`)
   const other = await context.newPage()
   await other.goto(`${shop.url}/visits/${shop.lido}/test`)
@@ -52,11 +56,15 @@ test('two tabs on one visit see each other’s lines', async ({ page, context, s
   await expect(other.getByTestId('journal')).toContainText('basket')
 })
 
-test('a visit that is not there, and a server that is away, are said in words', async ({ page, shop }) => {
-  await fixClock(page)
-  await page.goto(`${shop.url}/visits/0197a000-0009-7000-8000-000000000099/test`)
-  await expect(page.getByText('There is no visit with the id')).toBeVisible()
-  await page.route('**/api/day**', (route) => route.abort())
-  await page.goto(shop.url)
-  await expect(page.getByText('The server does not answer. Start it, then try again.')).toBeVisible()
-})
+test(
+  'a visit that is not there, and a server that is away, are said in words',
+  { tag: '@desk' },
+  async ({ page, shop }) => {
+    await fixClock(page)
+    await page.goto(`${shop.url}/visits/0197a000-0009-7000-8000-000000000099/test`)
+    await expect(page.getByText('There is no visit with the id')).toBeVisible()
+    await page.route('**/api/day**', (route) => route.abort())
+    await page.goto(shop.url)
+    await expect(page.getByText('The server does not answer. Start it, then try again.')).toBeVisible()
+  },
+)

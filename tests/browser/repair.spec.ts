@@ -73,76 +73,75 @@ async function until(page: Page, words: string): Promise<void> {
   throw new Error(`never came to ${words}`)
 }
 
-for (const [name, machine, option] of [
-  ['a seal on the nursery’s circulation pump', 'raceway 3', 'replace-shaft-seal'],
-  ['a motor swap on a band-clamp pump', 'filter pump 2', 'swap-motor'],
-  ['bearings on the bench', 'filter pump 2', 'bearings-and-seal'],
-  ['a sump pump with another outlet', 'cellar sump', 'swap-sump-pump'],
-  ['a well motor, the string up', 'deep well', 'replace-two-wire-motor'],
-  ['a sealed submersible’s capacitor', 'meadow well', 'sealed-capacitor'],
+for (const [name, machine, option, tag] of [
+  ['a seal on the nursery’s circulation pump', 'raceway 3', 'replace-shaft-seal', '@desk'],
+  ['a motor swap on a band-clamp pump', 'filter pump 2', 'swap-motor', '@desk'],
+  ['bearings on the bench', 'filter pump 2', 'bearings-and-seal', '@both'],
+  ['a sump pump with another outlet', 'cellar sump', 'swap-sump-pump', '@both'],
+  ['a well motor, the string up', 'deep well', 'replace-two-wire-motor', '@desk'],
+  ['a sealed submersible’s capacitor', 'meadow well', 'sealed-capacitor', '@desk'],
 ] as const) {
-  test(`${name}: down, a stuck joint, a damage, an unequal count, left and taken up again, and an empty tray`, async ({
-    page,
-    shop,
-    problems,
-  }) => {
-    await fixClock(page)
-    const visit = machine === 'meadow well' ? await sealedWell(shop) : await visitOf(shop.url, machine)
-    await decide(shop, visit, option)
-    await page.goto(`${shop.url}/visits/${visit}/repair`)
-    await expect(page.getByTestId('tray')).toContainText('empty')
-    await expect(page.getByTestId('repair-ahead')).toContainText('water back in')
-    // The first joint that can stick does: its freeing is the next step, and the way goes on from there.
-    const stuck = page.getByTestId('step-stuck')
-    for (let turn = 0; turn < 40 && !(await stuck.isVisible()); turn++) {
-      const now = await title(page).innerText()
-      await page.getByTestId('step-done').click()
-      await expect(title(page)).not.toHaveText(now)
-    }
-    await stuck.click()
-    await expect(title(page)).toContainText(/will not|It sticks|The halves stick|holds on/)
-    await page.getByTestId('step-done').click()
-    // Left here: another page shows the same step and the same tray.
-    const [step, tray] = [await title(page).innerText(), await page.getByTestId('tray').innerText()]
-    await page.getByTestId('step-done').click()
-    await page
-      .getByRole('button', { name: /^undo step/ })
-      .last()
-      .click()
-    await expect(title(page)).toHaveText(step)
-    await page.waitForTimeout(400)
-    await page.reload()
-    await expect(title(page)).toHaveText(step)
-    expect(await page.getByTestId('tray').innerText()).toBe(tray)
-    // A damage met on the way: the part is on the list at once, and the way goes on from here.
-    await page.getByTestId('step-damaged').click()
-    await page.getByRole('button', { name: /Tools, parts/ }).click()
-    await expect(page.getByTestId('repair-ahead')).toContainText('found damaged')
-    await expect(title(page)).toHaveText(step)
-    // To the end; the first count that could disagree does, and wants its reason.
-    let disagreed = false
-    for (let turn = 0; turn < 120; turn++) {
-      const now = await title(page).innerText()
-      if (now === 'Everything is back') break
-      const more = page.getByTestId('lamp').getByRole('radio', { name: '1', exact: true })
-      if (
-        !disagreed &&
-        (await page.getByTestId('lamp').innerText()).includes('How many go in?') &&
-        (await more.isVisible()) &&
-        (await more.getAttribute('aria-checked')) === 'false'
-      ) {
-        await more.click()
-        await expect(page.getByTestId('step-done')).toBeDisabled()
-        await page.getByTestId('count-reason').fill('one stripped, renewed tomorrow')
-        disagreed = true
+  test(
+    `${name}: down, a stuck joint, a damage, an unequal count, left and taken up again, and an empty tray`,
+    { tag },
+    async ({ page, shop, problems }) => {
+      await fixClock(page)
+      const visit = machine === 'meadow well' ? await sealedWell(shop) : await visitOf(shop.url, machine)
+      await decide(shop, visit, option)
+      await page.goto(`${shop.url}/visits/${visit}/repair`)
+      await expect(page.getByTestId('tray')).toContainText('empty')
+      await expect(page.getByTestId('repair-ahead')).toContainText('water back in')
+      // The first joint that can stick does: its freeing is the next step, and the way goes on from there.
+      const stuck = page.getByTestId('step-stuck')
+      for (let turn = 0; turn < 40 && !(await stuck.isVisible()); turn++) {
+        const now = await title(page).innerText()
+        await page.getByTestId('step-done').click()
+        await expect(title(page)).not.toHaveText(now)
       }
+      await stuck.click()
+      await expect(title(page)).toContainText(/will not|It sticks|The halves stick|holds on/)
       await page.getByTestId('step-done').click()
-      await expect(title(page)).not.toHaveText(now)
-    }
-    expect(disagreed).toBe(true)
-    await expect(page.getByTestId('tray')).toContainText('empty')
-    expect(problems).toEqual([])
-  })
+      // Left here: another page shows the same step and the same tray.
+      const [step, tray] = [await title(page).innerText(), await page.getByTestId('tray').innerText()]
+      await page.getByTestId('step-done').click()
+      await page
+        .getByRole('button', { name: /^undo step/ })
+        .last()
+        .click()
+      await expect(title(page)).toHaveText(step)
+      await page.reload()
+      await expect(title(page)).toHaveText(step)
+      expect(await page.getByTestId('tray').innerText()).toBe(tray)
+      // A damage met on the way: the part is on the list at once, and the way goes on from here.
+      await page.getByTestId('step-damaged').click()
+      await page.getByRole('button', { name: /Tools, parts/ }).click()
+      await expect(page.getByTestId('repair-ahead')).toContainText('found damaged')
+      await expect(title(page)).toHaveText(step)
+      // To the end; the first count that could disagree does, and wants its reason.
+      let disagreed = false
+      for (let turn = 0; turn < 120; turn++) {
+        const now = await title(page).innerText()
+        if (now === 'Everything is back') break
+        const more = page.getByTestId('lamp').getByRole('radio', { name: '1', exact: true })
+        if (
+          !disagreed &&
+          (await page.getByTestId('lamp').innerText()).includes('How many go in?') &&
+          (await more.isVisible()) &&
+          (await more.getAttribute('aria-checked')) === 'false'
+        ) {
+          await more.click()
+          await expect(page.getByTestId('step-done')).toBeDisabled()
+          await page.getByTestId('count-reason').fill('one stripped, renewed tomorrow')
+          disagreed = true
+        }
+        await page.getByTestId('step-done').click()
+        await expect(title(page)).not.toHaveText(now)
+      }
+      expect(disagreed).toBe(true)
+      await expect(page.getByTestId('tray')).toContainText('empty')
+      expect(problems).toEqual([])
+    },
+  )
 }
 
 /** A visit of the demo with its repair chosen, at the lamp. */

@@ -23,61 +23,61 @@ const lamp = (id: string, given: object) =>
     execFileSync('node', ['scripts/lamp.mjs', id, '-'], { input: JSON.stringify(given), encoding: 'utf8' }),
   ) as { answer: string; steps: string[] }
 
-test('each question: from its machine, pulled, in both systems, kept in the visit, and asked again by its link', async ({
-  page,
-  shop,
-  problems,
-}) => {
-  test.setTimeout(300_000)
-  await fixClock(page)
-  for (const {
-    id,
-    machine,
-    change: [field, value],
-    ...rest
-  } of ASKED)
-    await test.step(id, async () => {
-      const visit = await visitOf(shop.url, machine)
-      await page.goto(`${shop.url}/workings/${id}?visit=${visit}`)
-      await expect(page.getByTestId('keep-it')).toBeVisible()
-      await expect(page.getByTestId('answer')).not.toBeEmpty()
-      await page.getByTestId(`assume-${field}`).locator('input').fill(value)
-      await expect.poll(() => page.url()).toContain('with=')
-      if ('pull' in rest) {
-        const before = page.url()
-        await page.getByTestId(rest.pull).first().focus()
-        for (let turn = 0; turn < 3; turn++) await page.keyboard.press('ArrowUp')
-        await expect.poll(() => page.url()).not.toBe(before)
-      }
-      // In metric the page’s words are those of the command line.
-      if (!(await page.getByTestId('units').getAttribute('aria-label'))?.includes('US'))
+test(
+  'each question: from its machine, pulled, in both systems, kept in the visit, and asked again by its link',
+  { tag: '@desk' },
+  async ({ page, shop, problems }) => {
+    test.setTimeout(300_000)
+    await fixClock(page)
+    for (const {
+      id,
+      machine,
+      change: [field, value],
+      ...rest
+    } of ASKED)
+      await test.step(id, async () => {
+        const visit = await visitOf(shop.url, machine)
+        await page.goto(`${shop.url}/workings/${id}?visit=${visit}`)
+        await expect(page.getByTestId('keep-it')).toBeVisible()
+        await expect(page.getByTestId('answer')).not.toBeEmpty()
+        await page.getByTestId(`assume-${field}`).locator('input').fill(value)
+        await expect.poll(() => page.url()).toContain('with=')
+        if ('pull' in rest) {
+          const before = page.url()
+          await page.getByTestId(rest.pull).first().focus()
+          for (let turn = 0; turn < 3; turn++) await page.keyboard.press('ArrowUp')
+          await expect.poll(() => page.url()).not.toBe(before)
+        }
+        // In metric the page’s words are those of the command line.
+        if (!(await page.getByTestId('units').getAttribute('aria-label'))?.includes('US'))
+          await page.getByTestId('units').click()
+        const said = lamp(id, input(page))
+        const plain = (text: string) =>
+          text
+            .replace(/\$/g, '')
+            .replace(/(\d),(\d{3})/g, '$1$2')
+            .replace(/\s+/g, ' ')
+        const answer = await page.getByTestId('answer').innerText()
+        if (id !== 'speed-saving') {
+          expect(plain(answer)).toContain(plain(said.answer))
+          expect((await page.getByTestId('steps').locator('li').allInnerTexts()).map(plain)).toEqual(
+            said.steps.map(plain),
+          )
+        }
         await page.getByTestId('units').click()
-      const said = lamp(id, input(page))
-      const plain = (text: string) =>
-        text
-          .replace(/\$/g, '')
-          .replace(/(\d),(\d{3})/g, '$1$2')
-          .replace(/\s+/g, ' ')
-      const answer = await page.getByTestId('answer').innerText()
-      if (id !== 'speed-saving') {
-        expect(plain(answer)).toContain(plain(said.answer))
-        expect((await page.getByTestId('steps').locator('li').allInnerTexts()).map(plain)).toEqual(
-          said.steps.map(plain),
-        )
-      }
-      await page.getByTestId('units').click()
-      const us = await page.getByTestId('answer').innerText()
-      if (!['capacitor-from-van', 'speed-saving', 'wire-size'].includes(id)) expect(us).not.toBe(answer)
-      await page.getByTestId('keep-it').click()
-      await expect(page.getByTestId('kept')).toContainText(machine)
-      const link = page.url()
-      await page.goto(`${shop.url}/visits/${visit}/hand-over`)
-      await expect(page.getByTestId('sheet-workings')).toContainText(us.trim())
-      await page.goto(link)
-      await expect(page.getByTestId('answer')).toHaveText(us)
-    })
-  expect(problems).toEqual([])
-})
+        const us = await page.getByTestId('answer').innerText()
+        if (!['capacitor-from-van', 'speed-saving', 'wire-size'].includes(id)) expect(us).not.toBe(answer)
+        await page.getByTestId('keep-it').click()
+        await expect(page.getByTestId('kept')).toContainText(machine)
+        const link = page.url()
+        await page.goto(`${shop.url}/visits/${visit}/hand-over`)
+        await expect(page.getByTestId('sheet-workings')).toContainText(us.trim())
+        await page.goto(link)
+        await expect(page.getByTestId('answer')).toHaveText(us)
+      })
+    expect(problems).toEqual([])
+  },
+)
 
 test('dragging a point never holds the page, and the picture follows', async ({ page, shop }) => {
   await fixClock(page)

@@ -12,24 +12,24 @@ export interface PlaceField {
   label: string
   measure: Measure
   kinds: readonly Kind[]
-  /** More than this is taken for a slip of the pen, in core's unit. */
-  most: number
+  /** More than this is taken for a slip of the pen, in core's unit, where the rules set no bound. */
+  most?: number
 }
 
 const ALL = Object.keys(KINDS) as Kind[]
 
 /** What is known of the place, kind by kind: cable and depth of a well, switch and tank of a house, a pit's width. */
 export const PLACE_FIELDS: readonly PlaceField[] = [
-  { key: 'cutInPsi', label: 'Cut-in, psi', measure: 'pressure', kinds: HOUSE_WATER, most: 300 },
-  { key: 'cutOutPsi', label: 'Cut-out, psi', measure: 'pressure', kinds: HOUSE_WATER, most: 300 },
+  { key: 'cutInPsi', label: 'Cut-in, psi', measure: 'pressure', kinds: HOUSE_WATER },
+  { key: 'cutOutPsi', label: 'Cut-out, psi', measure: 'pressure', kinds: HOUSE_WATER },
   { key: 'tankLitres', label: 'Tank', measure: 'volume', kinds: HOUSE_WATER, most: 20000 },
   { key: 'wellDepthMetres', label: 'Well depth', measure: 'length', kinds: WELLS, most: 1000 },
   { key: 'liftMetres', label: 'Lift', measure: 'length', kinds: [...HOUSE_WATER, 'sump'], most: 1000 },
-  { key: 'cableAwg', label: 'Drop cable, AWG', measure: 'gauge', kinds: WELLS, most: 40 },
+  { key: 'cableAwg', label: 'Drop cable, AWG', measure: 'gauge', kinds: WELLS },
   { key: 'cableMetres', label: 'Drop cable', measure: 'length', kinds: WELLS, most: 1500 },
-  { key: 'pumpCurve', label: 'Curve', measure: 'curve', kinds: HOUSE_WATER, most: 1000 },
+  { key: 'pumpCurve', label: 'Curve', measure: 'curve', kinds: HOUSE_WATER },
   { key: 'pitDiameterMetres', label: 'Pit across', measure: 'short-length', kinds: ['sump'], most: 10 },
-  { key: 'dutyHoursPerDay', label: 'Hours a day', measure: 'hours', kinds: ALL, most: 24 },
+  { key: 'dutyHoursPerDay', label: 'Hours a day', measure: 'hours', kinds: ALL },
 ]
 
 /** Which of core's measures a field is written in; a metric pit is written in metres. */
@@ -122,7 +122,8 @@ function readSize(
 
 /** What a field takes: what can be, and no slips of the pen. */
 function boundsOf({ key, most }: PlaceField): Bounds {
-  return { ...PLACE_BOUNDS[key as keyof typeof PLACE_BOUNDS], max: most }
+  const rules: Bounds = PLACE_BOUNDS[key as keyof typeof PLACE_BOUNDS]
+  return { ...rules, max: rules.max ?? most }
 }
 
 function readGauge(written: string): string | undefined {

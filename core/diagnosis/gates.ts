@@ -1,4 +1,4 @@
-import { checkInfo, type Check } from '../knowledge/checks/checks'
+import { checkInfo } from '../knowledge/checks/checks'
 import { PULLING, SUMP_CHECKS_OUT, UNPRIMED, WELL_CHECKS_OUT, WITH_BOX } from '../knowledge/checks/reach'
 import { CAN_IN_REACH, GATES, SUBMERGED, WELLS, type Gate, type Kind } from '../knowledge/vocabulary'
 import { MOTOR_HAS, type CompletePlate, type Pump } from '../motor/nameplate'
@@ -17,12 +17,12 @@ function reachesInside({ check, part, setup, half }: Asked, kind: Kind): boolean
   if (WELLS.includes(kind))
     return (
       asks ||
-      (WELL_CHECKS_OUT.has(check as Check) && !(kind === 'well-three-wire' && check.startsWith('capacit'))) ||
+      (WELL_CHECKS_OUT.has(check) && !(kind === 'well-three-wire' && check.startsWith('capacit'))) ||
       setup === 'cable-alone' ||
       setup === 'motor-alone' ||
       (check === 'winding-resistance' && half === 'motor')
     )
-  if (kind === 'sump') return asks || SUMP_CHECKS_OUT.has(check as Check)
+  if (kind === 'sump') return asks || SUMP_CHECKS_OUT.has(check)
   // The eye is reached through the pot where there is one, and the lid ring lies under the lid.
   if (check === 'impeller-look' && (kind === 'pool' || kind === 'utility')) return false
   if (check === 'o-ring-look' && part === 'lid-o-ring') return false

@@ -13,7 +13,7 @@ import type {
 import { completePlate, MOTOR_HAS, type CompletePlate, type Pump } from '../motor/nameplate'
 import { standsStill } from '../knowledge/faults/fault-traits'
 import { HAZARD } from '../knowledge/faults/hazard'
-import { INSULATION_TEST } from '../knowledge/electrical/limits'
+import { testedTooLow } from '../electrical/insulation'
 import { KIND_CONSTRUCTIONS, type Fault, type MotorType } from '../knowledge/vocabulary'
 import { checkKey, pickAsked, sortedLeads, type Asked, type Finding } from './finding'
 import { blend, mixHalves, mixtureDensity, mixtureStates, noisyMax, resolveMixture, type Mixture } from './likelihood'
@@ -297,7 +297,7 @@ function measuredCheck(
     rows,
     weigh: (finding) => {
       if (finding.outcome !== undefined) return null
-      if (finding.check === 'insulation-resistance' && testedTooLow(finding)) return null
+      if (finding.check === 'insulation-resistance' && testedTooLow(finding.testVolts)) return null
       const value = finding.value ?? null
       const statistic = value === null ? null : scale.from(value, finding)
       const densities = perMixture(mixtures, (mixture) => mixtureDensity(mixture, statistic))
@@ -311,11 +311,6 @@ function perMixture<T>(mixtures: readonly Mixture[], figure: (mixture: Mixture) 
   const known = new Map<Mixture, T>()
   for (const mixture of mixtures) if (!known.has(mixture)) known.set(mixture, figure(mixture))
   return known
-}
-
-/** A reading below the least test voltage says nothing of a winding. */
-function testedTooLow({ testVolts }: Finding): boolean {
-  return testVolts !== undefined && testVolts < INSULATION_TEST.leastVolts
 }
 
 function rangeStates(row: MeasuredRow, bounds: readonly number[], withOpen: boolean): CheckState[] {

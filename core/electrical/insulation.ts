@@ -56,6 +56,11 @@ export interface InsulationReading {
   earlierMegohms?: number
 }
 
+/** Was it read on less than the least test voltage? Then it can condemn a winding, and says nothing for one. */
+export function testedTooLow(testVolts: number | undefined): testVolts is number {
+  return testVolts !== undefined && testVolts < INSULATION_TEST.leastVolts
+}
+
 /**
  * Judges insulation by the setup it was read in. Only `surface-motor` is compared at 40 °C; the others as read.
  *
@@ -98,7 +103,7 @@ export function judgeInsulation(reading: InsulationReading): PlainJudgement & { 
       `above its limit, but ${formatNumber(earlierMegohms / megohms)} times lower than last time ` +
       `(${formatNumber(earlierMegohms)} MΩ)`
   }
-  if (verdict !== 'failed' && testVolts !== undefined && testVolts < INSULATION_TEST.leastVolts) {
+  if (verdict !== 'failed' && testedTooLow(testVolts)) {
     verdict = 'unclear'
     because =
       `read at ${formatNumber(testVolts)} V: weak insulation shows only at ${INSULATION_TEST.usualVolts} V. Use the ` +

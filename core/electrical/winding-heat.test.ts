@@ -36,6 +36,12 @@ describe('cooling after a stop', () => {
     expect(read(50, 20)).toThrow(/readings.1: 20 given, above the ambient 20 °C/)
     expect(read(50, 60)).toThrow(/do not cool/)
     expect(read(50, 50)).toThrow(/do not cool/)
+    expect(() =>
+      fitCooling(
+        20,
+        [1e8, 1e8 + 1e-6].map((seconds) => ({ seconds, celsius: 50 })),
+      ),
+    ).toThrow()
     expect(read(50)).toThrow(/two readings at different times/)
     expect(() =>
       fitCooling(

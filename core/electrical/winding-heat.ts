@@ -36,7 +36,8 @@ export function fitCooling(
   if (new Set(readings.map(({ seconds }) => seconds)).size < 2)
     throw badField('readings', readings.length, 'at least two readings at different times')
   const { m: slope, b: atStop } = linearRegression(points)
-  if (slope >= 0) throw badField('readings', readings.length, 'readings that fall with time: these do not cool')
+  // Times too near for the sums leave no slope at all.
+  if (!(slope < 0)) throw badField('readings', readings.length, 'readings that fall with time: these do not cool')
   return { timeConstantSeconds: -1 / slope, celsiusAtStop: ambientCelsius + Math.exp(atStop) }
 }
 

@@ -1,5 +1,5 @@
 import { PRESSURES } from '../knowledge/water/pressures'
-import { CURRENT, WINDING } from '../knowledge/electrical/limits'
+import { CAPACITOR, CURRENT, WINDING } from '../knowledge/electrical/limits'
 import {
   CAPACITOR_MODEL_BASIS,
   CAPACITOR_WORKING_RATIO,
@@ -162,7 +162,7 @@ export function completePlate(pump: Pump): CompletePlate {
         horsepower,
       ) * scale,
     )
-    const high = Math.round(low * PLATE_FILLING.startCapacitorHighRatio)
+    const high = Math.round(low * CAPACITOR.startHighFraction)
     startCapacitorMicrofarads = assume<number | [number, number]>(
       startCapacitorMicrofarads,
       [low, high],

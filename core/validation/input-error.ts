@@ -21,6 +21,11 @@ export class InputError extends Error {
   }
 }
 
+/** The problems as HTTP and the command line give them out: in words, amounts in SI. */
+export function plainProblems(problems: readonly FieldProblem[]): Omit<FieldProblem, 'told'>[] {
+  return problems.map(({ field, value, expected }) => ({ field, value, expected }))
+}
+
 /** A shorthand for the one-field case. */
 export function badField(field: string, value: unknown, expected: Telling): InputError {
   return new InputError([

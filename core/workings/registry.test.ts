@@ -173,6 +173,16 @@ describe('the registry', () => {
     expect(found?.expected.length).toBeGreaterThan(3)
   })
 
+  it('gives a refusal out as field, value and words, and nothing of how a screen says it', () => {
+    const line = '{"working":"tank-drawdown","input":{"tankLitres":9,"prechargeKpa":2,"cutInKpa":300,"cutOutKpa":300}}'
+    expect(runLine(line)).toEqual({
+      error: {
+        title: 'cutOutKpa: 300 given, above the cut-in of 300 kPa',
+        problems: [{ field: 'cutOutKpa', value: 300, expected: 'above the cut-in of 300 kPa' }],
+      },
+    })
+  })
+
   it('lets a bad line of a batch spoil only itself', () => {
     expect(runLine('{"working":"insulation-split","input":{"totalMegohms":1.2,"cableMegohms":20}}')).toMatchObject({
       output: { motorMegohms: expect.closeTo(1.2766, 3) as number },

@@ -1,5 +1,5 @@
 import { boundedJson, holdable } from '../validation/holdable'
-import { InputError } from '../validation/input-error'
+import { InputError, plainProblems } from '../validation/input-error'
 import { inputOf } from '../questions/ask'
 import { usualInput } from '../questions/fields'
 import { answerOf, asOutput } from '../questions/question'
@@ -85,7 +85,7 @@ export function runLine(
 
 /** An error as data for people: the command line and HTTP show the same. */
 export function describeError(error: unknown): { title: string; problems: InputError['problems'] } {
-  if (error instanceof InputError) return { title: error.message, problems: error.problems }
+  if (error instanceof InputError) return { title: error.message, problems: plainProblems(error.problems) }
   if (error instanceof SyntaxError)
     return {
       title: `not valid JSON: ${error.message}`,

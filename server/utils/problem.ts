@@ -1,6 +1,6 @@
 import type { EventHandlerRequest, H3Event } from 'h3'
 import { defineEventHandler, setResponseHeader, setResponseStatus } from 'h3'
-import { InputError, type FieldProblem } from '../../core/validation/input-error'
+import { InputError, plainProblems, type FieldProblem } from '../../core/validation/input-error'
 import { codeOf, DatabaseTrouble, refusesData, troubleOf } from '../database/database-trouble'
 import { Malformed, TooBusy, TooHeavy } from '../services/heavy-work'
 import { EntryConflict } from '../services/journal'
@@ -30,7 +30,7 @@ export function api<T>(handler: (event: H3Event<EventHandlerRequest>) => Promise
         type: 'about:blank',
         title: problem.title,
         status: problem.status,
-        problems: problem.problems.map(({ field, value, expected }) => ({ field, value, expected })),
+        problems: plainProblems(problem.problems),
       })
     }
   })

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { formatNumber } from '#core/quantity/format'
 import { fromShown, toShown, unitOf, type Measure } from '#core/quantity/measures'
 import { isMeasurable, type CONDITION_BOUNDS } from '#core/takedown/conditions'
 import type { TakeDownStep } from '#core/takedown/plan'
@@ -22,7 +21,7 @@ const FIELDS: Record<Measured, Field> = {
   celsius: { label: 'cold', measure: 'temperature', usual: 12 },
 }
 const shown = ({ measure }: Field, value: number) =>
-  formatNumber(measure ? toShown(value, measure, system.value) : value)
+  shortNumber(measure ? toShown(value, measure, system.value) : value)
 const kept = ({ measure }: Field, value: number) => (measure ? fromShown(value, measure, system.value) : value)
 const label = (field: Measured) => {
   const { label: words, measure } = FIELDS[field]
@@ -45,26 +44,30 @@ const said = computed(() =>
       ? { field: 'oneBearing' as const, off: 'Only one is bad', on: 'One only; the other stays' }
       : undefined,
 )
+/** What was measured already, as its field shows it. */
+const before = (field: Measured) => {
+  const value = state.value.measured[field]
+  return value === undefined ? '' : shown(FIELDS[field], value)
+}
 const typed = ref<Partial<Record<Measured, string>>>({})
 watch(
   [() => step.id, system],
   () => {
-    typed.value = Object.fromEntries(
-      asked.value.map((field) => {
-        const value = state.value.measured[field]
-        return [field, value === undefined ? '' : shown(FIELDS[field], value)]
-      }),
-    )
+    typed.value = Object.fromEntries(asked.value.map((field) => [field, before(field)]))
   },
   { immediate: true },
 )
 const problem = ref('')
+/** In core's unit; what stands there unchanged keeps its exact value. */
+function read(field: Measured, text: string): number {
+  const known = state.value.measured[field]
+  return known !== undefined && text === before(field) ? known : kept(FIELDS[field], readNumber(text) ?? Number.NaN)
+}
 function write(): void {
-  const numbers = asked.value.flatMap((field) =>
-    typed.value[field]?.trim()
-      ? [[field, kept(FIELDS[field], readNumber(typed.value[field] as string) ?? Number.NaN)] as const]
-      : [],
-  )
+  const numbers = asked.value.flatMap((field) => {
+    const text = typed.value[field]?.trim()
+    return text ? [[field, read(field, text)] as const] : []
+  })
   const wrong = numbers.find(([field, value]) => !isMeasurable(field, value))
   problem.value = wrong
     ? `${label(wrong[0])}: a number such as ${shown(FIELDS[wrong[0]], FIELDS[wrong[0]].usual)}.`

@@ -3,7 +3,7 @@ import { SUBMERGED, type Kind } from '../vocabulary'
 import type { Check } from './checks'
 
 /** What of a well pump can be looked at only once the string is up. */
-export const WELL_CHECKS_OUT: ReadonlySet<Check> = new Set<Check>([
+export const WELL_CHECKS_OUT: ReadonlySet<string> = new Set<Check>([
   'shaft-turn',
   'connector-look',
   'motor-fill-look',
@@ -16,7 +16,7 @@ export const WELL_CHECKS_OUT: ReadonlySet<Check> = new Set<Check>([
   'capacitor-look',
 ])
 /** What of a sump pump can be looked at only out of the pit. */
-export const SUMP_CHECKS_OUT: ReadonlySet<Check> = new Set<Check>([
+export const SUMP_CHECKS_OUT: ReadonlySet<string> = new Set<Check>([
   'shaft-turn',
   'impeller-look',
   'connector-look',

@@ -80,7 +80,6 @@ export const WINDING_MODEL = {
 /** What else is taken where the plate is silent. */
 export const PLATE_FILLING = {
   hertz: 60,
-  startCapacitorHighRatio: 1.2,
   /** Above these volts of the motor a run capacitor is of the higher class. */
   runCapacitor: { above: 150, volts: 370, belowVolts: 250 },
   ageYears: 6,

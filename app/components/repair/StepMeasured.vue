@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formatNumber } from '#core/quantity/format'
 import { fromShown, toShown, unitOf, type Measure } from '#core/quantity/measures'
 import { isMeasurable, type CONDITION_BOUNDS } from '#core/takedown/conditions'
 import type { TakeDownStep } from '#core/takedown/plan'
@@ -20,8 +21,9 @@ const FIELDS: Record<Measured, Field> = {
   pipeInches: { label: 'pipe, nominal in', usual: 1.5 },
   celsius: { label: 'cold', measure: 'temperature', usual: 12 },
 }
-const shown = ({ measure }: Field, value: number) =>
-  shortNumber(measure ? toShown(value, measure, system.value) : value)
+const inUnits = ({ measure }: Field, value: number) => (measure ? toShown(value, measure, system.value) : value)
+const shown = (field: Field, value: number) => shortNumber(inUnits(field, value))
+const hint = (field: Measured) => formatNumber(inUnits(FIELDS[field], FIELDS[field].usual))
 const kept = ({ measure }: Field, value: number) => (measure ? fromShown(value, measure, system.value) : value)
 const label = (field: Measured) => {
   const { label: words, measure } = FIELDS[field]
@@ -70,7 +72,7 @@ function write(): void {
   })
   const wrong = numbers.find(([field, value]) => !isMeasurable(field, value))
   problem.value = wrong
-    ? `${label(wrong[0])}: a number such as ${shown(FIELDS[wrong[0]], FIELDS[wrong[0]].usual)}.`
+    ? `${label(wrong[0])}: a number such as ${hint(wrong[0])}.`
     : numbers.length === 0
       ? 'Write one of them.'
       : ''
@@ -87,11 +89,7 @@ function write(): void {
         class="min-w-24 flex-1"
         :class="{ 'basis-full': field === 'outletHigherMm' }"
         ><span class="label">{{ label(field) }}</span
-        ><input
-          v-model="typed[field]"
-          class="field number"
-          inputmode="text"
-          :placeholder="shown(FIELDS[field], FIELDS[field].usual)" /></label
+        ><input v-model="typed[field]" class="field number" inputmode="text" :placeholder="hint(field)" /></label
       ><button type="submit" class="button">Measured</button>
     </div>
     <p v-if="problem" role="alert" class="font-bold">{{ problem }}</p>

@@ -14,7 +14,9 @@ export default defineConfig({
       'demo/**/*.test.ts',
       'app/**/*.test.ts',
     ],
-    setupFiles: ['tests/set-up/fast-check.ts'],
+    setupFiles: ['tests/set-up/fast-check.ts', 'tests/set-up/servers.ts'],
+    // The runner would leave one of two cores to itself.
+    maxWorkers: 2,
     testTimeout: 120_000,
     hookTimeout: 120_000,
     benchmark: { include: ['bench/**/*.bench.ts'] },

@@ -30,7 +30,7 @@ test('a shop that starts empty is invited to its first machine and visit', async
   folder.remove()
 })
 
-test('a visit for a machine that is known, found by typing', async ({ page, shop }) => {
+test('a visit for a machine that is known, found by typing', { tag: '@desk' }, async ({ page, shop }) => {
   await page.goto(`${shop.url}/visits/new`)
   await page.getByRole('combobox', { name: 'Machine' }).fill('school')
   await page.getByRole('option', { name: /swimming hall pump/ }).click()
@@ -39,7 +39,7 @@ test('a visit for a machine that is known, found by typing', async ({ page, shop
   await expect(page.getByRole('heading', { level: 1 })).toContainText('swimming hall pump, Tarrow Mill school')
 })
 
-test('a visit file is taken out and in again', async ({ page, shop }) => {
+test('a visit file is taken out and in again', { tag: '@desk' }, async ({ page, shop }) => {
   const folder = temporaryFolder()
   const upper = await (await fetch(`${shop.url}/api/visits/${shop.lido}/visit.json`)).text()
   const file = join(folder.path, 'lido.visit.json')

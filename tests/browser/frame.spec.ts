@@ -1,67 +1,4 @@
-import AxeBuilder from '@axe-core/playwright'
-import type { Page } from '@playwright/test'
 import { expect, fixClock, say, test, visitOf } from './shop'
-
-const STAGES = ['call', 'prepare', 'safe', 'test', 'decide', 'repair', 'prove', 'hand-over'] as const
-
-/** What axe finds that is serious, as words; the charts' own drawing is the library's. */
-async function seriousOn(page: Page, path: string, rules?: string[]): Promise<string[]> {
-  const axe = new AxeBuilder({ page }).exclude('.apexcharts-canvas')
-  const { violations } = await (rules ? axe.withRules(rules) : axe).analyze()
-  return violations
-    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
-    .map(
-      ({ id, nodes }) =>
-        `${path}: ${id}: ${nodes
-          .slice(0, 3)
-          .map(({ html, failureSummary }) => `${html.slice(0, 160)} ${failureSummary?.slice(0, 160)}`)
-          .join(' | ')}`,
-    )
-}
-
-test('axe finds nothing serious on any screen, and no weak contrast in the cellar', async ({
-  page,
-  shop,
-  problems,
-}) => {
-  test.setTimeout(420_000)
-  await page.emulateMedia({ reducedMotion: 'reduce' })
-  await fixClock(page)
-  const upper = await visitOf(shop.url, 'garden pool pump')
-  const paths = [
-    '/',
-    '/?day=2026-06-01',
-    '/visits/new',
-    '/shop',
-    '/workings',
-    '/workings/sources',
-    '/workings/which-sump-pump',
-    '/workings/well-pressure',
-    '/workings/tank-and-charge',
-    ...STAGES.map((stage) => `/visits/${upper}/${stage}`),
-    `/visits/${shop.lido}/test`,
-    `/visits/${upper}/plan`,
-  ]
-  for (const path of paths) {
-    await page.emulateMedia({ colorScheme: 'light' })
-    await page.goto(shop.url + path)
-    await page.waitForLoadState('networkidle')
-    await expect(page.locator('main')).toBeVisible()
-    await page.evaluate(() => document.fonts.ready)
-    expect(await seriousOn(page, path)).toEqual([])
-    // Nothing is wider than the screen.
-    expect(
-      await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
-      path,
-    ).toBeLessThanOrEqual(0)
-    // The cellar is the same page in other colours; a paper is a paper in any light.
-    if (path.endsWith('/plan')) continue
-    await page.emulateMedia({ colorScheme: 'dark' })
-    await expect(page.locator('html')).toHaveAttribute('data-scheme', 'cellar')
-    expect(await seriousOn(page, `${path}, cellar`, ['color-contrast'])).toEqual([])
-  }
-  expect(problems).toEqual([])
-})
 
 test('the lamp moves without anything else moving', async ({ page, shop }) => {
   await fixClock(page)
@@ -141,10 +78,10 @@ test('everything can be reached and done by keyboard', async ({ page, shop }) =>
   await expect(page.getByTestId('suspect-run-capacitor-failed')).not.toContainText('hums, will not turn')
 })
 
-test('touch targets are 48 pixels or more', async ({ page, shop }) => {
+test('touch targets are 48 pixels or more', async ({ page, standing }) => {
   await fixClock(page)
   for (const stage of ['call', 'safe', 'test', 'decide']) {
-    await page.goto(`${shop.url}/visits/${shop.lido}/${stage}`)
+    await page.goto(`${standing.url}/visits/${standing.lido}/${stage}`)
     await expect(page.getByTestId('lamp')).toBeVisible()
     const small = await page.evaluate(() =>
       [...document.querySelectorAll('button, a[href], summary, select, input:not([type=file])')].flatMap((element) => {
@@ -158,9 +95,9 @@ test('touch targets are 48 pixels or more', async ({ page, shop }) => {
   }
 })
 
-test('the scheme is switched by hand, kept, and amber is only the lamp’s', async ({ page, shop }) => {
+test('the scheme is switched by hand, kept, and amber is only the lamp’s', async ({ page, standing }) => {
   await fixClock(page)
-  await page.goto(`${shop.url}/visits/${shop.lido}/test`)
+  await page.goto(`${standing.url}/visits/${standing.lido}/test`)
   await page.getByRole('button', { name: 'switch to cellar' }).click()
   await expect(page.locator('html')).toHaveAttribute('data-scheme', 'cellar')
   await page.reload()
@@ -175,30 +112,31 @@ test('the scheme is switched by hand, kept, and amber is only the lamp’s', asy
   for (const name of amber) expect(name).toMatch(/is-lit|button-lit|is-amber/)
 })
 
-test('the shop shows how far its visits moved the estimates, forgets, and remembers again; the bench closes a cause', async ({
-  page,
-  shop,
-}) => {
-  await page.goto(`${shop.url}/visits/${shop.lido}/hand-over`)
-  await page.getByTestId('bench-fault').selectOption('start-capacitor-failed')
-  await page.getByTestId('bench-why').fill('swollen at the seam')
-  await page.getByTestId('bench-keep').click()
-  await expect(page.getByTestId('bench-findings')).toContainText('swollen at the seam')
-  await expect
-    .poll(async () => JSON.stringify(await (await fetch(`${shop.url}/api/shop`)).json()))
-    .toContain('"fault":"start-capacitor-failed","estimated"')
-  await page.goto(`${shop.url}/shop`)
-  const pool = page.getByTestId('taught-pool')
-  await expect(pool).toContainText('Start capacitor failed')
-  const visits = await pool
-    .getByText(/\d+ visits/)
-    .first()
-    .textContent()
-  await page.getByTestId('forget-pool').click()
-  await expect(pool).toContainText('the estimate alone')
-  await page.getByRole('button', { name: 'Remember again' }).click()
-  await expect(pool).toContainText(visits as string)
-})
+test(
+  'the shop shows how far its visits moved the estimates, forgets, and remembers again; the bench closes a cause',
+  { tag: '@desk' },
+  async ({ page, shop }) => {
+    await page.goto(`${shop.url}/visits/${shop.lido}/hand-over`)
+    await page.getByTestId('bench-fault').selectOption('start-capacitor-failed')
+    await page.getByTestId('bench-why').fill('swollen at the seam')
+    await page.getByTestId('bench-keep').click()
+    await expect(page.getByTestId('bench-findings')).toContainText('swollen at the seam')
+    await expect
+      .poll(async () => JSON.stringify(await (await fetch(`${shop.url}/api/shop`)).json()))
+      .toContain('"fault":"start-capacitor-failed","estimated"')
+    await page.goto(`${shop.url}/shop`)
+    const pool = page.getByTestId('taught-pool')
+    await expect(pool).toContainText('Start capacitor failed')
+    const visits = await pool
+      .getByText(/\d+ visits/)
+      .first()
+      .textContent()
+    await page.getByTestId('forget-pool').click()
+    await expect(pool).toContainText('the estimate alone')
+    await page.getByRole('button', { name: 'Remember again' }).click()
+    await expect(pool).toContainText(visits as string)
+  },
+)
 
 test('a test point says meter, leads, gates and the last value; the lit one glows', async ({ page, shop }) => {
   const sump = await visitOf(shop.url, 'cellar sump')
@@ -217,21 +155,25 @@ test('a test point says meter, leads, gates and the last value; the lit one glow
   await expect(page.getByTestId('part-float-switch')).toBeVisible()
 })
 
-test('what is known of a well is written in the shop’s units and used at once', async ({ page, shop }) => {
-  const well = await visitOf(shop.url, 'deep well')
-  await page.goto(`${shop.url}/visits/${well}/call`)
-  await page.getByTestId('place-cutOutPsi').fill('30')
-  await page.getByTestId('place-cutInPsi').fill('50')
-  await page.getByTestId('place-cutInPsi').blur()
-  await expect(page.getByTestId('place')).toContainText('Above the cut-in of 50 psi')
-  await page.getByTestId('place-cutOutPsi').fill('70')
-  await page.getByTestId('place-cableMetres').fill('240')
-  await page.getByTestId('place-cableAwg').fill('12')
-  await page.getByTestId('place-cableAwg').blur()
-  await expect(page.getByTestId('place')).not.toContainText('Above the cut-in')
-  await page.goto(`${shop.url}/visits/${well}/test`)
-  await say(page, 'precharge 48 psi')
-  await expect(page.getByTestId('journal')).toContainText('as it should be, wanted 48 psi')
-  await say(page, 'run winding 3.6')
-  await expect(page.getByTestId('journal')).toContainText('of cable off')
-})
+test(
+  'what is known of a well is written in the shop’s units and used at once',
+  { tag: '@desk' },
+  async ({ page, shop }) => {
+    const well = await visitOf(shop.url, 'deep well')
+    await page.goto(`${shop.url}/visits/${well}/call`)
+    await page.getByTestId('place-cutOutPsi').fill('30')
+    await page.getByTestId('place-cutInPsi').fill('50')
+    await page.getByTestId('place-cutInPsi').blur()
+    await expect(page.getByTestId('place')).toContainText('Above the cut-in of 50 psi')
+    await page.getByTestId('place-cutOutPsi').fill('70')
+    await page.getByTestId('place-cableMetres').fill('240')
+    await page.getByTestId('place-cableAwg').fill('12')
+    await page.getByTestId('place-cableAwg').blur()
+    await expect(page.getByTestId('place')).not.toContainText('Above the cut-in')
+    await page.goto(`${shop.url}/visits/${well}/test`)
+    await say(page, 'precharge 48 psi')
+    await expect(page.getByTestId('journal')).toContainText('as it should be, wanted 48 psi')
+    await say(page, 'run winding 3.6')
+    await expect(page.getByTestId('journal')).toContainText('of cable off')
+  },
+)

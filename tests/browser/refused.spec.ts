@@ -27,37 +27,41 @@ const leave = (page: Page, ...lines: { id: string }[]) =>
     for (const entry of waiting) localStorage.setItem(`pike-lamp.waiting.${entry.id}`, JSON.stringify({ entry }))
   }, lines)
 
-test('a refused line is kept over a reload, holds nothing up, and is changed or dropped', async ({ page, shop }) => {
-  await page.goto(`${shop.url}/visits/${shop.lido}/test`)
-  await leave(page, refusedLine(shop.lido, -3), refusedLine(shop.lido, -4))
-  await page.reload()
-  await page.getByRole('button', { name: '1 more not kept: show all' }).click()
-  await expect(page.getByTestId('refused')).toHaveCount(2)
-  await expect(page.getByTestId('refused').first()).toContainText('Not kept at the shop: supply at rest')
-  await expect(page.getByTestId('refused').first()).toContainText('cannot be below 0 V')
-  await say(page, 'shaft free')
-  await expect.poll(() => findings(shop.url, shop.lido)).toHaveLength(1)
-  await page.reload()
-  await expect(page.getByRole('button', { name: '1 more not kept: show all' })).toBeVisible()
-  await page.getByTestId('change-refused').first().click()
-  await page.getByTestId('refused-dialog').getByLabel('value').fill('236')
-  await page.getByTestId('send-again').click()
-  await expect(page.getByRole('button', { name: 'more not kept' })).toHaveCount(0)
-  await expect(page.getByTestId('refused')).toHaveCount(1)
-  await expect
-    .poll(async () => (await findings(shop.url, shop.lido)).map(({ body }) => (body as { value?: number }).value))
-    .toContain(236)
-  await page.getByTestId('drop-refused').click()
-  await expect(page.getByTestId('refused')).toHaveCount(0)
-  await page.getByTestId('dropped').getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByTestId('refused')).toHaveCount(1)
-  await page.getByTestId('drop-refused').click()
-  await page.reload()
-  await expect(page.getByTestId('journal')).toContainText('236')
-  await expect(page.getByTestId('refused')).toHaveCount(0)
-})
+test(
+  'a refused line is kept over a reload, holds nothing up, and is changed or dropped',
+  { tag: '@desk' },
+  async ({ page, shop }) => {
+    await page.goto(`${shop.url}/visits/${shop.lido}/test`)
+    await leave(page, refusedLine(shop.lido, -3), refusedLine(shop.lido, -4))
+    await page.reload()
+    await page.getByRole('button', { name: '1 more not kept: show all' }).click()
+    await expect(page.getByTestId('refused')).toHaveCount(2)
+    await expect(page.getByTestId('refused').first()).toContainText('Not kept at the shop: supply at rest')
+    await expect(page.getByTestId('refused').first()).toContainText('cannot be below 0 V')
+    await say(page, 'shaft free')
+    await expect.poll(() => findings(shop.url, shop.lido)).toHaveLength(1)
+    await page.reload()
+    await expect(page.getByRole('button', { name: '1 more not kept: show all' })).toBeVisible()
+    await page.getByTestId('change-refused').first().click()
+    await page.getByTestId('refused-dialog').getByLabel('value').fill('236')
+    await page.getByTestId('send-again').click()
+    await expect(page.getByRole('button', { name: 'more not kept' })).toHaveCount(0)
+    await expect(page.getByTestId('refused')).toHaveCount(1)
+    await expect
+      .poll(async () => (await findings(shop.url, shop.lido)).map(({ body }) => (body as { value?: number }).value))
+      .toContain(236)
+    await page.getByTestId('drop-refused').click()
+    await expect(page.getByTestId('refused')).toHaveCount(0)
+    await page.getByTestId('dropped').getByRole('button', { name: 'Undo' }).click()
+    await expect(page.getByTestId('refused')).toHaveCount(1)
+    await page.getByTestId('drop-refused').click()
+    await page.reload()
+    await expect(page.getByTestId('journal')).toContainText('236')
+    await expect(page.getByTestId('refused')).toHaveCount(0)
+  },
+)
 
-test('a server that answers and cannot keep is not one that is away', async ({ page, shop }) => {
+test('a server that answers and cannot keep is not one that is away', { tag: '@desk' }, async ({ page, shop }) => {
   await page.goto(`${shop.url}/visits/${shop.lido}/test`)
   await expect(page.getByTestId('journal')).toBeVisible()
   await page.route('**/api/entries', (route) =>
@@ -77,30 +81,34 @@ test('a server that answers and cannot keep is not one that is away', async ({ p
   await expect.poll(() => findings(shop.url, shop.lido)).toHaveLength(1)
 })
 
-test('what waits in all tabs is counted, and a device without room says so truly', async ({ page, context, shop }) => {
-  await page.goto(`${shop.url}/visits/${shop.lido}/test`)
-  const other = await context.newPage()
-  await other.goto(`${shop.url}/visits/${shop.lido}/test`)
-  await expect(other.getByTestId('journal')).toBeVisible()
-  await expect(page.getByTestId('journal')).toBeVisible()
-  await shop.stop()
-  await say(page, 'shaft free')
-  await say(other, 'basket clear')
-  for (const tab of [page, other]) await expect(tab.getByTestId('reach')).toContainText('2 lines are kept here')
-  await page.evaluate(() => {
-    IDBObjectStore.prototype.put = () => {
-      throw new DOMException('no room', 'QuotaExceededError')
-    }
-  })
-  await say(page, 'weep dry')
-  await expect(page.getByTestId('storage-full')).toContainText('This device has no room left.')
-  await expect(page.getByTestId('storage-full')).toContainText(
-    '1 line is on this page alone: leave it open until it is sent',
-  )
-  await shop.restart()
-  await expect(page.getByTestId('storage-full')).toHaveCount(0, { timeout: 30_000 })
-  await expect.poll(() => findings(shop.url, shop.lido)).toHaveLength(3)
-})
+test(
+  'what waits in all tabs is counted, and a device without room says so truly',
+  { tag: '@desk' },
+  async ({ page, context, shop }) => {
+    await page.goto(`${shop.url}/visits/${shop.lido}/test`)
+    const other = await context.newPage()
+    await other.goto(`${shop.url}/visits/${shop.lido}/test`)
+    await expect(other.getByTestId('journal')).toBeVisible()
+    await expect(page.getByTestId('journal')).toBeVisible()
+    await shop.stop()
+    await say(page, 'shaft free')
+    await say(other, 'basket clear')
+    for (const tab of [page, other]) await expect(tab.getByTestId('reach')).toContainText('2 lines are kept here')
+    await page.evaluate(() => {
+      IDBObjectStore.prototype.put = () => {
+        throw new DOMException('no room', 'QuotaExceededError')
+      }
+    })
+    await say(page, 'weep dry')
+    await expect(page.getByTestId('storage-full')).toContainText('This device has no room left.')
+    await expect(page.getByTestId('storage-full')).toContainText(
+      '1 line is on this page alone: leave it open until it is sent',
+    )
+    await shop.restart()
+    await expect(page.getByTestId('storage-full')).toHaveCount(0, { timeout: 30_000 })
+    await expect.poll(() => findings(shop.url, shop.lido)).toHaveLength(3)
+  },
+)
 
 test('two devices that corrected one reading: both stand until one is chosen', async ({ page, shop }) => {
   const visit = testVisit()
@@ -130,49 +138,53 @@ test('two devices that corrected one reading: both stand until one is chosen', a
   await expect(page.getByTestId('claim')).toHaveCount(2)
 })
 
-test('lines set aside are told on the Shop page; a file that knows the customer otherwise asks', async ({ page }) => {
-  const own = temporaryFolder()
-  const visit = testVisit()
-  const file = join(own.path, 'journal.jsonl')
-  writeFileSync(file, `${JSON.stringify(visit.opened)}\n`)
-  appendFileSync(
-    file,
-    JSON.stringify({ ...visit.write('note', { text: 'x', seenAndLeft: false }), at: '2026-02-30T10:00:00Z' }) +
-      '\nnot json\n',
-  )
-  const elsewhere = await serve(own.path)
-  await page.goto(`${elsewhere.url}/shop`)
-  await expect(page.getByTestId('journal-found')).toContainText('2 lines of journal.jsonl could not be taken in')
-  await expect(page.getByTestId('set-aside')).toHaveText([
-    /line 2.*at: it must be an ISO instant that exists/,
-    /line 3.*not JSON/,
-  ])
-  expect(readFileSync(join(own.path, 'journal.rejected.jsonl'), 'utf8').trim().split('\n')).toHaveLength(2)
-  const body = visit.opened.body as { customer: object }
-  const other = testVisit()
-  const taken = {
-    format: 'pike-lamp-visit',
-    version: 2,
-    visitId: other.visitId,
-    entries: [{ ...other.opened, body: { ...body, customer: { ...body.customer, phone: '555 0199' } } }],
-    photos: [],
-  }
-  await page
-    .getByTestId('import-file')
-    .setInputFiles({ name: 'x.visit.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(taken)) })
-  await expect(page.getByTestId('import-differs')).toContainText('here nothing, in the file 555 0199')
-  await page.getByRole('button', { name: 'Take the file’s' }).click()
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('Millrace Lido')
-  await expect
-    .poll(
-      async () =>
-        (
-          (await (await fetch(`${elsewhere.url}/api/machines`)).json()) as {
-            machines: { customer: { phone?: string } }[]
-          }
-        ).machines[0]?.customer.phone,
+test(
+  'lines set aside are told on the Shop page; a file that knows the customer otherwise asks',
+  { tag: '@desk' },
+  async ({ page }) => {
+    const own = temporaryFolder()
+    const visit = testVisit()
+    const file = join(own.path, 'journal.jsonl')
+    writeFileSync(file, `${JSON.stringify(visit.opened)}\n`)
+    appendFileSync(
+      file,
+      JSON.stringify({ ...visit.write('note', { text: 'x', seenAndLeft: false }), at: '2026-02-30T10:00:00Z' }) +
+        '\nnot json\n',
     )
-    .toBe('555 0199')
-  await elsewhere.kill('SIGTERM')
-  own.remove()
-})
+    const elsewhere = await serve(own.path)
+    await page.goto(`${elsewhere.url}/shop`)
+    await expect(page.getByTestId('journal-found')).toContainText('2 lines of journal.jsonl could not be taken in')
+    await expect(page.getByTestId('set-aside')).toHaveText([
+      /line 2.*at: it must be an ISO instant that exists/,
+      /line 3.*not JSON/,
+    ])
+    expect(readFileSync(join(own.path, 'journal.rejected.jsonl'), 'utf8').trim().split('\n')).toHaveLength(2)
+    const body = visit.opened.body as { customer: object }
+    const other = testVisit()
+    const taken = {
+      format: 'pike-lamp-visit',
+      version: 2,
+      visitId: other.visitId,
+      entries: [{ ...other.opened, body: { ...body, customer: { ...body.customer, phone: '555 0199' } } }],
+      photos: [],
+    }
+    await page
+      .getByTestId('import-file')
+      .setInputFiles({ name: 'x.visit.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(taken)) })
+    await expect(page.getByTestId('import-differs')).toContainText('here nothing, in the file 555 0199')
+    await page.getByRole('button', { name: 'Take the file’s' }).click()
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('Millrace Lido')
+    await expect
+      .poll(
+        async () =>
+          (
+            (await (await fetch(`${elsewhere.url}/api/machines`)).json()) as {
+              machines: { customer: { phone?: string } }[]
+            }
+          ).machines[0]?.customer.phone,
+      )
+      .toBe('555 0199')
+    await elsewhere.kill('SIGTERM')
+    own.remove()
+  },
+)

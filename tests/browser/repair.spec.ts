@@ -174,7 +174,7 @@ test(
   },
 )
 
-test('a count that is otherwise than usual is remembered by the machine', async ({ page, shop }) => {
+test('a count that is otherwise than usual is remembered by the machine', { tag: '@desk' }, async ({ page, shop }) => {
   await fixClock(page)
   const visit = await repairing(page, shop, 'garden pool pump', 'renew-housing-o-ring')
   await until(page, 'Cover bolts out')
@@ -243,28 +243,28 @@ test('the page stays at the lamp from step to step', async ({ page, shop }) => {
   await expect(title(page)).toBeInViewport()
 })
 
-test('the nursery: water off first of all, a spare in at once, the rest on the bench, and the plan on paper', async ({
-  page,
-  shop,
-  problems,
-}) => {
-  await fixClock(page)
-  await repairing(page, shop, 'raceway 3', 'replace-shaft-seal')
-  await expect(page.getByTestId('downtime')).toContainText('Fish first')
-  await page.clock.setFixedTime(new Date(NOW.getTime() + 60_000))
-  await page.getByTestId('spare-first').click()
-  await expect(page.getByTestId('spare-first')).toHaveAttribute('aria-pressed', 'true')
-  await expect(page.getByTestId('repair-ahead')).toContainText('all done in')
-  await until(page, 'Spare pump in its place')
-  await expect(page.getByTestId('exploded')).toHaveAttribute('aria-label', /flooded circulation/)
-  await until(page, 'Volute bolts out')
-  // The swap is closed and the water back before the pump is opened.
-  await expect(page.getByTestId('tray')).not.toContainText('Plug the overflow')
-  await page.getByTestId('paper-plan').click()
-  await expect(page.getByTestId('plan-paper')).toContainText('a spare in first')
-  await expect(page.getByTestId('plan-paper')).toContainText('Lay each in its own cup')
-  expect(problems).toEqual([])
-})
+test(
+  'the nursery: water off first of all, a spare in at once, the rest on the bench, and the plan on paper',
+  { tag: '@desk' },
+  async ({ page, shop, problems }) => {
+    await fixClock(page)
+    await repairing(page, shop, 'raceway 3', 'replace-shaft-seal')
+    await expect(page.getByTestId('downtime')).toContainText('Fish first')
+    await page.clock.setFixedTime(new Date(NOW.getTime() + 60_000))
+    await page.getByTestId('spare-first').click()
+    await expect(page.getByTestId('spare-first')).toHaveAttribute('aria-pressed', 'true')
+    await expect(page.getByTestId('repair-ahead')).toContainText('all done in')
+    await until(page, 'Spare pump in its place')
+    await expect(page.getByTestId('exploded')).toHaveAttribute('aria-label', /flooded circulation/)
+    await until(page, 'Volute bolts out')
+    // The swap is closed and the water back before the pump is opened.
+    await expect(page.getByTestId('tray')).not.toContainText('Plug the overflow')
+    await page.getByTestId('paper-plan').click()
+    await expect(page.getByTestId('plan-paper')).toContainText('a spare in first')
+    await expect(page.getByTestId('plan-paper')).toContainText('Lay each in its own cup')
+    expect(problems).toEqual([])
+  },
+)
 
 test(
   'another outlet height is measured where it is met, and its pipe, cement and cure are in the plan; it is ' +
@@ -294,6 +294,7 @@ test(
 test(
   'the shop’s way is set once, and the steps, the paper and the sheet follow; its own times stand beside the ' +
     'estimate',
+  { tag: '@desk' },
   async ({ page, shop }) => {
     await fixClock(page)
     await page.goto(`${shop.url}/shop`)

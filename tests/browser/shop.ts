@@ -14,8 +14,14 @@ export interface Shop extends Served {
   stop: () => Promise<void>
 }
 
-/** The made-up shop on the production build, one for each test worker's file, its clock fixed. */
-export const test = base.extend<{ shop: Shop; problems: string[] }, { seeded: string }>({
+/**
+ * The made-up shop on the production build, its clock fixed: `shop` is a test's own, `standing` is one for all tests of
+ * a worker that only look.
+ */
+export const test = base.extend<
+  { shop: Shop; problems: string[] },
+  { seeded: string; standing: Pick<Shop, 'url' | 'lido'> }
+>({
   seeded: [
     // eslint-disable-next-line no-empty-pattern -- the runner reads the first parameter’s pattern
     async ({}, use) => {
@@ -33,9 +39,18 @@ export const test = base.extend<{ shop: Shop; problems: string[] }, { seeded: st
     },
     { scope: 'worker' },
   ],
+  standing: [
+    async ({ seeded }, use) => {
+      const own = copyOf(seeded)
+      const server = await serve(own.path, { PIKE_LAMP_NOW: NOW.toISOString() })
+      await use({ url: server.url, lido: await visitOf(server.url, 'filter pump 2') })
+      await server.kill('SIGTERM')
+      own.remove()
+    },
+    { scope: 'worker' },
+  ],
   shop: async ({ seeded }, use) => {
-    const own = temporaryFolder()
-    execFileSync('cp', ['-R', `${seeded}/.`, own.path])
+    const own = copyOf(seeded)
     let server = await serve(own.path, { PIKE_LAMP_NOW: NOW.toISOString() })
     const port = new URL(server.url).port
     const shop = {
@@ -64,6 +79,12 @@ export const test = base.extend<{ shop: Shop; problems: string[] }, { seeded: st
   },
 })
 export { expect }
+
+function copyOf(seeded: string): ReturnType<typeof temporaryFolder> {
+  const own = temporaryFolder()
+  execFileSync('cp', ['-R', `${seeded}/.`, own.path])
+  return own
+}
 
 export async function visitOf(url: string, machine: string): Promise<string> {
   const from = new Date(NOW.getFullYear(), NOW.getMonth(), NOW.getDate())

@@ -176,7 +176,7 @@ test('a technician who disagrees: not this, and the suspect is gone', async ({ p
   await expect(page.getByTestId('suspects')).toContainText('Ruled out by you: run capacitor weak')
 })
 
-test('the lamp passes over a check that cannot be made here', async ({ page, shop }) => {
+test('the lamp passes over a check that cannot be made here', { tag: '@desk' }, async ({ page, shop }) => {
   await fixClock(page)
   await page.goto(`${shop.url}/visits/${shop.lido}/call`)
   await page.getByRole('button', { name: 'hums, will not turn' }).click()
@@ -186,9 +186,9 @@ test('the lamp passes over a check that cannot be made here', async ({ page, sho
   await expect(page.getByTestId('lamp-title')).not.toHaveText(title)
 })
 
-test('tapping a part shows its readings, its history as a chart, and its checks', async ({ page, shop }) => {
+test('tapping a part shows its readings, its history as a chart, and its checks', async ({ page, standing }) => {
   await fixClock(page)
-  await page.goto(`${shop.url}/visits/${shop.lido}/test`)
+  await page.goto(`${standing.url}/visits/${standing.lido}/test`)
   const part =
     page.viewportSize()?.width === 390
       ? page.getByRole('button', { name: /run capacitor$/ })
@@ -201,7 +201,7 @@ test('tapping a part shows its readings, its history as a chart, and its checks'
   await expect(page.getByLabel('a reading, a note')).toHaveValue('run cap ')
 })
 
-test('a correction replaces the line it corrects', async ({ page, shop }) => {
+test('a correction replaces the line it corrects', { tag: '@desk' }, async ({ page, shop }) => {
   await fixClock(page)
   await page.goto(`${shop.url}/visits/${shop.lido}/test`)
   await say(page, 'supply 23.6')

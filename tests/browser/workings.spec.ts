@@ -86,9 +86,9 @@ test(
   },
 )
 
-test('dragging a point never holds the page, and the picture follows', async ({ page, shop }) => {
+test('dragging a point never holds the page, and the picture follows', async ({ page, standing }) => {
   await fixClock(page)
-  await page.goto(`${shop.url}/workings/well-pressure`)
+  await page.goto(`${standing.url}/workings/well-pressure`)
   const handle = page.getByTestId('pull-lift').first()
   const box = await handle.boundingBox()
   if (!box) throw new Error('no handle')
@@ -114,9 +114,9 @@ test('dragging a point never holds the page, and the picture follows', async ({ 
 
 test('ten thousand tries show how far they are, can be stopped, and end in shares; one number is followed', async ({
   page,
-  shop,
+  standing,
 }) => {
-  await page.goto(`${shop.url}/workings/jet-lift`)
+  await page.goto(`${standing.url}/workings/jet-lift`)
   await page.getByTestId('shake').click()
   await page.getByTestId('stop').click()
   await expect(page.getByTestId('shake')).toBeVisible()
@@ -128,24 +128,28 @@ test('ten thousand tries show how far they are, can be stopped, and end in share
   await expect(page.getByTestId('sweep').locator('svg').first()).toBeVisible()
 })
 
-test('bad numbers, a bad link and a question that is none are said in words', async ({ page, shop, problems }) => {
-  await page.goto(`${shop.url}/workings/tank-and-charge`)
-  const answer = await page.getByTestId('answer').innerText()
-  const cutOut = page.getByTestId('assume-cutOutKpa')
-  await cutOut.locator('input').fill('20')
-  await expect(cutOut).toContainText('above the cut-in')
-  await cutOut.locator('input').fill('-3')
-  await expect(cutOut).toContainText('above 0')
-  await expect(page.getByTestId('answer')).toHaveText(answer)
-  await page.getByTestId('reset').click()
-  await expect(cutOut.locator('input')).toHaveValue('50')
-  await page.goto(`${shop.url}/workings/jet-lift?with=${encodeURIComponent('{"celsius":"hot"}')}`)
-  await expect(page.getByRole('alert').first()).toContainText('could not be used: celsius')
-  await page.goto(`${shop.url}/workings/jet-lift?with=nonsense`)
-  await expect(page.getByTestId('answer')).not.toBeEmpty()
-  await page.goto(`${shop.url}/workings/which-anchor`)
-  await expect(page.getByText('There is no such question')).toBeVisible()
-  await page.goto(`${shop.url}/workings/jet-lift?visit=0190b0b0-0000-7000-8000-000000000000`)
-  await expect(page.getByRole('alert').first()).toContainText('There is no visit')
-  expect(problems.filter((text) => !text.includes('404'))).toEqual([])
-})
+test(
+  'bad numbers, a bad link and a question that is none are said in words',
+  { tag: '@desk' },
+  async ({ page, standing, problems }) => {
+    await page.goto(`${standing.url}/workings/tank-and-charge`)
+    const answer = await page.getByTestId('answer').innerText()
+    const cutOut = page.getByTestId('assume-cutOutKpa')
+    await cutOut.locator('input').fill('20')
+    await expect(cutOut).toContainText('above the cut-in')
+    await cutOut.locator('input').fill('-3')
+    await expect(cutOut).toContainText('above 0')
+    await expect(page.getByTestId('answer')).toHaveText(answer)
+    await page.getByTestId('reset').click()
+    await expect(cutOut.locator('input')).toHaveValue('50')
+    await page.goto(`${standing.url}/workings/jet-lift?with=${encodeURIComponent('{"celsius":"hot"}')}`)
+    await expect(page.getByRole('alert').first()).toContainText('could not be used: celsius')
+    await page.goto(`${standing.url}/workings/jet-lift?with=nonsense`)
+    await expect(page.getByTestId('answer')).not.toBeEmpty()
+    await page.goto(`${standing.url}/workings/which-anchor`)
+    await expect(page.getByText('There is no such question')).toBeVisible()
+    await page.goto(`${standing.url}/workings/jet-lift?visit=0190b0b0-0000-7000-8000-000000000000`)
+    await expect(page.getByRole('alert').first()).toContainText('There is no visit')
+    expect(problems.filter((text) => !text.includes('404'))).toEqual([])
+  },
+)

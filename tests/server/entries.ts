@@ -40,3 +40,14 @@ export function testVisit(machineId = uuidv7(), scheduledAt = '2026-05-12T10:20:
 
 export const reading = (visit: TestVisit, value: number): Entry =>
   visit.write('finding', { check: 'supply-voltage', value, unit: 'V', stage: 'test' })
+
+/** What no output and no refusal may repeat. */
+export const SECRET = 'Household by the weir'
+export const secretVisit = (): TestVisit => {
+  const visit = testVisit()
+  const body = visit.opened.body as { customer: object }
+  return {
+    ...visit,
+    opened: { ...visit.opened, body: { ...body, customer: { ...body.customer, name: SECRET } } } as typeof visit.opened,
+  }
+}

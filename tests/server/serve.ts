@@ -4,6 +4,13 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { spawn, type ChildProcess } from 'node:child_process'
 
+/** What a test that failed in the middle would leave running. */
+const running = new Set<ChildProcess>()
+export function endServers(): void {
+  for (const child of running) child.kill('SIGKILL')
+}
+process.once('exit', endServers)
+
 const SERVER = join(import.meta.dirname, '../../.output/server')
 
 export interface Served {
@@ -51,7 +58,13 @@ export async function spawnServer(
   child.stderr.on('data', (chunk: Buffer) => {
     output += chunk.toString()
   })
-  const exited = new Promise<number | null>((resolve) => child.once('exit', resolve))
+  running.add(child)
+  const exited = new Promise<number | null>((resolve) =>
+    child.once('exit', (code) => {
+      running.delete(child)
+      resolve(code)
+    }),
+  )
   return {
     url: `http://127.0.0.1:${port}`,
     child,

@@ -1,0 +1,64 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { expect, fixClock, test, visitOf } from './shop'
+
+test.describe.configure({ mode: 'parallel' })
+
+/** Screens by their address; `POOL` and `LIDO` stand for a visit of the demo. */
+const SCREENS = [
+  '/',
+  '/?day=2026-06-01',
+  '/visits/new',
+  '/shop',
+  '/workings',
+  '/workings/sources',
+  '/workings/which-sump-pump',
+  '/workings/well-pressure',
+  '/workings/tank-and-charge',
+  ...['call', 'prepare', 'safe', 'test', 'decide', 'repair', 'prove', 'hand-over', 'plan'].map(
+    (stage) => `/visits/POOL/${stage}`,
+  ),
+  '/visits/LIDO/test',
+]
+
+/** What axe finds that is serious, as words; the charts' own drawing is the library's. */
+async function seriousOn(page: Page, rules?: string[]): Promise<string[]> {
+  const axe = new AxeBuilder({ page }).exclude('.apexcharts-canvas')
+  const { violations } = await (rules ? axe.withRules(rules) : axe).analyze()
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(
+      ({ id, nodes }) =>
+        `${id}: ${nodes
+          .slice(0, 3)
+          .map(({ html, failureSummary }) => `${html.slice(0, 160)} ${failureSummary?.slice(0, 160)}`)
+          .join(' | ')}`,
+    )
+}
+
+for (const screen of SCREENS) {
+  test(`axe finds nothing serious on ${screen}, and no weak contrast in the cellar`, async ({
+    page,
+    standing,
+    problems,
+  }, { project }) => {
+    const isDesk = project.name === 'desk'
+    await page.emulateMedia({ reducedMotion: 'reduce', colorScheme: 'light' })
+    await fixClock(page)
+    const pool = screen.includes('POOL') ? await visitOf(standing.url, 'garden pool pump') : ''
+    await page.goto(standing.url + screen.replace('POOL', pool).replace('LIDO', standing.lido))
+    await page.waitForLoadState('networkidle')
+    await expect(page.locator('main')).toBeVisible()
+    await page.evaluate(() => document.fonts.ready)
+    expect(await seriousOn(page)).toEqual([])
+    // Nothing is wider than the screen.
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0)
+    // The cellar is the same page in other colours, the same at both sizes; a paper is a paper in any light.
+    if (isDesk && !screen.endsWith('/plan')) {
+      await page.emulateMedia({ colorScheme: 'dark' })
+      await expect(page.locator('html')).toHaveAttribute('data-scheme', 'cellar')
+      expect(await seriousOn(page, ['color-contrast'])).toEqual([])
+    }
+    expect(problems).toEqual([])
+  })
+}

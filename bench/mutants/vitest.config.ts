@@ -10,6 +10,8 @@ export default defineConfig({
   test: {
     ...base.test,
     root: '.',
+    // No server is started here, and the files that start one are not copied.
+    setupFiles: ['tests/set-up/fast-check.ts'],
     include: ['core/**/*.test.ts', 'tests/reference/**/*.test.ts'],
     exclude: [
       ...configDefaults.exclude,

@@ -131,6 +131,17 @@ describe('the steps of a repair', () => {
     expect(steps('pool', 'band-clamp', 'leave-it').map(({ id }) => id)).toEqual(['work:leave'])
   })
 
+  it('a repair that opens nothing brings its tools and parts, waits for nothing, and asks for nothing more', () => {
+    const selector = KIND_KNOWLEDGE.jet?.actions.find(({ cures }) => cures.includes('wrong-voltage-selected'))
+    const plan = repairSteps('jet', 'jet-end', selector?.id as string)
+    expect(plan?.tools.length).toBeGreaterThan(0)
+    expect(plan?.tools).toEqual(selector?.tools)
+    expect(plan?.consumables).toEqual(selector?.parts.map((part) => ({ part, because: 'to be replaced' })))
+    expect([plan?.assemblies, plan?.waits, plan?.cautions, plan?.whileOpen]).toEqual([[], [], [], []])
+    expect(plan?.practices).toEqual([...new Set(plan?.steps.flatMap(({ practices }) => practices ?? []))])
+    const work = plan?.steps.find(({ phase }) => phase === 'work')
+    expect(work).toMatchObject({ minutes: selector?.minutes, estimate: selector?.minutes, gates: [] })
+  })
   it('a start capacitor is spoken of where that is the one being replaced', () =>
     expect(steps('pool', 'band-clamp', 'replace-start-capacitor').find(({ phase }) => phase === 'work')?.part).toBe(
       'start-capacitor',
@@ -161,6 +172,15 @@ describe('the steps of a repair', () => {
     }
   })
 
+  it('a sentence whose first part is too short or too long for a title stays whole', () => {
+    expect(splitStep('Short: then how')).toEqual({ title: 'Short: then how', how: '' })
+    const long = 'x'.repeat(65)
+    expect(splitStep(`${long}: then how`)).toEqual({ title: `${long}: then how`, how: '' })
+    expect(splitStep('Clean the basket: rinse it, both sides!')).toEqual({
+      title: 'Clean the basket',
+      how: 'Rinse it, both sides!',
+    })
+  })
   it('is undefined for a repair nobody knows', () =>
     expect(stepPlan('pool', 'band-clamp', 'polish-it')).toBeUndefined())
 })

@@ -66,13 +66,18 @@ describe('the address of a step', () => {
     ])
     expect(['down:lid', 'back:lid', 'down:lid:free'].map(isOpening)).toEqual([true, false, false])
     expect(['down:lid', 'back:lid', 'down:lid:free'].map(isFreeing)).toEqual([false, false, true])
+    expect(['lid', 'work:leave'].map((id) => [isOpening(id), isFreeing(id)])).toEqual([
+      [false, false],
+      [false, false],
+    ])
   })
 
   it('carries the name of its assembly, and loses it', () => {
-    expect(['down:lid:free', 'back:lid', 'work:lid:fit'].map((id) => inAssembly(id, 'motor-bench'))).toEqual([
+    expect(['down:lid:free', 'back:lid', 'work:lid:fit', 'what?'].map((id) => inAssembly(id, 'motor-bench'))).toEqual([
       'down:motor-bench.lid:free',
       'back:motor-bench.lid',
       'work:lid:fit',
+      'what?',
     ])
     expect(['down:motor-bench.lid:free', 'back:motor-bench.lid', 'work:lid:fit', 'what?'].map(inAnyAssembly)).toEqual([
       'down:lid:free',

@@ -75,7 +75,7 @@ function whyThisCheck(
   const parted = [...moved]
     .sort((a, b) => b[1] - a[1])
     .slice(0, 3)
-    .filter(([fault, shift]) => shift > 0.01 && (now.get(fault) ?? 0) > 0.005)
+    .filter(([fault, shift]) => shift > SAYING.leastShift && (now.get(fault) ?? 0) > SAYING.leastChance)
   const names = parted.map(([fault]) => `${faultLabel(fault).toLowerCase()} (${formatPercent(now.get(fault) ?? 0)})`)
   const work = minutes === 1 ? 'one minute' : `${minutes} minutes`
   if (names.length < 2) return `It settles ${names[0] ?? 'the leading suspect'} for ${work} of work.`

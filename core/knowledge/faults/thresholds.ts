@@ -47,6 +47,10 @@ export const SAYING = {
   disagreement: -2.2,
   /** Outcomes rarer than this are not put on the card. */
   rareOutcome: 0.004,
+  /** A check parts the faults that it is expected to move by more than this... */
+  leastShift: 0.01,
+  /** ...and that are likelier than this as things stand. */
+  leastChance: 0.005,
   /** From here on an outcome is said to settle the matter. */
   settles: 0.85,
   /** A measured current this much beside the predicted one is worth a sentence, as a share. */

@@ -1,0 +1,54 @@
+import { describe, expect, it } from 'vitest'
+import { DEFAULT_RATES } from '../knowledge/shop/rates'
+import type { DiagnosisCase } from './finding'
+import { bestRepair, marginals, nextCandidate, reasonOn } from './reasoning'
+
+const hums: DiagnosisCase = {
+  pump: { kind: 'pool', construction: 'band-clamp', nameplate: { volts: 230, motorType: 'permanent-split' } },
+  complaints: ['hums-no-start'],
+  findings: [],
+}
+
+describe('a case weighed once', () => {
+  it('reckons with the shop’s hour, and with a usual one where it charges by the job', () => {
+    const of = (hourly: number) => reasonOn(hums, { rates: { ...DEFAULT_RATES, hourly } })
+    expect(of(240).reckoned.hourly).toBe(240)
+    expect(of(0).reckoned.hourly).toBe(DEFAULT_RATES.hourly)
+    expect(of(0).rates.hourly, 'what is charged stays as it is').toBe(0)
+  })
+
+  it('a dearer hour makes a check dearer by its minutes; what it costs beside them stays', () => {
+    const cost = (hourly: number) => {
+      const reasoning = reasonOn(hums, { rates: { ...DEFAULT_RATES, hourly } })
+      const check = nextCandidate(reasoning, { undecided: true })
+      return { check: check?.check.key, cost: check?.cost as number }
+    }
+    const [cheap, usual, dear] = [cost(60), cost(120), cost(180)]
+    expect([usual.check, dear.check]).toEqual([cheap.check, cheap.check])
+    expect(usual.cost - cheap.cost).toBeGreaterThan(1)
+    expect(dear.cost - usual.cost).toBeCloseTo(usual.cost - cheap.cost, 6)
+  })
+
+  it('on the caller’s word alone a reading is asked for; one that was made is not asked for again', () => {
+    const first = nextCandidate(reasonOn(hums), { undecided: false })
+    expect(first).toBeDefined()
+    const made = { check: first?.check.check as string, part: first?.check.part, value: 30, unit: 'uF' }
+    const then = nextCandidate(reasonOn({ ...hums, findings: [made] }), { undecided: true })
+    expect(then?.check.key).not.toBe(first?.check.key)
+    const passed = nextCandidate(reasonOn({ ...hums, skipped: [first?.check.key as string] }), { undecided: true })
+    expect(passed?.check.key).not.toBe(first?.check.key)
+  })
+
+  it('a weak capacitor is at the top, and its replacing is the best repair', () => {
+    const weak = reasonOn({
+      ...hums,
+      pump: { ...hums.pump, nameplate: { ...hums.pump.nameplate, runCapacitorMicrofarads: 30 } },
+      findings: [{ check: 'capacitance', part: 'run-capacitor', value: 12, unit: 'uF' }],
+    })
+    const [top] = [...marginals(weak.model, weak.posterior.probabilities)].sort((a, b) => b[1] - a[1])
+    expect(top?.[0]).toBe('run-capacitor-failed')
+    expect(top?.[1]).toBeGreaterThan(0.8)
+    expect(bestRepair(weak).action.cures).toContain('run-capacitor-failed')
+    expect(bestRepair(weak).undecided).toBe(false)
+  })
+})

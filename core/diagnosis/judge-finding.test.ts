@@ -52,6 +52,17 @@ describe('every reading is judged at once, with limit, reason and basis', () => 
       { kind: 'sump', nameplate: { volts: 115 } },
     ],
     ['a level without a limit', { check: 'static-water-level', value: 60 }, 'unclear', well],
+    ['a start every forty seconds', { check: 'cycle-time', value: 40 }, 'failed', well],
+    [
+      'a start every forty seconds in a pit',
+      { check: 'cycle-time', value: 40 },
+      'sound',
+      { kind: 'sump', nameplate: { volts: 115 } },
+    ],
+    ['a shut-off without a curve', { check: 'shutoff-pressure', value: 60 }, 'unclear', well],
+    ['a cut-in without a switch', { check: 'cut-in', value: 30 }, 'unclear', pool],
+    ['a level in a well of no known depth', { check: 'pumping-water-level', value: 60 }, 'unclear', well],
+    ['a level where nothing of the place is known', { check: 'pumping-water-level', value: 60 }, 'unclear', pool],
     ['a gritty shaft', { check: 'shaft-turn', outcome: 'gritty' }, 'tired'],
     ['a bulged can', { check: 'capacitor-look', part: 'run-capacitor', outcome: 'bulged' }, 'failed'],
     ['a drip at the lid', { check: 'joint-look', outcome: 'dripping', at: 'lid' }, 'failed'],
@@ -113,6 +124,30 @@ describe('every reading is judged at once, with limit, reason and basis', () => 
       verdict: 'unclear',
       because: expect.stringContaining('as told') as string,
     })
+  })
+})
+
+describe('limits that come from the place', () => {
+  const deep: Pump = {
+    kind: 'well-two-wire',
+    nameplate: { volts: 230 },
+    installation: { wellDepthMetres: 100, liftMetres: 20, pumpCurve: [{ litresPerSecond: 0, headMetres: 70 }] },
+  }
+  it('a shut-off of at least 85 % of the head that is left above the lift, 1.4223 psi a metre', () => {
+    expect(judge({ check: 'shutoff-pressure', value: 61 }, deep)).toMatchObject({
+      verdict: 'sound',
+      low: expect.closeTo(50 * 1.4223 * 0.85, 1) as number,
+      high: undefined,
+    })
+    expect(judge({ check: 'shutoff-pressure', value: 60 }, deep).verdict).toBe('failed')
+  })
+  it('a pumping level that leaves 8 % of the depth over the intake', () => {
+    // 92 m are 301.8 ft.
+    expect(judge({ check: 'pumping-water-level', value: 301 }, deep)).toMatchObject({
+      verdict: 'sound',
+      high: expect.closeTo(301.8, 1) as number,
+    })
+    expect(judge({ check: 'pumping-water-level', value: 303 }, deep).verdict).toBe('failed')
   })
 })
 

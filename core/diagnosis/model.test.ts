@@ -141,6 +141,8 @@ describe('which check a finding speaks to', () => {
     expect(key({ check: 'insulation-resistance', setup: 'cable-alone', value: 3 })).toContain('cable-alone')
     expect(key({ check: 'insulation-resistance', value: 3 }), 'the usual setup of a well').toContain('motor-and-cable')
     expect(key({ check: 'no-such-check', value: 1 })).toBeUndefined()
+    const sump = buildModel({ kind: 'sump', nameplate: { volts: 115 } })
+    expect(modelCheckOf(sump, { check: 'no-such-check', value: 1 }), 'no outlet is meant by it').toBeUndefined()
   })
   it('a cord’s terminals and its outlet are one supply', () => {
     const sump = buildModel({ kind: 'sump', nameplate: { volts: 115 } })
@@ -153,6 +155,12 @@ describe('which check a finding speaks to', () => {
       modelCheckOf(model, { check: 'capacitance', value: 30, ...(part ? { part } : {}) })?.part
     expect([key('run-capacitor'), key('start-capacitor')]).toEqual(['run-capacitor', 'start-capacitor'])
     expect(key('impeller')).toBeUndefined()
+    const alone = (motorType: MotorType) =>
+      modelCheckOf(buildModel(pump({ nameplate: { volts: 230, motorType } })), { check: 'capacitance', value: 30 })
+        ?.part
+    expect(alone('permanent-split')).toBe('run-capacitor')
+    expect(alone('capacitor-start')).toBe('start-capacitor')
+    expect(key(), 'of two, the first of the table').toBe('run-capacitor')
   })
 })
 

@@ -29,6 +29,19 @@ describe('what the numbers mean together', () => {
     expect(said?.text).toMatch(/6 μF run at 236 V the start torque is about \d/)
   })
 
+  it('knows a hum that was heard from one that was told, and no other sound for one', () => {
+    const heard = (outcome: string) =>
+      together(
+        [
+          { check: 'capacitance', part: 'run-capacitor', value: 6 },
+          { check: 'listen', outcome },
+        ],
+        [],
+      )[0]?.text
+    expect(heard('hum')).toBe(together([{ check: 'capacitance', part: 'run-capacitor', value: 6 }])[0]?.text)
+    expect(heard('whine')).not.toBe(heard('hum'))
+  })
+
   it('says when capacitor and volts leave enough torque, and looks elsewhere', () => {
     expect(together([{ check: 'capacitance', part: 'run-capacitor', value: 30 }])[0]?.text).toContain(
       'The hum has another cause',

@@ -161,6 +161,17 @@ describe('proving and handing over', () => {
     ).toEqual(['amps'])
   })
 
+  it('keeps photos, workings and what was found at the bench with their entries and times', () => {
+    const photo = entry('photo', { hash: 'a'.repeat(64), caption: 'the can' } as never)
+    const kept = entry('working-kept', { question: 'jet-lift', input: {}, units: 'us' })
+    const bench = entry('post-mortem', { fault: 'bearings-worn', why: 'ran dry', keeping: 'the foot' })
+    const state = fold([opened(), photo, kept, bench])
+    expect(state.photos).toMatchObject([{ caption: 'the can', entryId: photo.id, at: photo.at }])
+    expect(state.kept).toEqual([{ question: 'jet-lift', input: {}, units: 'us', entryId: kept.id, at: kept.at }])
+    expect(state.postMortem).toEqual({ fault: 'bearings-worn', why: 'ran dry', keeping: 'the foot', at: bench.at })
+    expect(fold([opened()])).not.toHaveProperty('postMortem')
+  })
+
   it('does not let a proof of the repair weigh in the diagnosis', () => {
     expect(repaired().case.findings?.map(({ value }) => value)).toEqual([236, undefined, 27])
   })

@@ -100,6 +100,8 @@ describe('pumps and pipes', () => {
       expect(curve.headAt(flow + 0.02)).toBeLessThan(curve.headAt(flow))
     expect(curve.headAt(curve.runoutLitresPerSecond)).toBeCloseTo(0, 6)
     for (const head of [2, 15, 30]) expect(curve.headAt(curve.flowAt(head))).toBeCloseTo(head, 6)
+    expect(curve.flowAt(curve.shutoffMetres)).toBe(0)
+    expect(curve.flowAt(curve.shutoffMetres + 5), 'against more head than it makes, none').toBe(0)
   })
 
   it('obeys the affinity laws, and stages and pumps side by side add up', () => {

@@ -37,6 +37,12 @@ describe('what the steps hang on', () => {
     expect(metric(told(38))).toMatch(/38 mm shorter: the new outlet is higher/)
     expect(metric(told(-38))).toMatch(/38 mm longer: the new outlet is lower.*a coupling and 38 mm added/)
     expect(render(told(38.1) ?? '', US_READER)).toMatch(/check valve 1.5 in shorter: the new outlet/)
+    const outlet = (by: number) => plan(by).work.find(({ id }) => id === 'work:pump:outlet')
+    expect([outlet(38)?.minutes, outlet(-38)?.minutes]).toEqual([10, 14])
+    const materials = (by: number) =>
+      plan(by).consumables.flatMap((each) => ('material' in each ? [each.material] : []))
+    expect(materials(38), 'a cut wants no new pipe').not.toContain('pipe and a coupling')
+    expect(materials(38)).toContain('primer and cement')
     expect(plan(-38).consumables, 'a material says what it is for').toContainEqual({
       material: 'primer and cement',
       because: 'piece between pump and check valve',

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { KIND_KNOWLEDGE } from '../knowledge/faults/kinds'
 import { KIND_CONSTRUCTIONS, type Construction, type Kind, type Part } from '../knowledge/vocabulary'
-import { graphOf, type TakeDownStep } from './plan'
+import { graphOf, planTakeDown, type TakeDownStep } from './plan'
 import { render, US_READER } from '../quantity/sentence'
-import { repairSteps, splitStep, stepPlan } from './step-plan'
+import { repairSteps, splitStep, stepPlan, type Repair } from './step-plan'
 
 const steps = (kind: Kind, construction: Construction, action: string): TakeDownStep[] =>
   stepPlan(kind, construction, action)?.steps ?? []
@@ -12,6 +12,55 @@ const ids = (list: readonly TakeDownStep[], phase: TakeDownStep['phase']) =>
 const every = (Object.entries(KIND_CONSTRUCTIONS) as [Kind, readonly Construction[]][]).flatMap(
   ([kind, constructions]) => constructions.map((construction) => [kind, construction] as const),
 )
+
+describe('a spare in first', () => {
+  const option = 'replace-shaft-seal'
+  const plain = repairSteps('circulation', 'flooded-circulation', option) as Repair
+  const spared = repairSteps('circulation', 'flooded-circulation', option, { spareFirst: true }) as Repair
+  const index = (id: string | undefined) => spared.steps.findIndex((step) => step.id === id)
+
+  it('swaps, gives the water back, and mends on the bench what the swap did not open', () => {
+    const fit = index('work:pump:spare')
+    expect(fit).toBeGreaterThan(0)
+    const back = spared.steps.slice(fit + 1, index(spared.waterBack) + 1)
+    expect(back.length).toBeGreaterThan(0)
+    expect(back.every(({ phase }) => phase === 'back')).toBe(true)
+    expect(spared.steps[index(spared.waterBack) + 1]?.phase).not.toBe('back')
+    const before = spared.steps.slice(0, fit).map(({ id }) => id)
+    const after = spared.steps.slice(index(spared.waterBack) + 1).map(({ id }) => id)
+    expect(after.filter((id) => before.includes(id))).toEqual([])
+    expect(after).toEqual(plain.steps.map(({ id }) => id).filter((id) => after.includes(id)))
+    expect(after).toEqual(expect.arrayContaining(ids(plain.steps, 'work').map((id) => `work:${id}`)))
+  })
+
+  it('needs what both need, once', () => {
+    for (const field of ['tools', 'cautions', 'practices'] as const) {
+      expect(spared[field], field).toEqual(expect.arrayContaining([...plain[field]]))
+      expect(new Set<unknown>(spared[field]).size, field).toBe(spared[field].length)
+    }
+    const swap = planTakeDown('flooded-circulation', ['pump'], { accessOnly: ['pump'] })
+    expect(spared.tools).toEqual(expect.arrayContaining([...swap.tools]))
+    expect(spared.cautions).toEqual(expect.arrayContaining([...swap.cautions]))
+    expect(spared.assemblies[0]).toBe('flooded-circulation')
+  })
+
+  it('waits for what hangs on a step that is made, and for nothing else', () => {
+    for (const [kind, construction, action] of [
+      ['circulation', 'flooded-circulation', option],
+      ['sump', 'sump-sealed', 'swap-sump-pump'],
+      ['pool', 'band-clamp', 'bearings-and-seal'],
+    ] as const) {
+      const plan = repairSteps(kind, construction, action, { spareFirst: true, conditions: { outletHigherMm: 20 } })
+      const made = plan?.steps.map(({ id }) => id)
+      for (const { after } of plan?.waits ?? []) expect(made, `${action}: ${after}`).toContain(after)
+    }
+    const packed = repairSteps('pool', 'band-clamp', 'bearings-and-seal', {
+      spareFirst: true,
+      conditions: { bearingClearanceMm: 0.08 },
+    })
+    expect(packed?.waits.map(({ after }) => after)).toContain('work:bearings:compound')
+  })
+})
 
 describe('the steps of a repair', () => {
   it.each(every)(

@@ -76,6 +76,24 @@ describe('the bolt tray', () => {
     ])
   })
 
+  it('says no more of a piece than is known of it', () => {
+    const [valves] = trayOf(steps, ticked(['down:valves']))
+    for (const field of ['count', 'places', 'written', 'note', 'hand']) expect(valves).not.toHaveProperty(field)
+    expect(valves?.temporary).toBe(true)
+    expect(trayOf(steps, ticked(['down:lock-screw']))[0]?.temporary).toBe(false)
+    const noted = steps.find(
+      ({ id, phase, countNote }) =>
+        phase === 'down' && countNote && back.some((step) => step.id === id.replace('down:', 'back:')),
+    )
+    const [item] = trayOf(steps, ticked([noted?.id as string]))
+    expect(item?.note).toBe(noted?.countNote)
+    const placed = steps.find(
+      ({ id, phase, places }) =>
+        phase === 'down' && places && back.some((step) => step.id === id.replace('down:', 'back:')),
+    )
+    expect(trayOf(steps, ticked([placed?.id as string]))[0]?.places).toEqual(placed?.places)
+  })
+
   it('fills on the way down and is empty at the end, wherever the work was left in between', () => {
     fc.assert(
       fc.property(fc.nat({ max: steps.length }), (so) => {

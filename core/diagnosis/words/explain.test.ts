@@ -94,4 +94,6 @@ describe('two findings that disagree', () => {
   })
   it('are the worst of several', () =>
     expect(said([1, 0.01], [0.1, 1], [0.01, 1])?.findings.map(({ value }) => value)).toEqual([200, 202]))
+  it('are found wherever they stand among the readings', () =>
+    expect(said([1, 0.9], [1, 0.01], [0.01, 1])?.findings.map(({ value }) => value)).toEqual([201, 202]))
 })

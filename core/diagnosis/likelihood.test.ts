@@ -45,6 +45,22 @@ describe('measured likelihoods', () => {
     expect(below + inside + above).toBeCloseTo(1, 9)
   })
 
+  it('of an open reading share what the figures leave', () => {
+    const mixture = resolveMixture(
+      [
+        { weight: 0.3, mean: 1, sd: 0.1 },
+        { weight: 0.3, mean: 2, sd: 0.1 },
+        { weight: 0.4, open: true },
+      ],
+      0.05,
+      0.01,
+    )
+    const [low, high, open] = mixtureStates(mixture, [1.5], true) as [number, number, number]
+    // The floor under every state takes a little of each.
+    expect(low).toBeCloseTo(high, 9)
+    expect(open / low).toBeGreaterThan(1.25)
+    expect(low + high + open).toBeCloseTo(1, 12)
+  })
   it('never takes an odd value as impossible', () => {
     const mixture = resolveMixture([{ weight: 1, mean: 1, sd: 0.02 }], 0.05, 0)
     expect(Math.log(mixtureDensity(mixture, 40))).toBeGreaterThan(-30)

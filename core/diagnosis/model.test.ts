@@ -144,6 +144,17 @@ describe('which check a finding speaks to', () => {
     const sump = buildModel({ kind: 'sump', nameplate: { volts: 115 } })
     expect(modelCheckOf(sump, { check: 'no-such-check', value: 1 }), 'no outlet is meant by it').toBeUndefined()
   })
+  it('by the half whose shaft was turned; the whole is no half, and no other check asks', () => {
+    const key = (half?: 'whole' | 'motor' | 'pump-end') =>
+      modelCheckOf(wellModel, { check: 'shaft-turn', outcome: 'tight', ...(half ? { half } : {}) })
+    expect([key()?.half, key('whole')?.half, key('motor')?.half, key('pump-end')?.half]).toEqual([
+      undefined,
+      undefined,
+      'motor',
+      'pump-end',
+    ])
+    expect(key('motor')?.check).toBe('shaft-turn')
+  })
   it('a cord’s terminals and its outlet are one supply', () => {
     const sump = buildModel({ kind: 'sump', nameplate: { volts: 115 } })
     expect(modelCheckOf(sump, { check: 'supply-voltage', value: 118 })?.check).toBe('outlet-voltage')

@@ -172,6 +172,12 @@ describe('proving and handing over', () => {
     expect(fold([opened()])).not.toHaveProperty('postMortem')
   })
 
+  it('knows what is in the van: the last word on each', () => {
+    const said = (item: string, loaded: boolean) => entry('loaded', { item, loaded })
+    const journal = [opened(), said('run-capacitor', true), said('seal', true), said('seal', false), said('oil', false)]
+    expect([...fold(journal).loaded]).toEqual(['run-capacitor'])
+  })
+
   it('does not let a proof of the repair weigh in the diagnosis', () => {
     expect(repaired().case.findings?.map(({ value }) => value)).toEqual([236, undefined, 27])
   })

@@ -59,6 +59,17 @@ describe('several causes together', () => {
     expect(silent.posterior.bearing).toBeCloseTo(0.1 / 0.6, 12)
     expect(silent.posterior.seal).toBeCloseTo(0.25 / 0.75, 12)
   })
+  it('a test that settles one of them is worth its bit, one that says nothing is worth none', () => {
+    const tests = { sure: { leak: 0, links: { bearing: 1 } }, idle: { leak: 0.5, links: {} } }
+    const got = weighNoisyOr(PRIORS, tests, {}, ['sure', 'idle'])
+    expect(got.entropyBits).toBeCloseTo(2, 12)
+    expect(got.gainBits.sure).toBeCloseTo(1, 12)
+    expect(got.gainBits.idle).toBeCloseTo(0, 12)
+    // P(noise) at 0.8 alone is 0.4: H(0.4) − ½ · H(0.8) bit.
+    expect(
+      weighNoisyOr({ bearing: 0.5 }, { noise: { leak: 0, links: { bearing: 0.8 } } }, {}, ['noise']).gainBits.noise,
+    ).toBeCloseTo(0.970951 - 0.5 * 0.721928, 5)
+  })
   it('without a cause, by its leak alone', () => {
     expect(weighNoisyOr({ bearing: 0 }, { noise: { leak: 0.3, links: {} } }, { noise: 'true' }, []).posterior).toEqual({
       bearing: 0,

@@ -1,13 +1,48 @@
 import { describe, expect, it } from 'vitest'
 import { DEFAULT_RATES } from '../knowledge/shop/rates'
 import type { DiagnosisCase } from './finding'
-import { bestRepair, marginals, nextCandidate, reasonOn } from './reasoning'
+import { diagnosisOf } from './diagnose'
+import { bestRepair, marginals, nextCandidate, pairs, reasonOn, singles, type Reasoning } from './reasoning'
 
 const hums: DiagnosisCase = {
   pump: { kind: 'pool', construction: 'band-clamp', nameplate: { volts: 230, motorType: 'permanent-split' } },
   complaints: ['hums-no-start'],
   findings: [],
 }
+
+describe('what is put before a reader', () => {
+  const of = (...hypotheses: [number, ...string[]][]) =>
+    ({
+      model: { hypotheses: hypotheses.map(([, ...faults]) => ({ faults })) },
+      posterior: { probabilities: Float64Array.from(hypotheses, ([probability]) => probability) },
+    }) as unknown as Reasoning
+
+  it('every fault alone and every pair that is worth naming, the likeliest first', () => {
+    const reasoning = of([0.1], [0.2, 'a'], [0.4, 'b'], [0.0005, 'a', 'b'], [0.05, 'a', 'c'], [0.2, 'b', 'c'])
+    expect(singles(reasoning)).toEqual([
+      { fault: 'b', probability: 0.4 },
+      { fault: 'a', probability: 0.2 },
+    ])
+    expect(pairs(reasoning)).toEqual([
+      { faults: ['b', 'c'], probability: 0.2 },
+      { faults: ['a', 'c'], probability: 0.05 },
+    ])
+  })
+  it('ten pairs at most', () =>
+    expect(
+      pairs(of(...Array.from({ length: 12 }, (_, index): [number, ...string[]] => [0.05, 'a', `b${index}`]))),
+    ).toHaveLength(10))
+  it('and nothing at all where every cause is set aside', () => {
+    const reasoning = reasonOn(hums)
+    expect(diagnosisOf({ ...reasoning, explicable: false })).toMatchObject({
+      suspects: [],
+      pairs: [],
+      next: null,
+      settled: false,
+    })
+    expect(diagnosisOf(reasoning).suspects.length).toBeGreaterThan(5)
+  })
+})
 
 describe('a case weighed once', () => {
   it('reckons with the shop’s hour, and with a usual one where it charges by the job', () => {

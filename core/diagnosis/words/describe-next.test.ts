@@ -61,6 +61,14 @@ describe('why this check', () => {
       'It parts bearings worn (50 %) from run capacitor weak (50 %) for one minute of work.',
     )
   })
+  it('puts the most moved first, wherever it stands in the table', () => {
+    const other = candidate('shaft-turn', [
+      [{ id: 'gritty' }, [0.5, 0.1, 0.95]],
+      [{ id: 'free' }, [0.5, 0.9, 0.05]],
+    ])
+    expect(say(other, [0.2, 0.4, 0.4]).because).toMatch(/^It parts no supply \(40 %\) from run capacitor weak/)
+    expect(say(other, [0.2, 0.45, 0.35]).because).toMatch(/^It parts run capacitor weak \(45 %\) from no supply/)
+  })
   it('leaves out what it hardly moves and what is hardly there', () => {
     // Two in a thousand is moved, but is no matter; what the check says the same of is not moved.
     expect(say(turn(), [0.5, 0.498, 0.002]).because).not.toContain('no supply')

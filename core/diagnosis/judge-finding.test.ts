@@ -131,7 +131,7 @@ describe('limits that come from the place', () => {
   const deep: Pump = {
     kind: 'well-two-wire',
     nameplate: { volts: 230 },
-    installation: { wellDepthMetres: 100, liftMetres: 20, pumpCurve: [{ litresPerSecond: 0, headMetres: 70 }] },
+    installation: { wellDepthMetres: 100, liftMetres: 20, pumpCurve: [{ flowLitresPerSecond: 0, headMetres: 70 }] },
   }
   it('a shut-off of at least 85 % of the head that is left above the lift, 1.4223 psi a metre', () => {
     expect(judge({ check: 'shutoff-pressure', value: 61 }, deep)).toMatchObject({

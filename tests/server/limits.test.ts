@@ -207,7 +207,7 @@ describe('heavy work', () => {
     const [batch] = await heavy
     expect(batch.split('\n')).toHaveLength(40)
     // One that waited for the work to end would have been answered once. The figure itself is in bench/million.
-    expect(between).toBeGreaterThan(20)
+    expect(between).toBeGreaterThan(5)
   })
 
   it('too deep or too big is refused at once', async () => {

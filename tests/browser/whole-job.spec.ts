@@ -191,6 +191,7 @@ test('the lamp passes over a check that cannot be made here', { tag: '@desk' }, 
 test('tapping a part shows its readings, its history as a chart, and its checks', async ({ page, standing }) => {
   await fixClock(page)
   await page.goto(`${standing.url}/visits/${standing.lido}/test`)
+  await expect(page.getByTestId('lamp-title')).toHaveText('Look at the weep hole')
   const part =
     page.viewportSize()?.width === 390
       ? page.getByRole('button', { name: /run capacitor$/ })

@@ -51,7 +51,13 @@ function turnGate(): void {
 </script>
 
 <template>
-  <LampCard v-if="!diagnosis" title="Thinking" because="The causes are being ranked." />
+  <!-- On a phone the lamp stands above the rest: it keeps the room that it will need, so that nothing tapped moves. -->
+  <LampCard
+    v-if="!diagnosis"
+    title="Thinking"
+    because="The causes are being ranked."
+    class="max-[900px]:min-h-[36rem]"
+  />
   <LampCard
     v-else-if="next"
     :data-check="checkKey(next)"

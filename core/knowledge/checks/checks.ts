@@ -205,7 +205,7 @@ export const CHECKS = {
     label: 'insulation',
     ask: 'Measure the insulation',
     unit: 'Mohm',
-    words: ['insulation resistance', 'insulation', 'megohmmeter', 'megger', 'meg'],
+    words: ['insulation resistance', 'insulation', 'megohmmeter', 'meg'],
     part: 'insulation',
     gates: ['power-off', 'proved-dead', 'discharged', 'electronics-disconnected', 'hands-clear'],
     minutes: 5,

@@ -41,8 +41,7 @@ for (const screen of SCREENS) {
     page,
     standing,
     problems,
-  }, { project }) => {
-    const isDesk = project.name === 'desk'
+  }) => {
     await page.emulateMedia({ reducedMotion: 'reduce', colorScheme: 'light' })
     await fixClock(page)
     const pool = screen.includes('POOL') ? await visitOf(standing.url, 'garden pool pump') : ''
@@ -53,8 +52,8 @@ for (const screen of SCREENS) {
     expect(await seriousOn(page)).toEqual([])
     // Nothing is wider than the screen.
     expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0)
-    // The cellar is the same page in other colours, the same at both sizes; a paper is a paper in any light.
-    if (isDesk && !screen.endsWith('/plan')) {
+    // The cellar is the same page in other colours; a paper is a paper in any light.
+    if (!screen.endsWith('/plan')) {
       await page.emulateMedia({ colorScheme: 'dark' })
       await expect(page.locator('html')).toHaveAttribute('data-scheme', 'cellar')
       expect(await seriousOn(page, ['color-contrast'])).toEqual([])

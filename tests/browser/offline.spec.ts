@@ -1,16 +1,9 @@
-import { expect, fixClock, say, test } from './shop'
+import { expect, fixClock, keptAt, say, test } from './shop'
 
 test('an offline server: a clear banner, the entry kept and sent later', { tag: '@desk' }, async ({ page, shop }) => {
   await page.goto(`${shop.url}/visits/${shop.lido}/test`)
   await say(page, 'supply 236')
-  await expect
-    .poll(
-      async () =>
-        (
-          (await (await fetch(`${shop.url}/api/visits/${shop.lido}`)).json()) as { entries: { kind: string }[] }
-        ).entries.filter(({ kind }) => kind === 'finding').length,
-    )
-    .toBe(1)
+  await expect.poll(() => keptAt(shop.url, shop.lido, 'finding')).toHaveLength(1)
   await shop.stop()
   await say(page, 'shaft free')
   await expect(page.getByText('The server does not answer.')).toBeVisible()
@@ -36,14 +29,7 @@ test(
     const again = await context.newPage()
     await again.goto(`${shop.url}/visits/${shop.lido}/test`)
     await expect(again.getByTestId('journal-line').filter({ hasText: 'weep hole' })).toHaveCount(1)
-    await expect
-      .poll(
-        async () =>
-          (
-            (await (await fetch(`${shop.url}/api/visits/${shop.lido}`)).json()) as { entries: { kind: string }[] }
-          ).entries.filter(({ kind }) => kind === 'finding').length,
-      )
-      .toBe(1)
+    await expect.poll(() => keptAt(shop.url, shop.lido, 'finding')).toHaveLength(1)
   },
 )
 

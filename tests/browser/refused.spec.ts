@@ -2,15 +2,10 @@ import type { Page } from '@playwright/test'
 import { appendFileSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { v7 as uuidv7 } from 'uuid'
-import type { Entry } from '#core/visit/entry'
 import { post, serve, temporaryFolder } from '../server/serve'
 import { testVisit } from '../server/entries'
-import { expect, say, test } from './shop'
+import { expect, keptAt, say, test } from './shop'
 
-const findings = async (url: string, visitId: string) =>
-  ((await (await fetch(`${url}/api/visits/${visitId}`)).json()) as { entries: Entry[] }).entries.filter(
-    ({ kind }) => kind === 'finding',
-  )
 /** A line that this device wrote and the server will not take. */
 const refusedLine = (visitId: string, value: number) => ({
   id: uuidv7(),
@@ -39,7 +34,7 @@ test(
     await expect(page.getByTestId('refused').first()).toContainText('Not kept at the shop: supply at rest')
     await expect(page.getByTestId('refused').first()).toContainText('cannot be below 0 V')
     await say(page, 'shaft free')
-    await expect.poll(() => findings(shop.url, shop.lido)).toHaveLength(1)
+    await expect.poll(() => keptAt(shop.url, shop.lido, 'finding')).toHaveLength(1)
     await page.reload()
     await expect(page.getByRole('button', { name: '1 more not kept: show all' })).toBeVisible()
     await page.getByTestId('change-refused').first().click()
@@ -48,7 +43,9 @@ test(
     await expect(page.getByRole('button', { name: 'more not kept' })).toHaveCount(0)
     await expect(page.getByTestId('refused')).toHaveCount(1)
     await expect
-      .poll(async () => (await findings(shop.url, shop.lido)).map(({ body }) => (body as { value?: number }).value))
+      .poll(async () =>
+        (await keptAt(shop.url, shop.lido, 'finding')).map(({ body }) => (body as { value?: number }).value),
+      )
       .toContain(236)
     await page.getByTestId('drop-refused').click()
     await expect(page.getByTestId('refused')).toHaveCount(0)
@@ -78,7 +75,7 @@ test('a server that answers and cannot keep is not one that is away', { tag: '@d
   await page.unroute('**/api/entries')
   await page.getByRole('button', { name: 'Try now' }).click()
   await expect(page.getByTestId('reach')).toHaveCount(0)
-  await expect.poll(() => findings(shop.url, shop.lido)).toHaveLength(1)
+  await expect.poll(() => keptAt(shop.url, shop.lido, 'finding')).toHaveLength(1)
 })
 
 test(
@@ -106,7 +103,7 @@ test(
     )
     await shop.restart()
     await expect(page.getByTestId('storage-full')).toHaveCount(0, { timeout: 30_000 })
-    await expect.poll(() => findings(shop.url, shop.lido)).toHaveLength(3)
+    await expect.poll(() => keptAt(shop.url, shop.lido, 'finding')).toHaveLength(3)
   },
 )
 

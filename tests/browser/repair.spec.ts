@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, fixClock, NOW, test, visitOf, type Shop } from './shop'
+import { expect, fixClock, keptAt, NOW, test, visitOf, type Shop } from './shop'
 
 /** Writes the decision as the Decide page would, for repairs that stand far down its list. */
 async function decide(shop: Shop, visitId: string, option: string): Promise<void> {
@@ -181,12 +181,7 @@ test('a count that is otherwise than usual is remembered by the machine', { tag:
   // Two more short ones than usual: each place is counted on its own, and asked for on its own on the way back.
   for (let turn = 0; turn < 2; turn++) await page.getByRole('button', { name: 'one more, short' }).click()
   await page.getByTestId('step-done').click()
-  const joints = async () =>
-    (
-      (await (await fetch(`${shop.url}/api/visits/${visit}`)).json()) as {
-        entries: { kind: string; body: { machine?: { joints?: object[] } } }[]
-      }
-    ).entries.findLast(({ kind }) => kind === 'machine-set')?.body.machine?.joints
+  const joints = async () => (await keptAt(shop.url, visit, 'machine-set')).at(-1)?.body.machine.joints
   await expect.poll(joints).toEqual([
     {
       joint: 'cover-bolts',

@@ -2,6 +2,8 @@ import { test as base, expect, type Page } from '@playwright/test'
 import { execFileSync } from 'node:child_process'
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
+import type { Entry, EntryKind, EntryOf } from '../../core/visit/entry'
+import { ofKind } from '../../core/visit/of-kind'
 import { seedDemo } from '../../scripts/lib/seed.mjs'
 import { serve, temporaryFolder, type Served } from '../server/serve'
 
@@ -84,6 +86,12 @@ function copyOf(seeded: string): ReturnType<typeof temporaryFolder> {
   const own = temporaryFolder()
   execFileSync('cp', ['-R', `${seeded}/.`, own.path])
   return own
+}
+
+/** The lines of one kind that the shop has kept of a visit. */
+export async function keptAt<K extends EntryKind>(url: string, visitId: string, kind: K): Promise<EntryOf<K>[]> {
+  const { entries } = (await (await fetch(`${url}/api/visits/${visitId}`)).json()) as { entries: Entry[] }
+  return ofKind(entries, kind)
 }
 
 export async function visitOf(url: string, machine: string): Promise<string> {

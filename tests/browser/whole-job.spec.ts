@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process'
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { temporaryFolder } from '../server/serve'
-import { expect, fixClock, say, test } from './shop'
+import { expect, fixClock, keptAt, say, test } from './shop'
 
 const PIXEL = Buffer.from(
   'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
@@ -133,11 +133,7 @@ test('the humming pool pump, from the call to the sheet', async ({ page, shop, p
   ])
     await expect(sheet).toContainText(words)
   // The paper is written from what is kept at the shop: the last line is waited for there, and the paper made once.
-  await expect
-    .poll(async () =>
-      (await (await page.request.get(`${shop.url}/api/visits/${shop.lido}`)).text()).includes('handed-over'),
-    )
-    .toBe(true)
+  await expect.poll(() => keptAt(shop.url, shop.lido, 'handed-over')).toHaveLength(1)
   const folder = temporaryFolder()
   const file = join(folder.path, 'sheet.pdf')
   writeFileSync(file, await (await page.request.get(`${shop.url}/api/visits/${shop.lido}/sheet.pdf`)).body())

@@ -16,6 +16,7 @@ beforeEach(() => {
 })
 afterEach(() => folder.remove())
 const journalText = () => readFileSync(join(folder.path, 'journal.jsonl'), 'utf8')
+
 describe('what the database refuses later', () => {
   it.each([
     ['at once', "alter table entries add constraint no_poison check (entry::text not like '%poison%')"],

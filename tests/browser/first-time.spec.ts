@@ -30,8 +30,8 @@ test('a shop that starts empty is invited to its first machine and visit', async
   folder.remove()
 })
 
-test('a visit for a machine that is known, found by typing', { tag: '@desk' }, async ({ page, shop }) => {
-  await page.goto(`${shop.url}/visits/new`)
+test('a visit for a machine that is known, found by typing', { tag: '@desk' }, async ({ page, standing }) => {
+  await page.goto(`${standing.url}/visits/new`)
   await page.getByRole('combobox', { name: 'Machine' }).fill('school')
   await page.getByRole('option', { name: /swimming hall pump/ }).click()
   await page.getByLabel('In the caller’s words').fill('whines')
@@ -39,9 +39,9 @@ test('a visit for a machine that is known, found by typing', { tag: '@desk' }, a
   await expect(page.getByRole('heading', { level: 1 })).toContainText('swimming hall pump, Tarrow Mill school')
 })
 
-test('a visit file is taken out and in again', { tag: '@desk' }, async ({ page, shop }) => {
+test('a visit file is taken out and in again', { tag: '@desk' }, async ({ page, standing }) => {
   const folder = temporaryFolder()
-  const upper = await (await fetch(`${shop.url}/api/visits/${shop.lido}/visit.json`)).text()
+  const upper = await (await fetch(`${standing.url}/api/visits/${standing.lido}/visit.json`)).text()
   const file = join(folder.path, 'lido.visit.json')
   writeFileSync(file, upper)
   const own = temporaryFolder()

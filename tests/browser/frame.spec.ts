@@ -1,10 +1,11 @@
-import { expect, fixClock, say, test, visitOf } from './shop'
+import { expect, fixClock, say, test } from './shop'
 
-test('the lamp moves without anything else moving', async ({ page, shop }) => {
+test('the lamp moves without anything else moving', async ({ page, standing }) => {
   await fixClock(page)
-  await page.goto(`${shop.url}/visits/${shop.lido}/call`)
+  const visit = await standing.visit('filter pump 2')
+  await page.goto(`${standing.url}/visits/${visit}/call`)
   await page.getByRole('button', { name: 'hums, will not turn' }).click()
-  await page.goto(`${shop.url}/visits/${shop.lido}/test`)
+  await page.goto(`${standing.url}/visits/${visit}/test`)
   await expect(page.getByTestId('lamp-do')).toBeVisible()
   // The frame itself: drop line, drawing, lamp and reading line keep their places whatever the lamp says.
   const place = async () =>
@@ -138,9 +139,8 @@ test(
   },
 )
 
-test('a test point says meter, leads, gates and the last value; the lit one glows', async ({ page, shop }) => {
-  const sump = await visitOf(shop.url, 'cellar sump')
-  await page.goto(`${shop.url}/visits/${sump}/test`)
+test('a test point says meter, leads, gates and the last value; the lit one glows', async ({ page, standing }) => {
+  await page.goto(`${standing.url}/visits/${await standing.visit('cellar sump')}/test`)
   await page.getByTestId('show-wiring').click()
   await page.getByTestId('point-piggyback-float-outlet').focus()
   await page.keyboard.press('Enter')
@@ -158,9 +158,9 @@ test('a test point says meter, leads, gates and the last value; the lit one glow
 test(
   'what is known of a well is written in the shop’s units and used at once',
   { tag: '@desk' },
-  async ({ page, shop }) => {
-    const well = await visitOf(shop.url, 'deep well')
-    await page.goto(`${shop.url}/visits/${well}/call`)
+  async ({ page, standing }) => {
+    const well = await standing.visit('deep well')
+    await page.goto(`${standing.url}/visits/${well}/call`)
     await page.getByTestId('place-cutOutPsi').fill('30')
     await page.getByTestId('place-cutInPsi').fill('50')
     await page.getByTestId('place-cutInPsi').blur()
@@ -170,7 +170,7 @@ test(
     await page.getByTestId('place-cableAwg').fill('12')
     await page.getByTestId('place-cableAwg').blur()
     await expect(page.getByTestId('place')).not.toContainText('Above the cut-in')
-    await page.goto(`${shop.url}/visits/${well}/test`)
+    await page.goto(`${standing.url}/visits/${well}/test`)
     await say(page, 'precharge 48 psi')
     await expect(page.getByTestId('journal')).toContainText('as it should be, wanted 48 psi')
     await say(page, 'run winding 3.6')

@@ -33,10 +33,11 @@ test(
   },
 )
 
-test('two tabs on one visit see each other’s lines', { tag: '@desk' }, async ({ page, context, shop }) => {
-  await page.goto(`${shop.url}/visits/${shop.lido}/test`)
+test('two tabs on one visit see each other’s lines', { tag: '@desk' }, async ({ page, context, standing }) => {
+  const visit = `${standing.url}/visits/${await standing.visit('filter pump 2')}/test`
+  await page.goto(visit)
   const other = await context.newPage()
-  await other.goto(`${shop.url}/visits/${shop.lido}/test`)
+  await other.goto(visit)
   await expect(other.getByTestId('journal')).toBeVisible()
   await say(page, 'basket clogged')
   await expect(other.getByTestId('journal')).toContainText('basket')
@@ -45,12 +46,12 @@ test('two tabs on one visit see each other’s lines', { tag: '@desk' }, async (
 test(
   'a visit that is not there, and a server that is away, are said in words',
   { tag: '@desk' },
-  async ({ page, shop }) => {
+  async ({ page, standing }) => {
     await fixClock(page)
-    await page.goto(`${shop.url}/visits/0197a000-0009-7000-8000-000000000099/test`)
+    await page.goto(`${standing.url}/visits/0197a000-0009-7000-8000-000000000099/test`)
     await expect(page.getByText('There is no visit with the id')).toBeVisible()
     await page.route('**/api/day**', (route) => route.abort())
-    await page.goto(shop.url)
+    await page.goto(standing.url)
     await expect(page.getByText('The server does not answer. Start it, then try again.')).toBeVisible()
   },
 )

@@ -25,16 +25,17 @@ const leave = (page: Page, ...lines: { id: string }[]) =>
 test(
   'a refused line is kept over a reload, holds nothing up, and is changed or dropped',
   { tag: '@desk' },
-  async ({ page, shop }) => {
-    await page.goto(`${shop.url}/visits/${shop.lido}/test`)
-    await leave(page, refusedLine(shop.lido, -3), refusedLine(shop.lido, -4))
+  async ({ page, standing }) => {
+    const visit = await standing.visit('filter pump 2')
+    await page.goto(`${standing.url}/visits/${visit}/test`)
+    await leave(page, refusedLine(visit, -3), refusedLine(visit, -4))
     await page.reload()
     await page.getByRole('button', { name: '1 more not kept: show all' }).click()
     await expect(page.getByTestId('refused')).toHaveCount(2)
     await expect(page.getByTestId('refused').first()).toContainText('Not kept at the shop: supply at rest')
     await expect(page.getByTestId('refused').first()).toContainText('cannot be below 0 V')
     await say(page, 'shaft free')
-    await expect.poll(() => keptAt(shop.url, shop.lido, 'finding')).toHaveLength(1)
+    await expect.poll(() => keptAt(standing.url, visit, 'finding')).toHaveLength(1)
     await page.reload()
     await expect(page.getByRole('button', { name: '1 more not kept: show all' })).toBeVisible()
     await page.getByTestId('change-refused').first().click()
@@ -44,7 +45,7 @@ test(
     await expect(page.getByTestId('refused')).toHaveCount(1)
     await expect
       .poll(async () =>
-        (await keptAt(shop.url, shop.lido, 'finding')).map(({ body }) => (body as { value?: number }).value),
+        (await keptAt(standing.url, visit, 'finding')).map(({ body }) => (body as { value?: number }).value),
       )
       .toContain(236)
     await page.getByTestId('drop-refused').click()
@@ -58,8 +59,9 @@ test(
   },
 )
 
-test('a server that answers and cannot keep is not one that is away', { tag: '@desk' }, async ({ page, shop }) => {
-  await page.goto(`${shop.url}/visits/${shop.lido}/test`)
+test('a server that answers and cannot keep is not one that is away', { tag: '@desk' }, async ({ page, standing }) => {
+  const visit = await standing.visit('filter pump 2')
+  await page.goto(`${standing.url}/visits/${visit}/test`)
   await expect(page.getByTestId('journal')).toBeVisible()
   await page.route('**/api/entries', (route) =>
     route.fulfill({
@@ -75,7 +77,7 @@ test('a server that answers and cannot keep is not one that is away', { tag: '@d
   await page.unroute('**/api/entries')
   await page.getByRole('button', { name: 'Try now' }).click()
   await expect(page.getByTestId('reach')).toHaveCount(0)
-  await expect.poll(() => keptAt(shop.url, shop.lido, 'finding')).toHaveLength(1)
+  await expect.poll(() => keptAt(standing.url, visit, 'finding')).toHaveLength(1)
 })
 
 test(
@@ -107,7 +109,7 @@ test(
   },
 )
 
-test('two devices that corrected one reading: both stand until one is chosen', async ({ page, shop }) => {
+test('two devices that corrected one reading: both stand until one is chosen', async ({ page, standing }) => {
   const visit = testVisit()
   const first = {
     ...visit.write('finding', { check: 'supply-voltage', value: 23.6, unit: 'V', stage: 'test' }),
@@ -119,12 +121,12 @@ test('two devices that corrected one reading: both stand until one is chosen', a
   })
   expect(
     (
-      await post(`${shop.url}/api/entries`, {
+      await post(`${standing.url}/api/entries`, {
         entries: [{ ...visit.opened, lamport: 1 }, first, corrected(236), corrected(190)],
       })
     ).status,
   ).toBe(200)
-  await page.goto(`${shop.url}/visits/${visit.visitId}/test`)
+  await page.goto(`${standing.url}/visits/${visit.visitId}/test`)
   await expect(page.getByTestId('claim')).toHaveCount(2)
   await expect(page.getByTestId('journal-line').filter({ hasText: 'said in two ways, not settled' })).toHaveCount(2)
   await page.getByTestId('claim').filter({ hasText: '236' }).getByRole('button', { name: 'this one' }).click()

@@ -1,33 +1,24 @@
 import type { Page } from '@playwright/test'
-import { expect, fixClock, keptAt, NOW, test, visitOf, type Shop } from './shop'
+import { v7 as uuidv7 } from 'uuid'
+import type { EntryKind } from '../../core/visit/entry'
+import { post } from '../server/serve'
+import { ANOTHER_DAY, expect, fixClock, keptAt, NOW, test, type StandingShop } from './shop'
 
 /** Writes the decision as the Decide page would, for repairs that stand far down its list. */
-async function decide(shop: Shop, visitId: string, option: string): Promise<void> {
-  const entry = {
-    id: `0190b0b0-0000-7000-8000-${option.length.toString(16).padStart(12, '0')}`,
-    visitId,
-    kind: 'decision',
-    at: new Date(NOW.getTime() + 1).toISOString(),
-    author: 'test',
-    body: { option },
-  }
-  const response = await fetch(`${shop.url}/api/entries`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ entries: [entry] }),
-  })
-  expect(response.status).toBe(200)
+async function decide(url: string, visitId: string, option: string): Promise<void> {
+  await write(url, visitId, 'decision', new Date(NOW.getTime() + 1), { option })
+}
+
+async function write(url: string, visitId: string, kind: EntryKind, at: Date, body: object): Promise<void> {
+  const entry = { id: uuidv7(), visitId, kind, at: at.toISOString(), author: 'test', body }
+  expect((await post(`${url}/api/entries`, { entries: [entry] })).status).toBe(200)
 }
 
 /** A well with a sealed pump, its capacitor inside, as a visit of its own. */
-async function sealedWell(shop: Shop): Promise<string> {
-  const [visitId, customerId, machineId] = [
-    '0190b0b1-0000-7000-8000-000000000001',
-    '0190b0b1-0000-7000-8000-000000000002',
-    '0190b0b1-0000-7000-8000-000000000003',
-  ]
+async function sealedWell(url: string): Promise<string> {
+  const [visitId, customerId] = [uuidv7(), uuidv7()]
   const machine = {
-    id: machineId,
+    id: uuidv7(),
     customerId,
     name: 'meadow well',
     kind: 'well-two-wire',
@@ -35,30 +26,13 @@ async function sealedWell(shop: Shop): Promise<string> {
     nameplate: { volts: 230, hertz: 60, motorType: 'permanent-split', horsepower: 0.5 },
     installation: { wellDepthMetres: 30, onlySupply: true },
   }
-  const body = {
+  await write(url, visitId, 'visit-opened', NOW, {
     customer: { id: customerId, name: 'Upper Meadow', place: 'Sheep Lane' },
     machine,
-    scheduledAt: NOW.toISOString(),
+    scheduledAt: ANOTHER_DAY.toISOString(),
     plannedMinutes: 120,
     callerSays: 'hums, no water',
-  }
-  const response = await fetch(`${shop.url}/api/entries`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({
-      entries: [
-        {
-          id: '0190b0b1-0000-7000-8000-000000000004',
-          visitId,
-          kind: 'visit-opened',
-          at: NOW.toISOString(),
-          author: 'test',
-          body,
-        },
-      ],
-    }),
   })
-  expect(response.status).toBe(200)
   return visitId
 }
 
@@ -84,11 +58,11 @@ for (const [name, machine, option, tag] of [
   test(
     `${name}: down, a stuck joint, a damage, an unequal count, left and taken up again, and an empty tray`,
     { tag },
-    async ({ page, shop, problems }) => {
+    async ({ page, standing, problems }) => {
       await fixClock(page)
-      const visit = machine === 'meadow well' ? await sealedWell(shop) : await visitOf(shop.url, machine)
-      await decide(shop, visit, option)
-      await page.goto(`${shop.url}/visits/${visit}/repair`)
+      const visit = machine === 'meadow well' ? await sealedWell(standing.url) : await standing.visit(machine)
+      await decide(standing.url, visit, option)
+      await page.goto(`${standing.url}/visits/${visit}/repair`)
       await expect(page.getByTestId('tray')).toContainText('empty')
       await expect(page.getByTestId('repair-ahead')).toContainText('water back in')
       // The first joint that can stick does: its freeing is the next step, and the way goes on from there.
@@ -145,9 +119,14 @@ for (const [name, machine, option, tag] of [
 }
 
 /** A visit of the demo with its repair chosen, at the lamp. */
-async function repairing(page: Page, shop: Shop, machine: string, option: string): Promise<string> {
-  const visit = await visitOf(shop.url, machine)
-  await decide(shop, visit, option)
+async function repairing(
+  page: Page,
+  shop: Pick<StandingShop, 'url' | 'visit'>,
+  machine: string,
+  option: string,
+): Promise<string> {
+  const visit = await shop.visit(machine)
+  await decide(shop.url, visit, option)
   await page.goto(`${shop.url}/visits/${visit}/repair`)
   return visit
 }
@@ -174,42 +153,46 @@ test(
   },
 )
 
-test('a count that is otherwise than usual is remembered by the machine', { tag: '@desk' }, async ({ page, shop }) => {
-  await fixClock(page)
-  const visit = await repairing(page, shop, 'garden pool pump', 'renew-housing-o-ring')
-  await until(page, 'Cover bolts out')
-  // Two more short ones than usual: each place is counted on its own, and asked for on its own on the way back.
-  for (let turn = 0; turn < 2; turn++) await page.getByRole('button', { name: 'one more, short' }).click()
-  await page.getByTestId('step-done').click()
-  const joints = async () => (await keptAt(shop.url, visit, 'machine-set')).at(-1)?.body.machine.joints
-  await expect.poll(joints).toEqual([
-    {
-      joint: 'cover-bolts',
-      count: 8,
-      places: [
-        { place: 'short', count: 6 },
-        { place: 'long, with nuts', count: 2 },
-      ],
-    },
-  ])
-  await expect(page.getByTestId('tray')).toContainText('short: 6 · long, with nuts: 2')
-  await until(page, 'Cover bolts in')
-  await page.getByRole('button', { name: 'one less, short' }).click()
-  await page.getByRole('button', { name: 'one more, long, with nuts' }).click()
-  await expect(page.getByTestId('lamp')).toContainText('Not where they came out.')
-  await expect(page.getByTestId('step-done')).toBeDisabled()
-  await page.getByRole('button', { name: 'one more, short' }).click()
-  await page.getByRole('button', { name: 'one less, long, with nuts' }).click()
-  await page.getByTestId('step-done').click()
-  await expect(title(page)).not.toContainText('Cover bolts in')
-})
+test(
+  'a count that is otherwise than usual is remembered by the machine',
+  { tag: '@desk' },
+  async ({ page, standing }) => {
+    await fixClock(page)
+    const visit = await repairing(page, standing, 'garden pool pump', 'renew-housing-o-ring')
+    await until(page, 'Cover bolts out')
+    // Two more short ones than usual: each place is counted on its own, and asked for on its own on the way back.
+    for (let turn = 0; turn < 2; turn++) await page.getByRole('button', { name: 'one more, short' }).click()
+    await page.getByTestId('step-done').click()
+    const joints = async () => (await keptAt(standing.url, visit, 'machine-set')).at(-1)?.body.machine.joints
+    await expect.poll(joints).toEqual([
+      {
+        joint: 'cover-bolts',
+        count: 8,
+        places: [
+          { place: 'short', count: 6 },
+          { place: 'long, with nuts', count: 2 },
+        ],
+      },
+    ])
+    await expect(page.getByTestId('tray')).toContainText('short: 6 · long, with nuts: 2')
+    await until(page, 'Cover bolts in')
+    await page.getByRole('button', { name: 'one less, short' }).click()
+    await page.getByRole('button', { name: 'one more, long, with nuts' }).click()
+    await expect(page.getByTestId('lamp')).toContainText('Not where they came out.')
+    await expect(page.getByTestId('step-done')).toBeDisabled()
+    await page.getByRole('button', { name: 'one more, short' }).click()
+    await page.getByRole('button', { name: 'one less, long, with nuts' }).click()
+    await page.getByTestId('step-done').click()
+    await expect(title(page)).not.toContainText('Cover bolts in')
+  },
+)
 
 test(
   'a cracked plate met on the way is a finding: its work and its price join, and what was written stands in the ' +
     'tray and at the way back',
-  async ({ page, shop }) => {
+  async ({ page, standing }) => {
     await fixClock(page)
-    const visit = await repairing(page, shop, 'garden pool pump', 'replace-shaft-seal')
+    const visit = await repairing(page, standing, 'garden pool pump', 'replace-shaft-seal')
     await until(page, 'Cover bolts out')
     await page.getByTestId('step-note').fill('the long one at the left is bent')
     await page.getByTestId('step-done').click()
@@ -223,16 +206,16 @@ test(
     await until(page, 'New plate')
     await until(page, 'Cover bolts in')
     await expect(page.getByTestId('lamp')).toContainText('You wrote: the long one at the left is bent')
-    await page.goto(`${shop.url}/visits/${visit}/test`)
+    await page.goto(`${standing.url}/visits/${visit}/test`)
     await expect(page.getByTestId('journal')).toContainText('seal plate, look')
-    await page.goto(`${shop.url}/visits/${visit}/hand-over`)
+    await page.goto(`${standing.url}/visits/${visit}/hand-over`)
     await expect(page.getByTestId('sheet')).toContainText('seal plate, found damaged')
   },
 )
 
-test('the page stays at the lamp from step to step', async ({ page, shop }) => {
+test('the page stays at the lamp from step to step', async ({ page, standing }) => {
   await fixClock(page)
-  await repairing(page, shop, 'garden pool pump', 'swap-motor')
+  await repairing(page, standing, 'garden pool pump', 'swap-motor')
   await until(page, 'Diffuser off')
   await expect(page.getByTestId('step-done')).toBeInViewport()
   await expect(title(page)).toBeInViewport()
@@ -241,9 +224,9 @@ test('the page stays at the lamp from step to step', async ({ page, shop }) => {
 test(
   'the nursery: water off first of all, a spare in at once, the rest on the bench, and the plan on paper',
   { tag: '@desk' },
-  async ({ page, shop, problems }) => {
+  async ({ page, standing, problems }) => {
     await fixClock(page)
-    await repairing(page, shop, 'raceway 3', 'replace-shaft-seal')
+    await repairing(page, standing, 'raceway 3', 'replace-shaft-seal')
     await expect(page.getByTestId('downtime')).toContainText('Fish first')
     await page.clock.setFixedTime(new Date(NOW.getTime() + 60_000))
     await page.getByTestId('spare-first').click()
@@ -264,9 +247,9 @@ test(
 test(
   'another outlet height is measured where it is met, and its pipe, cement and cure are in the plan; it is ' +
     'different is remembered',
-  async ({ page, shop }) => {
+  async ({ page, standing }) => {
     await fixClock(page)
-    await repairing(page, shop, 'cellar sump', 'swap-sump-pump')
+    await repairing(page, standing, 'cellar sump', 'swap-sump-pump')
     await until(page, 'Check valve open')
     await page.getByTestId('step-different').click()
     await page.getByLabel('tool', { exact: true }).fill('nut driver')

@@ -1,29 +1,37 @@
 import { test as base, expect, type Page } from '@playwright/test'
 import { execFileSync } from 'node:child_process'
-import { mkdirSync, writeFileSync } from 'node:fs'
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { v7 as uuidv7 } from 'uuid'
 import type { Entry, EntryKind, EntryOf } from '../../core/visit/entry'
 import { ofKind } from '../../core/visit/of-kind'
 import { seedDemo } from '../../scripts/lib/seed.mjs'
-import { serve, temporaryFolder, type Served } from '../server/serve'
+import { post, serve, temporaryFolder, type Served } from '../server/serve'
 
 /** The instant that the tests call now: a Tuesday in May, before the lido's visit. */
 export const NOW = new Date(2026, 4, 12, 9, 40)
 
 export interface Shop extends Served {
   lido: string
+  /** Today's visit at a machine of the demo. */
+  visit: (machine: string) => Promise<string>
   restart: () => Promise<void>
   stop: () => Promise<void>
 }
 
+/** One shop for all tests of a worker: they only look, or write in a visit of their own. */
+export interface StandingShop {
+  url: string
+  lido: string
+  /** A machine of the demo once more, its customer, history and today's visit copied: what this test may write in. */
+  visit: (machine: string) => Promise<string>
+}
+
 /**
- * The made-up shop on the production build, its clock fixed: `shop` is a test's own, `standing` is one for all tests of
- * a worker that only look.
+ * The made-up shop on the production build, its clock fixed: `standing` for a test that keeps to visits of its own,
+ * `shop` for one that stops the server, sets the shop, teaches it, or asks its Day.
  */
-export const test = base.extend<
-  { shop: Shop; problems: string[] },
-  { seeded: string; standing: Pick<Shop, 'url' | 'lido'> }
->({
+export const test = base.extend<{ shop: Shop; problems: string[] }, { seeded: string; standing: StandingShop }>({
   seeded: [
     // eslint-disable-next-line no-empty-pattern -- the runner reads the first parameter’s pattern
     async ({}, use) => {
@@ -45,7 +53,11 @@ export const test = base.extend<
     async ({ seeded }, use) => {
       const own = copyOf(seeded)
       const server = await serve(own.path, { PIKE_LAMP_NOW: NOW.toISOString() })
-      await use({ url: server.url, lido: await visitOf(server.url, 'filter pump 2') })
+      await use({
+        url: server.url,
+        lido: await visitOf(server.url, 'filter pump 2'),
+        visit: async (machine) => copyOfVisit(server.url, seeded, await visitOf(server.url, machine)),
+      })
       await server.kill('SIGTERM')
       own.remove()
     },
@@ -60,6 +72,7 @@ export const test = base.extend<
         return server.url
       },
       lido: '',
+      visit: async (machine: string) => visitOf(server.url, machine),
       stop: async () => server.kill('SIGKILL'),
       restart: async () => {
         server = await serve(own.path, { PIKE_LAMP_NOW: NOW.toISOString(), PORT: port, NITRO_PORT: port })
@@ -86,6 +99,32 @@ function copyOf(seeded: string): ReturnType<typeof temporaryFolder> {
   const own = temporaryFolder()
   execFileSync('cp', ['-R', `${seeded}/.`, own.path])
   return own
+}
+
+/** Away from the Day that other tests look at. */
+export const ANOTHER_DAY = new Date(NOW.getFullYear(), NOW.getMonth(), NOW.getDate() + 15, 10)
+
+/** Everything the demo knows of a visit's machine, written again under ids of its own, the visit on another day. */
+async function copyOfVisit(url: string, seeded: string, visitId: string): Promise<string> {
+  const entries = readFileSync(join(seeded, 'journal.jsonl'), 'utf8')
+    .trim()
+    .split('\n')
+    .map((line) => JSON.parse(line) as Entry)
+  const opened = ofKind(entries, 'visit-opened')
+  const machine = opened.find((entry) => entry.visitId === visitId)?.body.machine
+  const visits = new Set(opened.filter(({ body }) => body.machine.id === machine?.id).map((entry) => entry.visitId))
+  const mine = entries.filter((entry) => visits.has(entry.visitId))
+  const ids = [machine?.id, machine?.customerId, ...visits, ...mine.map(({ id }) => id)]
+  const renamed = new Map(ids.map((id) => [id, uuidv7()]))
+  const copies = (
+    JSON.parse(JSON.stringify(mine), (_, value: unknown) => renamed.get(value as string) ?? value) as Entry[]
+  ).map((entry) =>
+    entry.kind === 'visit-opened' && entry.visitId === renamed.get(visitId)
+      ? { ...entry, body: { ...entry.body, scheduledAt: ANOTHER_DAY.toISOString() } }
+      : entry,
+  )
+  expect((await post(`${url}/api/entries`, { entries: copies })).status).toBe(200)
+  return renamed.get(visitId) as string
 }
 
 /** The lines of one kind that the shop has kept of a visit. */

@@ -164,9 +164,9 @@ test('the humming pool pump, from the call to the sheet', async ({ page, shop, p
   expect(problems).toEqual([])
 })
 
-test('a technician who disagrees: not this, and the suspect is gone', async ({ page, shop }) => {
+test('a technician who disagrees: not this, and the suspect is gone', async ({ page, standing }) => {
   await fixClock(page)
-  await page.goto(`${shop.url}/visits/${shop.lido}/call`)
+  await page.goto(`${standing.url}/visits/${await standing.visit('filter pump 2')}/call`)
   await page.getByRole('button', { name: 'hums, will not turn' }).click()
   await page.getByTestId('suspect-run-capacitor-failed').click()
   await page.getByRole('button', { name: 'Not this', exact: true }).first().click()
@@ -174,11 +174,12 @@ test('a technician who disagrees: not this, and the suspect is gone', async ({ p
   await expect(page.getByTestId('suspects')).toContainText('Ruled out by you: run capacitor weak')
 })
 
-test('the lamp passes over a check that cannot be made here', { tag: '@desk' }, async ({ page, shop }) => {
+test('the lamp passes over a check that cannot be made here', { tag: '@desk' }, async ({ page, standing }) => {
   await fixClock(page)
-  await page.goto(`${shop.url}/visits/${shop.lido}/call`)
+  const visit = await standing.visit('filter pump 2')
+  await page.goto(`${standing.url}/visits/${visit}/call`)
   await page.getByRole('button', { name: 'hums, will not turn' }).click()
-  await page.goto(`${shop.url}/visits/${shop.lido}/test`)
+  await page.goto(`${standing.url}/visits/${visit}/test`)
   const title = await page.getByTestId('lamp-title').innerText()
   await page.getByTestId('lamp-skip').click()
   await expect(page.getByTestId('lamp-title')).not.toHaveText(title)
@@ -200,9 +201,9 @@ test('tapping a part shows its readings, its history as a chart, and its checks'
   await expect(page.getByLabel('a reading, a note')).toHaveValue('run cap ')
 })
 
-test('a correction replaces the line it corrects', { tag: '@desk' }, async ({ page, shop }) => {
+test('a correction replaces the line it corrects', { tag: '@desk' }, async ({ page, standing }) => {
   await fixClock(page)
-  await page.goto(`${shop.url}/visits/${shop.lido}/test`)
+  await page.goto(`${standing.url}/visits/${await standing.visit('filter pump 2')}/test`)
   await say(page, 'supply 23.6')
   await page.getByRole('button', { name: /correct: supply at rest/ }).click()
   await page.getByLabel('a reading, a note').fill('supply 236')

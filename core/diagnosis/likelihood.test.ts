@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { LIKELIHOOD } from '../knowledge/faults/thresholds'
 import { mixtureDensity, mixtureStates, noisyMax, normalCumulative, resolveMixture } from './likelihood'
 import { ageFactor } from './model'
 
@@ -29,6 +30,15 @@ describe('noisy-max', () => {
 })
 
 describe('measured likelihoods', () => {
+  it('stand on a broad background that falls off with the value', () => {
+    const nothing = { normals: [], open: 0 }
+    const width = 2 * LIKELIHOOD.backgroundSd
+    expect(mixtureDensity(nothing, 0)).toBeCloseTo(LIKELIHOOD.floor / width, 8)
+    expect(mixtureDensity(nothing, width) / mixtureDensity(nothing, 0)).toBeCloseTo(Math.exp(-0.5), 4)
+    expect(mixtureDensity(nothing, -width)).toBe(mixtureDensity(nothing, width))
+    expect(mixtureDensity(nothing, 1e6)).toBeGreaterThan(0)
+  })
+
   it('agree between density and ranges', () => {
     const mixture = resolveMixture(
       [

@@ -48,6 +48,13 @@ describe('what the numbers mean together', () => {
     )
   })
 
+  it('says nothing of the start where it is strong enough and nobody heard a hum', () => {
+    expect(together([{ check: 'capacitance', part: 'run-capacitor', value: 30 }], [])).toEqual([])
+    expect(together([{ check: 'capacitance', part: 'run-capacitor', value: 6 }], [])[0]).toMatchObject({
+      explains: 'nothing',
+    })
+  })
+
   it('gives less torque at fewer volts: with the square of them', () => {
     const share = (volts: number) =>
       Number(

@@ -57,6 +57,26 @@ describe('the shop’s own times', () => {
     expect(oneBad).toBeLessThan(Math.exp(Math.log(20) / 14) * 0.9)
   })
 
+  it('the shortest and the longest time that still is a step count', () => {
+    const { shortestMinutes, longestOverEstimate } = LEARNING
+    const ratios = ratiosOf(
+      visit(['down:valves', 1, 3], ['down:drain', shortestMinutes, 1], ['down:clamp', 3 * longestOverEstimate, 3]),
+    ).map(({ ratio }) => ratio)
+    expect(ratios).toEqual([shortestMinutes, longestOverEstimate])
+  })
+
+  it('is the fixed point of its weights: for one far ratio, the root of a square', () => {
+    // With n estimate steps, the clip k and the ratio’s logarithm L beyond it: c (n + w) = w L, w = k / (L − c).
+    const [n, k] = [LEARNING.estimateSteps, Math.log(LEARNING.clipFactor)]
+    for (const ratio of [4, 20, 0.05]) {
+      const far = Math.abs(Math.log(ratio))
+      const c = (n * far + k - Math.sqrt((n * far + k) ** 2 - 4 * n * k * far)) / (2 * n)
+      expect(Math.log(robustRatio([ratio]))).toBeCloseTo(Math.sign(Math.log(ratio)) * c, 7)
+    }
+    // Near the estimate every step weighs one: the mean of logarithms, the estimate among them.
+    expect(Math.log(robustRatio([1.3, 1.1]))).toBeCloseTo((Math.log(1.3) + Math.log(1.1)) / (n + 2), 9)
+  })
+
   it('a joint learns from every assembly it stands in, and the plan takes the learned minutes', () => {
     const ticked = Array.from({ length: 30 }, () =>
       ratiosOf(visit(['down:part-halves', 1, 3], ['down:diffuser', 6, 3])),

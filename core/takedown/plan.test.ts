@@ -260,6 +260,11 @@ describe('the handbook’s jobs', () => {
     })
     expect(plan.down.find(({ id }) => id === 'down:impeller:free')?.text).toMatch(/strap wrench/)
     expect(plan.consumables).toContainEqual({ part: 'seal-plate', because: 'found damaged' })
+    // What only held is not damaged.
+    const held = planTakeDown('bolted-seal-plate', ['impeller'], {
+      found: [{ part: 'impeller', joint: 'impeller', what: 'stuck' }],
+    })
+    expect(held.consumables).toContainEqual({ part: 'impeller', because: 'to be replaced' })
   })
 
   it('each time a joint holds, the next way is tried, until the part is given up', () => {

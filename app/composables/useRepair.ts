@@ -4,9 +4,10 @@ import type { JointPlace } from '#core/knowledge/constructions/joint'
 import type { JointCorrection } from '#core/takedown/as-here'
 import { render } from '#core/quantity/sentence'
 import { likelyMinutes } from '#core/takedown/clock'
+import { waterStakes, type Downtime, type WaterStakes } from '#core/takedown/downtime'
 import { jointOf, opening } from '#core/takedown/step-ref'
 import { partVerdicts } from '#core/visit/fold'
-import { splitStep } from '#core/takedown/step-plan'
+import { spareAssembly, splitStep } from '#core/takedown/step-plan'
 import { trayOf } from '#core/takedown/tray'
 import { whileOpenSums } from '#core/takedown/while-open'
 import { useRepairPlan } from '~/stores/repair-plan'
@@ -16,6 +17,14 @@ export function useRepair() {
   const { visit, state } = useVisitContext()
   const { plan, clock } = storeToRefs(useRepairPlan())
   const { reader } = useUnits()
+  /** What hangs on the water is known at once; how long it is off, once the clock is read. */
+  const downtime = computed<WaterStakes & Partial<Downtime>>(
+    () => clock.value?.downtime ?? waterStakes(state.value.machine.kind, state.value.machine.installation),
+  )
+  const spareGoesIn = computed(() => {
+    const { kind, construction } = state.value.machine
+    return spareAssembly(kind, construction) !== undefined && (plan.value?.assemblies.length ?? 0) > 0
+  })
   const steps = computed(() =>
     (plan.value?.steps ?? []).map((step, index) => ({
       ...step,
@@ -80,5 +89,21 @@ export function useRepair() {
   }
   const stuck = (step: string) => visit.append('take-down-found', { joint: jointOf(step), what: 'stuck' })
   const damaged = (part: string) => visit.append('take-down-found', { part: part as never, what: 'damaged' })
-  return { plan, clock, steps, current, lastDone, tray, cameOut, minutesLeft, whileOpen, tick, correct, stuck, damaged }
+  return {
+    plan,
+    clock,
+    downtime,
+    spareGoesIn,
+    steps,
+    current,
+    lastDone,
+    tray,
+    cameOut,
+    minutesLeft,
+    whileOpen,
+    tick,
+    correct,
+    stuck,
+    damaged,
+  }
 }

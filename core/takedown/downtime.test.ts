@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { KIND_CONSTRUCTIONS, type Construction, type Kind } from '../knowledge/vocabulary'
 import { JOBS, jobsFor } from '../knowledge/repairs/jobs'
-import { downtimeOf, waterOff } from './downtime'
+import { downtimeOf, waterOff, waterStakes } from './downtime'
 import { spareAssembly, stepPlan, type StepPlan } from './step-plan'
 
 const plan = (kind: Kind, construction: Construction, option: string, spareFirst = false) =>
@@ -132,5 +132,21 @@ describe('jobs that no fault asks for', () => {
       expect.arrayContaining(['down:suction-line', 'down:foot-valve', 'back:suction-line']),
     )
     expect(foot.cautions.join()).toMatch(/Never started dry/)
+  })
+
+  it('what hangs on the water is known before the clock is read, and is the same after', () => {
+    const well = { livestock: true, liftMetres: 40, wellDepthMetres: 60 }
+    const stakes = waterStakes('well-two-wire', well)
+    expect(stakes.urgent).toBe(true)
+    expect(
+      downtimeOf(
+        'well-two-wire',
+        plan('well-two-wire', 'submersible-joined', 'replace-two-wire-motor'),
+        undefined,
+        well,
+      ),
+    ).toMatchObject(stakes)
+    expect(waterStakes('pool')).toMatchObject({ urgent: false })
+    expect(waterStakes('pool').overrun).not.toBe(stakes.overrun)
   })
 })

@@ -1,12 +1,19 @@
 <script setup lang="ts">
 import { formatMinutes, formatNumber } from '#core/quantity/format'
-import type { Downtime } from '#core/takedown/downtime'
+import type { Downtime, WaterStakes } from '#core/takedown/downtime'
 
-/** How long the water is off, both ways round, what runs out meanwhile, and what an overrun means. */
-const { downtime } = defineProps<{ downtime: Downtime }>()
+/**
+ * How long the water is off, both ways round, what runs out meanwhile, and what an overrun means. Until the clock is
+ * read the note keeps its room, so that nothing under it moves away from a finger.
+ */
+const { downtime, spare = false } = defineProps<{
+  downtime: WaterStakes & Partial<Downtime>
+  /** A spare can go in. */ spare?: boolean
+}>()
 const { visit, state } = useVisitContext()
-const range = (spread: { p50: number; p90: number }) => `${formatMinutes(spread.p50)} to ${formatMinutes(spread.p90)}`
-const gain = computed(() => downtime.spareFirst && downtime.spareFirst.p50 < downtime.inPlace.p50 - 10)
+const range = (spread: { p50: number; p90: number } | undefined) =>
+  spread ? `${formatMinutes(spread.p50)} to ${formatMinutes(spread.p90)}` : '–:–– to –:––'
+const read = computed(() => downtime.inPlace !== undefined)
 const choose = (spareFirst: boolean) => {
   if (state.value.decision)
     visit.append('decision', { option: state.value.decision, ...(spareFirst ? { spareFirst } : {}) })
@@ -20,19 +27,20 @@ const choose = (spareFirst: boolean) => {
     aria-label="while the water is off"
     data-testid="downtime"
   >
-    <p class="flex flex-wrap items-center gap-x-5 gap-y-1">
+    <p class="flex min-h-12 flex-wrap items-center gap-x-5 gap-y-1">
       <strong>Water off</strong
       ><span :class="{ 'font-bold': !state.spareFirst }"
         >repaired in place <span class="number">{{ range(downtime.inPlace) }}</span></span
-      ><span v-if="downtime.spareFirst" :class="{ 'font-bold': state.spareFirst }"
+      ><span v-if="spare" :class="{ 'font-bold': state.spareFirst }"
         >spare in first <span class="number">{{ range(downtime.spareFirst) }}</span></span
       >
       <button
-        v-if="downtime.spareFirst && (gain || state.spareFirst)"
+        v-if="spare"
         type="button"
         class="button"
         data-testid="spare-first"
         :aria-pressed="state.spareFirst"
+        :disabled="!read"
         @click="choose(!state.spareFirst)"
       >
         {{ state.spareFirst ? 'Repair in place after all' : 'Spare in first' }}

@@ -4,7 +4,7 @@ import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
 import type { Learned } from '#core/diagnosis/experience'
 import { ESTIMATE_WEIGHT } from '#core/knowledge/faults/thresholds'
 import { FAULTS, isIdOf, KINDS, PARTS, type Kind } from '#core/knowledge/vocabulary'
-import { formatPercent } from '#core/quantity/format'
+import { formatPercent, formatShare } from '#core/quantity/format'
 import type { PracticeWays } from '#core/knowledge/shop/practices'
 import type { LearnedStep } from '#core/takedown/own-times'
 import type { Shop } from '#core/visit/shop'
@@ -186,7 +186,7 @@ const closed = computed(() => taughtKinds.value.reduce((sum, { visits }) => sum 
               v-for="[label, value] in [
                 ['an hour', money(view.shop.rates.hourly)],
                 ['a journey', money(view.shop.rates.trip)],
-                ['on parts', formatPercent(view.shop.rates.partsMarkup)],
+                ['on parts', formatShare(view.shop.rates.partsMarkup)],
                 ['a pump down until the next visit', money(view.shop.rates.downtime)],
               ]"
               :key="label"

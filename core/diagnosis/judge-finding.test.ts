@@ -97,6 +97,18 @@ describe('every reading is judged at once, with limit, reason and basis', () => 
     expect(judge({ check: 'ground-ohmmeter', outcome: 'shorted' }).verdict).toBe('failed')
   })
 
+  it('a tolerance of the plate is the run capacitor’s own, and each has its basis', () => {
+    const wide: Pump = { ...pool, nameplate: { ...pool.nameplate, capacitorTolerancePercent: 15 } }
+    const of = (part: string, value: number, pump: Pump) => judge({ check: 'capacitance', part, value }, pump)
+    expect(of('run-capacitor', 22, wide).verdict).not.toBe('failed')
+    expect(of('run-capacitor', 22, pool).verdict).toBe('failed')
+    expect(of('start-capacitor', 80, wide)).toEqual(of('start-capacitor', 80, pool))
+    const none: Pump = { kind: 'pool', nameplate: { volts: 230, motorType: 'split-phase' } }
+    expect(of('run-capacitor', 30, none).basis).toEqual(of('run-capacitor', 22, pool).basis)
+    expect(of('start-capacitor', 90, none).basis).toEqual(of('start-capacitor', 95, pool).basis)
+    expect(of('start-capacitor', 90, none).basis).not.toEqual(of('run-capacitor', 30, none).basis)
+  })
+
   it('says that a motor has no such capacitor, instead of judging it against nothing', () => {
     const split: Pump = { kind: 'pool', nameplate: { volts: 230, motorType: 'split-phase' } }
     expect(judge({ check: 'capacitance', part: 'run-capacitor', value: 30 }, split)).toMatchObject({

@@ -57,6 +57,22 @@ describe('what a check is worth (expected value of sample information)', () => {
     const [there] = rank([check('seal-look', 1)], { held: new Set(['wet-end-open']) }, { now: LOSSES, opened })
     expect(there?.worth, 'it stands open already').toBeCloseTo(500, 9)
   })
+  it('puts first what is worth most over its cost, whichever order the model has them in', () => {
+    const order = (...list: ModelCheck[]) => rank(list).map(({ check: { check: id } }) => id)
+    const [sure, likely, idle] = [check('shaft-turn', 0.95), check('shaft-rock', 0.8), check('weep-hole', 0.5)]
+    const net = rank([sure, likely, idle]).map(({ worth, cost }) => worth - cost)
+    expect(net).toEqual([...net].sort((a, b) => b - a))
+    expect(new Set(net).size).toBe(3)
+    for (const list of [
+      [sure, likely, idle],
+      [idle, likely, sure],
+      [likely, idle, sure],
+    ])
+      expect(order(...list)).toEqual(order(sure, likely, idle))
+    // As telling, and dearer: behind.
+    const cheap = rank([check('capacitance', 0.9), check('listen', 0.9)])
+    expect(cheap.map(({ check: { check: id } }) => id)).toEqual(['listen', 'capacitance'])
+  })
   it('leaves out what was done, what cannot be done here, and what is history only', () => {
     const ids = (more: Partial<RankOptions>) =>
       rank([check('listen', 1), check('weep-hole', 0.9), check('spin-start', 1)], more).map(({ check: { key } }) => key)

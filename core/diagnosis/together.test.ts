@@ -82,6 +82,25 @@ describe('what the numbers mean together', () => {
     expect(together([...running, { check: 'running-current', value: 4 }], []).at(-1)?.text).toContain('lightly loaded')
   })
 
+  it('takes the windings as they were measured, each for its own', () => {
+    const foretold = (...windings: Finding[]) =>
+      together([...windings, { check: 'running-current', value: 30 }, { check: 'supply-voltage-loaded', value: 230 }])
+        .map(({ text }) => text)
+        .join(' ')
+    const run = (value: number): Finding => ({ check: 'winding-resistance', leads: 'run-common', value })
+    const start = (value: number): Finding => ({ check: 'winding-resistance', leads: 'start-common', value })
+    // Middles of the plate's ranges change nothing; other ohms do, whichever is said first.
+    const sound = foretold(run(2.1), start(4.2))
+    expect(foretold(run(2.1))).toBe(sound)
+    expect(foretold(start(4.2))).toBe(sound)
+    expect(foretold(run(4), start(4.2))).not.toBe(sound)
+    expect(foretold(run(2.1), start(9))).not.toBe(sound)
+    expect(foretold(start(4.2), run(4))).toBe(foretold(run(4), start(4.2)))
+    expect(foretold(run(4), start(9))).not.toBe(foretold(run(9), start(4)))
+    // A reading far over what is foretold says by how much, not "100 %".
+    expect(sound).toContain('30 A is 329\u00a0% more than these readings predict at full load (7 A)')
+  })
+
   it('says nothing from the plate alone, nor of a drive', () => {
     expect(together([{ check: 'running-current', value: 7 }], [])).toEqual([])
     expect(

@@ -2,7 +2,7 @@ import { estimateRunning, estimateStart, typicalMotor, type TypicalMotor } from 
 import { STARTING } from '../knowledge/electrical/typical-motor'
 import { SAYING } from '../knowledge/faults/thresholds'
 import { MOTOR_HAS, type CompletePlate, type Pump } from '../motor/nameplate'
-import { formatNumber, formatPercent } from '../quantity/format'
+import { formatNumber, formatShare } from '../quantity/format'
 import { correctResistance } from '../electrical/winding'
 import type { Finding } from './finding'
 import { windingOhmsAt20, windingPair } from './winding-reading'
@@ -115,8 +115,8 @@ function startSentence({
     .join(' and ')
   const at = [cans, `${formatNumber(volts)} V`].filter(Boolean).join(' at ')
   const torque =
-    `With ${at} the start torque is about ${formatPercent(now.torqueShare)} of rated, where the plate’s own would ` +
-    `give ${formatPercent(should.torqueShare)}`
+    `With ${at} the start torque is about ${formatShare(now.torqueShare)} of rated, where the plate’s own would ` +
+    `give ${formatShare(should.torqueShare)}`
   if (now.torqueShare < STARTING.breakawayShare)
     return [
       {
@@ -197,7 +197,7 @@ function currentSentence(
     {
       explains: 'nothing',
       text:
-        `${formatNumber(measured)} A is ${formatPercent(Math.abs(share))} ${side} than these readings predict at ` +
+        `${formatNumber(measured)} A is ${formatShare(Math.abs(share))} ${side} than these readings predict at ` +
         `full load (${formatNumber(predicted, 2)} A): ${load}.`,
     },
   ]

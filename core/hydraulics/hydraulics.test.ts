@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { colebrook, frictionFactor, pipeFriction, splitFlow, type Pipe } from './pipe'
+import { colebrook, frictionFactor, pipeFriction, risingRoot, splitFlow, type Pipe } from './pipe'
 import { drainBackLitres, pitArea, sumpCycle } from './pit'
 import { combine, operatingPoint, pumpCurve } from './pump-curve'
 import { KPA_PER_PSI } from '../quantity/conversions'
@@ -15,6 +15,42 @@ const pump = {
   ],
 }
 const pipe: Pipe = { insideMillimetres: 40, lengthMetres: 60, method: 'darcy', minorLossK: 4 }
+
+/** The root, and how often the function was asked for it. */
+function counted(rising: (x: number) => number, low: number, high: number): { root: number; asked: number } {
+  let asked = 0
+  const root = risingRoot(
+    (x) => {
+      asked++
+      return rising(x)
+    },
+    low,
+    high,
+  )
+  return { root, asked }
+}
+
+describe('the root of a rising function', () => {
+  // Halving alone would ask some fifty times for each; its counts are held as they are.
+  it.each<[string, (x: number) => number, number, number, number, number]>([
+    ['a line', (x) => x - 0.3, 0, 1, 0.3, 4],
+    ['a cube', (x) => x ** 3 - 2, 0, 2, Math.cbrt(2), 9],
+    ['friction’s power', (x) => x ** 1.852 - 3, 0, 10, 3 ** (1 / 1.852), 10],
+    ['an exponential', (x) => Math.exp(x) - 5, -2, 6, Math.log(5), 11],
+    ['a logarithm', (x) => Math.log(x) - 1, 0.01, 50, Math.E, 12],
+    ['a ninth power, flat at its root', (x) => x ** 9, -1, 4, 0, 54],
+    ['a cliff', (x) => Math.tanh(400 * (x - 0.7)) + 0.2, 0, 5, 0.7 + Math.atanh(-0.2) / 400, 19],
+  ])('%s: close, and in few steps', (_, rising, low, high, root, most) => {
+    const found = counted(rising, low, high)
+    expect(Math.abs(found.root - root)).toBeLessThan(root === 0 ? 0.02 : 1e-7 * Math.abs(root))
+    expect(found.asked).toBeLessThanOrEqual(most)
+  })
+
+  it('is the nearer end where there is none between', () => {
+    expect(risingRoot((x) => x - 9, 0, 4)).toBe(4)
+    expect(risingRoot((x) => x + 9, 0, 4)).toBe(0)
+  })
+})
 
 describe('friction', () => {
   it('Colebrook’s root satisfies Colebrook’s equation', () => {

@@ -14,7 +14,7 @@ import {
 } from '../knowledge/electrical/motors'
 import { HOUSE_WATER, MOTOR_TYPES, type Construction, type Kind, type MotorType } from '../knowledge/vocabulary'
 import type { Basis } from '../judgement/judgement'
-import { formatNumber, formatPercent } from '../quantity/format'
+import { formatNumber, formatShare } from '../quantity/format'
 
 /** What is printed on the motor; all but `volts` may be unreadable. */
 export interface Nameplate {
@@ -137,7 +137,7 @@ export function completePlate(pump: Pump): CompletePlate {
   const serviceFactorAmps = assume(
     plate.serviceFactorAmps,
     modelServiceAmps,
-    `service-factor amps ${formatNumber(modelServiceAmps)} A, ${formatPercent(CURRENT.serviceFactorAmpsRatio - 1)} ` +
+    `service-factor amps ${formatNumber(modelServiceAmps)} A, ${formatShare(CURRENT.serviceFactorAmpsRatio - 1)} ` +
       'over full load',
   )
 

@@ -32,6 +32,11 @@ export function formatPercent(probability: number): string {
   return `${Math.round(probability * 100)}\u00a0%`
 }
 
+/** A ratio as percent, of any size: half more is 50 %, four times as much 400 %. The space does not break. */
+export function formatShare(ratio: number): string {
+  return `${formatNumber(Math.round(ratio * 100), 3)}\u00a0%`
+}
+
 /** Minutes as hours and minutes, `0:45`. */
 export function formatMinutes(minutes: number): string {
   const whole = Math.max(0, Math.round(minutes))

@@ -3,7 +3,7 @@ import { q, r, render, say } from './sentence'
 import { UNIT_LABELS, type Unit } from './units'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { formatMinutes, formatNumber, formatPercent, formatQuantity, formatSeconds } from './format'
+import { formatMinutes, formatNumber, formatPercent, formatQuantity, formatSeconds, formatShare } from './format'
 import { readUnit } from './units'
 
 const canonical = (value: number, spelling: string, wanted?: Parameters<typeof readUnit>[1]) => {
@@ -77,6 +77,14 @@ describe('numbers as people read them', () => {
   })
 
   it('keeps the ends of a probability honest', () => {
+    expect([0, 0.004, 0.25, 1, 1.5, 3.286].map(formatShare)).toEqual([
+      '0\u00a0%',
+      '0\u00a0%',
+      '25\u00a0%',
+      '100\u00a0%',
+      '150\u00a0%',
+      '329\u00a0%',
+    ])
     expect([0, 0.004, 0.62, 0.995, 1].map(formatPercent)).toEqual(
       ['0', 'under 1', '62', 'over 99', '100'].map((text) => `${text}\u00a0%`),
     )

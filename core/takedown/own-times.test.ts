@@ -77,6 +77,19 @@ describe('the shop’s own times', () => {
     expect(Math.log(robustRatio([1.3, 1.1]))).toBeCloseTo((Math.log(1.3) + Math.log(1.1)) / (n + 2), 9)
   })
 
+  it('steps that stand furthest from their estimate come first, longer or shorter', () => {
+    const timed = (step: string, ratio: number) => ({ step, ratio, estimate: 3 })
+    const learned = learnSteps([
+      timed('down:valves', 1.2),
+      timed('down:clamp', 0.2),
+      timed('down:drain', 2),
+      timed('down:valves', 1.2),
+      timed('down:lid', 1),
+    ])
+    expect(learned.map(({ step }) => step)).toEqual(['down:clamp', 'down:drain', 'down:valves', 'down:lid'])
+    expect(learned.map(({ times }) => times)).toEqual([1, 1, 2, 1])
+  })
+
   it('a joint learns from every assembly it stands in, and the plan takes the learned minutes', () => {
     const ticked = Array.from({ length: 30 }, () =>
       ratiosOf(visit(['down:part-halves', 1, 3], ['down:diffuser', 6, 3])),

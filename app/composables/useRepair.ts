@@ -7,7 +7,7 @@ import { likelyMinutes } from '#core/takedown/clock'
 import { waterStakes, type Downtime, type WaterStakes } from '#core/takedown/downtime'
 import { jointOf, opening } from '#core/takedown/step-ref'
 import { partVerdicts } from '#core/visit/fold'
-import { spareAssembly, splitStep } from '#core/takedown/step-plan'
+import { spareGoesIn, splitStep } from '#core/takedown/step-plan'
 import { trayOf } from '#core/takedown/tray'
 import { whileOpenSums } from '#core/takedown/while-open'
 import { useRepairPlan } from '~/stores/repair-plan'
@@ -21,9 +21,9 @@ export function useRepair() {
   const downtime = computed<WaterStakes & Partial<Downtime>>(
     () => clock.value?.downtime ?? waterStakes(state.value.machine.kind, state.value.machine.installation),
   )
-  const spareGoesIn = computed(() => {
+  const canSpare = computed(() => {
     const { kind, construction } = state.value.machine
-    return spareAssembly(kind, construction) !== undefined && (plan.value?.assemblies.length ?? 0) > 0
+    return plan.value !== undefined && spareGoesIn(kind, construction, plan.value)
   })
   const steps = computed(() =>
     (plan.value?.steps ?? []).map((step, index) => ({
@@ -93,7 +93,7 @@ export function useRepair() {
     plan,
     clock,
     downtime,
-    spareGoesIn,
+    canSpare,
     steps,
     current,
     lastDone,

@@ -3,7 +3,7 @@ import type { Construction, Kind } from '#core/knowledge/vocabulary'
 import type { Installation } from '#core/motor/nameplate'
 import { minutesOf } from '#core/takedown/clock'
 import { downtimeOf, type Downtime } from '#core/takedown/downtime'
-import { repairSteps, spareAssembly, type RepairOptions, type StepPlan } from '#core/takedown/step-plan'
+import { repairSteps, spareGoesIn, type RepairOptions, type StepPlan } from '#core/takedown/step-plan'
 
 /** What a repair takes from here on: its clock, and how long the water is off. */
 export interface RepairClock {
@@ -27,7 +27,7 @@ const clock = {
       ? repairSteps(kind, construction, option, { ...options, spareFirst: false })
       : plan
     const spare =
-      spareAssembly(kind, construction) && inPlace && inPlace.assemblies.length > 0
+      inPlace && spareGoesIn(kind, construction, inPlace)
         ? repairSteps(kind, construction, option, { ...options, spareFirst: true })
         : undefined
     return {

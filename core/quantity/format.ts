@@ -29,16 +29,17 @@ export function formatPercent(probability: number): string {
   if (probability >= 1) return '100\u00a0%'
   if (probability < 0.01) return 'under 1\u00a0%'
   if (probability > 0.99) return 'over 99\u00a0%'
-  return `${Math.round(probability * 100)}\u00a0%`
+  return formatShare(probability)
 }
 
 /** A ratio as percent, of any size: half more is 50 %, four times as much 400 %. The space does not break. */
 export function formatShare(ratio: number): string {
-  return `${formatNumber(Math.round(ratio * 100), 3)}\u00a0%`
+  return `${Math.round(ratio * 100)}\u00a0%`
 }
 
-/** Minutes as hours and minutes, `0:45`. */
-export function formatMinutes(minutes: number): string {
+/** Minutes as hours and minutes, `0:45`; `–:––`, which takes as much room, while they are not known yet. */
+export function formatMinutes(minutes: number | undefined): string {
+  if (minutes === undefined) return '–:––'
   const whole = Math.max(0, Math.round(minutes))
   return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`
 }

@@ -92,7 +92,7 @@ describe('numbers as people read them', () => {
 
   it('writes waits as a person would', () => {
     expect([3.2, 60, 130].map(formatSeconds)).toEqual(['4 s', '1 min', '2 min 10 s'])
-    expect([0, 45, 95].map(formatMinutes)).toEqual(['0:00', '0:45', '1:35'])
+    expect([0, 45, 95, undefined].map(formatMinutes)).toEqual(['0:00', '0:45', '1:35', '–:––'])
   })
 })
 

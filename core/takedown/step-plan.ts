@@ -99,6 +99,11 @@ export function spareAssembly(kind: Kind, construction: Construction): Assembly 
   return graphOf(assembly).reach.pump ? assembly : undefined
 }
 
+/** Can a spare go in while this repair is done on the bench? */
+export function spareGoesIn(kind: Kind, construction: Construction, plan: Pick<StepPlan, 'assemblies'>): boolean {
+  return spareAssembly(kind, construction) !== undefined && plan.assemblies.length > 0
+}
+
 /**
  * The spare in first, the water back, and then the repair on the bench: what the swap has opened is not opened again.
  */

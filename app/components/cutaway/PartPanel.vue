@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formatShare } from '#core/quantity/format'
 import { render } from '#core/quantity/sentence'
 import { historyText } from '#core/visit/history'
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
@@ -76,11 +77,7 @@ const charted = computed(() => {
               ><span class="block text-[0.85rem] text-slate"
                 ><template v-if="judged.judgement.margin !== undefined"
                   >margin to the limit
-                  {{
-                    judged.judgement.margin > 10
-                      ? 'more than tenfold'
-                      : `${Math.round(judged.judgement.margin * 100)}\u00a0%`
-                  }}
+                  {{ judged.judgement.margin > 10 ? 'more than tenfold' : formatShare(judged.judgement.margin) }}
                   · </template
                 >{{ judged.judgement.basis.name }}</span
               >

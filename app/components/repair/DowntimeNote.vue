@@ -12,8 +12,12 @@ const { downtime, spare = false } = defineProps<{
 }>()
 const { visit, state } = useVisitContext()
 const range = (spread: { p50: number; p90: number } | undefined) =>
-  spread ? `${formatMinutes(spread.p50)} to ${formatMinutes(spread.p90)}` : '–:–– to –:––'
+  `${formatMinutes(spread?.p50)} to ${formatMinutes(spread?.p90)}`
 const read = computed(() => downtime.inPlace !== undefined)
+const offered = computed(() => spare && (!read.value || downtime.spareFirst !== undefined))
+const gains = computed(
+  () => downtime.spareFirst && downtime.inPlace && downtime.spareFirst.p50 < downtime.inPlace.p50 - 10,
+)
 const choose = (spareFirst: boolean) => {
   if (state.value.decision)
     visit.append('decision', { option: state.value.decision, ...(spareFirst ? { spareFirst } : {}) })
@@ -31,13 +35,14 @@ const choose = (spareFirst: boolean) => {
       <strong>Water off</strong
       ><span :class="{ 'font-bold': !state.spareFirst }"
         >repaired in place <span class="number">{{ range(downtime.inPlace) }}</span></span
-      ><span v-if="spare" :class="{ 'font-bold': state.spareFirst }"
+      ><span v-if="offered" :class="{ 'font-bold': state.spareFirst }"
         >spare in first <span class="number">{{ range(downtime.spareFirst) }}</span></span
       >
       <button
-        v-if="spare"
+        v-if="offered"
         type="button"
         class="button"
+        :class="{ invisible: read && !gains && !state.spareFirst }"
         data-testid="spare-first"
         :aria-pressed="state.spareFirst"
         :disabled="!read"

@@ -6,9 +6,7 @@ import { PARTS } from '#core/knowledge/vocabulary'
 import { formatMinutes, formatNumber } from '#core/quantity/format'
 
 /** What the whole job takes: its clock, the water's, tools and parts, and what lies open anyway, each with its sum. */
-const { plan, clock, spareGoesIn, whileOpen } = useRepair()
-/** The clock comes a moment after the plan; its words keep their room meanwhile. */
-const minutes = (share: 'p50' | 'p90') => (clock.value ? formatMinutes(clock.value.minutes[share]) : '–:––')
+const { plan, clock, downtime, canSpare, whileOpen } = useRepair()
 const { state } = useVisitContext()
 const money = useMoney()
 const { reader } = useUnits()
@@ -19,8 +17,9 @@ const waits = computed(() => plan.value?.waits.filter(({ minutes }) => minutes >
   <div v-if="plan" data-testid="repair-ahead">
     <p class="flex min-h-12 flex-wrap items-center gap-x-6 gap-y-1">
       <span :class="{ 'text-slate': !clock }"
-        >{{ state.spareFirst ? 'all done in' : 'water back in' }} <span class="number">{{ minutes('p50') }}</span>, nine
-        times of ten within <span class="number">{{ minutes('p90') }}</span></span
+        >{{ state.spareFirst ? 'all done in' : 'water back in' }}
+        <span class="number">{{ formatMinutes(clock?.minutes.p50) }}</span>, nine times of ten within
+        <span class="number">{{ formatMinutes(clock?.minutes.p90) }}</span></span
       ><span v-for="wait in waits" :key="wait.after" class="text-slate"
         >{{ render(wait.what, reader) }}: {{ wait.minutes }} min by itself</span
       ><NuxtLink
@@ -38,12 +37,7 @@ const waits = computed(() => plan.value?.waits.filter(({ minutes }) => minutes >
         }}</span></DisclosureButton
       >
       <DisclosurePanel class="grid gap-x-8 pb-3 md:grid-cols-2">
-        <DowntimeNote
-          v-if="clock && !clock.downtime.urgent"
-          class="md:col-span-2"
-          :downtime="clock.downtime"
-          :spare="spareGoesIn"
-        />
+        <DowntimeNote v-if="!downtime.urgent" class="md:col-span-2" :downtime="downtime" :spare="canSpare" />
         <div>
           <h3 class="text-[0.95rem]">Tools, as they are used</h3>
           <p>{{ plan.tools.join(' · ') }}</p>

@@ -3,7 +3,7 @@ import { format } from 'date-fns'
 import { formatMinutes } from '#core/quantity/format'
 
 const emit = defineEmits<{ part: [part: string] }>()
-const { steps, current, plan, downtime, spareGoesIn, tick } = useRepair()
+const { steps, current, plan, downtime, canSpare, tick } = useRepair()
 const PHASES = { down: 'Down', work: 'The work', back: 'The way back' } as const
 const phases = computed(() =>
   (['down', 'work', 'back'] as const)
@@ -31,7 +31,7 @@ watch(
       No repair is chosen yet.
       <NuxtLink class="underline" :to="{ params: { joint: 'decide' } }">Decide first.</NuxtLink>
     </p>
-    <DowntimeNote v-if="plan && downtime.urgent" :downtime="downtime" :spare="spareGoesIn" />
+    <DowntimeNote v-if="plan && downtime.urgent" :downtime="downtime" :spare="canSpare" />
     <ExplodedView v-if="plan && plan.assemblies.length > 0" @part="(part) => emit('part', part)" />
     <PumpCutaway v-else compact :lit="current?.part" @part="(part) => emit('part', part)" />
     <RepairAhead />

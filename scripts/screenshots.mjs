@@ -29,6 +29,8 @@ const { child, address } = await startServer({
   stdio: 'ignore',
   env: { PIKE_LAMP_NOW: NOW.toISOString() },
 })
+// A picture that fails must not leave a server behind, which the next run would photograph.
+process.once('exit', () => child.kill())
 const { chromium } = await import('@playwright/test')
 const browser = await chromium.launch(CHROMIUM_LAUNCH)
 const wanted = process.argv.slice(2)

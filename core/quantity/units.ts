@@ -27,7 +27,8 @@ export function isUnit(unit: string | undefined): unit is Unit {
 type Conversion =
   | { to: Unit; decade: number }
   | { to: Unit; pressure: Pressure }
-  | { to: Unit; length: Length }
+  | { to: Unit; length: Length; per?: number }
+  | { to: 's'; seconds: number }
   | { to: Unit; temperature: Temperature }
   | { to: 'gpm'; volume: 'gallon' | 'liter' | 'm3'; perSeconds: number }
 
@@ -39,15 +40,25 @@ const SPELLINGS: Record<string, Conversion> = {
   v: { to: 'V', decade: 0 },
   volt: { to: 'V', decade: 0 },
   volts: { to: 'V', decade: 0 },
+  vac: { to: 'V', decade: 0 },
+  vdc: { to: 'V', decade: 0 },
   mv: { to: 'V', decade: -3 },
   kv: { to: 'V', decade: 3 },
   a: { to: 'A', decade: 0 },
   amp: { to: 'A', decade: 0 },
   amps: { to: 'A', decade: 0 },
+  ampere: { to: 'A', decade: 0 },
+  amperes: { to: 'A', decade: 0 },
   ma: { to: 'A', decade: -3 },
+  milliamp: { to: 'A', decade: -3 },
+  milliamps: { to: 'A', decade: -3 },
   uf: { to: 'uF', decade: 0 },
   mfd: { to: 'uF', decade: 0 },
+  mfds: { to: 'uF', decade: 0 },
   mf: { to: 'uF', decade: 0 },
+  mike: { to: 'uF', decade: 0 },
+  mikes: { to: 'uF', decade: 0 },
+  ufd: { to: 'uF', decade: 0 },
   nf: { to: 'uF', decade: -3 },
   f: { to: 'uF', decade: 6 },
   farad: { to: 'uF', decade: 6 },
@@ -57,6 +68,8 @@ const SPELLINGS: Record<string, Conversion> = {
   ohms: { to: 'ohm', decade: 0 },
   ω: { to: 'ohm', decade: 0 },
   k: { to: 'ohm', decade: 3 },
+  kilohm: { to: 'ohm', decade: 3 },
+  kilohms: { to: 'ohm', decade: 3 },
   kohm: { to: 'ohm', decade: 3 },
   kohms: { to: 'ohm', decade: 3 },
   kω: { to: 'ohm', decade: 3 },
@@ -69,9 +82,18 @@ const SPELLINGS: Record<string, Conversion> = {
   mohms: { to: 'Mohm', decade: 0 },
   mω: { to: 'Mohm', decade: 0 },
   gohm: { to: 'Mohm', decade: 3 },
+  gig: { to: 'Mohm', decade: 3 },
+  gigs: { to: 'Mohm', decade: 3 },
+  gigohm: { to: 'Mohm', decade: 3 },
+  gigohms: { to: 'Mohm', decade: 3 },
   gω: { to: 'Mohm', decade: 3 },
   psi: { to: 'psi', pressure: 'psi' },
+  pounds: { to: 'psi', pressure: 'psi' },
+  pound: { to: 'psi', pressure: 'psi' },
+  lbs: { to: 'psi', pressure: 'psi' },
+  lb: { to: 'psi', pressure: 'psi' },
   kpa: { to: 'psi', pressure: 'kPa' },
+  bars: { to: 'psi', pressure: 'bar' },
   bar: { to: 'psi', pressure: 'bar' },
   inhg: { to: 'inHg', pressure: 'inHg' },
   'kpa-vacuum': { to: 'inHg', pressure: 'kPa' },
@@ -80,18 +102,42 @@ const SPELLINGS: Record<string, Conversion> = {
   inches: { to: 'in', length: 'inch' },
   '"': { to: 'in', length: 'inch' },
   mm: { to: 'in', length: 'mm' },
+  millimetres: { to: 'in', length: 'mm' },
+  millimeters: { to: 'in', length: 'mm' },
+  cm: { to: 'in', length: 'cm' },
+  thou: { to: 'in', length: 'inch', per: 1000 },
+  thousandths: { to: 'in', length: 'inch', per: 1000 },
+  mil: { to: 'in', length: 'inch', per: 1000 },
+  mils: { to: 'in', length: 'inch', per: 1000 },
   ft: { to: 'ft', length: 'foot' },
   feet: { to: 'ft', length: 'foot' },
+  foot: { to: 'ft', length: 'foot' },
+  metres: { to: 'ft', length: 'm' },
+  meters: { to: 'ft', length: 'm' },
   m: { to: 'ft', length: 'm' },
   gpm: { to: 'gpm', volume: 'gallon', perSeconds: 60 },
+  gph: { to: 'gpm', volume: 'gallon', perSeconds: 3600 },
+  'gal/min': { to: 'gpm', volume: 'gallon', perSeconds: 60 },
+  'gal/h': { to: 'gpm', volume: 'gallon', perSeconds: 3600 },
+  'l/h': { to: 'gpm', volume: 'liter', perSeconds: 3600 },
+  lpm: { to: 'gpm', volume: 'liter', perSeconds: 60 },
   'l/min': { to: 'gpm', volume: 'liter', perSeconds: 60 },
   'l/s': { to: 'gpm', volume: 'liter', perSeconds: 1 },
   'm3/h': { to: 'gpm', volume: 'm3', perSeconds: 3600 },
   s: { to: 's', decade: 0 },
   sec: { to: 's', decade: 0 },
+  secs: { to: 's', decade: 0 },
+  second: { to: 's', decade: 0 },
   seconds: { to: 's', decade: 0 },
+  min: { to: 's', seconds: 60 },
+  mins: { to: 's', seconds: 60 },
+  minute: { to: 's', seconds: 60 },
+  minutes: { to: 's', seconds: 60 },
   '°c': { to: 'celsius', temperature: 'C' },
   c: { to: 'celsius', temperature: 'C' },
+  celsius: { to: 'celsius', temperature: 'C' },
+  degrees: { to: 'celsius', temperature: 'C' },
+  fahrenheit: { to: 'celsius', temperature: 'F' },
   '°f': { to: 'celsius', temperature: 'F' },
 }
 
@@ -121,8 +167,10 @@ export function readUnit(
   }
   if ('length' in conversion) {
     const unit: Unit = wanted === 'in' || wanted === 'ft' ? wanted : conversion.to
-    return { unit, toCanonical: (value) => convert(value, conversion.length).to(unit === 'in' ? 'inch' : 'foot') }
+    const { length, per = 1 } = conversion
+    return { unit, toCanonical: (value) => convert(value / per, length).to(unit === 'in' ? 'inch' : 'foot') }
   }
+  if ('seconds' in conversion) return { unit: 's', toCanonical: (value) => value * conversion.seconds }
   if ('temperature' in conversion)
     return { unit: 'celsius', toCanonical: (value) => convert(value, conversion.temperature).to('C') }
   return {

@@ -1,0 +1,17 @@
+/** The fields of the nameplate that a line can say. */
+export type NameplateField =
+  | 'volts'
+  | 'hertz'
+  | 'horsepower'
+  | 'serviceFactor'
+  | 'fullLoadAmps'
+  | 'serviceFactorAmps'
+  | 'lockedRotorAmps'
+  | 'codeLetter'
+  | 'poles'
+  | 'rpm'
+  | 'frame'
+  | 'runCapacitorMicrofarads'
+  | 'runCapacitorVolts'
+  | 'startCapacitorMicrofarads'
+  | 'startCapacitorVolts'

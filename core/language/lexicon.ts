@@ -1,0 +1,96 @@
+import { CHECK_SAID } from '../knowledge/said/said'
+import { AGES_SAID, EACH_LEG_SAID, GROUND_SAID, LEADS_SAID, PLATE_FIELDS, SETUPS_SAID } from '../knowledge/said/electrics-said'
+import { COMPLAINTS_SAID } from '../knowledge/said/complaints-said'
+import { FAULTS_SAID } from '../knowledge/said/faults-said'
+import { GATES_SAID } from '../knowledge/said/gates-said'
+import { HALVES_SAID, PARTS_SAID, PLACES_SAID, SIDES_SAID } from '../knowledge/said/parts-said'
+import { CALENDAR, ROLES_SAID, SILENT } from '../knowledge/said/roles-said'
+import { STANDINGS_SAID } from '../knowledge/said/standing-said'
+import { outcomeLabel } from '../knowledge/checks/checks'
+import { readUnit } from '../quantity/units'
+import { deletionIndex, type SlipIndex } from './slips'
+import { NUMBER_WORDS } from './spoken-number'
+import type { Needs, Sense } from './sense'
+
+/** Every phrase that means something, with all that it can mean, and every word that occurs in one. */
+export interface Lexicon {
+  phrases: ReadonlyMap<string, readonly Sense[]>
+  words: ReadonlySet<string>
+  /** Words of the longest phrase. */
+  longest: number
+  slips: SlipIndex
+}
+
+const MARKS: Readonly<Record<string, Needs>> = { '!': 'nothing', '+': 'name' }
+
+/** A phrase of the tables as it is looked up: plain words without those that carry nothing. */
+export function plainPhrase(phrase: string): string {
+  const words = phrase
+    .toLowerCase()
+    .replace(/[-/]/g, ' ')
+    .replace(/[,.:()]/g, '')
+    .replaceAll('cannot', 'not')
+    .split(/\s+/)
+    .filter(Boolean)
+  const telling = words.filter((word) => !SILENT.has(word))
+  return (telling.length > 0 ? telling : words).join(' ').replace(/\b(?:will|does|did|is|are|has|can) not\b/g, 'not')
+}
+
+function built(): Lexicon {
+  const phrases = new Map<string, Sense[]>()
+  const add = (phrase: string, sense: Sense) => {
+    const plain = plainPhrase(phrase)
+    const senses = phrases.get(plain)
+    if (!senses) phrases.set(plain, [sense])
+    else if (!senses.some((known) => JSON.stringify(known) === JSON.stringify(sense))) senses.push(sense)
+  }
+  const addAll = (said: Readonly<Record<string, readonly string[]>>, senseOf: (id: string) => Sense) => {
+    for (const [id, words] of Object.entries(said)) for (const word of words) add(word, senseOf(id))
+  }
+  for (const [check, said] of Object.entries(CHECK_SAID)) {
+    for (const name of said.names) add(name, { is: 'check', check, thing: false })
+    for (const name of said.things ?? []) add(name, { is: 'check', check, thing: true })
+    for (const word of said.vague ?? []) add(word, { is: 'vague', check })
+    for (const [outcome, words] of Object.entries(said.outcomes ?? {}))
+      for (const word of [outcomeLabel(outcome), ...words]) {
+        const needs = MARKS[word[0] as string]
+        add(needs ? word.slice(1) : word, { is: 'outcome', check, outcome, needs: needs ?? 'topic' })
+      }
+  }
+  addAll(PARTS_SAID, (part) => ({ is: 'part', part }))
+  addAll(PLACES_SAID, (at) => ({ is: 'place', at }))
+  addAll(HALVES_SAID, (half) => ({ is: 'half', half }) as Sense)
+  addAll(SIDES_SAID, (side) => ({ is: 'side', side }) as Sense)
+  addAll(SETUPS_SAID, (setup) => ({ is: 'setup', setup }) as Sense)
+  addAll(AGES_SAID, (age) => ({ is: 'age', age }) as Sense)
+  addAll({ legs: EACH_LEG_SAID }, () => ({ is: 'legs' }))
+  addAll(PLATE_FIELDS, (field) => ({ is: 'plate', field }) as Sense)
+  addAll(COMPLAINTS_SAID, (id) => ({ is: 'complaint', id }) as Sense)
+  addAll(STANDINGS_SAID, (at) => ({ is: 'standing', at }) as Sense)
+  addAll(FAULTS_SAID, (fault) => ({ is: 'fault', fault }))
+  addAll(ROLES_SAID, (role) => ({ is: 'role', role }) as Sense)
+  for (const [gate, { shut, open }] of Object.entries(GATES_SAID)) {
+    for (const word of shut) add(word, { is: 'gate', gate, shut: true } as Sense)
+    for (const word of open ?? []) add(word, { is: 'gate', gate, shut: false } as Sense)
+  }
+  const words = new Set<string>([...SILENT, ...NUMBER_WORDS, ...CALENDAR, ...GROUND_SAID, ...Object.keys(LEADS_SAID)])
+  let longest = 1
+  for (const phrase of phrases.keys()) {
+    const parts = phrase.split(' ')
+    longest = Math.max(longest, parts.length)
+    for (const part of parts) words.add(part)
+  }
+  return { phrases, words, longest, slips: deletionIndex([...words].filter((word) => /^\p{L}{4,}$/u.test(word))) }
+}
+
+let kept: Lexicon | undefined
+
+/** The lexicon, built from the knowledge once. */
+export function lexicon(): Lexicon {
+  return (kept ??= built())
+}
+
+/** Is this a word that the tables know, by itself, as a plural, a lead, a unit or a number? */
+export function isKnownWord(word: string): boolean {
+  return lexicon().words.has(word) || readUnit(word) !== undefined
+}

@@ -103,6 +103,10 @@ export class FindingInput implements Finding {
   @MayBeAbsent() @IsBoolean() throughCable?: boolean
   @MayBeAbsent() @IsIn(['whole', 'motor', 'pump-end']) half?: Finding['half']
   @MayBeAbsent() @IsString() @MaxLength(40) at?: string
+  @MayBeAbsent() @IsIn(['motor', 'pump']) side?: Finding['side']
+  @MayBeAbsent() @IsIn(['old', 'new']) of?: Finding['of']
+  @MayBeAbsent() @IsIn(['installed', 'bench', 'barrel']) where?: Finding['where']
+  @MayBeAbsent() @IsString() @MaxLength(40) hedge?: string
   @OptionalQuantity({ min: 0, max: 10 }) clearanceMillimetres?: number
   @MayBeAbsent() @IsString() @MaxLength(40) code?: string
 }

@@ -20,6 +20,14 @@ export interface Finding {
   throughCable?: boolean
   half?: 'whole' | 'motor' | 'pump-end'
   at?: string
+  /** Where a noise or a heat comes from. */
+  side?: 'motor' | 'pump'
+  /** The machine’s own part, or a new one read before it is fitted. */
+  of?: 'old' | 'new'
+  /** Where the machine stood when it was read. */
+  where?: 'installed' | 'bench' | 'barrel'
+  /** The word that says how sure the reading is: about, maybe. */
+  hedge?: string
   clearanceMillimetres?: number
   code?: string
 }

@@ -1,7 +1,6 @@
 import { CHECK_SAID } from '../knowledge/said/said'
 import { AGES_SAID, EACH_LEG_SAID, GROUND_SAID, LEADS_SAID, PLATE_FIELDS, SETUPS_SAID } from '../knowledge/said/electrics-said'
 import { COMPLAINTS_SAID } from '../knowledge/said/complaints-said'
-import { FAULTS_SAID } from '../knowledge/said/faults-said'
 import { GATES_SAID } from '../knowledge/said/gates-said'
 import { HALVES_SAID, PARTS_SAID, PLACES_SAID, SIDES_SAID } from '../knowledge/said/parts-said'
 import { CALENDAR, ROLES_SAID, SILENT } from '../knowledge/said/roles-said'
@@ -15,6 +14,8 @@ import type { Needs, Sense } from './sense'
 /** Every phrase that means something, with all that it can mean, and every word that occurs in one. */
 export interface Lexicon {
   phrases: ReadonlyMap<string, readonly Sense[]>
+  /** What owners complain of, by phrase. They are looked for by themselves, for they hold the words of findings. */
+  complaints: ReadonlyMap<string, readonly string[]>
   words: ReadonlySet<string>
   /** Words of the longest phrase. */
   longest: number
@@ -65,22 +66,23 @@ function built(): Lexicon {
   addAll(AGES_SAID, (age) => ({ is: 'age', age }) as Sense)
   addAll({ legs: EACH_LEG_SAID }, () => ({ is: 'legs' }))
   addAll(PLATE_FIELDS, (field) => ({ is: 'plate', field }) as Sense)
-  addAll(COMPLAINTS_SAID, (id) => ({ is: 'complaint', id }) as Sense)
   addAll(STANDINGS_SAID, (at) => ({ is: 'standing', at }) as Sense)
-  addAll(FAULTS_SAID, (fault) => ({ is: 'fault', fault }))
   addAll(ROLES_SAID, (role) => ({ is: 'role', role }) as Sense)
   for (const [gate, { shut, open }] of Object.entries(GATES_SAID)) {
     for (const word of shut) add(word, { is: 'gate', gate, shut: true } as Sense)
     for (const word of open ?? []) add(word, { is: 'gate', gate, shut: false } as Sense)
   }
+  const complaints = new Map<string, string[]>()
+  for (const [id, said] of Object.entries(COMPLAINTS_SAID))
+    for (const word of said) complaints.set(plainPhrase(word), [...(complaints.get(plainPhrase(word)) ?? []), id])
   const words = new Set<string>([...SILENT, ...NUMBER_WORDS, ...CALENDAR, ...GROUND_SAID, ...Object.keys(LEADS_SAID)])
   let longest = 1
-  for (const phrase of phrases.keys()) {
+  for (const phrase of [...phrases.keys(), ...complaints.keys()]) {
     const parts = phrase.split(' ')
     longest = Math.max(longest, parts.length)
     for (const part of parts) words.add(part)
   }
-  return { phrases, words, longest, slips: deletionIndex([...words].filter((word) => /^\p{L}{4,}$/u.test(word))) }
+  return { phrases, complaints, words, longest, slips: deletionIndex([...words].filter((word) => /^\p{L}{4,}$/u.test(word))) }
 }
 
 let kept: Lexicon | undefined

@@ -3,6 +3,7 @@ import { CALENDAR, SILENT } from '../knowledge/said/roles-said'
 import { GROUND_SAID, LEADS_SAID } from '../knowledge/said/electrics-said'
 import { readUnit } from '../quantity/units'
 import { lexicon } from './lexicon'
+import type { Role } from '../knowledge/said/roles-said'
 import type { Sense } from './sense'
 import { meantWord } from './slips'
 import type { Word } from './words'
@@ -21,6 +22,11 @@ export interface Piece {
 }
 
 const BREAKS: ReadonlySet<string> = new Set([',', ';', '.', '!', '(', ')'])
+
+/** Does the piece do this in the line, among all that it can mean? */
+export function playsRole(piece: Piece, role: Role): boolean {
+  return piece.senses.some((sense) => sense.is === 'role' && sense.role === role)
+}
 
 /** What a word is looked up as: itself, without its plural, or the word it is a slip of. */
 function known(word: Word): string | undefined {

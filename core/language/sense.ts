@@ -1,4 +1,4 @@
-import type { Gate, Complaint } from '../knowledge/vocabulary'
+import type { Gate } from '../knowledge/vocabulary'
 import type { NameplateField } from '../knowledge/said/plate-said'
 import type { Role } from '../knowledge/said/roles-said'
 import type { Finding } from '../diagnosis/finding'
@@ -22,7 +22,5 @@ export type Sense =
   | { is: 'legs' }
   | { is: 'plate'; field: NameplateField }
   | { is: 'gate'; gate: Gate; shut: boolean }
-  | { is: 'complaint'; id: Complaint }
   | { is: 'standing'; at: Standing }
-  | { is: 'fault'; fault: string }
   | { is: 'role'; role: Role }

@@ -13,6 +13,7 @@ import * as evidence from './evidence'
 import * as motors from './motors'
 import * as pitAndTank from './pit-and-tank'
 import * as takeDown from './take-down'
+import { understandWorking } from './understand'
 import * as water from './water'
 import * as wearAndCost from './wear-and-cost'
 import * as windingHeat from './winding-heat'
@@ -30,6 +31,7 @@ const ASKED = QUESTIONS.map((question) =>
 )
 const ALL = [
   diagnoseWorking,
+  understandWorking,
   ...ASKED,
   ...[
     electrical,

@@ -1,0 +1,181 @@
+import { ACTIONS_HOUSE_WATER } from '../knowledge/repairs/actions-house-water'
+import { ACTIONS_PIT } from '../knowledge/repairs/actions-pit'
+import { ACTIONS_SUPPLY } from '../knowledge/repairs/actions-supply'
+import { ACTIONS_SURFACE } from '../knowledge/repairs/actions-surface'
+import { JOBS } from '../knowledge/repairs/jobs'
+import type { Part } from '../knowledge/vocabulary'
+import { playsRole, type Piece } from './phrases'
+import { capacitorsHere, type Scene } from './scene'
+import { plainClause } from './seen'
+import type { Doubt, Heard, Other, Said } from './understanding'
+
+/** What a line says besides readings: gates, where the machine stands, what was replaced, wished for, left. */
+export function besidesIn(line: string, pieces: readonly Piece[], scene: Scene): Heard {
+  const heard: Heard = { said: [], doubts: [] }
+  leftIn(line, pieces, heard)
+  gatesIn(pieces, scene, heard)
+  standingIn(pieces, scene, heard)
+  partsIn(pieces, scene, heard)
+  return heard
+}
+
+function add(heard: Heard, said: Said): void {
+  for (const piece of said.pieces) piece.used = true
+  heard.said.push(said)
+}
+
+function doubt(heard: Heard, asked: Doubt): void {
+  for (const piece of asked.pieces) piece.used = true
+  heard.doubts.push(asked)
+}
+
+/** The words of a span as they were typed. */
+function textOf(line: string, pieces: readonly Piece[]): string {
+  const words = pieces.flatMap((piece) => piece.words)
+  const start = Math.min(...words.map((word) => word.start))
+  const end = Math.max(...words.map((word) => word.end))
+  return line.slice(start, end).replace(/^[\s:,;.]+|[\s:,;.]+$/g, '')
+}
+
+/** `left: cracked lid`, `foot cracked, left alone`: seen, and not touched. */
+function leftIn(line: string, pieces: readonly Piece[], heard: Heard): void {
+  const at = pieces.findIndex((piece) => playsRole(piece, 'left') && !playsRole(piece, 'replaced'))
+  const left = pieces[at]
+  if (!left) return
+  const before = pieces.slice(0, at).filter(({ kind }) => kind !== 'silent')
+  const bare = left.text === 'left'
+  const leads = before.length === 0
+  const closes = pieces.slice(at + 1).every(({ kind }) => kind === 'mark' || kind === 'silent')
+  if (bare && !(leads && pieces[at + 1]) && !(closes && before.at(-1)?.kind !== 'number')) return
+  if (leads && left.text !== 'next time') {
+    const rest = pieces.slice(at + 1)
+    if (rest.length > 0) add(heard, { other: { is: 'left', text: textOf(line, rest) }, pieces: [left, ...rest] })
+    return
+  }
+  // What was left stands in the same clause, or in the one before where this one says no more than that.
+  const own = pieces.filter((piece) => piece.clause === left.clause && piece !== left && piece.kind !== 'mark' && piece.kind !== 'silent')
+  const telling = own.some((piece) => piece.senses.some(({ is }) => is === 'part' || is === 'outcome' || is === 'place') || piece.kind === 'foreign')
+  const subject = telling ? own : pieces.filter((piece) => piece.clause === left.clause - 1 && piece.kind !== 'mark')
+  if (subject.length > 0) add(heard, { other: { is: 'left', text: textOf(line, subject) }, pieces: [left, ...subject, ...own] })
+}
+
+function gatesIn(pieces: readonly Piece[], scene: Scene, heard: Heard): void {
+  pieces.forEach((piece, at) => {
+    if (piece.used) return
+    const senses = piece.senses.flatMap((sense) => (sense.is === 'gate' ? [sense] : []))
+    const sense = senses[0]
+    if (!sense) return
+    const short = !piece.text.includes(' ')
+    if (short && !plainClause(pieces, at)) return
+    const before = pieces[at - 1]
+    const denied = before !== undefined && before.clause === piece.clause && playsRole(before, 'deny') && before.kind === 'phrase'
+    const shut = denied ? !sense.shut : sense.shut
+    const { gate } = sense
+    const all = denied ? [piece, before] : [piece]
+    if (gate === 'valves-shut' && shut && !scene.gates.has('power-off') && !scene.gates.has('valves-shut')) {
+      // Standing still with the power on, shut valves are a finding; on the way into the machine they are a gate.
+      doubt(heard, {
+        question: 'Shut by you for the work, or found shut?',
+        answers: [
+          { label: 'shut for the work', other: [{ is: 'gate', gate, shut }] },
+          { label: 'found shut', findings: [{ check: 'valve-position', outcome: 'shut' }] },
+        ],
+        pieces: all,
+      })
+      return
+    }
+    add(heard, { other: { is: 'gate', gate, shut }, pieces: all })
+    // The figure that proves a capacitor empty belongs to its gate.
+    if (gate === 'discharged' && shut) proofOfDischarge(pieces, at, heard)
+  })
+}
+
+const EMPTY_VOLTS = 10
+
+function proofOfDischarge(pieces: readonly Piece[], at: number, heard: Heard): void {
+  for (let index = at + 1; index < pieces.length; index += 1) {
+    const piece = pieces[index] as Piece
+    if (piece.kind !== 'number') continue
+    const unit = pieces[index + 1]
+    if (unit?.words[0] === undefined || !/^v(?:olts?)?$/i.test(unit.words[0].text)) return
+    const value = piece.words[0]?.value ?? 0
+    if (value >= EMPTY_VOLTS) {
+      heard.said.pop()
+      doubt(heard, {
+        question: `${value} V left is not discharged. Bleed it again?`,
+        answers: [{ label: 'not discharged yet', other: [{ is: 'gate', gate: 'discharged', shut: false }] }],
+        pieces: [pieces[at] as Piece, piece, unit],
+      })
+      return
+    }
+    piece.used = true
+    unit.used = true
+    const rest = pieces[index + 2]
+    if (rest && rest.kind === 'phrase') rest.used = true
+    return
+  }
+}
+
+function standingIn(pieces: readonly Piece[], scene: Scene, heard: Heard): void {
+  for (const piece of pieces) {
+    const sense = piece.used ? undefined : piece.senses.find(({ is }) => is === 'standing')
+    if (sense?.is !== 'standing') continue
+    add(heard, sense.at === scene.standing ? { pieces: [piece] } : { other: { is: 'standing', at: sense.at }, pieces: [piece] })
+  }
+}
+
+const FITTED_WORDS: ReadonlySet<string> = new Set(['fitted', 'installed', 'put in', 'went in'])
+
+/** `bearings replaced last year`, `wants a new motor`: parts that were changed, or are asked for. */
+function partsIn(pieces: readonly Piece[], scene: Scene, heard: Heard): void {
+  const clauses = new Set(pieces.map(({ clause }) => clause))
+  for (const clause of clauses) {
+    const own = pieces.filter((piece) => piece.clause === clause && !piece.used)
+    const wish = own.find((piece) => playsRole(piece, 'wish'))
+    const replaced = own.find((piece) => playsRole(piece, 'replaced'))
+    const denied = own.some((piece) => playsRole(piece, 'deny') && piece.text !== 'no')
+    const verb = wish ?? replaced
+    if (!verb || denied) continue
+    const past = own.filter((piece) => playsRole(piece, 'past'))
+    const fresh = own.filter((piece) => playsRole(piece, 'new'))
+    // "relief valve not fitted", "30 amp breaker fitted" are no news of a new part.
+    if (!wish && FITTED_WORDS.has(verb.text) && fresh.length === 0 && past.length === 0) continue
+    if (!wish && own.some(({ kind }) => kind === 'number')) continue
+    const parts = own.flatMap((piece) => partOf(piece, scene).map((part) => ({ piece, part })))
+    const used = [verb, ...past, ...fresh, ...parts.map(({ piece }) => piece)]
+    if (wish) wished(own, parts, scene, used, heard)
+    else if (parts.length > 0) tellReplaced(parts, used, heard)
+  }
+}
+
+function partOf(piece: Piece, scene: Scene): Part[] {
+  const sense = piece.senses.find(({ is }) => is === 'part')
+  if (sense?.is === 'part') return [sense.part as Part]
+  return /^(?:cap|capacitor|can|condenser)$/.test(piece.text) ? capacitorsHere(scene) : []
+}
+
+function tellReplaced(parts: readonly { piece: Piece; part: Part }[], used: Piece[], heard: Heard): void {
+  const pieces = new Map<Piece, Part[]>()
+  for (const { piece, part } of parts) pieces.set(piece, [...(pieces.get(piece) ?? []), part])
+  for (const [piece, choices] of pieces) {
+    const answers = choices.map((part) => ({ label: part.replaceAll('-', ' '), other: [{ is: 'replaced', part } as Other] }))
+    if (answers.length > 1) doubt(heard, { question: 'Which one was replaced?', answers, pieces: used })
+    else add(heard, { other: answers[0]?.other[0] as Other, pieces: [...used.filter((other) => !pieces.has(other)), piece] })
+  }
+}
+
+const ACTIONS = [...ACTIONS_SURFACE, ...ACTIONS_SUPPLY, ...ACTIONS_HOUSE_WATER, ...ACTIONS_PIT]
+
+/** The job that renews a part on this kind of machine: the one that does least besides. */
+export function jobOfPart(part: Part, { kind }: Pick<Scene, 'kind'>): string | undefined {
+  const fitting = ACTIONS.filter((action) => action.kinds.includes(kind) && action.parts.includes(part))
+  const whole = fitting.find((action) => action.parts[0] === part)
+  return (whole ?? [...fitting].sort((a, b) => a.parts.length - b.parts.length)[0])?.id ?? JOBS.find((job) => job.kinds.includes(kind) && job.parts.includes(part))?.id
+}
+
+function wished(own: readonly Piece[], parts: readonly { piece: Piece; part: Part }[], scene: Scene, used: Piece[], heard: Heard): void {
+  const named = JOBS.find((job) => job.kinds.includes(scene.kind) && own.some((piece) => piece.text.includes('variable speed')) && job.id === 'variable-speed-motor')
+  const job = named?.id ?? parts.map(({ part }) => jobOfPart(part, scene)).find((id) => id !== undefined)
+  if (job) add(heard, { other: { is: 'wish', job }, pieces: used })
+}
+

@@ -1,0 +1,41 @@
+import { complaintFits, type Complaint } from '../knowledge/vocabulary'
+import { lexicon } from './lexicon'
+import { playsRole, type Piece } from './phrases'
+import type { Scene } from './scene'
+import type { Heard, Said } from './understanding'
+
+/**
+ * What an owner said is wrong: behind a word for saying (`customer says it loses prime`), or where the line says nothing
+ * else.
+ *
+ * @param alone nothing else was understood, so that no such word is needed
+ */
+export function complaintsIn(text: string, pieces: readonly Piece[], scene: Scene, alone = false): Heard | undefined {
+  const told = pieces.find((piece) => playsRole(piece, 'reported'))
+  if (!told && !alone) return undefined
+  if (pieces.some(({ kind }) => kind === 'number') && !told) return undefined
+  const words = pieces
+    .slice(told ? pieces.indexOf(told) + 1 : 0)
+    .filter(({ kind }) => kind !== 'mark' && kind !== 'silent')
+    .flatMap((piece) => (piece.kind === 'phrase' ? piece.text.split(' ').map((word) => ({ word, piece })) : [{ word: '|', piece }]))
+  const said: Said[] = []
+  const { complaints, longest } = lexicon()
+  for (let at = 0; at < words.length; at += 1) {
+    for (let end = Math.min(words.length, at + longest); end > at; end -= 1) {
+      const span = words.slice(at, end)
+      const ids = complaints.get(span.map(({ word }) => word).join(' '))
+      const id = ids?.find((candidate) => complaintFits(candidate as Complaint, scene.kind))
+      if (!id) continue
+      // A single word is a complaint only where it is the whole of what was said.
+      if (span.length === 1 && !told && words.length > 2) continue
+      const own = [...new Set(span.map(({ piece }) => piece))]
+      if (!told && pieces.some((piece) => piece.kind === 'foreign' && piece.clause === own[0]?.clause)) continue
+      said.push({ other: { is: 'complaint', id: id as Complaint }, pieces: told ? [told, ...own] : own })
+      at = end - 1
+      break
+    }
+  }
+  if (said.length === 0) return undefined
+  for (const item of said) for (const piece of item.pieces) piece.used = true
+  return { said, doubts: [] }
+}

@@ -1,0 +1,233 @@
+import type { Finding } from '../diagnosis/finding'
+import { checkInfo, outcomeLabel } from '../knowledge/checks/checks'
+import { FAULTS_SAID } from '../knowledge/said/faults-said'
+import { UNIT_LABELS, type Unit } from '../quantity/units'
+import { besidesIn } from './besides'
+import { complaintsIn } from './complaints'
+import { measuredIn } from './measured'
+import { phrasesOf, playsRole, type Piece } from './phrases'
+import { weighed } from './plausible'
+import { isHere, type Scene } from './scene'
+import { seenIn } from './seen'
+import type { Answer, Ask, Doubt, Heard, Other, ReadBack, Said, Understanding } from './understanding'
+import { wordsOf } from './words'
+
+const NOTE = /^\s*(?:note|nb|remark)\s*[:\s]\s*/i
+/** A comma before three figures: of thousands, or of decimals. */
+const THOUSANDS = /(?<![\d.,])[1-9]\d{0,2},\d{3}(?![\d,])/
+
+/**
+ * What a line means on this machine, in its state: findings, other things, one question, or a plain note.
+ *
+ * Pure: the same line in the same scene is always understood the same way. While a question stands nothing is kept.
+ *
+ * @param line as typed or dictated
+ * @param answers the choice made for each question of this line so far, by its key
+ */
+export function understand(line: string, scene: Scene, answers: Readonly<Record<string, number>> = {}): Understanding {
+  const text = line.trim().replace(/\s+/g, ' ')
+  const noted = NOTE.exec(text)
+  if (noted) return noteOf(text.slice(noted[0].length) || text)
+  const thousands = THOUSANDS.exec(text)
+  if (thousands) {
+    const written = thousands[0]
+    const readings = [written.replace(',', '.'), written.replace(',', '')]
+    const chosen = answers['comma']
+    if (chosen === undefined || !readings[chosen])
+      return asking({ key: 'comma', question: `${written}: which figure is it?`, choices: readings.map((label) => ({ label })) }, [], text)
+    return understand(text.replace(written, readings[chosen]), scene, answers)
+  }
+  const pieces = phrasesOf(wordsOf(text))
+  const heard = heardIn(text, pieces, scene)
+  return answered(text, pieces, heard, answers)
+}
+
+function noteOf(note: string): Understanding {
+  return { findings: [], other: [], ask: null, note, pieces: [], left: [] }
+}
+
+function asking(ask: Ask, pieces: ReadBack[], text: string): Understanding {
+  void text
+  return { findings: [], other: [], ask, note: null, pieces, left: [] }
+}
+
+const use = (pieces: readonly Piece[]) => pieces.forEach((piece) => (piece.used = true))
+
+/** The steps in their order: what each uses is not there for the next. */
+function heardIn(text: string, pieces: readonly Piece[], scene: Scene): Heard {
+  const reported = complaintsIn(text, pieces, scene)
+  if (reported) return reported
+  const besides = besidesIn(text, pieces, scene)
+  const open = pieces.map((piece) => (piece.used ? { ...piece, senses: [], kind: 'silent' as const } : piece))
+  const measured = measuredIn(open, scene)
+  markUsed(open, measured)
+  const seen = seenIn(open, scene)
+  markUsed(open, seen)
+  open.forEach((piece, at) => {
+    const original = pieces[at] as Piece
+    if (piece.used) original.used = true
+  })
+  const said: Said[] = [...besides.said]
+  const doubts: Doubt[] = [...besides.doubts, ...measured.doubts, ...seen.doubts]
+  for (const item of merged([...measured.said, ...seen.said])) {
+    const judged = past(open, item) ?? weighed(item, scene)
+    if ('question' in judged) doubts.push(judged)
+    else said.push(judged)
+  }
+  if (said.length === 0 && doubts.length === 0) return fallback(text, pieces, scene)
+  return { said: distinctOthers(said), doubts }
+}
+
+function markUsed(pieces: readonly Piece[], heard: Heard): void {
+  void pieces
+  for (const item of [...heard.said, ...heard.doubts]) use(item.pieces)
+}
+
+/** Two ways of saying one thing: the clearance with its fit, a gate twice. */
+function merged(said: readonly Said[]): Said[] {
+  return [...said]
+}
+
+function distinctOthers(said: readonly Said[]): Said[] {
+  const seen = new Set<string>()
+  return said.filter(({ other }) => {
+    if (!other) return true
+    const key = JSON.stringify(other)
+    if (seen.has(key)) return false
+    seen.add(key)
+    return true
+  })
+}
+
+/** What was read last year is no reading of today. */
+function past(pieces: readonly Piece[], item: Said): Doubt | undefined {
+  const { finding } = item
+  if (!finding) return undefined
+  const clauses = new Set(item.pieces.map(({ clause }) => clause))
+  const then = pieces.find((piece) => clauses.has(piece.clause) && playsRole(piece, 'past'))
+  if (!then) return undefined
+  return {
+    question: `Read now, or ${then.text}?`,
+    answers: [
+      { label: 'read now', findings: [finding] },
+      { label: 'only a note', note: wordsOfPieces([...item.pieces, then]) },
+    ],
+    pieces: [...item.pieces, then],
+  }
+}
+
+function wordsOfPieces(pieces: readonly Piece[]): string {
+  return [...new Set(pieces)]
+    .flatMap(({ words }) => words)
+    .sort((a, b) => a.start - b.start)
+    .map(({ raw }) => raw)
+    .join(' ')
+}
+
+/** Nothing was understood as a reading: a complaint, a thing without its answer, a fault’s name, or a note. */
+function fallback(text: string, pieces: readonly Piece[], scene: Scene): Heard {
+  const nothing: Heard = { said: [], doubts: [] }
+  const complaint = complaintsIn(text, pieces, scene, true)
+  if (complaint) return complaint
+  const foreign = pieces.filter(({ kind }) => kind === 'foreign')
+  const faults = Object.values(FAULTS_SAID).flat()
+  if (faults.includes(text.toLowerCase())) return nothing
+  if (foreign.length > 0) return nothing
+  const lit = scene.lit ? checkInfo(scene.lit.check) : undefined
+  if (scene.lit && lit?.outcomes && pieces.some((piece) => playsRole(piece, 'yes') || playsRole(piece, 'deny')))
+    return { said: [], doubts: [whatWasSeen(scene.lit.check, pieces)] }
+  const vague = pieces.flatMap((piece) => piece.senses.flatMap((sense) => (sense.is === 'vague' ? [sense.check] : [])))
+  const named = pieces.flatMap((piece) =>
+    piece.senses.flatMap((sense) => (sense.is === 'check' && !sense.thing ? [sense.check] : sense.is === 'part' ? checksOfPart(sense.part) : [])),
+  )
+  const checks = [...new Set([...vague, ...named])].filter((check) => isHere(check, scene))
+  const [only] = checks
+  if (!only) return nothing
+  if (checks.length === 1) return { said: [], doubts: [whatWasSeen(only, pieces)] }
+  return {
+    said: [],
+    doubts: [
+      {
+        question: `${text}: what was read?`,
+        answers: [...checks.slice(0, 8).map((check) => ({ label: checkInfo(check)?.label ?? check })), { label: 'only a note', note: text }],
+        pieces: pieces.filter(({ kind }) => kind === 'phrase'),
+      },
+    ],
+  }
+}
+
+function checksOfPart(part: string): string[] {
+  return part === 'run-capacitor' || part === 'start-capacitor' ? ['capacitance', 'capacitor-look'] : []
+}
+
+function whatWasSeen(check: string, pieces: readonly Piece[]): Doubt {
+  const info = checkInfo(check)
+  const answers: Answer[] = Object.keys(info?.outcomes ?? {}).map((outcome) => ({
+    label: outcomeLabel(outcome),
+    findings: [{ check, outcome }],
+  }))
+  const unit = info?.unit ? UNIT_LABELS[info.unit as Unit] : undefined
+  return {
+    question: unit ? `${info?.label}: how many ${unit}?` : `${info?.label}: what was found?`,
+    answers: [...answers, { label: 'only a note', note: wordsOfPieces(pieces) }],
+    pieces: pieces.filter(({ kind }) => kind === 'phrase'),
+  }
+}
+
+/** Questions answered so far are applied; the first that is not stands. */
+function answered(text: string, pieces: readonly Piece[], heard: Heard, answers: Readonly<Record<string, number>>): Understanding {
+  const findings: Finding[] = heard.said.flatMap(({ finding }) => (finding ? [finding] : []))
+  const other: Other[] = heard.said.flatMap((item) => (item.other ? [item.other] : []))
+  const notes: string[] = []
+  let ask: Ask | null = null
+  for (const doubt of heard.doubts) {
+    use(doubt.pieces)
+    const key = keyOf(doubt)
+    const chosen = answers[key] === undefined ? undefined : doubt.answers[answers[key]]
+    if (!chosen) {
+      ask ??= { key, question: doubt.question, choices: doubt.answers }
+      continue
+    }
+    findings.push(...(chosen.findings ?? []))
+    other.push(...(chosen.other ?? []))
+    if (chosen.note) notes.push(chosen.note)
+  }
+  const read = readBack(text, heard, answers)
+  if (ask) return { ...asking(ask, read, text), left: leftOver(pieces) }
+  const empty = findings.length === 0 && other.length === 0
+  return {
+    findings,
+    other,
+    ask: null,
+    note: notes.length > 0 ? notes.join('; ') : empty ? text : null,
+    pieces: read,
+    left: empty ? [] : leftOver(pieces),
+  }
+}
+
+/** A question is known by the words it is about, so that an answer stays with it while the line grows. */
+function keyOf(doubt: Doubt): string {
+  return `${doubt.question}|${doubt.pieces.map(({ text }) => text).join(' ')}`
+}
+
+function leftOver(pieces: readonly Piece[]): string[] {
+  return pieces.filter(({ kind, used }) => !used && (kind === 'foreign' || kind === 'number')).map((piece) => piece.words.map(({ raw }) => raw).join(' '))
+}
+
+function readBack(text: string, heard: Heard, answers: Readonly<Record<string, number>>): ReadBack[] {
+  const span = (pieces: readonly Piece[]) => {
+    const words = pieces.flatMap((piece) => piece.words)
+    const start = Math.min(...words.map((word) => word.start))
+    const end = Math.max(...words.map((word) => word.end))
+    return { start, end, text: text.slice(start, end) }
+  }
+  const said = heard.said
+    .filter((item) => item.pieces.length > 0 && (item.finding || item.other))
+    .map((item) => ({ ...span(item.pieces), finding: item.finding, other: item.other }))
+  const doubts = heard.doubts.filter((doubt) => doubt.pieces.length > 0).flatMap((doubt): ReadBack[] => {
+    const chosen = doubt.answers[answers[keyOf(doubt)] ?? -1]
+    if (!chosen) return [{ ...span(doubt.pieces), doubt: true }]
+    return [...(chosen.findings ?? []).map((finding) => ({ ...span(doubt.pieces), finding })), ...(chosen.other ?? []).map((other) => ({ ...span(doubt.pieces), other }))]
+  })
+  return [...said, ...doubts].sort((a, b) => a.start - b.start)
+}

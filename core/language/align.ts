@@ -12,11 +12,11 @@ const NAMED_AFTER = 0.8
 const ONLY_SUGGESTED = 0.6
 
 /** Words that stand between a figure and a thing, with what parts them. */
-function gap(pieces: readonly Piece[], from: number, to: number): number {
+function gap(pieces: readonly Piece[], from: number, to: number, figures: ReadonlySet<Piece>): number {
   let cost = 0
   for (let at = from + 1; at < to; at += 1) {
     const piece = pieces[at] as Piece
-    if (piece.kind === 'number') cost += CROSSED_FIGURE
+    if (piece.kind === 'number') cost += figures.has(piece) ? CROSSED_FIGURE : 0.3
     else if (piece.kind === 'mark') cost += [',', ';', '.'].includes(piece.text) ? CROSSED_CLAUSE : 0
     else if (piece.kind === 'foreign') cost += 1
     else if (piece.kind === 'phrase') cost += piece.text === 'and' || piece.text === 'but' ? 1 : 0.4
@@ -56,6 +56,8 @@ function fitsPlate(topic: Topic, quantity: Quantity): boolean {
       return fits(quantity, 'V')
     case 'amps':
       return fits(quantity, 'A') || fits(quantity, 'V')
+    case 'codeLetter':
+      return false
     default:
       return quantity.unit === undefined || quantity.unit === 'y' || topic.plate === 'frame'
   }
@@ -72,11 +74,12 @@ export function aligned(
   topics: readonly Topic[],
   quantities: readonly Quantity[],
 ): (Topic | undefined)[] {
+  const figures = new Set(quantities.map(({ at }) => pieces[at] as Piece))
   const cost = (topic: Topic, quantity: Quantity): number => {
     if (!canBeOf(topic, quantity)) return Infinity
     const inside = topic.at <= quantity.last && topic.last >= quantity.at
     const after = topic.at > quantity.at
-    const between = inside ? 0 : after ? gap(pieces, quantity.last, topic.at) : gap(pieces, topic.last, quantity.at)
+    const between = inside ? 0 : after ? gap(pieces, quantity.last, topic.at, figures) : gap(pieces, topic.last, quantity.at, figures)
     return between + (after ? NAMED_AFTER : 0) + (topic.thing ? ONLY_SUGGESTED : 0)
   }
   const width = topics.length + 1

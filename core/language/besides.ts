@@ -4,6 +4,7 @@ import { ACTIONS_SUPPLY } from '../knowledge/repairs/actions-supply'
 import { ACTIONS_SURFACE } from '../knowledge/repairs/actions-surface'
 import { JOBS } from '../knowledge/repairs/jobs'
 import type { Part } from '../knowledge/vocabulary'
+import { readUnit } from '../quantity/units'
 import { playsRole, type Piece } from './phrases'
 import { capacitorsHere, type Scene } from './scene'
 import { plainClause } from './seen'
@@ -45,8 +46,10 @@ function leftIn(line: string, pieces: readonly Piece[], heard: Heard): void {
   const before = pieces.slice(0, at).filter(({ kind }) => kind !== 'silent')
   const bare = left.text === 'left'
   const leads = before.length === 0
+  const unit = before.at(-1)
+  const ofFigure = unit?.kind === 'number' || (before.at(-2)?.kind === 'number' && unit !== undefined && readUnit(unit.words[0]?.raw ?? '') !== undefined)
   const closes = pieces.slice(at + 1).every(({ kind }) => kind === 'mark' || kind === 'silent')
-  if (bare && !(leads && pieces[at + 1]) && !(closes && before.at(-1)?.kind !== 'number')) return
+  if (bare && !(leads && pieces[at + 1]) && !(closes && !ofFigure)) return
   if (leads && left.text !== 'next time') {
     const rest = pieces.slice(at + 1)
     if (rest.length > 0) add(heard, { other: { is: 'left', text: textOf(line, rest) }, pieces: [left, ...rest] })

@@ -4,6 +4,9 @@ import { playsRole, type Piece } from './phrases'
 import type { Scene } from './scene'
 import type { Heard, Said } from './understanding'
 
+/** Nothing but the word itself, and the pump it is said of. */
+const aloneWithPump = (words: readonly string[]) => words.filter((word) => word !== 'pump' && word !== 'motor').length === 1
+
 /**
  * What an owner said is wrong: behind a word for saying (`customer says it loses prime`), or where the line says nothing
  * else.
@@ -27,7 +30,7 @@ export function complaintsIn(text: string, pieces: readonly Piece[], scene: Scen
       const id = ids?.find((candidate) => complaintFits(candidate as Complaint, scene.kind))
       if (!id) continue
       // A single word is a complaint only where it is the whole of what was said.
-      if (span.length === 1 && !told && words.length > 2) continue
+      if (span.length === 1 && !told && !aloneWithPump(words.map(({ word }) => word))) continue
       const own = [...new Set(span.map(({ piece }) => piece))]
       if (!told && pieces.some((piece) => piece.kind === 'foreign' && piece.clause === own[0]?.clause)) continue
       said.push({ other: { is: 'complaint', id: id as Complaint }, pieces: told ? [told, ...own] : own })

@@ -5,6 +5,7 @@ import { GATES_SAID } from '../knowledge/said/gates-said'
 import { HALVES_SAID, PARTS_SAID, PLACES_SAID, SIDES_SAID } from '../knowledge/said/parts-said'
 import { CALENDAR, ROLES_SAID, SILENT } from '../knowledge/said/roles-said'
 import { STANDINGS_SAID } from '../knowledge/said/standing-said'
+import { PLATE_UNITS_SAID, UNITS_SAID, VOLUMES_SAID } from '../knowledge/said/units-said'
 import { outcomeLabel } from '../knowledge/checks/checks'
 import { readUnit } from '../quantity/units'
 import { deletionIndex, type SlipIndex } from './slips'
@@ -37,6 +38,9 @@ export function plainPhrase(phrase: string): string {
   return (telling.length > 0 ? telling : words).join(' ').replace(/\b(?:will|does|did|is|are|has|can) not\b/g, 'not')
 }
 
+/** Do the words say of the outcome's own label how much it says by itself? */
+const marked = (label: string, words: readonly string[]) => words.some((word) => /^[!+]/.test(word) && word.slice(1) === label)
+
 function built(): Lexicon {
   const phrases = new Map<string, Sense[]>()
   const add = (phrase: string, sense: Sense) => {
@@ -53,7 +57,7 @@ function built(): Lexicon {
     for (const name of said.things ?? []) add(name, { is: 'check', check, thing: true })
     for (const word of said.vague ?? []) add(word, { is: 'vague', check })
     for (const [outcome, words] of Object.entries(said.outcomes ?? {}))
-      for (const word of [outcomeLabel(outcome), ...words]) {
+      for (const word of marked(outcomeLabel(outcome), words) ? words : [outcomeLabel(outcome), ...words]) {
         const needs = MARKS[word[0] as string]
         add(needs ? word.slice(1) : word, { is: 'outcome', check, outcome, needs: needs ?? 'topic' })
       }
@@ -75,7 +79,7 @@ function built(): Lexicon {
   const complaints = new Map<string, string[]>()
   for (const [id, said] of Object.entries(COMPLAINTS_SAID))
     for (const word of said) complaints.set(plainPhrase(word), [...(complaints.get(plainPhrase(word)) ?? []), id])
-  const words = new Set<string>([...SILENT, ...NUMBER_WORDS, ...CALENDAR, ...GROUND_SAID, ...Object.keys(LEADS_SAID)])
+  const words = new Set<string>([...SILENT, ...NUMBER_WORDS, ...CALENDAR, ...GROUND_SAID, ...Object.keys(VOLUMES_SAID), ...Object.keys(PLATE_UNITS_SAID), ...UNITS_SAID.flatMap(([said]) => said.split(' ')), ...Object.keys(LEADS_SAID)])
   let longest = 1
   for (const phrase of [...phrases.keys(), ...complaints.keys()]) {
     const parts = phrase.split(' ')

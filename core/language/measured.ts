@@ -2,7 +2,7 @@ import { capacitanceFromCurrent } from '../electrical/capacitor'
 import type { Finding } from '../diagnosis/finding'
 import { checkInfo } from '../knowledge/checks/checks'
 import type { NameplateField } from '../knowledge/said/plate-said'
-import type { Unit } from '../quantity/units'
+import { UNIT_LABELS, type Unit } from '../quantity/units'
 import { aligned, fittingChecks } from './align'
 import { detailsNear } from './details'
 import { playsRole, type Piece } from './phrases'
@@ -41,8 +41,6 @@ const CAN_VOLTS: readonly number[] = [110, 125, 165, 220, 240, 250, 330, 370, 44
 const NEVER_REACHED: ReadonlySet<string> = new Set(['cut-in', 'cut-out', 'cycle-time'])
 const OPEN_OF: ReadonlySet<string> = new Set(['winding-resistance', 'insulation-resistance', 'capacitance', ...NEVER_REACHED])
 
-export const PAIR_ORDER: readonly string[] = ['run', 'start', 'common']
-
 /** Everything the measured part of the line needs while it is taken apart. */
 interface Measuring {
   pieces: readonly Piece[]
@@ -55,20 +53,35 @@ interface Measuring {
 }
 
 /** The readings of a line: each figure with what it is the reading of, or a question. */
-export function measuredIn(pieces: readonly Piece[], scene: Scene): Heard {
+export function measuredIn(pieces: readonly Piece[], scene: Scene): Heard & { clearance?: Clearance } {
   const figures = quantitiesOf(pieces)
   const topics = topicsOf(pieces, figures)
   const quantities = [...figures, ...overRange(pieces, topics, figures)].sort((a, b) => a.at - b.at)
   const m: Measuring = { pieces, topics, quantities, given: [], scene, said: [], doubts: [] }
+  selector(m)
   underLoad(m)
-  m.given = aligned(pieces, topics, m.quantities)
+  const read = m.quantities.filter(({ role }) => role === 'read')
+  const givenRead = aligned(pieces, topics, read)
+  m.given = m.quantities.map((quantity) => givenRead[read.indexOf(quantity)])
   preferNarrower(m)
   const guests = guestsOf(m)
   m.quantities.forEach((quantity, index) => {
     if (guests.has(quantity)) return
     readOne(m, quantity, m.given[index], guests)
   })
-  return { said: m.said, doubts: m.doubts }
+  const clearance = m.quantities.find((quantity) => guests.get(quantity) === 'clearance')
+  return {
+    said: m.said,
+    doubts: m.doubts,
+    ...(clearance ? { clearance: { millimetres: MILLIMETRES_PER_INCH * (canonical(clearance, 'in') ?? 0), pieces: clearance.pieces } } : {}),
+  }
+}
+
+const MILLIMETRES_PER_INCH = 25.4
+/** A clearance said beside a bearing: it belongs to how the bearing sits on its shaft. */
+export interface Clearance {
+  millimetres: number
+  pieces: readonly Piece[]
 }
 
 /** `ol`, `infinite`, and `open` where a winding or a lead is before it: a reading over range. */
@@ -96,6 +109,23 @@ function overRange(pieces: readonly Piece[], topics: readonly Topic[], figures: 
       : []
   })
 }
+
+/** `voltage plug set to 230`: what the selector stands on, against the supply said beside it or the plate. */
+function selector(m: Measuring): void {
+  const at = m.pieces.findIndex((piece) => piece.senses.some((sense) => sense.is === 'check' && sense.check === 'selector-setting'))
+  const name = m.pieces[at]
+  if (!name) return
+  const set = m.quantities.find((quantity) => quantity.at > at && fits(quantity, 'V') && (m.pieces[quantity.at] as Piece).clause === name.clause)
+  if (!set || set.value === null) return
+  m.quantities = m.quantities.filter((quantity) => quantity !== set)
+  const supply = m.quantities.find((quantity) => fits(quantity, 'V') && quantity.value !== null && quantity.value > 0)
+  const against = supply?.value ?? m.scene.plate.volts
+  const outcome = Math.abs(set.value / against - 1) < SELECTOR_SHARE ? 'matches' : 'mismatched'
+  m.said.push({ finding: { check: 'selector-setting', outcome }, pieces: [name, ...set.pieces] })
+}
+
+/** A selector at 230 stands right on a supply of 208 to 250. Common practice. */
+const SELECTOR_SHARE = 0.15
 
 /** `run cap 4.24 a 376 v`: capacitance under load, from its own amps and volts. */
 function underLoad(m: Measuring): void {
@@ -153,27 +183,34 @@ function preferNarrower(m: Measuring): void {
 
 const between = (at: number, a: number, b: number) => at > Math.min(a, b) && at < Math.max(a, b)
 
-/** Figures that qualify another reading: its temperature, its test voltage, a clearance. */
-function guestsOf(m: Measuring): Map<Quantity, 'celsius' | 'testVolts' | 'clearance' | 'time'> {
-  const guests = new Map<Quantity, 'celsius' | 'testVolts' | 'clearance' | 'time'>()
-  const insulation = m.topics.some(({ checks, ground }) => checks.includes('insulation-resistance') || ground) || m.quantities.some((quantity) => quantity.unit !== undefined && ((quantity.value ?? 0) > 10 || quantity.unit !== 'k') && fits(quantity, 'Mohm') && BY_UNIT[unitOf(quantity) as Unit]?.[0] !== 'winding-resistance')
-  const heat = m.topics.some(({ checks, leads }) => leads !== undefined || checks.includes('winding-resistance') || checks.includes('insulation-resistance'))
-  const megohms = m.quantities.filter((quantity) => quantity.unit !== undefined && unitOf(quantity) === 'Mohm')
+type Guest = 'celsius' | 'testVolts' | 'clearance' | 'time'
+const INSULATION_VOLTS = { least: 50 }
+
+/** Figures that qualify another reading: its temperature, its test voltage, a clearance, a time that only says when. */
+function guestsOf(m: Measuring): Map<Quantity, Guest> {
+  const guests = new Map<Quantity, Guest>()
+  const names = (check: string) => m.topics.some(({ checks }) => checks.includes(check))
+  const winding = names('winding-resistance') || m.topics.some(({ leads }) => leads !== undefined)
+  const ohms = (quantity: Quantity) => unitOf(quantity) === 'Mohm' || (!winding && /^k/i.test(quantity.unit ?? ''))
+  const insulation = names('insulation-resistance') || m.quantities.some(ohms)
+  const bearing = m.pieces.some((piece) =>
+    piece.senses.some((sense) => (sense.is === 'check' || sense.is === 'outcome') && sense.check === 'bearing-fit'),
+  )
   m.quantities.forEach((quantity, index) => {
     const topic = m.given[index]
     const unit = unitOf(quantity)
-    const temperature = unit === 'celsius' || (quantity.unit?.toLowerCase() === 'f' && (heat || megohms.length > 0))
-    if (temperature && (heat || insulation)) guests.set(quantity, 'celsius')
-    else if (unit === 'V' && insulation && (!topic || topic.thing || topic.ground === true || topic.checks.includes('insulation-resistance')) && !topic?.legs && (quantity.value ?? 0) >= 50 && m.quantities.length > 1 && m.quantities.some((other) => other !== quantity && (unitOf(other) === 'Mohm' || other.value === null || other.unit === 'k' || other.unit === undefined)) && !isLeg(topic)) guests.set(quantity, 'testVolts')
-    else if (unit === 's' && !topic) {
-      if (waits(m, quantity)) guests.set(quantity, 'time')
-    } else if (quantity.foreign && !topic && waits(m, quantity)) guests.set(quantity, 'time')
-    else if (unit === 'in' && !topic && m.pieces.some((piece) => piece.senses.some((sense) => (sense.is === 'check' || sense.is === 'outcome') && sense.check === 'bearing-fit'))) guests.set(quantity, 'clearance')
+    const others = m.quantities.filter((other) => other !== quantity && other.role === 'read')
+    const warm = unit === 'celsius' || (quantity.unit?.toLowerCase() === 'f' && others.length > 0)
+    const onlyUnit = topic?.pieces.every((piece) => quantity.pieces.includes(piece)) === true
+    const tests = !topic || topic.thing || onlyUnit || topic.checks.includes('insulation-resistance')
+    if (warm && (winding || insulation) && others.length > 0) guests.set(quantity, 'celsius')
+    else if (unit === 'V' && insulation && tests && (quantity.value ?? 0) >= INSULATION_VOLTS.least && others.some((other) => ohms(other) || other.unit === undefined))
+      guests.set(quantity, 'testVolts')
+    else if ((unit === 's' || quantity.foreign) && !topic && waits(m, quantity)) guests.set(quantity, 'time')
+    else if (unit === 'in' && !topic && bearing) guests.set(quantity, 'clearance')
   })
   return guests
 }
-
-const isLeg = (topic: Topic | undefined) => topic?.lead === 'l1' || topic?.lead === 'l2'
 
 /** A time that only says when: `after ten minutes`, `running for half an hour`. */
 function waits({ pieces }: Measuring, quantity: Quantity): boolean {
@@ -204,7 +241,7 @@ function readOne(
   m: Measuring,
   quantity: Quantity,
   topic: Topic | undefined,
-  guests: Map<Quantity, 'celsius' | 'testVolts' | 'clearance' | 'time'>,
+  guests: Map<Quantity, Guest>,
 ): void {
   const pieces = [...(topic?.pieces ?? []), ...quantity.pieces]
   if (quantity.plate && (!topic || topic.plate === quantity.plate)) {
@@ -220,7 +257,7 @@ function readOne(
     return
   }
   if (denied(m, quantity)) {
-    m.doubts.push({ question: `Not ${written(quantity)}: what then?`, answers: [note(pieces, m)], pieces })
+    m.doubts.push({ question: `Not ${written(quantity)}: what then?`, answers: [note(pieces)], pieces })
     return
   }
   const details = detailsNear(m.pieces, quantity, guestsNear(m, quantity, guests))
@@ -244,9 +281,8 @@ function denied({ pieces }: Measuring, quantity: Quantity): boolean {
   return before !== undefined && quantity.value !== null && playsRole(before, 'deny') && before.text === 'not'
 }
 
-function note(pieces: readonly Piece[], m: Measuring): Answer {
+function note(pieces: readonly Piece[]): Answer {
   const words = pieces.flatMap((piece) => piece.words)
-  void m
   return { label: 'only a note', note: words.map(({ raw }) => raw).join(' ') }
 }
 
@@ -329,7 +365,7 @@ function answersFor(m: Measuring, quantity: Quantity, topic: Topic | undefined, 
   }
   const own = unitOf(quantity)
   if (quantity.foreign) {
-    m.doubts.push(aside(m, quantity, topic))
+    if (!besideForeign(m, quantity) && m.topics.some(({ thing, checks }) => !thing && checks.length > 0)) m.doubts.push(aside(m, quantity, topic))
     return undefined
   }
   if (topic && (topic.lead !== undefined || topic.leads !== undefined || topic.ground)) {
@@ -339,7 +375,7 @@ function answersFor(m: Measuring, quantity: Quantity, topic: Topic | undefined, 
   if (topic) {
     const checks = fittingChecks(topic, quantity)
     const here = checks.filter((check) => isHere(check, scene))
-    return expanded(m, here.length > 0 ? here : checks, quantity, topic, make)
+    return expanded(m, likeNeighbours(m, quantity, here.length > 0 ? here : checks), quantity, topic, make)
   }
   if (own === undefined) {
     const lit = scene.lit ? checkInfo(scene.lit.check) : undefined
@@ -349,6 +385,11 @@ function answersFor(m: Measuring, quantity: Quantity, topic: Topic | undefined, 
     }
     return []
   }
+  const misfit = besideOther(m, quantity, own)
+  if (misfit) {
+    ofOtherUnit(m, quantity, misfit)
+    return undefined
+  }
   const litUnit = scene.lit ? checkInfo(scene.lit.check)?.unit : undefined
   if (litUnit !== undefined && scene.lit && fits(quantity, litUnit) && (own === litUnit || litUnit === 'Mohm' || litUnit === 'inHg' || litUnit === 'in')) {
     const { part, leads, setup, half } = scene.lit
@@ -357,8 +398,67 @@ function answersFor(m: Measuring, quantity: Quantity, topic: Topic | undefined, 
   // Thousands of ohms are no winding of a pump: an insulation that is nearly gone.
   const checks = own === 'ohm' && /^k/i.test(quantity.unit as string) ? ['insulation-resistance'] : (BY_UNIT[own] ?? [])
   const breaker = m.pieces.some((piece) => piece.clause === (m.pieces[quantity.at] as Piece).clause && /breaker|fuse/.test(piece.text))
-  if (own === 'A' && breaker) return [{ ...make('running-current'), label: 'the current drawn' }, note(quantity.pieces, m)]
-  return expanded(m, checks.filter((check) => isHere(check, scene)), quantity, undefined, make)
+  if (own === 'A' && breaker) return [{ ...make('running-current'), label: 'the current drawn' }, note(quantity.pieces)]
+  const guessed = expanded(m, checks.filter((check) => isHere(check, scene)), quantity, undefined, make)
+  if (!TELLING_UNITS.has(own) && m.pieces.some(({ kind }) => kind === 'foreign')) return undefined
+  if (!besideForeign(m, quantity)) return guessed
+  // A figure among words that nobody knows: its unit may tell, and is asked; a length or a weight is the visitor’s.
+  return [...guessed, note(quantity.pieces)]
+}
+
+/** Units that hardly anything but a pump is measured in. */
+const TELLING_UNITS: ReadonlySet<Unit> = new Set<Unit>(['V', 'A', 'uF', 'ohm', 'Mohm', 'inHg', 'gpm'])
+
+function besideForeign(m: Measuring, quantity: Quantity): boolean {
+  const { clause } = m.pieces[quantity.at] as Piece
+  return m.pieces.some((piece) => piece.clause === clause && piece.kind === 'foreign')
+}
+
+/** A thing named right beside the figure that is measured in another unit. */
+function besideOther(m: Measuring, quantity: Quantity, own: Unit): Topic | undefined {
+  const { clause } = m.pieces[quantity.at] as Piece
+  return m.topics.find(
+    (topic) =>
+      !topic.thing &&
+      topic.checks.length > 0 &&
+      (!m.given.includes(topic) || topic.at === quantity.last + 1) &&
+      (topic.pieces[0] as Piece).clause === clause &&
+      Math.abs(topic.at - quantity.at) <= 3 &&
+      !topic.checks.some((check) => checkInfo(check)?.unit === own),
+  )
+}
+
+/** `370 v can` is what the can is made for; `run cap 41 V` is asked. */
+function ofOtherUnit(m: Measuring, quantity: Quantity, topic: Topic): void {
+  const pieces = [...topic.pieces, ...quantity.pieces]
+  const check = topic.checks[0] as string
+  const capacitor = topic.checks.includes('capacitance')
+  if (capacitor && unitOf(quantity) === 'V' && CAN_VOLTS.includes(quantity.value as number)) {
+    const start = topic.part === 'start-capacitor' || capacitorsHere(m.scene)[0] === 'start-capacitor'
+    m.said.push({
+      other: { is: 'plate', field: start ? 'startCapacitorVolts' : 'runCapacitorVolts', value: quantity.value as number },
+      pieces: quantity.pieces,
+    })
+    return
+  }
+  const unit = checkInfo(check)?.unit as Unit
+  const part = topic.part ? { part: topic.part } : {}
+  m.doubts.push({
+    question: `${checkInfo(check)?.label} is measured in ${UNIT_LABELS[unit]}, and ${written(quantity)} is not. What was meant?`,
+    answers: [
+      ...(quantity.value === null ? [] : [{ label: `${quantity.value} ${UNIT_LABELS[unit]}`, findings: [{ check, value: quantity.value, unit, ...part }] }]),
+      note(pieces),
+    ],
+    pieces,
+  })
+}
+
+/** A figure without a unit is of the unit that the others of its line have, where its thing allows several. */
+function likeNeighbours(m: Measuring, quantity: Quantity, checks: readonly string[]): readonly string[] {
+  if (quantity.unit !== undefined || checks.length < 2) return checks
+  const units = new Set(m.quantities.filter((other) => other !== quantity).map(unitOf))
+  const like = checks.filter((check) => units.has(checkInfo(check)?.unit))
+  return like.length > 0 ? like : checks
 }
 
 /** A bare number answers what is lit when nothing else stands in its clause. */
@@ -374,8 +474,7 @@ function expanded(m: Measuring, checks: readonly string[], quantity: Quantity, t
   const { scene } = m
   return checks.flatMap((check): Answer[] => {
     if (check === 'capacitance') {
-      const head = topic?.part ?? inheritedPart(m, topic)
-      const parts = head ? [head] : capacitorsHere(scene)
+      const parts = topic?.part ? [topic.part] : capacitorsHere(scene)
       return parts.map((part) => ({ ...make(check, { part, method: 'off-circuit' }), label: part.replace('-', ' ') }))
     }
     if (check === 'winding-resistance') {
@@ -384,18 +483,8 @@ function expanded(m: Measuring, checks: readonly string[], quantity: Quantity, t
       if (oneWinding(scene)) return [make(check, { leads: 'run-common' })]
       return ['run-common', 'start-common'].map((leads) => ({ ...make(check, { leads }), label: `${leads.split('-')[0]} winding` }))
     }
-    if (check === 'running-current') {
-      const leadBefore = undefined
-      void leadBefore
-    }
     return [make(check)]
   })
-}
-
-/** `start cap 88, run 24.6`: a capacitor named before lends its check. */
-function inheritedPart(m: Measuring, topic: Topic | undefined): string | undefined {
-  void m
-  return topic?.part
 }
 
 /** Readings on leads and legs, to each other or to ground. */
@@ -416,7 +505,7 @@ function leadAnswers(m: Measuring, quantity: Quantity, topic: Topic, make: Make)
       if (scene.kind !== 'well-two-wire') return []
       return own === 'V' ? [make('supply-voltage')] : [make('winding-resistance', { leads: 'run-common' })]
     }
-    if (own === 'V' || own === 'A' || own === 'Mohm') return own === 'V' ? [make('supply-voltage'), note(topic.pieces, m)] : []
+    if (own === 'V' || own === 'A' || own === 'Mohm') return own === 'V' ? [make('supply-voltage'), note(topic.pieces)] : []
     const volts = scene.plate.volts
     if (own === undefined && quantity.value !== null && Math.abs(quantity.value - volts) < 0.15 * volts) return [make('supply-voltage'), make('winding-resistance', { leads })]
     return [make('winding-resistance', { leads })]
@@ -434,7 +523,7 @@ function leadAnswers(m: Measuring, quantity: Quantity, topic: Topic, make: Make)
     if (own === undefined && (lead === 'l1' || lead === 'l2')) return [make('supply-voltage', at)]
     if (own === undefined && head !== 'insulation-resistance' && scene.lit?.check !== 'insulation-resistance') {
       if (quantity.value > 60) return [make('supply-voltage', at), make('insulation-resistance', at)]
-      return [{ ...make('insulation-resistance', at), label: `${quantity.value} MΩ` }, note(topic.pieces, m)]
+      return [{ ...make('insulation-resistance', at), label: `${quantity.value} MΩ` }, note(topic.pieces)]
     }
     return [make('insulation-resistance', at)]
   }
@@ -445,7 +534,7 @@ function leadAnswers(m: Measuring, quantity: Quantity, topic: Topic, make: Make)
   }
   if (own === 'A') return [make('lead-current', at)]
   if (own === 'Mohm' || (own === 'ohm' && /^k/i.test(quantity.unit ?? ''))) return [make('insulation-resistance', at)]
-  if (own === 'V') return [make('supply-voltage', at), note(topic.pieces, m)]
+  if (own === 'V') return [make('supply-voltage', at), note(topic.pieces)]
   if (own === 'ohm') return []
   if (head === 'insulation-resistance' || head === 'ground-ohmmeter') return [make('insulation-resistance', at)]
   if (head === 'running-current' || head === 'lead-current') return [make('lead-current', at)]
@@ -480,12 +569,12 @@ function headBefore(m: Measuring, topic: Topic): string | undefined {
 /** Time by the calendar and things by weight: no reading; asked beside a thing that is measured, else said for itself. */
 function aside(m: Measuring, quantity: Quantity, topic: Topic | undefined): Doubt {
   const pieces = [...(topic?.pieces ?? []), ...quantity.pieces]
-  return { question: `${written(quantity)}: what is that?`, answers: [note(pieces, m)], pieces }
+  return { question: `${written(quantity)}: what is that?`, answers: [note(pieces)], pieces }
 }
 
 function orphan(m: Measuring, quantity: Quantity, topic: Topic | undefined, pieces: Piece[]): void {
-  if (quantity.small) return
-  m.doubts.push({ question: `${written(quantity)} of what?`, answers: [note(pieces, m)], pieces: [...(topic?.pieces ?? []), ...pieces] })
+  if (quantity.small || (!topic && besideForeign(m, quantity))) return
+  m.doubts.push({ question: `${written(quantity)} of what?`, answers: [note(pieces)], pieces: [...(topic?.pieces ?? []), ...pieces] })
 }
 
 const DETAILS: Readonly<Record<string, readonly (keyof Finding)[]>> = {
@@ -501,4 +590,3 @@ function allowedDetails(check: string, fields: Partial<Finding>): Partial<Findin
   return Object.fromEntries(Object.entries(fields).filter(([field]) => allowed.includes(field as keyof Finding)))
 }
 
-export { CAN_VOLTS }

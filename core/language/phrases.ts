@@ -1,6 +1,7 @@
 import { ORDINARY_WORDS } from '../knowledge/said/ordinary-words'
 import { CALENDAR, SILENT } from '../knowledge/said/roles-said'
 import { GROUND_SAID, LEADS_SAID } from '../knowledge/said/electrics-said'
+import { PLATE_UNITS_SAID, VOLUMES_SAID } from '../knowledge/said/units-said'
 import { readUnit } from '../quantity/units'
 import { lexicon } from './lexicon'
 import type { Role } from '../knowledge/said/roles-said'
@@ -72,8 +73,8 @@ export function phrasesOf(line: readonly Word[]): Piece[] {
     run = []
   }
   for (const [at, word] of words.entries()) {
-    if (word.kind === 'word') {
-      run.push({ word, text: known(word) })
+    if (word.kind === 'word' || word.spoken) {
+      run.push({ word, text: word.kind === 'word' ? known(word) : word.text })
       continue
     }
     flush()
@@ -126,7 +127,8 @@ function covered(run: readonly { word: Word; text: string | undefined }[], claus
     const { take, key } = best[at] as { take: number; key?: string }
     const words = run.slice(at, at + take).map(({ word }) => word)
     const { word, text } = run[at] as (typeof run)[number]
-    if (key !== undefined) pieces.push(piece('phrase', words, key, clause, phrases.get(key)))
+    if (word.kind === 'number' && take === 1) pieces.push(piece('number', words, word.text, clause))
+    else if (key !== undefined) pieces.push(piece('phrase', words, key, clause, phrases.get(key)))
     else if (text !== undefined && SILENT.has(text)) pieces.push(piece('silent', words, text, clause))
     else if (text !== undefined && isOfAQuantity(word, text)) pieces.push(piece('phrase', words, text, clause))
     else pieces.push(piece('foreign', words, text ?? word.text, clause))
@@ -142,6 +144,8 @@ function isOfAQuantity(word: Word, text: string): boolean {
     GROUND_SAID.has(text) ||
     CALENDAR.has(text) ||
     readUnit(word.raw) !== undefined ||
+    Object.hasOwn(VOLUMES_SAID, text) ||
+    Object.hasOwn(PLATE_UNITS_SAID, text) ||
     text === '°' ||
     text === '%' ||
     text === '"'

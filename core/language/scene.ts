@@ -24,6 +24,7 @@ const FITTED: Readonly<Record<string, (scene: Scene) => boolean>> = {
   'start-switch-look': (scene) => hasSwitch(scene) && scene.kind !== 'well-three-wire',
   'relay-look': (scene) => scene.kind === 'well-three-wire' || hasSwitch(scene),
   'drive-error': ({ plate }) => plate.motorType === 'electronic',
+  'impeller-look': ({ kind }) => kind !== 'well-two-wire' && kind !== 'well-three-wire',
   'pot-look': ({ kind }) => kind === 'pool' || kind === 'booster' || kind === 'spa' || kind === 'utility',
   'basket-look': ({ kind }) => kind === 'pool' || kind === 'spa' || kind === 'utility' || kind === 'booster',
   'filter-pressure': ({ kind }) => kind === 'pool' || kind === 'spa' || kind === 'booster',

@@ -1,5 +1,5 @@
 import type { Finding } from '../diagnosis/finding'
-import { checkInfo, outcomeLabel, outcomeVerdict } from '../knowledge/checks/checks'
+import { CHECKS, checkInfo, type CheckInfo, outcomeLabel, outcomeVerdict } from '../knowledge/checks/checks'
 import { saidOf } from '../knowledge/said/said'
 import { PARTS, type Part } from '../knowledge/vocabulary'
 import { playsRole, type Piece } from './phrases'
@@ -44,7 +44,29 @@ export function seenIn(pieces: readonly Piece[], scene: Scene): Heard {
     else if (answers.length > 0)
       doubts.push({ question: questionOf(own, answers), answers: answers.map(({ answer }) => answer), pieces: used })
   }
+  said.push(...missingThings(pieces, scene, new Set(said.flatMap((item) => item.pieces))))
   return settled(said, doubts)
+}
+
+/** `no lid o-ring in there`: a part denied is a part that is missing, where a look at it can say so. */
+function missingThings(pieces: readonly Piece[], scene: Scene, taken: ReadonlySet<Piece>): Said[] {
+  return pieces.flatMap((piece, at): Said[] => {
+    if (!playsRole(piece, 'deny') || taken.has(piece) || piece.used || piece.text === 'not') return []
+    const thing = pieces.slice(at + 1).find(({ kind }) => kind !== 'silent')
+    if (!thing || taken.has(thing) || thing.used || thing.clause !== piece.clause || !plainClause(pieces, at)) return []
+    const checks = thing.senses.flatMap((sense) => (sense.is === 'check' ? [sense.check] : sense.is === 'part' ? looksOf(sense.part) : []))
+    const check = checks.find((id) => isHere(id, scene) && Object.hasOwn(checkInfo(id)?.outcomes ?? {}, 'missing'))
+    if (!check) return []
+    const part = thing.senses.find((sense) => sense.is === 'part' && checkInfo(check)?.parts?.includes(sense.part as Part))
+    return [{ finding: { check, outcome: 'missing', ...(part?.is === 'part' ? { part: part.part } : {}) }, pieces: [piece, thing] }]
+  })
+}
+
+/** The looks that are about a part. */
+function looksOf(part: string): string[] {
+  return Object.entries(CHECKS).flatMap(([check, info]: [string, CheckInfo]) =>
+    info.outcomes && (info.part === part || info.parts?.includes(part as Part)) ? [check] : [],
+  )
 }
 
 const hasOutcome = (piece: Piece) => piece.kind === 'phrase' && piece.senses.some(({ is }) => is === 'outcome')
@@ -94,8 +116,11 @@ function topicCost(piece: Piece, check: string): number | undefined {
 }
 
 /** Checks whose part is too wide to name them: a word for the pump is none for its water. */
-const NOT_BY_PART: ReadonlySet<string> = new Set(['pit-look', 'water-look', 'house-leak', 'valve-position', 'pot-look', 'prime-hold', 'winding-smell', 'shaft-turn', 'shaft-rock', 'bearing-fit', 'air-leak-test', 'thread-look', 'interlock', 'motor-fill-look', 'joint-look'])
+const NOT_BY_PART: ReadonlySet<string> = new Set(['pit-look', 'water-look', 'house-leak', 'valve-position', 'pot-look', 'prime-hold', 'winding-smell', 'shaft-turn', 'shaft-rock', 'bearing-fit', 'air-leak-test', 'thread-look', 'interlock', 'motor-fill-look', 'joint-look', 'listen', 'motor-alone-listen'])
 const HALVED: ReadonlySet<string> = new Set(['shaft-turn'])
+
+/** Named, the narrower check is meant: with the wet end off it is the motor alone that is heard. */
+const NARROWER: Readonly<Record<string, string>> = { 'motor-alone-listen': 'listen' }
 
 interface Read {
   candidates: Candidate[]
@@ -122,7 +147,7 @@ function readOutcome(pieces: readonly Piece[], at: number, scene: Scene): Read |
     })
     const found = best as { topic: Piece; cost: number } | undefined
     if (found) candidates.push({ check, outcome, needs, topic: found.topic, cost: found.cost })
-    else if (needs === 'nothing' && plainClause(pieces, at)) candidates.push({ check, outcome, needs, cost: 1.2 })
+    else if (needs === 'nothing' && !hasForeign(pieces)) candidates.push({ check, outcome, needs, cost: 1.2 })
     else if (needs !== 'name' || scene.lit?.check === check) {
       if (scene.lit?.check === check && plainClause(pieces, at)) candidates.push({ check, outcome, needs, cost: 0.6 })
     }
@@ -133,6 +158,11 @@ function readOutcome(pieces: readonly Piece[], at: number, scene: Scene): Read |
     if (open.length === 0 || !plainClause(pieces, at) || hasForeign(pieces)) return undefined
     return { candidates: open.slice(0, 6).map(({ check, outcome, needs }) => ({ check, outcome, needs, cost: 5 })), denial }
   }
+  const narrower = candidates.filter(({ check, topic }) => {
+    const wider = NARROWER[check]
+    return wider !== undefined && topic !== undefined && candidates.some((other) => other.check === wider)
+  })
+  if (narrower.length > 0) return { candidates: narrower, denial }
   // A word that says its check by itself is not pulled to another by a far thing.
   const least = Math.min(...candidates.map(({ cost, needs }) => cost - (needs === 'nothing' ? 0.3 : 0)))
   const near = candidates.filter(({ cost, needs }) => cost - (needs === 'nothing' ? 0.3 : 0) <= least + 0.25)

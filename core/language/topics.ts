@@ -37,7 +37,7 @@ const lastWord = (piece: Piece | undefined) => piece?.words.at(-1)?.text
 /** The lead that a piece names, by its whole text: `red`, `yel`, `l1`, `run`. */
 function leadOf(piece: Piece | undefined): string | undefined {
   if (!piece || (piece.kind !== 'phrase' && piece.kind !== 'foreign')) return undefined
-  const text = piece.text.replace(/ (?:lead|leads|wire|leg|line|winding|terminal)$/, '').replace(/^(?:lead|leg|terminal) /, '')
+  const text = piece.text.replace(/ (?:lead|leads|wire|leg|line|terminal)$/, '').replace(/^(?:lead|leg|terminal) /, '')
   return Object.hasOwn(LEADS_SAID, text) ? LEADS_SAID[text] : undefined
 }
 

@@ -4,7 +4,7 @@ import { FAULTS_SAID } from '../knowledge/said/faults-said'
 import { UNIT_LABELS, type Unit } from '../quantity/units'
 import { besidesIn } from './besides'
 import { complaintsIn } from './complaints'
-import { measuredIn } from './measured'
+import { measuredIn, type Clearance } from './measured'
 import { phrasesOf, playsRole, type Piece } from './phrases'
 import { weighed } from './plausible'
 import { isHere, type Scene } from './scene'
@@ -34,7 +34,7 @@ export function understand(line: string, scene: Scene, answers: Readonly<Record<
     const readings = [written.replace(',', '.'), written.replace(',', '')]
     const chosen = answers['comma']
     if (chosen === undefined || !readings[chosen])
-      return asking({ key: 'comma', question: `${written}: which figure is it?`, choices: readings.map((label) => ({ label })) }, [], text)
+      return asking({ key: 'comma', question: `${written}: which figure is it?`, choices: readings.map((label) => ({ label })) }, [])
     return understand(text.replace(written, readings[chosen]), scene, answers)
   }
   const pieces = phrasesOf(wordsOf(text))
@@ -46,8 +46,7 @@ function noteOf(note: string): Understanding {
   return { findings: [], other: [], ask: null, note, pieces: [], left: [] }
 }
 
-function asking(ask: Ask, pieces: ReadBack[], text: string): Understanding {
-  void text
+function asking(ask: Ask, pieces: ReadBack[]): Understanding {
   return { findings: [], other: [], ask, note: null, pieces, left: [] }
 }
 
@@ -60,16 +59,16 @@ function heardIn(text: string, pieces: readonly Piece[], scene: Scene): Heard {
   const besides = besidesIn(text, pieces, scene)
   const open = pieces.map((piece) => (piece.used ? { ...piece, senses: [], kind: 'silent' as const } : piece))
   const measured = measuredIn(open, scene)
-  markUsed(open, measured)
-  const seen = seenIn(open, scene)
-  markUsed(open, seen)
+  markUsed(measured)
+  const seen = withClearance(seenIn(open, scene), open, measured.clearance)
+  markUsed(seen)
   open.forEach((piece, at) => {
     const original = pieces[at] as Piece
     if (piece.used) original.used = true
   })
   const said: Said[] = [...besides.said]
   const doubts: Doubt[] = [...besides.doubts, ...measured.doubts, ...seen.doubts]
-  for (const item of merged([...measured.said, ...seen.said])) {
+  for (const item of [...measured.said, ...seen.said]) {
     const judged = past(open, item) ?? weighed(item, scene)
     if ('question' in judged) doubts.push(judged)
     else said.push(judged)
@@ -78,14 +77,25 @@ function heardIn(text: string, pieces: readonly Piece[], scene: Scene): Heard {
   return { said: distinctOthers(said), doubts }
 }
 
-function markUsed(pieces: readonly Piece[], heard: Heard): void {
-  void pieces
+function markUsed(heard: Heard): void {
   for (const item of [...heard.said, ...heard.doubts]) use(item.pieces)
 }
 
-/** Two ways of saying one thing: the clearance with its fit, a gate twice. */
-function merged(said: readonly Said[]): Said[] {
-  return [...said]
+/** A clearance belongs to the bearing’s fit; said alone, it says that the bearing is loose. */
+function withClearance(heard: Heard, pieces: readonly Piece[], clearance: Clearance | undefined): Heard {
+  if (!clearance) return heard
+  const fit = heard.said.find(({ finding }) => finding?.check === 'bearing-fit')
+  const clearanceMillimetres = clearance.millimetres
+  if (fit)
+    return {
+      ...heard,
+      said: heard.said.map((item) =>
+        item === fit ? { finding: { ...(fit.finding as Finding), clearanceMillimetres }, pieces: [...fit.pieces, ...clearance.pieces] } : item,
+      ),
+    }
+  const name = pieces.find((piece) => piece.senses.some((sense) => sense.is === 'check' && sense.check === 'bearing-fit'))
+  const finding: Finding = { check: 'bearing-fit', outcome: clearanceMillimetres > 0 ? 'loose' : 'tight', clearanceMillimetres }
+  return { ...heard, said: [...heard.said, { finding, pieces: [...(name ? [name] : []), ...clearance.pieces] }] }
 }
 
 function distinctOthers(said: readonly Said[]): Said[] {
@@ -193,7 +203,7 @@ function answered(text: string, pieces: readonly Piece[], heard: Heard, answers:
     if (chosen.note) notes.push(chosen.note)
   }
   const read = readBack(text, heard, answers)
-  if (ask) return { ...asking(ask, read, text), left: leftOver(pieces) }
+  if (ask) return { ...asking(ask, read), left: leftOver(pieces) }
   const empty = findings.length === 0 && other.length === 0
   return {
     findings,

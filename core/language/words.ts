@@ -16,6 +16,8 @@ export interface Word {
   value?: number
   /** A single small number word: as likely a pronoun as a figure. */
   small?: boolean
+  /** One number word: it can be part of a phrase, `across two leads`. */
+  spoken?: boolean
 }
 
 const DASHES = /[\u2010-\u2015\u2212]/g
@@ -117,6 +119,11 @@ function pieces(line: string): Word[] {
       continue
     }
     const glued = touching && before.kind === 'number' && !joined
+    if (glued && /^(?:st|nd|rd|th)$/i.test(raw)) {
+      // "the 14th" is a day, or a place in a row.
+      words[words.length - 1] = { ...before, kind: 'word', text: `${before.text}${raw}`, raw: `${before.raw}${raw}`, end }
+      continue
+    }
     words.push({ ...base, kind: 'word', text: raw.toLowerCase().normalize('NFKC').replace(/\s/g, ''), joined, glued })
   }
   return words
@@ -161,6 +168,7 @@ function withSpokenNumbers(words: readonly Word[]): Word[] {
         kind: 'number',
         value: spoken.value,
         small: spoken.small,
+        spoken: spoken.words === 1,
         text: texts.slice(at, at + spoken.words).join(' '),
         raw: words
           .slice(at, at + spoken.words)
@@ -179,7 +187,9 @@ function withSpokenNumbers(words: readonly Word[]): Word[] {
       })
       at += decimals.words
     } else if (word.text === 'half' || word.text === 'quarter') {
-      out.push(halfOf(word, words[at + 1]))
+      const half = halfOf(word, words[at + 1])
+      out.push(half)
+      if (half.kind === 'number') at += 1
     } else out.push(word)
   }
   return out
@@ -188,6 +198,6 @@ function withSpokenNumbers(words: readonly Word[]): Word[] {
 /** `half a meg`, `half an inch`: a number before an article; `half shut` stays a word. */
 function halfOf(word: Word, next: Word | undefined): Word {
   return next && (next.text === 'a' || next.text === 'an')
-    ? { ...word, kind: 'number', value: word.text === 'half' ? 0.5 : 0.25, small: true }
+    ? { ...word, kind: 'number', value: word.text === 'half' ? 0.5 : 0.25, small: true, end: next.end }
     : word
 }

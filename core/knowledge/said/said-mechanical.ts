@@ -87,6 +87,10 @@ const NOISES: Readonly<Record<string, readonly string[]>> = {
   rub: ['!rub', '!rubs', '!rubbing', '!scrape', '!scrapes', '!scraping', '!scuffing', '!swishing', '!brushing noise'],
   hiss: ['!hiss', '!hisses', '!hissing', '!hissed', '!air hiss'],
 }
+/** The same noises where the name has to be said beside them. */
+const BESIDE_A_NAME: Readonly<Record<string, readonly string[]>> = Object.fromEntries(
+  Object.entries(NOISES).map(([noise, words]) => [noise, words.map((word) => `+${word.replace(/^[!+]/, '')}`)]),
+)
 const HOLD_DOWN = ['+not turn', '+will not turn', '+not move', '+not budge', '+not rotate', '+not spin'] as const
 
 export const MECHANICAL_SAID = {
@@ -103,7 +107,7 @@ export const MECHANICAL_SAID = {
       'turning shaft',
       'spun by hand',
     ],
-    things: ['motor', 'pump end', 'it', 'pump', 'bearings', 'wet end', 'impeller end', 'motor shaft', 'stack'],
+    things: ['motor', 'pump end', 'pump', 'bearings', 'wet end', 'impeller end', 'motor shaft', 'stack'],
     outcomes: {
       free: [
         'free',
@@ -438,7 +442,7 @@ export const MECHANICAL_SAID = {
   },
   listen: {
     names: ['listen', 'noise', 'sound', 'sounds', 'noise is', 'makes', 'listening', 'noises', 'running sound'],
-    things: ['motor', 'pump', 'it', 'bearings', 'bearing', 'wet end', 'pump end', 'runs', 'running', 'fan'],
+    things: ['motor', 'pump', 'bearings', 'bearing', 'wet end', 'pump end', 'runs', 'running', 'fan'],
     outcomes: NOISES,
     denied: {},
     vague: [
@@ -479,7 +483,7 @@ export const MECHANICAL_SAID = {
       'pump end off',
     ],
     outcomes: {
-      ...NOISES,
+      ...BESIDE_A_NAME,
       'same-noise': [
         'same noise',
         '+same',
@@ -499,7 +503,7 @@ export const MECHANICAL_SAID = {
         '+makes same noise',
       ],
       quiet: [
-        ...(NOISES['quiet'] ?? []),
+        ...(BESIDE_A_NAME['quiet'] ?? []),
         '+noise gone',
         '+noise goes away',
         '+noise stops',
@@ -547,7 +551,7 @@ export const MECHANICAL_SAID = {
         '+leaking',
         '+leaks',
         '+leak',
-        '+running',
+        '+running out',
         '+water',
         '+water coming out',
         '+drops',
@@ -831,7 +835,7 @@ export const MECHANICAL_SAID = {
   },
   'stack-look': {
     names: [
-      'stack',
+      'stack', 'impeller',
       'stack look',
       'stages',
       'stage',

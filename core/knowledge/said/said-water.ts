@@ -591,7 +591,7 @@ export const WATER_SAID = {
     },
   },
   'check-valve': {
-    names: ['check valve', 'non return valve', 'checkvalve', 'check', 'foot valve', 'backflow valve'],
+    names: ['check valve', 'non return valve', 'checkvalve', 'check', 'backflow valve'],
     outcomes: {
       holds: [
         'holds',

@@ -13,7 +13,10 @@ const rules = new Map()
 for (const line of aff.split('\n')) {
   const [kind, flag, strip, add, condition] = line.trim().split(/\s+/)
   if ((kind === 'SFX' || kind === 'PFX') && condition !== undefined && !/^\d+$/.test(add ?? ''))
-    rules.set(flag, [...(rules.get(flag) ?? []), { kind, strip: strip === '0' ? '' : strip, add: add.split('/')[0], condition }])
+    rules.set(flag, [
+      ...(rules.get(flag) ?? []),
+      { kind, strip: strip === '0' ? '' : strip, add: add.split('/')[0], condition },
+    ])
 }
 const english = new Set()
 for (const line of dic.split('\n').slice(1)) {
@@ -29,11 +32,18 @@ for (const line of dic.split('\n').slice(1)) {
         english.add(plus + word.slice(strip.length))
     }
 }
-const vite = await createServer({ configFile: false, server: { middlewareMode: true, hmr: false, ws: false }, optimizeDeps: { noDiscovery: true }, logLevel: 'error' })
+const vite = await createServer({
+  configFile: false,
+  server: { middlewareMode: true, hmr: false, ws: false },
+  optimizeDeps: { noDiscovery: true },
+  logLevel: 'error',
+})
 const { lexicon } = await vite.ssrLoadModule(here('../core/language/lexicon.ts'))
 const { meantWord } = await vite.ssrLoadModule(here('../core/language/slips.ts'))
 const { words, slips } = lexicon()
-const near = [...english].filter((word) => /^[a-z]{4,}$/.test(word) && !words.has(word) && meantWord(word, slips) !== undefined)
+const near = [...english].filter(
+  (word) => /^[a-z]{4,}$/.test(word) && !words.has(word) && meantWord(word, slips) !== undefined,
+)
 await vite.close()
 const lines = []
 let line = ''

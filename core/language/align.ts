@@ -79,7 +79,13 @@ export function aligned(
     if (!canBeOf(topic, quantity)) return Infinity
     const inside = topic.at <= quantity.last && topic.last >= quantity.at
     const after = topic.at > quantity.at
-    const between = inside ? 0 : after ? gap(pieces, quantity.last, topic.at, figures) : gap(pieces, topic.last, quantity.at, figures)
+    // "drops to 211", "cuts in at 30": the figure stands behind it.
+    if (after && /\b(?:to|at|every)$/.test((topic.pieces.at(-1) as Piece).text)) return Infinity
+    const between = inside
+      ? 0
+      : after
+        ? gap(pieces, quantity.last, topic.at, figures)
+        : gap(pieces, topic.last, quantity.at, figures)
     return between + (after ? NAMED_AFTER : 0) + (topic.thing ? ONLY_SUGGESTED : 0)
   }
   const width = topics.length + 1
@@ -103,7 +109,7 @@ export function aligned(
       }
     }
   const given: (Topic | undefined)[] = quantities.map(() => undefined)
-  for (let row = quantities.length, column = topics.length; row > 0; ) {
+  for (let row = quantities.length, column = topics.length; row > 0;) {
     const step = from[row * width + column]
     if (step === 1) column -= 1
     else {

@@ -47,7 +47,9 @@ function leftIn(line: string, pieces: readonly Piece[], heard: Heard): void {
   const bare = left.text === 'left'
   const leads = before.length === 0
   const unit = before.at(-1)
-  const ofFigure = unit?.kind === 'number' || (before.at(-2)?.kind === 'number' && unit !== undefined && readUnit(unit.words[0]?.raw ?? '') !== undefined)
+  const ofFigure =
+    unit?.kind === 'number' ||
+    (before.at(-2)?.kind === 'number' && unit !== undefined && readUnit(unit.words[0]?.raw ?? '') !== undefined)
   const closes = pieces.slice(at + 1).every(({ kind }) => kind === 'mark' || kind === 'silent')
   if (bare && !(leads && pieces[at + 1]) && !(closes && !ofFigure)) return
   if (leads && left.text !== 'next time') {
@@ -56,10 +58,16 @@ function leftIn(line: string, pieces: readonly Piece[], heard: Heard): void {
     return
   }
   // What was left stands in the same clause, or in the one before where this one says no more than that.
-  const own = pieces.filter((piece) => piece.clause === left.clause && piece !== left && piece.kind !== 'mark' && piece.kind !== 'silent')
-  const telling = own.some((piece) => piece.senses.some(({ is }) => is === 'part' || is === 'outcome' || is === 'place') || piece.kind === 'foreign')
+  const own = pieces.filter(
+    (piece) => piece.clause === left.clause && piece !== left && piece.kind !== 'mark' && piece.kind !== 'silent',
+  )
+  const telling = own.some(
+    (piece) =>
+      piece.senses.some(({ is }) => is === 'part' || is === 'outcome' || is === 'place') || piece.kind === 'foreign',
+  )
   const subject = telling ? own : pieces.filter((piece) => piece.clause === left.clause - 1 && piece.kind !== 'mark')
-  if (subject.length > 0) add(heard, { other: { is: 'left', text: textOf(line, subject) }, pieces: [left, ...subject, ...own] })
+  if (subject.length > 0)
+    add(heard, { other: { is: 'left', text: textOf(line, subject) }, pieces: [left, ...subject, ...own] })
 }
 
 function gatesIn(pieces: readonly Piece[], scene: Scene, heard: Heard): void {
@@ -71,7 +79,8 @@ function gatesIn(pieces: readonly Piece[], scene: Scene, heard: Heard): void {
     const short = !piece.text.includes(' ')
     if (short && !plainClause(pieces, at)) return
     const before = pieces[at - 1]
-    const denied = before !== undefined && before.clause === piece.clause && playsRole(before, 'deny') && before.kind === 'phrase'
+    const denied =
+      before !== undefined && before.clause === piece.clause && playsRole(before, 'deny') && before.kind === 'phrase'
     const shut = denied ? !sense.shut : sense.shut
     const { gate } = sense
     const all = denied ? [piece, before] : [piece]
@@ -123,7 +132,10 @@ function standingIn(pieces: readonly Piece[], scene: Scene, heard: Heard): void 
   for (const piece of pieces) {
     const sense = piece.used ? undefined : piece.senses.find(({ is }) => is === 'standing')
     if (sense?.is !== 'standing') continue
-    add(heard, sense.at === scene.standing ? { pieces: [piece] } : { other: { is: 'standing', at: sense.at }, pieces: [piece] })
+    add(
+      heard,
+      sense.at === scene.standing ? { pieces: [piece] } : { other: { is: 'standing', at: sense.at }, pieces: [piece] },
+    )
   }
 }
 
@@ -161,9 +173,16 @@ function tellReplaced(parts: readonly { piece: Piece; part: Part }[], used: Piec
   const pieces = new Map<Piece, Part[]>()
   for (const { piece, part } of parts) pieces.set(piece, [...(pieces.get(piece) ?? []), part])
   for (const [piece, choices] of pieces) {
-    const answers = choices.map((part) => ({ label: part.replaceAll('-', ' '), other: [{ is: 'replaced', part } as Other] }))
+    const answers = choices.map((part) => ({
+      label: part.replaceAll('-', ' '),
+      other: [{ is: 'replaced', part } as Other],
+    }))
     if (answers.length > 1) doubt(heard, { question: 'Which one was replaced?', answers, pieces: used })
-    else add(heard, { other: answers[0]?.other[0] as Other, pieces: [...used.filter((other) => !pieces.has(other)), piece] })
+    else
+      add(heard, {
+        other: answers[0]?.other[0] as Other,
+        pieces: [...used.filter((other) => !pieces.has(other)), piece],
+      })
   }
 }
 
@@ -171,14 +190,27 @@ const ACTIONS = [...ACTIONS_SURFACE, ...ACTIONS_SUPPLY, ...ACTIONS_HOUSE_WATER, 
 
 /** The job that renews a part on this kind of machine: the one that does least besides. */
 export function jobOfPart(part: Part, { kind }: Pick<Scene, 'kind'>): string | undefined {
-  const fitting = ACTIONS.filter((action) => action.kinds.includes(kind) && action.parts.includes(part))
+  const fitting = ACTIONS.filter((action) => (action.kinds?.includes(kind) ?? true) && action.parts.includes(part))
   const whole = fitting.find((action) => action.parts[0] === part)
-  return (whole ?? [...fitting].sort((a, b) => a.parts.length - b.parts.length)[0])?.id ?? JOBS.find((job) => job.kinds.includes(kind) && job.parts.includes(part))?.id
+  return (
+    (whole ?? [...fitting].sort((a, b) => a.parts.length - b.parts.length)[0])?.id ??
+    JOBS.find((job) => job.kinds.includes(kind) && job.parts.includes(part))?.id
+  )
 }
 
-function wished(own: readonly Piece[], parts: readonly { piece: Piece; part: Part }[], scene: Scene, used: Piece[], heard: Heard): void {
-  const named = JOBS.find((job) => job.kinds.includes(scene.kind) && own.some((piece) => piece.text.includes('variable speed')) && job.id === 'variable-speed-motor')
+function wished(
+  own: readonly Piece[],
+  parts: readonly { piece: Piece; part: Part }[],
+  scene: Scene,
+  used: Piece[],
+  heard: Heard,
+): void {
+  const named = JOBS.find(
+    (job) =>
+      job.kinds.includes(scene.kind) &&
+      own.some((piece) => piece.text.includes('variable speed')) &&
+      job.id === 'variable-speed-motor',
+  )
   const job = named?.id ?? parts.map(({ part }) => jobOfPart(part, scene)).find((id) => id !== undefined)
   if (job) add(heard, { other: { is: 'wish', job }, pieces: used })
 }
-

@@ -5,7 +5,8 @@ import type { Scene } from './scene'
 import type { Heard, Said } from './understanding'
 
 /** Nothing but the word itself, and the pump it is said of. */
-const aloneWithPump = (words: readonly string[]) => words.filter((word) => word !== 'pump' && word !== 'motor').length === 1
+const aloneWithPump = (words: readonly string[]) =>
+  words.filter((word) => word !== 'pump' && word !== 'motor').length === 1
 
 /**
  * What an owner said is wrong: behind a word for saying (`customer says it loses prime`), or where the line says nothing
@@ -20,7 +21,9 @@ export function complaintsIn(text: string, pieces: readonly Piece[], scene: Scen
   const words = pieces
     .slice(told ? pieces.indexOf(told) + 1 : 0)
     .filter(({ kind }) => kind !== 'mark' && kind !== 'silent')
-    .flatMap((piece) => (piece.kind === 'phrase' ? piece.text.split(' ').map((word) => ({ word, piece })) : [{ word: '|', piece }]))
+    .flatMap((piece) =>
+      piece.kind === 'number' ? [{ word: '|', piece }] : piece.text.split(' ').map((word) => ({ word, piece })),
+    )
   const said: Said[] = []
   const { complaints, longest } = lexicon()
   for (let at = 0; at < words.length; at += 1) {
@@ -32,7 +35,11 @@ export function complaintsIn(text: string, pieces: readonly Piece[], scene: Scen
       // A single word is a complaint only where it is the whole of what was said.
       if (span.length === 1 && !told && !aloneWithPump(words.map(({ word }) => word))) continue
       const own = [...new Set(span.map(({ piece }) => piece))]
-      if (!told && pieces.some((piece) => piece.kind === 'foreign' && piece.clause === own[0]?.clause)) continue
+      if (
+        !told &&
+        pieces.some((piece) => piece.kind === 'foreign' && !own.includes(piece) && piece.clause === own[0]?.clause)
+      )
+        continue
       said.push({ other: { is: 'complaint', id: id as Complaint }, pieces: told ? [told, ...own] : own })
       at = end - 1
       break

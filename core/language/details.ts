@@ -8,7 +8,19 @@ export interface Details {
   pieces: Piece[]
 }
 
-const SPEED_NOUNS: ReadonlySet<string> = new Set(['high speed', 'hi speed', 'on high', 'low speed', 'lo speed', 'on low', 'slow speed', 'high', 'low', 'hi', 'lo'])
+const SPEED_NOUNS: ReadonlySet<string> = new Set([
+  'high speed',
+  'hi speed',
+  'on high',
+  'low speed',
+  'lo speed',
+  'on low',
+  'slow speed',
+  'high',
+  'low',
+  'hi',
+  'lo',
+])
 
 /**
  * The details that stand near a reading: in its own clause, or anywhere in the line where no clause has another.

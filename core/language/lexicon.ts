@@ -1,5 +1,12 @@
 import { CHECK_SAID } from '../knowledge/said/said'
-import { AGES_SAID, EACH_LEG_SAID, GROUND_SAID, LEADS_SAID, PLATE_FIELDS, SETUPS_SAID } from '../knowledge/said/electrics-said'
+import {
+  AGES_SAID,
+  EACH_LEG_SAID,
+  GROUND_SAID,
+  LEADS_SAID,
+  PLATE_FIELDS,
+  SETUPS_SAID,
+} from '../knowledge/said/electrics-said'
 import { COMPLAINTS_SAID } from '../knowledge/said/complaints-said'
 import { GATES_SAID } from '../knowledge/said/gates-said'
 import { HALVES_SAID, PARTS_SAID, PLACES_SAID, SIDES_SAID } from '../knowledge/said/parts-said'
@@ -39,7 +46,8 @@ export function plainPhrase(phrase: string): string {
 }
 
 /** Do the words say of the outcome's own label how much it says by itself? */
-const marked = (label: string, words: readonly string[]) => words.some((word) => /^[!+]/.test(word) && word.slice(1) === label)
+const marked = (label: string, words: readonly string[]) =>
+  words.some((word) => /^[!+]/.test(word) && word.slice(1) === label)
 
 function built(): Lexicon {
   const phrases = new Map<string, Sense[]>()
@@ -79,14 +87,29 @@ function built(): Lexicon {
   const complaints = new Map<string, string[]>()
   for (const [id, said] of Object.entries(COMPLAINTS_SAID))
     for (const word of said) complaints.set(plainPhrase(word), [...(complaints.get(plainPhrase(word)) ?? []), id])
-  const words = new Set<string>([...SILENT, ...NUMBER_WORDS, ...CALENDAR, ...GROUND_SAID, ...Object.keys(VOLUMES_SAID), ...Object.keys(PLATE_UNITS_SAID), ...UNITS_SAID.flatMap(([said]) => said.split(' ')), ...Object.keys(LEADS_SAID)])
+  const words = new Set<string>([
+    ...SILENT,
+    ...NUMBER_WORDS,
+    ...CALENDAR,
+    ...GROUND_SAID,
+    ...Object.keys(VOLUMES_SAID),
+    ...Object.keys(PLATE_UNITS_SAID),
+    ...UNITS_SAID.flatMap(([said]) => said.split(' ')),
+    ...Object.keys(LEADS_SAID),
+  ])
   let longest = 1
   for (const phrase of [...phrases.keys(), ...complaints.keys()]) {
     const parts = phrase.split(' ')
     longest = Math.max(longest, parts.length)
     for (const part of parts) words.add(part)
   }
-  return { phrases, complaints, words, longest, slips: deletionIndex([...words].filter((word) => /^\p{L}{4,}$/u.test(word))) }
+  return {
+    phrases,
+    complaints,
+    words,
+    longest,
+    slips: deletionIndex([...words].filter((word) => /^\p{L}{4,}$/u.test(word))),
+  }
 }
 
 let kept: Lexicon | undefined

@@ -39,7 +39,12 @@ const NARROWER: Readonly<Record<string, string>> = {
 const CAN_VOLTS: readonly number[] = [110, 125, 165, 220, 240, 250, 330, 370, 440, 450]
 /** Checks that may never come to a figure. */
 const NEVER_REACHED: ReadonlySet<string> = new Set(['cut-in', 'cut-out', 'cycle-time'])
-const OPEN_OF: ReadonlySet<string> = new Set(['winding-resistance', 'insulation-resistance', 'capacitance', ...NEVER_REACHED])
+const OPEN_OF: ReadonlySet<string> = new Set([
+  'winding-resistance',
+  'insulation-resistance',
+  'capacitance',
+  ...NEVER_REACHED,
+])
 
 /** Everything the measured part of the line needs while it is taken apart. */
 interface Measuring {
@@ -56,7 +61,7 @@ interface Measuring {
 export function measuredIn(pieces: readonly Piece[], scene: Scene): Heard & { clearance?: Clearance } {
   const figures = quantitiesOf(pieces)
   const topics = topicsOf(pieces, figures)
-  const quantities = [...figures, ...overRange(pieces, topics, figures)].sort((a, b) => a.at - b.at)
+  const quantities = [...figures, ...overRange(pieces, topics, figures, scene)].sort((a, b) => a.at - b.at)
   const m: Measuring = { pieces, topics, quantities, given: [], scene, said: [], doubts: [] }
   selector(m)
   underLoad(m)
@@ -73,7 +78,14 @@ export function measuredIn(pieces: readonly Piece[], scene: Scene): Heard & { cl
   return {
     said: m.said,
     doubts: m.doubts,
-    ...(clearance ? { clearance: { millimetres: MILLIMETRES_PER_INCH * (canonical(clearance, 'in') ?? 0), pieces: clearance.pieces } } : {}),
+    ...(clearance
+      ? {
+          clearance: {
+            millimetres: MILLIMETRES_PER_INCH * (canonical(clearance, 'in') ?? 0),
+            pieces: clearance.pieces,
+          },
+        }
+      : {}),
   }
 }
 
@@ -85,7 +97,12 @@ export interface Clearance {
 }
 
 /** `ol`, `infinite`, and `open` where a winding or a lead is before it: a reading over range. */
-function overRange(pieces: readonly Piece[], topics: readonly Topic[], figures: readonly Quantity[]): Quantity[] {
+function overRange(
+  pieces: readonly Piece[],
+  topics: readonly Topic[],
+  figures: readonly Quantity[],
+  scene: Scene,
+): Quantity[] {
   const taken = new Set(figures.flatMap((figure) => figure.pieces))
   return pieces.flatMap((piece, at): Quantity[] => {
     if (piece.kind !== 'phrase' || taken.has(piece)) return []
@@ -94,15 +111,23 @@ function overRange(pieces: readonly Piece[], topics: readonly Topic[], figures: 
     const never = piece.text === 'never' || piece.text === 'never reached'
     if (!over && !open && !never) return []
     const clause = piece.clause
-    const fitting = topics.some(
-      (topic) =>
-        (topic.pieces[0] as Piece).clause === clause &&
-        !topic.pieces.includes(piece) &&
-        (topic.lead !== undefined ||
-          topic.leads !== undefined ||
-          topic.ground === true ||
-          topic.checks.some((check) => (never ? NEVER_REACHED.has(check) : OPEN_OF.has(check)))),
-    )
+    const lit = scene.lit?.check
+    const answers =
+      lit !== undefined &&
+      (never ? NEVER_REACHED.has(lit) : OPEN_OF.has(lit)) &&
+      topics.length === 0 &&
+      pieces.every(({ kind }) => kind !== 'foreign')
+    const fitting =
+      answers ||
+      topics.some(
+        (topic) =>
+          (topic.pieces[0] as Piece).clause === clause &&
+          !topic.pieces.includes(piece) &&
+          (topic.lead !== undefined ||
+            topic.leads !== undefined ||
+            topic.ground === true ||
+            topic.checks.some((check) => (never ? NEVER_REACHED.has(check) : OPEN_OF.has(check)))),
+      )
     const figureBeside = pieces[at + 1]?.kind === 'number' && !open && !over
     return fitting && !figureBeside
       ? [{ at, last: at, value: null, role: 'read', foreign: false, small: false, pieces: [piece] }]
@@ -112,10 +137,14 @@ function overRange(pieces: readonly Piece[], topics: readonly Topic[], figures: 
 
 /** `voltage plug set to 230`: what the selector stands on, against the supply said beside it or the plate. */
 function selector(m: Measuring): void {
-  const at = m.pieces.findIndex((piece) => piece.senses.some((sense) => sense.is === 'check' && sense.check === 'selector-setting'))
+  const at = m.pieces.findIndex((piece) =>
+    piece.senses.some((sense) => sense.is === 'check' && sense.check === 'selector-setting'),
+  )
   const name = m.pieces[at]
   if (!name) return
-  const set = m.quantities.find((quantity) => quantity.at > at && fits(quantity, 'V') && (m.pieces[quantity.at] as Piece).clause === name.clause)
+  const set = m.quantities.find(
+    (quantity) => quantity.at > at && fits(quantity, 'V') && (m.pieces[quantity.at] as Piece).clause === name.clause,
+  )
   if (!set || set.value === null) return
   m.quantities = m.quantities.filter((quantity) => quantity !== set)
   const supply = m.quantities.find((quantity) => fits(quantity, 'V') && quantity.value !== null && quantity.value > 0)
@@ -133,7 +162,10 @@ function underLoad(m: Measuring): void {
   const read = m.quantities.filter(({ role, foreign, plate }) => role === 'read' && !foreign && !plate)
   const amps = read.filter(({ unit }) => unit !== undefined && fits({ ...(read[0] as Quantity), unit }, 'A'))
   const volts = read.filter(({ unit }) => unit !== undefined && fits({ ...(read[0] as Quantity), unit }, 'V'))
-  const others = m.topics.some(({ checks, thing }) => !thing && checks.some((check) => check !== 'capacitance' && ['A', 'V'].includes(checkInfo(check)?.unit ?? '')))
+  const others = m.topics.some(
+    ({ checks, thing }) =>
+      !thing && checks.some((check) => check !== 'capacitance' && ['A', 'V'].includes(checkInfo(check)?.unit ?? '')),
+  )
   if (!capacitor || amps.length !== 1 || volts.length !== 1 || read.length !== 2 || others) return
   const [a, v] = [amps[0] as Quantity, volts[0] as Quantity]
   const [ampsRead, voltsRead] = [canonical(a, 'A'), canonical(v, 'V')]
@@ -148,7 +180,12 @@ function underLoad(m: Measuring): void {
   })
   m.quantities = m.quantities.filter((quantity) => quantity !== a && quantity !== v)
   const parts = capacitor.part ? [capacitor.part] : capacitorsHere(m.scene)
-  one(m, pieces, 'Which capacitor?', parts.map((part) => ({ label: part.replace('-', ' '), findings: [finding(part)] })))
+  one(
+    m,
+    pieces,
+    'Which capacitor?',
+    parts.map((part) => ({ label: part.replace('-', ' '), findings: [finding(part)] })),
+  )
 }
 
 /** One answer is kept, several are asked. */
@@ -204,7 +241,13 @@ function guestsOf(m: Measuring): Map<Quantity, Guest> {
     const onlyUnit = topic?.pieces.every((piece) => quantity.pieces.includes(piece)) === true
     const tests = !topic || topic.thing || onlyUnit || topic.checks.includes('insulation-resistance')
     if (warm && (winding || insulation) && others.length > 0) guests.set(quantity, 'celsius')
-    else if (unit === 'V' && insulation && tests && (quantity.value ?? 0) >= INSULATION_VOLTS.least && others.some((other) => ohms(other) || other.unit === undefined))
+    else if (
+      unit === 'V' &&
+      insulation &&
+      tests &&
+      (quantity.value ?? 0) >= INSULATION_VOLTS.least &&
+      others.some((other) => ohms(other) || other.unit === undefined)
+    )
       guests.set(quantity, 'testVolts')
     else if ((unit === 's' || quantity.foreign) && !topic && waits(m, quantity)) guests.set(quantity, 'time')
     else if (unit === 'in' && !topic && bearing) guests.set(quantity, 'clearance')
@@ -222,7 +265,11 @@ function waits({ pieces }: Measuring, quantity: Quantity): boolean {
 export function unitOf(quantity: Quantity): Unit | undefined {
   if (quantity.unit === undefined || quantity.value === null) return undefined
   const units: readonly Unit[] = ['V', 'A', 'uF', 'Mohm', 'ohm', 'psi', 'inHg', 'in', 'ft', 'gpm', 's', 'celsius']
-  return units.find((unit) => fits({ ...quantity, unit: quantity.unit === 'm' ? 'ft' : quantity.unit }, unit) && natural(quantity.unit as string, unit))
+  return units.find(
+    (unit) =>
+      fits({ ...quantity, unit: quantity.unit === 'm' ? 'ft' : quantity.unit }, unit) &&
+      natural(quantity.unit as string, unit),
+  )
 }
 
 /** `k` and `ohm` fit megohms too, and `kPa` a vacuum; by themselves they are what they are. */
@@ -237,12 +284,7 @@ function natural(spelling: string, unit: Unit): boolean {
   return true
 }
 
-function readOne(
-  m: Measuring,
-  quantity: Quantity,
-  topic: Topic | undefined,
-  guests: Map<Quantity, Guest>,
-): void {
+function readOne(m: Measuring, quantity: Quantity, topic: Topic | undefined, guests: Map<Quantity, Guest>): void {
   const pieces = [...(topic?.pieces ?? []), ...quantity.pieces]
   if (quantity.plate && (!topic || topic.plate === quantity.plate)) {
     plate(m, quantity.plate, quantity, pieces)
@@ -309,7 +351,10 @@ function plate(m: Measuring, field: NameplateField | 'ask', quantity: Quantity, 
     const end = m.pieces[quantity.last + 1]
     const glued = end?.words[0]?.glued ? end.words[0].raw : ''
     if (glued && end) pieces.push(end)
-    m.said.push({ other: { is: 'plate', field, value: `${(m.pieces[quantity.at] as Piece).words[0]?.raw}${glued.toUpperCase()}` }, pieces })
+    m.said.push({
+      other: { is: 'plate', field, value: `${(m.pieces[quantity.at] as Piece).words[0]?.raw}${glued.toUpperCase()}` },
+      pieces,
+    })
     return
   }
   m.said.push({ other: { is: 'plate', field, value: quantity.value as number }, pieces })
@@ -321,13 +366,23 @@ function printed(m: Measuring, quantity: Quantity, topic: Topic | undefined, pie
   const capacitor =
     topic?.checks.includes('capacitance') === true
       ? topic
-      : m.topics.find((other) => other.checks.includes('capacitance') && Math.abs((other.pieces[0] as Piece).clause - clause) <= 1)
+      : m.topics.find(
+          (other) => other.checks.includes('capacitance') && Math.abs((other.pieces[0] as Piece).clause - clause) <= 1,
+        )
   const unit = unitOf(quantity)
   if (quantity.role === 'rated' && (capacitor || unit === 'uF') && (unit === 'uF' || unit === undefined)) {
     const part = capacitor?.part ?? (capacitorsHere(m.scene).length === 1 ? capacitorsHere(m.scene)[0] : undefined)
-    const value: number | [number, number] = quantity.to === undefined ? (quantity.value as number) : [quantity.value as number, quantity.to]
+    const value: number | [number, number] =
+      quantity.to === undefined ? (quantity.value as number) : [quantity.value as number, quantity.to]
     if (part)
-      m.said.push({ other: { is: 'plate', field: part === 'start-capacitor' ? 'startCapacitorMicrofarads' : 'runCapacitorMicrofarads', value }, pieces: quantity.pieces })
+      m.said.push({
+        other: {
+          is: 'plate',
+          field: part === 'start-capacitor' ? 'startCapacitorMicrofarads' : 'runCapacitorMicrofarads',
+          value,
+        },
+        pieces: quantity.pieces,
+      })
     return
   }
   if (quantity.role === 'rated' && unit === 'A' && !capacitor) {
@@ -337,10 +392,17 @@ function printed(m: Measuring, quantity: Quantity, topic: Topic | undefined, pie
   m.said.push({ pieces: quantity.pieces })
 }
 
-function guestsNear(m: Measuring, quantity: Quantity, guests: Map<Quantity, string>): { celsius?: number; testVolts?: number; pieces: Piece[] } {
+function guestsNear(
+  m: Measuring,
+  quantity: Quantity,
+  guests: Map<Quantity, string>,
+): { celsius?: number; testVolts?: number; pieces: Piece[] } {
   const readings = m.quantities.filter((other) => !guests.has(other))
   const nearest = (guest: Quantity) =>
-    readings.reduce<Quantity | undefined>((best, reading) => (!best || Math.abs(reading.at - guest.at) < Math.abs(best.at - guest.at) ? reading : best), undefined)
+    readings.reduce<Quantity | undefined>(
+      (best, reading) => (!best || Math.abs(reading.at - guest.at) < Math.abs(best.at - guest.at) ? reading : best),
+      undefined,
+    )
   const found: { celsius?: number; testVolts?: number; pieces: Piece[] } = { pieces: [] }
   for (const [guest, kind] of guests) {
     const shared = guest.at > (readings.at(-1)?.at ?? 0) || guest.at < (readings[0]?.at ?? 0)
@@ -353,7 +415,12 @@ function guestsNear(m: Measuring, quantity: Quantity, guests: Map<Quantity, stri
 }
 
 /** What the figure can be a reading of. Empty where nothing fits; undefined where it was no reading and is used. */
-function answersFor(m: Measuring, quantity: Quantity, topic: Topic | undefined, fields: Partial<Finding>): Answer[] | undefined {
+function answersFor(
+  m: Measuring,
+  quantity: Quantity,
+  topic: Topic | undefined,
+  fields: Partial<Finding>,
+): Answer[] | undefined {
   const { scene } = m
   const make = (check: string, more: Partial<Finding> = {}): Answer => {
     const unit = checkInfo(check)?.unit as Unit
@@ -365,7 +432,8 @@ function answersFor(m: Measuring, quantity: Quantity, topic: Topic | undefined, 
   }
   const own = unitOf(quantity)
   if (quantity.foreign) {
-    if (!besideForeign(m, quantity) && m.topics.some(({ thing, checks }) => !thing && checks.length > 0)) m.doubts.push(aside(m, quantity, topic))
+    if (!besideForeign(m, quantity) && m.topics.some(({ thing, checks }) => !thing && checks.length > 0))
+      m.doubts.push(aside(m, quantity, topic))
     return undefined
   }
   if (topic && (topic.lead !== undefined || topic.leads !== undefined || topic.ground)) {
@@ -381,7 +449,15 @@ function answersFor(m: Measuring, quantity: Quantity, topic: Topic | undefined, 
     const lit = scene.lit ? checkInfo(scene.lit.check) : undefined
     if (lit?.unit !== undefined && scene.lit && bareFits(m, quantity)) {
       const { part, leads, setup, half, lead } = scene.lit
-      return [make(scene.lit.check, { ...(part ? { part } : {}), ...(leads ? { leads } : {}), ...(setup ? { setup } : {}), ...(half ? { half } : {}), ...(lead ? { lead } : {}) })]
+      return [
+        make(scene.lit.check, {
+          ...(part ? { part } : {}),
+          ...(leads ? { leads } : {}),
+          ...(setup ? { setup } : {}),
+          ...(half ? { half } : {}),
+          ...(lead ? { lead } : {}),
+        }),
+      ]
     }
     return []
   }
@@ -391,15 +467,35 @@ function answersFor(m: Measuring, quantity: Quantity, topic: Topic | undefined, 
     return undefined
   }
   const litUnit = scene.lit ? checkInfo(scene.lit.check)?.unit : undefined
-  if (litUnit !== undefined && scene.lit && fits(quantity, litUnit) && (own === litUnit || litUnit === 'Mohm' || litUnit === 'inHg' || litUnit === 'in')) {
+  if (
+    litUnit !== undefined &&
+    scene.lit &&
+    fits(quantity, litUnit) &&
+    (own === litUnit || litUnit === 'Mohm' || litUnit === 'inHg' || litUnit === 'in')
+  ) {
     const { part, leads, setup, half } = scene.lit
-    return [make(scene.lit.check, { ...(part ? { part } : {}), ...(leads ? { leads } : {}), ...(setup ? { setup } : {}), ...(half ? { half } : {}) })]
+    return [
+      make(scene.lit.check, {
+        ...(part ? { part } : {}),
+        ...(leads ? { leads } : {}),
+        ...(setup ? { setup } : {}),
+        ...(half ? { half } : {}),
+      }),
+    ]
   }
   // Thousands of ohms are no winding of a pump: an insulation that is nearly gone.
   const checks = own === 'ohm' && /^k/i.test(quantity.unit as string) ? ['insulation-resistance'] : (BY_UNIT[own] ?? [])
-  const breaker = m.pieces.some((piece) => piece.clause === (m.pieces[quantity.at] as Piece).clause && /breaker|fuse/.test(piece.text))
+  const breaker = m.pieces.some(
+    (piece) => piece.clause === (m.pieces[quantity.at] as Piece).clause && /breaker|fuse/.test(piece.text),
+  )
   if (own === 'A' && breaker) return [{ ...make('running-current'), label: 'the current drawn' }, note(quantity.pieces)]
-  const guessed = expanded(m, checks.filter((check) => isHere(check, scene)), quantity, undefined, make)
+  const guessed = expanded(
+    m,
+    checks.filter((check) => isHere(check, scene)),
+    quantity,
+    undefined,
+    make,
+  )
   if (!TELLING_UNITS.has(own) && m.pieces.some(({ kind }) => kind === 'foreign')) return undefined
   if (!besideForeign(m, quantity)) return guessed
   // A figure among words that nobody knows: its unit may tell, and is asked; a length or a weight is the visitor’s.
@@ -408,6 +504,12 @@ function answersFor(m: Measuring, quantity: Quantity, topic: Topic | undefined, 
 
 /** Units that hardly anything but a pump is measured in. */
 const TELLING_UNITS: ReadonlySet<Unit> = new Set<Unit>(['V', 'A', 'uF', 'ohm', 'Mohm', 'inHg', 'gpm'])
+
+/** Something that is measured is named in the figure’s clause. */
+function besideNamed(m: Measuring, quantity: Quantity): boolean {
+  const { clause } = m.pieces[quantity.at] as Piece
+  return m.topics.some(({ thing, checks, pieces }) => !thing && checks.length > 0 && pieces[0]?.clause === clause)
+}
 
 function besideForeign(m: Measuring, quantity: Quantity): boolean {
   const { clause } = m.pieces[quantity.at] as Piece
@@ -436,7 +538,11 @@ function ofOtherUnit(m: Measuring, quantity: Quantity, topic: Topic): void {
   if (capacitor && unitOf(quantity) === 'V' && CAN_VOLTS.includes(quantity.value as number)) {
     const start = topic.part === 'start-capacitor' || capacitorsHere(m.scene)[0] === 'start-capacitor'
     m.said.push({
-      other: { is: 'plate', field: start ? 'startCapacitorVolts' : 'runCapacitorVolts', value: quantity.value as number },
+      other: {
+        is: 'plate',
+        field: start ? 'startCapacitorVolts' : 'runCapacitorVolts',
+        value: quantity.value as number,
+      },
       pieces: quantity.pieces,
     })
     return
@@ -446,7 +552,14 @@ function ofOtherUnit(m: Measuring, quantity: Quantity, topic: Topic): void {
   m.doubts.push({
     question: `${checkInfo(check)?.label} is measured in ${UNIT_LABELS[unit]}, and ${written(quantity)} is not. What was meant?`,
     answers: [
-      ...(quantity.value === null ? [] : [{ label: `${quantity.value} ${UNIT_LABELS[unit]}`, findings: [{ check, value: quantity.value, unit, ...part }] }]),
+      ...(quantity.value === null
+        ? []
+        : [
+            {
+              label: `${quantity.value} ${UNIT_LABELS[unit]}`,
+              findings: [{ check, value: quantity.value, unit, ...part }],
+            },
+          ]),
       note(pieces),
     ],
     pieces,
@@ -470,7 +583,13 @@ function bareFits(m: Measuring, quantity: Quantity): boolean {
 type Make = (check: string, more?: Partial<Finding>) => Answer
 
 /** Each check with what it needs besides: which capacitor, which winding. */
-function expanded(m: Measuring, checks: readonly string[], quantity: Quantity, topic: Topic | undefined, make: Make): Answer[] {
+function expanded(
+  m: Measuring,
+  checks: readonly string[],
+  quantity: Quantity,
+  topic: Topic | undefined,
+  make: Make,
+): Answer[] {
   const { scene } = m
   return checks.flatMap((check): Answer[] => {
     if (check === 'capacitance') {
@@ -481,7 +600,10 @@ function expanded(m: Measuring, checks: readonly string[], quantity: Quantity, t
       if (topic?.part) return [make(check, { leads: topic.part === 'start-winding' ? 'start-common' : 'run-common' })]
       if (scene.lit?.check === check && scene.lit.leads) return [make(check, { leads: scene.lit.leads })]
       if (oneWinding(scene)) return [make(check, { leads: 'run-common' })]
-      return ['run-common', 'start-common'].map((leads) => ({ ...make(check, { leads }), label: `${leads.split('-')[0]} winding` }))
+      return ['run-common', 'start-common'].map((leads) => ({
+        ...make(check, { leads }),
+        label: `${leads.split('-')[0]} winding`,
+      }))
     }
     return [make(check)]
   })
@@ -495,19 +617,27 @@ function leadAnswers(m: Measuring, quantity: Quantity, topic: Topic, make: Make)
   const { lead, leads } = topic
   if (topic.legs) {
     if (own === undefined || own === 'V')
-      return [{ label: 'each leg to ground', findings: ['l1', 'l2'].flatMap((leg) => make('supply-voltage', { lead: leg }).findings ?? []) }]
+      return [
+        {
+          label: 'each leg to ground',
+          findings: ['l1', 'l2'].flatMap((leg) => make('supply-voltage', { lead: leg }).findings ?? []),
+        },
+      ]
     return undefined
   }
   if (leads) {
     const [a, b] = leads.split('-') as [string, string]
-    if (a.startsWith('l') && b.startsWith('l') && a !== b) return own === undefined || own === 'V' ? [make(head === 'supply-voltage-loaded' ? head : 'supply-voltage')] : []
+    if (a.startsWith('l') && b.startsWith('l') && a !== b)
+      return own === undefined || own === 'V' ? [make(head === 'supply-voltage-loaded' ? head : 'supply-voltage')] : []
     if (a === b) {
       if (scene.kind !== 'well-two-wire') return []
       return own === 'V' ? [make('supply-voltage')] : [make('winding-resistance', { leads: 'run-common' })]
     }
-    if (own === 'V' || own === 'A' || own === 'Mohm') return own === 'V' ? [make('supply-voltage'), note(topic.pieces)] : []
+    if (own === 'V' || own === 'A' || own === 'Mohm')
+      return own === 'V' ? [make('supply-voltage'), note(topic.pieces)] : []
     const volts = scene.plate.volts
-    if (own === undefined && quantity.value !== null && Math.abs(quantity.value - volts) < 0.15 * volts) return [make('supply-voltage'), make('winding-resistance', { leads })]
+    if (own === undefined && quantity.value !== null && Math.abs(quantity.value - volts) < 0.15 * volts)
+      return [make('supply-voltage'), make('winding-resistance', { leads })]
     return [make('winding-resistance', { leads })]
   }
   const at = lead ? { lead } : {}
@@ -530,7 +660,9 @@ function leadAnswers(m: Measuring, quantity: Quantity, topic: Topic, make: Make)
   if (lead === 'run' || lead === 'start') return runOrStart(m, quantity, lead, head, own, make)
   if (lead === 'l1' || lead === 'l2') {
     if (own === 'A') return [make('lead-current', at)]
-    return own === undefined || own === 'V' ? [make(head === 'supply-voltage-loaded' ? head : 'supply-voltage', at)] : undefined
+    return own === undefined || own === 'V'
+      ? [make(head === 'supply-voltage-loaded' ? head : 'supply-voltage', at)]
+      : undefined
   }
   if (own === 'A') return [make('lead-current', at)]
   if (own === 'Mohm' || (own === 'ohm' && /^k/i.test(quantity.unit ?? ''))) return [make('insulation-resistance', at)]
@@ -544,8 +676,18 @@ function leadAnswers(m: Measuring, quantity: Quantity, topic: Topic, make: Make)
 }
 
 /** `run 3.2 start 8.4`: windings on a motor without a run capacitor, else what is named before. */
-function runOrStart(m: Measuring, quantity: Quantity, lead: 'run' | 'start', head: string | undefined, own: Unit | undefined, make: Make): Answer[] {
-  const capacitor = { ...make('capacitance', { part: `${lead}-capacitor`, method: 'off-circuit' }), label: `${lead} capacitor` }
+function runOrStart(
+  m: Measuring,
+  quantity: Quantity,
+  lead: 'run' | 'start',
+  head: string | undefined,
+  own: Unit | undefined,
+  make: Make,
+): Answer[] {
+  const capacitor = {
+    ...make('capacitance', { part: `${lead}-capacitor`, method: 'off-circuit' }),
+    label: `${lead} capacitor`,
+  }
   const winding = { ...make('winding-resistance', { leads: `${lead}-common` }), label: `${lead} winding` }
   if (own === 'uF') return [capacitor]
   if (own === 'ohm') return [winding]
@@ -573,8 +715,12 @@ function aside(m: Measuring, quantity: Quantity, topic: Topic | undefined): Doub
 }
 
 function orphan(m: Measuring, quantity: Quantity, topic: Topic | undefined, pieces: Piece[]): void {
-  if (quantity.small || (!topic && besideForeign(m, quantity))) return
-  m.doubts.push({ question: `${written(quantity)} of what?`, answers: [note(pieces)], pieces: [...(topic?.pieces ?? []), ...pieces] })
+  if (quantity.small || (!topic && besideForeign(m, quantity) && !besideNamed(m, quantity))) return
+  m.doubts.push({
+    question: `${written(quantity)} of what?`,
+    answers: [note(pieces)],
+    pieces: [...(topic?.pieces ?? []), ...pieces],
+  })
 }
 
 const DETAILS: Readonly<Record<string, readonly (keyof Finding)[]>> = {
@@ -589,4 +735,3 @@ function allowedDetails(check: string, fields: Partial<Finding>): Partial<Findin
   const allowed = DETAILS[check] ?? []
   return Object.fromEntries(Object.entries(fields).filter(([field]) => allowed.includes(field as keyof Finding)))
 }
-

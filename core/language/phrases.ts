@@ -50,7 +50,9 @@ function deniedCan(words: readonly Word[]): Word[] {
     const after = words[at + 1]
     const ofCapacitor =
       after !== undefined &&
-      (lexicon().phrases.get(after.text) ?? []).some((sense) => sense.is === 'outcome' && sense.check === 'capacitor-look')
+      (lexicon().phrases.get(after.text) ?? []).some(
+        (sense) => sense.is === 'outcome' && sense.check === 'capacitor-look',
+      )
     if (word.text === 'not' && before?.text === 'can' && !ofCapacitor)
       out[out.length - 1] = { ...word, start: before.start, raw: `${before.raw} ${word.raw}` }
     else out.push(word)
@@ -103,7 +105,10 @@ function covered(run: readonly { word: Word; text: string | undefined }[], claus
   }))
   for (let at = run.length - 1; at >= 0; at -= 1) {
     const first = run[at] as (typeof run)[number]
-    let choice: { score: number; take: number; key?: string } = { score: (best[at + 1] as { score: number }).score, take: 1 }
+    let choice: { score: number; take: number; key?: string } = {
+      score: (best[at + 1] as { score: number }).score,
+      take: 1,
+    }
     let key = ''
     let telling = 0
     for (let end = at; end < run.length && telling < longest; end += 1) {
@@ -123,7 +128,7 @@ function covered(run: readonly { word: Word; text: string | undefined }[], claus
     best[at] = choice
   }
   const pieces: Piece[] = []
-  for (let at = 0; at < run.length; ) {
+  for (let at = 0; at < run.length;) {
     const { take, key } = best[at] as { take: number; key?: string }
     const words = run.slice(at, at + take).map(({ word }) => word)
     const { word, text } = run[at] as (typeof run)[number]

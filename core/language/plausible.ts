@@ -41,13 +41,23 @@ export function weighed(said: Said, scene: Scene): Said | Doubt {
   const { finding, pieces } = said
   if (!finding) return said
   const label = checkInfo(finding.check)?.label ?? finding.check
-  const noted: Answer = { label: 'only a note', note: pieces.flatMap(({ words }) => words).map(({ raw }) => raw).join(' ') }
+  const noted: Answer = {
+    label: 'only a note',
+    note: pieces
+      .flatMap(({ words }) => words)
+      .map(({ raw }) => raw)
+      .join(' '),
+  }
   const anyway: Answer = { label: 'keep it so', findings: [finding] }
   if (scene.gates.has('power-off') && LIVE.has(finding.check)) return behindTheLock(said, scene, noted)
   if (!isHere(finding.check, scene))
     return { question: `${label}: this machine has none. What was meant?`, answers: [noted, anyway], pieces }
   if (finding.part && !capacitorFits(finding.part, scene))
-    return { question: `This motor has no ${finding.part.replace('-', ' ')}. Which was read?`, answers: [anyway, noted], pieces }
+    return {
+      question: `This motor has no ${finding.part.replace('-', ' ')}. Which was read?`,
+      answers: [anyway, noted],
+      pieces,
+    }
   if (typeof finding.value !== 'number') return said
   const { value } = finding
   const [low, high] = checkInfo(finding.check)?.plausible ?? [0, Infinity]
@@ -57,8 +67,13 @@ export function weighed(said: Said, scene: Scene): Said | Doubt {
     findings: [{ ...finding, value: figure }],
   })
   if (value < low)
-    return { question: `${label} cannot be ${shown}. What did the meter say?`, answers: [other(Math.abs(value)), noted], pieces }
-  if (value > high) return { question: `${label} of ${shown}?`, answers: [...slips(value, high).map(other), noted], pieces }
+    return {
+      question: `${label} cannot be ${shown}. What did the meter say?`,
+      answers: [other(Math.abs(value)), noted],
+      pieces,
+    }
+  if (value > high)
+    return { question: `${label} of ${shown}?`, answers: [...slips(value, high).map(other), noted], pieces }
   const likely = likelySpan(finding, scene)
   if (likely && !likely.fits(value))
     return { question: `${label} of ${shown}?`, answers: [...likely.rather(value), anyway, noted], pieces }
@@ -108,7 +123,8 @@ function likelySpan(finding: Finding, { plate, printed }: Scene): Likely | undef
       const share = (value: number) => value / plate.volts
       const [from, to] = BEYOND.supplySlip
       return {
-        fits: (value) => value === 0 || !((share(value) > from && share(value) < to) || share(value) > BEYOND.supplyTimes),
+        fits: (value) =>
+          value === 0 || !((share(value) > from && share(value) < to) || share(value) > BEYOND.supplyTimes),
         rather: (value) => [answer(share(value) > 1 ? value / 10 : value * 10)],
       }
     }

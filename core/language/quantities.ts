@@ -1,4 +1,5 @@
 import { convert } from 'convert'
+import { checkInfo } from '../knowledge/checks/checks'
 import { CALENDAR } from '../knowledge/said/roles-said'
 import { PLATE_UNITS_SAID, UNITS_SAID, VOLUMES_SAID } from '../knowledge/said/units-said'
 import { readUnit, type Unit } from '../quantity/units'
@@ -46,7 +47,12 @@ export function fits(quantity: Quantity, wanted: Unit): boolean {
 export function canonical(quantity: Quantity, wanted: Unit): number | null {
   if (quantity.value === null) return null
   if (quantity.unit === undefined) return quantity.value
-  const spelling = wanted === 'Mohm' && quantity.unit === 'm' ? 'M' : wanted === 'celsius' && quantity.unit.toLowerCase() === 'f' ? 'fahrenheit' : quantity.unit
+  const spelling =
+    wanted === 'Mohm' && quantity.unit === 'm'
+      ? 'M'
+      : wanted === 'celsius' && quantity.unit.toLowerCase() === 'f'
+        ? 'fahrenheit'
+        : quantity.unit
   const unit = readUnit(spelling, wanted)
   return unit ? unit.toCanonical(quantity.value) : quantity.value
 }
@@ -70,7 +76,19 @@ function wordsBehind(pieces: readonly Piece[], at: number): { word: Word; piece:
   return words
 }
 
-const ARTICLES: ReadonlySet<string> = new Set(['the', 'a', 'an', 'its', 'my', 'this', 'there', 'at', 'and', 'with', 'on'])
+const ARTICLES: ReadonlySet<string> = new Set([
+  'the',
+  'a',
+  'an',
+  'its',
+  'my',
+  'this',
+  'there',
+  'at',
+  'and',
+  'with',
+  'on',
+])
 
 interface UnitBehind {
   unit?: string
@@ -89,7 +107,9 @@ function unitBehind(pieces: readonly Piece[], at: number): UnitBehind | undefine
   const texts = words.map(({ word }) => word.text.replace(/\.$/, ''))
   const owned = (count: number) => {
     const taken = words.slice(0, count).map(({ piece }) => piece)
-    return [...new Set(taken)].filter((index) => (pieces[index] as Piece).words.length <= taken.filter((of) => of === index).length)
+    return [...new Set(taken)].filter(
+      (index) => (pieces[index] as Piece).words.length <= taken.filter((of) => of === index).length,
+    )
   }
   // "30 in the well" and "38 a" differ by what follows: a unit of one letter is none before an article.
   const article = texts[1] !== undefined && ARTICLES.has(texts[1]) && texts[0] === 'in'
@@ -102,10 +122,33 @@ function unitBehind(pieces: readonly Piece[], at: number): UnitBehind | undefine
   const base = { last: first.piece, owned: owned(1) }
   if (VOLUMES_SAID[text]) return { volume: VOLUMES_SAID[text], ...base }
   if (PLATE_UNITS_SAID[text]) return { plate: PLATE_UNITS_SAID[text], ...base }
-  if (CALENDAR.has(text) || text === '%' || text === 'th' || text === 'st' || text === 'nd' || text === 'rd' || text === 'wire')
+  if (
+    CALENDAR.has(text) ||
+    text === '%' ||
+    text === 'th' ||
+    text === 'st' ||
+    text === 'nd' ||
+    text === 'rd' ||
+    text === 'wire'
+  )
     return { foreign: true, ...base }
   if (article) return undefined
   return readUnit(first.word.raw) ? { unit: first.word.raw.length === 1 ? first.word.raw : text, ...base } : undefined
+}
+
+/** `volts 239 amps 7.1`: a unit that is the name of the figure behind it, as the one before was of its own. */
+function namesNext(pieces: readonly Piece[], at: number): boolean {
+  const [before, unit, after] = [pieces[at - 1], pieces[at + 1], pieces[at + 2]]
+  if (before?.kind !== 'phrase' || unit?.kind !== 'phrase' || after?.kind !== 'number') return false
+  const measures = (piece: Piece) =>
+    piece.senses
+      .flatMap((sense) => (sense.is === 'check' && !sense.thing ? [checkInfo(sense.check)?.unit] : []))
+      .filter(Boolean)
+  const named = measures(before)
+  const next = measures(unit)
+  return (
+    named.length > 0 && next.length > 0 && !next.some((one) => named.includes(one)) && readUnit(unit.text) !== undefined
+  )
 }
 
 /** Two figures that are one range: `161 to 193`, `59-71`. */
@@ -122,7 +165,8 @@ function rangeBehind(pieces: readonly Piece[], at: number): number | undefined {
   return undefined
 }
 
-const isLeadNumber = (value: number | undefined) => value !== undefined && Number.isInteger(value) && value >= 1 && value <= 5
+const isLeadNumber = (value: number | undefined) =>
+  value !== undefined && Number.isInteger(value) && value >= 1 && value <= 5
 
 /** All figures of a line, each with its unit, its range and whether it was read or printed. */
 export function quantitiesOf(pieces: readonly Piece[]): Quantity[] {
@@ -134,16 +178,31 @@ export function quantitiesOf(pieces: readonly Piece[]): Quantity[] {
     const pair = pieces[at + 1]
     const pairWord = pair?.words[0]
     // "1-2 4.1" names two terminals before their reading.
-    if (pair?.kind === 'number' && pairWord?.joined && isLeadNumber(word.value) && isLeadNumber(pairWord.value) && pieces[at + 2]?.kind === 'number') {
+    if (
+      pair?.kind === 'number' &&
+      pairWord?.joined &&
+      isLeadNumber(word.value) &&
+      isLeadNumber(pairWord.value) &&
+      pieces[at + 2]?.kind === 'number'
+    ) {
       at += 1
       continue
     }
     const range = rangeBehind(pieces, at)
     const end = range ?? at
-    const behind = unitBehind(pieces, end)
+    const behind = namesNext(pieces, end) ? undefined : unitBehind(pieces, end)
     const volume = behind?.volume ? flowOf(pieces, word.value ?? 0, behind.volume, behind.last) : undefined
     if (volume) {
-      found.push({ at, last: volume.last, value: volume.gpm, unit: 'gpm', role: 'read', foreign: false, small: false, pieces: pieces.slice(at, volume.last + 1) })
+      found.push({
+        at,
+        last: volume.last,
+        value: volume.gpm,
+        unit: 'gpm',
+        role: 'read',
+        foreign: false,
+        small: false,
+        pieces: pieces.slice(at, volume.last + 1),
+      })
       at = volume.last
       continue
     }
@@ -160,17 +219,26 @@ export function quantitiesOf(pieces: readonly Piece[]): Quantity[] {
       small: word.small === true && !behind?.unit && !behind?.plate,
       pieces: pieceIndexes.map((index) => pieces[index] as Piece),
     })
-    at = Math.max(end, behind ? Math.min(behind.last, ...(behind.owned.length ? [Math.max(...behind.owned)] : [end])) : end)
+    at = Math.max(
+      end,
+      behind ? Math.min(behind.last, ...(behind.owned.length ? [Math.max(...behind.owned)] : [end])) : end,
+    )
   }
   for (const quantity of found) tellRole(pieces, quantity, found)
   return found
 }
 
 /** `7 gallons in 20 seconds`: a volume and its time are one flow, in gallons a minute. */
-function flowOf(pieces: readonly Piece[], volume: number, kind: 'gallon' | 'liter', at: number): { gpm: number; last: number } | undefined {
+function flowOf(
+  pieces: readonly Piece[],
+  volume: number,
+  kind: 'gallon' | 'liter',
+  at: number,
+): { gpm: number; last: number } | undefined {
   const joint = pieces[at + 1]
   const time = pieces[at + 2]
-  if (!joint || !['in', 'after', 'over', 'took', 'every', 'per'].includes(joint.text) || time?.kind !== 'number') return undefined
+  if (!joint || !['in', 'after', 'over', 'took', 'every', 'per'].includes(joint.text) || time?.kind !== 'number')
+    return undefined
   const behind = unitBehind(pieces, at + 2)
   const seconds = behind?.unit ? readUnit(behind.unit, 's') : undefined
   if (seconds?.unit !== 's' || !behind) return undefined

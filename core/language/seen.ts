@@ -1,6 +1,8 @@
 import type { Finding } from '../diagnosis/finding'
 import { CHECKS, checkInfo, type CheckInfo, outcomeLabel, outcomeVerdict } from '../knowledge/checks/checks'
 import { saidOf } from '../knowledge/said/said'
+import { LEADS_SAID } from '../knowledge/said/electrics-said'
+import { RING_OF_PLACE } from '../knowledge/said/parts-said'
 import { PARTS, type Part } from '../knowledge/vocabulary'
 import { playsRole, type Piece } from './phrases'
 import { capacitorsHere, isHere, type Scene } from './scene'
@@ -29,10 +31,10 @@ export function seenIn(pieces: readonly Piece[], scene: Scene): Heard {
   const outcomes = pieces.map((piece, at) => ({ piece, at })).filter(({ piece }) => !piece.used && hasOutcome(piece))
   const asTopics = new Set<Piece>()
   for (const { piece, at } of outcomes) {
-    if (asTopics.has(piece)) continue
+    if (asTopics.has(piece) || isPreposition(pieces, at)) continue
     const read = readOutcome(pieces, at, scene)
     if (!read) continue
-    const { candidates, denial } = read
+    const { candidates, denial, asked } = read
     const rests = candidates.flatMap(({ topic }) => (topic ? [topic] : []))
     for (const topic of rests) asTopics.add(topic)
     const own = [piece, ...rests.slice(0, 1), ...(denial ? [denial] : [])]
@@ -40,7 +42,8 @@ export function seenIn(pieces: readonly Piece[], scene: Scene): Heard {
     const details = answers.flatMap((answer) => answer.pieces)
     const used = [...own, ...details]
     const findings = answers.flatMap(({ answer }) => answer.findings ?? [])
-    if (answers.length === 1 && findings.length === 1) said.push({ finding: findings[0] as Finding, pieces: used })
+    if (answers.length === 1 && findings.length === 1 && !asked && !contested(pieces, at, candidates))
+      said.push({ finding: findings[0] as Finding, pieces: used })
     else if (answers.length > 0)
       doubts.push({ question: questionOf(own, answers), answers: answers.map(({ answer }) => answer), pieces: used })
   }
@@ -54,11 +57,20 @@ function missingThings(pieces: readonly Piece[], scene: Scene, taken: ReadonlySe
     if (!playsRole(piece, 'deny') || taken.has(piece) || piece.used || piece.text === 'not') return []
     const thing = pieces.slice(at + 1).find(({ kind }) => kind !== 'silent')
     if (!thing || taken.has(thing) || thing.used || thing.clause !== piece.clause || !plainClause(pieces, at)) return []
-    const checks = thing.senses.flatMap((sense) => (sense.is === 'check' ? [sense.check] : sense.is === 'part' ? looksOf(sense.part) : []))
+    const checks = thing.senses.flatMap((sense) =>
+      sense.is === 'check' ? [sense.check] : sense.is === 'part' ? looksOf(sense.part) : [],
+    )
     const check = checks.find((id) => isHere(id, scene) && Object.hasOwn(checkInfo(id)?.outcomes ?? {}, 'missing'))
     if (!check) return []
-    const part = thing.senses.find((sense) => sense.is === 'part' && checkInfo(check)?.parts?.includes(sense.part as Part))
-    return [{ finding: { check, outcome: 'missing', ...(part?.is === 'part' ? { part: part.part } : {}) }, pieces: [piece, thing] }]
+    const part = thing.senses.find(
+      (sense) => sense.is === 'part' && checkInfo(check)?.parts?.includes(sense.part as Part),
+    )
+    return [
+      {
+        finding: { check, outcome: 'missing', ...(part?.is === 'part' ? { part: part.part } : {}) },
+        pieces: [piece, thing],
+      },
+    ]
   })
 }
 
@@ -66,6 +78,21 @@ function missingThings(pieces: readonly Piece[], scene: Scene, taken: ReadonlySe
 function looksOf(part: string): string[] {
   return Object.entries(CHECKS).flatMap(([check, info]: [string, CheckInfo]) =>
     info.outcomes && (info.part === part || info.parts?.includes(part as Part)) ? [check] : [],
+  )
+}
+
+const PREPOSITIONS: ReadonlySet<string> = new Set(['on', 'off', 'up', 'in', 'out', 'to', 'there'])
+
+/** `on` is an answer at the end of what is said, and a preposition before more of it. */
+function isPreposition(pieces: readonly Piece[], at: number): boolean {
+  const piece = pieces[at] as Piece
+  const next = pieces[at + 1]
+  return (
+    PREPOSITIONS.has(piece.text) &&
+    next !== undefined &&
+    next.kind !== 'mark' &&
+    next.text !== 'and' &&
+    next.text !== 'but'
   )
 }
 
@@ -116,25 +143,60 @@ function topicCost(piece: Piece, check: string): number | undefined {
 }
 
 /** Checks whose part is too wide to name them: a word for the pump is none for its water. */
-const NOT_BY_PART: ReadonlySet<string> = new Set(['pit-look', 'water-look', 'house-leak', 'valve-position', 'pot-look', 'prime-hold', 'winding-smell', 'shaft-turn', 'shaft-rock', 'bearing-fit', 'air-leak-test', 'thread-look', 'interlock', 'motor-fill-look', 'joint-look', 'listen', 'motor-alone-listen'])
+const NOT_BY_PART: ReadonlySet<string> = new Set([
+  'pit-look',
+  'water-look',
+  'house-leak',
+  'valve-position',
+  'pot-look',
+  'prime-hold',
+  'winding-smell',
+  'shaft-turn',
+  'shaft-rock',
+  'bearing-fit',
+  'air-leak-test',
+  'thread-look',
+  'interlock',
+  'motor-fill-look',
+  'joint-look',
+  'listen',
+  'motor-alone-listen',
+])
 const HALVED: ReadonlySet<string> = new Set(['shaft-turn'])
 
 /** Named, the narrower check is meant: with the wet end off it is the motor alone that is heard. */
-const NARROWER: Readonly<Record<string, string>> = { 'motor-alone-listen': 'listen' }
+const NARROWER: Readonly<Record<string, string>> = { 'motor-alone-listen': 'listen', 'float-bypass': 'listen' }
+
+/**
+ * A word that says its check by itself, beside one thing that it cannot be said of: the thing may have been meant.
+ */
+function contested(pieces: readonly Piece[], at: number, candidates: readonly Candidate[]): boolean {
+  const [only] = candidates
+  if (!only || only.topic) return false
+  const { clause } = pieces[at] as Piece
+  if (pieces.filter((piece) => piece.clause === clause && hasOutcome(piece) && !isTopicOnly(piece)).length !== 1)
+    return false
+  return pieces.some((piece, index) => index !== at && piece.clause === clause && !piece.used && isLookedAt(piece))
+}
+
+/** A piece that names a thing with a look of its own. */
+const isLookedAt = (piece: Piece) =>
+  piece.senses.some((sense) => sense.is === 'check' && !sense.thing && checkInfo(sense.check)?.outcomes !== undefined)
 
 interface Read {
   candidates: Candidate[]
   denial?: Piece
+  /** No thing was named: even a single candidate is asked. */
+  asked?: boolean
 }
 
 /** All readings of one outcome’s word, the likeliest ones only. */
 function readOutcome(pieces: readonly Piece[], at: number, scene: Scene): Read | undefined {
   const piece = pieces[at] as Piece
   const senses = piece.senses.flatMap((sense) => (sense.is === 'outcome' ? [sense] : []))
-  const here = senses.filter(({ check }) => isHere(check, scene) && !checkInfo(check)?.historyOnly)
-  const pool = here.length > 0 ? here : senses
+  const pool = senses.filter(({ check }) => !checkInfo(check)?.historyOnly)
   const denial = denialBefore(pieces, at)
-  const candidates: Candidate[] = []
+  const all: Candidate[] = []
   for (const { check, outcome, needs } of pool) {
     let best: { topic: Piece; cost: number } | undefined
     pieces.forEach((other, index) => {
@@ -146,17 +208,23 @@ function readOutcome(pieces: readonly Piece[], at: number, scene: Scene): Read |
       if (total < FARTHEST && (!best || total < best.cost)) best = { topic: other, cost: total }
     })
     const found = best as { topic: Piece; cost: number } | undefined
-    if (found) candidates.push({ check, outcome, needs, topic: found.topic, cost: found.cost })
-    else if (needs === 'nothing' && !hasForeign(pieces)) candidates.push({ check, outcome, needs, cost: 1.2 })
+    if (found) all.push({ check, outcome, needs, topic: found.topic, cost: found.cost })
+    else if (needs === 'nothing' && !hasForeign(pieces)) all.push({ check, outcome, needs, cost: 1.2 })
     else if (needs !== 'name' || scene.lit?.check === check) {
-      if (scene.lit?.check === check && plainClause(pieces, at)) candidates.push({ check, outcome, needs, cost: 0.6 })
+      if (scene.lit?.check === check && plainClause(pieces, at)) all.push({ check, outcome, needs, cost: 0.6 })
     }
   }
+  const here = all.filter(({ check }) => isHere(check, scene))
+  const candidates = here.length > 0 ? here : all.filter(({ topic }) => topic !== undefined)
   if (candidates.length === 0) {
-    const open = pool.filter(({ needs }) => needs === 'topic')
+    const open = pool.filter(({ needs, check }) => needs === 'topic' && isHere(check, scene))
     // The word says what was seen but not on what: asked, where the rest of the line is plain.
     if (open.length === 0 || !plainClause(pieces, at) || hasForeign(pieces)) return undefined
-    return { candidates: open.slice(0, 6).map(({ check, outcome, needs }) => ({ check, outcome, needs, cost: 5 })), denial }
+    return {
+      candidates: open.slice(0, 6).map(({ check, outcome, needs }) => ({ check, outcome, needs, cost: 5 })),
+      denial,
+      asked: denial !== undefined || !onlyOne(pool, scene),
+    }
   }
   const narrower = candidates.filter(({ check, topic }) => {
     const wider = NARROWER[check]
@@ -167,6 +235,15 @@ function readOutcome(pieces: readonly Piece[], at: number, scene: Scene): Read |
   const least = Math.min(...candidates.map(({ cost, needs }) => cost - (needs === 'nothing' ? 0.3 : 0)))
   const near = candidates.filter(({ cost, needs }) => cost - (needs === 'nothing' ? 0.3 : 0) <= least + 0.25)
   return { candidates: near, denial }
+}
+
+/** A word that, on this machine, says the same of one thing only: `quiet`, `gritty`. */
+function onlyOne(senses: readonly { check: string; outcome: string }[], scene: Scene): boolean {
+  const here = senses.filter(({ check }) => isHere(check, scene))
+  const wider = here.filter(
+    ({ check }) => !(NARROWER[check] !== undefined && here.some((other) => other.check === NARROWER[check])),
+  )
+  return new Set(wider.map(({ check }) => check)).size === 1
 }
 
 const hasForeign = (pieces: readonly Piece[]) => pieces.some(({ kind }) => kind === 'foreign')
@@ -208,7 +285,13 @@ interface Made {
   pieces: Piece[]
 }
 
-function answersOf(candidate: Candidate, pieces: readonly Piece[], at: number, denial: Piece | undefined, scene: Scene): Made[] {
+function answersOf(
+  candidate: Candidate,
+  pieces: readonly Piece[],
+  at: number,
+  denial: Piece | undefined,
+  scene: Scene,
+): Made[] {
   const { check, outcome, topic } = candidate
   const info = checkInfo(check)
   const details = detailsOf(check, pieces, at, topic, scene)
@@ -241,7 +324,13 @@ const SIDED: ReadonlySet<string> = new Set(['listen', 'motor-alone-listen'])
 const PLACED: ReadonlySet<string> = new Set(['joint-look', 'air-leak-test'])
 
 /** Part, place, half and side that belong to this outcome: on the thing itself, or near it. */
-function detailsOf(check: string, pieces: readonly Piece[], at: number, topic: Piece | undefined, scene: Scene): { fields: Partial<Finding>; pieces: Piece[] } {
+function detailsOf(
+  check: string,
+  pieces: readonly Piece[],
+  at: number,
+  topic: Piece | undefined,
+  scene: Scene,
+): { fields: Partial<Finding>; pieces: Piece[] } {
   const info = checkInfo(check)
   const fields: Partial<Finding> = {}
   const used: Piece[] = []
@@ -256,11 +345,21 @@ function detailsOf(check: string, pieces: readonly Piece[], at: number, topic: P
         fields.part = sense.part
         used.push(piece)
       }
-      if (sense.is === 'place' && fields.at === undefined && PLACED.has(check) && !(check === 'air-leak-test' && piece === topic && sense.at === undefined)) {
+      if (
+        sense.is === 'place' &&
+        fields.at === undefined &&
+        PLACED.has(check) &&
+        !(check === 'air-leak-test' && piece === topic && sense.at === undefined)
+      ) {
         fields.at = sense.at
         used.push(piece)
       }
-      if (sense.is === 'half' && fields.half === undefined && HALVED.has(check) && (piece === topic || piece.text !== 'motor' || topic === undefined)) {
+      if (
+        sense.is === 'half' &&
+        fields.half === undefined &&
+        HALVED.has(check) &&
+        (piece === topic || piece.text !== 'motor' || topic === undefined)
+      ) {
         if (halfCounts(sense.half, scene, piece)) {
           fields.half = sense.half
           used.push(piece)
@@ -272,9 +371,37 @@ function detailsOf(check: string, pieces: readonly Piece[], at: number, topic: P
       }
     }
   }
-  if (info?.parts && fields.part === undefined && scene.lit?.check === check && scene.lit.part) fields.part = scene.lit.part
-  if (HALVED.has(check) && fields.half === undefined && scene.lit?.check === check && scene.lit.half) fields.half = scene.lit.half
-  if (info?.parts?.length && fields.part === undefined && check !== 'capacitor-look' && check !== 'o-ring-look' && info.parts.length === 1) fields.part = info.parts[0]
+  if (check === 'ground-ohmmeter') {
+    const lead = pieces.find(
+      (piece) =>
+        piece.clause === clause &&
+        piece !== pieces[at] &&
+        piece.text.length > 2 &&
+        LEADS_SAID[piece.text] !== undefined &&
+        LEADS_SAID[piece.text] !== 'common',
+    )
+    if (lead) {
+      fields.lead = LEADS_SAID[lead.text]
+      used.push(lead)
+    }
+  }
+  if (info?.parts && fields.part === undefined && scene.lit?.check === check && scene.lit.part)
+    fields.part = scene.lit.part
+  if (HALVED.has(check) && fields.half === undefined && scene.lit?.check === check && scene.lit.half)
+    fields.half = scene.lit.half
+  if (
+    info?.parts?.length &&
+    fields.part === undefined &&
+    check !== 'capacitor-look' &&
+    check !== 'o-ring-look' &&
+    info.parts.length === 1
+  )
+    fields.part = info.parts[0]
+  const placed = sensesNear.flatMap(({ piece }) =>
+    piece.senses.flatMap((sense) => (sense.is === 'place' ? [sense.at] : [])),
+  )
+  const ring = placed.map((at) => RING_OF_PLACE[at]).find((part) => part !== undefined)
+  if (check === 'o-ring-look' && fields.part === undefined && ring) fields.part = ring
   if (check === 'wiring-look' && topic && /bond/.test(topic.text)) fields.part = 'bonding-lug'
   return { fields, pieces: used }
 }
@@ -318,7 +445,8 @@ function settled(said: readonly Said[], doubts: readonly Doubt[]): Heard {
       const earlier = before.finding as Finding
       const pieces = [...before.pieces, ...item.pieces]
       if (earlier.outcome === finding.outcome) kept[index] = { finding: earlier, pieces }
-      else if (rank(earlier) > 0 && rank(finding) > 0) kept[index] = { finding: rank(finding) >= rank(earlier) ? finding : earlier, pieces }
+      else if (rank(earlier) > 0 && rank(finding) > 0)
+        kept[index] = { finding: rank(finding) >= rank(earlier) ? finding : earlier, pieces }
       else {
         kept.splice(index, 1)
         asked.push({
@@ -334,11 +462,12 @@ function settled(said: readonly Said[], doubts: readonly Doubt[]): Heard {
     const checks = new Set(doubt.answers.flatMap(({ findings }) => (findings ?? []).map(({ check }) => check)))
     const settledBy = kept.find(({ finding }) => {
       if (!finding || !checks.has(finding.check)) return false
-      return doubt.answers.some(({ findings }) => findings?.some((one) => one.check === finding.check && one.outcome === finding.outcome))
+      return doubt.answers.some(({ findings }) =>
+        findings?.some((one) => one.check === finding.check && one.outcome === finding.outcome),
+      )
     })
     if (settledBy) for (const piece of doubt.pieces) piece.used = true
     return !settledBy
   })
   return { said: kept, doubts: [...open, ...asked] }
 }
-

@@ -63,6 +63,9 @@ export function slipsBetween(from: string, to: string): number {
   return back[to.length] as number
 }
 
+/** A word with every doubled letter written once. */
+const single = (word: string) => word.replace(/(.)\1/g, '$1')
+
 /**
  * The word that was meant, or undefined when none is near or two are as near.
  *
@@ -85,6 +88,9 @@ export function meantWord(word: string, index: SlipIndex): string | undefined {
         nearest = [candidate]
       } else if (slips === fewest) nearest.push(candidate)
     }
+  // A letter written once instead of twice is the commonest slip: it decides between two that are as near.
+  const doubled = nearest.filter((candidate) => single(candidate) === single(word))
+  if (doubled.length > 0) nearest = doubled
   const stems = new Set(nearest.map((candidate) => candidate.replace(/(?:es|s|ed|ing)$/, '')))
   return stems.size === 1 ? nearest[0] : undefined
 }

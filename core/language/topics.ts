@@ -26,7 +26,15 @@ export interface Topic {
   plate?: NameplateField | 'amps'
 }
 
-const TO_GROUND: ReadonlySet<string> = new Set(['to ground', 'to earth', 'to frame', 'to housing', 'to shell', 'to case', 'to casing'])
+const TO_GROUND: ReadonlySet<string> = new Set([
+  'to ground',
+  'to earth',
+  'to frame',
+  'to housing',
+  'to shell',
+  'to case',
+  'to casing',
+])
 /** Words between two leads that make them a pair. */
 const BETWEEN: ReadonlySet<string> = new Set(['to', 'and', 'across'])
 const LEAD_NOUNS: ReadonlySet<string> = new Set(['lead', 'leads', 'wire', 'leg', 'line', 'terminal'])
@@ -54,11 +62,24 @@ function next(pieces: readonly Piece[], at: number): number {
 function leadsAt(pieces: readonly Piece[], at: number): Topic | undefined {
   const first = pieces[at] as Piece
   const base = { at, checks: [], thing: false }
-  const topic = (last: number, more: Partial<Topic>): Topic => ({ ...base, last, pieces: pieces.slice(at, last + 1), ...more })
+  const topic = (last: number, more: Partial<Topic>): Topic => ({
+    ...base,
+    last,
+    pieces: pieces.slice(at, last + 1),
+    ...more,
+  })
   if (first.kind === 'number') {
     const second = pieces[at + 1]
     const [a, b] = [first.words[0]?.value, second?.words[0]?.value]
-    if (second?.kind === 'number' && second.words[0]?.joined && a !== undefined && b !== undefined && a <= 5 && b <= 5 && pieces[at + 2]?.kind === 'number')
+    if (
+      second?.kind === 'number' &&
+      second.words[0]?.joined &&
+      a !== undefined &&
+      b !== undefined &&
+      a <= 5 &&
+      b <= 5 &&
+      pieces[at + 2]?.kind === 'number'
+    )
       return topic(at + 1, { leads: `${a}-${b}` })
     return undefined
   }
@@ -68,7 +89,8 @@ function leadsAt(pieces: readonly Piece[], at: number): Topic | undefined {
     if (a && b) return topic(at, { leads: `${a}-${b}` })
   }
   const a = leadOf(first)
-  if (a === undefined && !(first.text === 'lead' || first.text === 'leads' || first.text === 'either lead')) return undefined
+  if (a === undefined && !(first.text === 'lead' || first.text === 'leads' || first.text === 'either lead'))
+    return undefined
   let after = next(pieces, at)
   if (LEAD_NOUNS.has(pieces[after]?.text ?? '')) after = next(pieces, after)
   const second = pieces[after]
@@ -89,9 +111,15 @@ function leadsAt(pieces: readonly Piece[], at: number): Topic | undefined {
   // A letter alone, or `run` and `start`, are leads only right before their reading.
   const bare = first.text.length <= 2 || MOTOR_ROLES.has(a)
   const following = pieces[after]
-  const read = following?.kind === 'number' || (following !== undefined && (playsRole(following, 'over') || playsRole(following, 'measured') || following.text === 'open'))
+  const read =
+    following?.kind === 'number' ||
+    (following !== undefined &&
+      (playsRole(following, 'over') || playsRole(following, 'measured') || following.text === 'open'))
   if (bare && !read) return undefined
-  return topic(LEAD_NOUNS.has(lastWord(pieces[next(pieces, at)]) ?? '') && after > next(pieces, at) ? next(pieces, at) : at, { lead: a })
+  return topic(
+    LEAD_NOUNS.has(lastWord(pieces[next(pieces, at)]) ?? '') && after > next(pieces, at) ? next(pieces, at) : at,
+    { lead: a },
+  )
 }
 
 /** Parts that are measured: what is read on each. */
@@ -123,7 +151,8 @@ export function topicsOf(pieces: readonly Piece[], quantities: readonly Quantity
 
 function namedAt(piece: Piece, at: number): Topic | undefined {
   const base = { at, last: at, pieces: [piece] }
-  if (piece.senses.some(({ is }) => is === 'legs')) return { ...base, checks: ['supply-voltage'], thing: false, legs: true, ground: true }
+  if (piece.senses.some(({ is }) => is === 'legs'))
+    return { ...base, checks: ['supply-voltage'], thing: false, legs: true, ground: true }
   const field = piece.senses.find((sense) => sense.is === 'plate')
   const measured = (thing: boolean) =>
     piece.senses.flatMap((sense) =>
@@ -137,6 +166,7 @@ function namedAt(piece: Piece, at: number): Topic | undefined {
   if (playsRole(piece, 'plate')) return { ...base, checks: [], thing: false, plate: 'amps' }
   if (named.length > 0) return { ...base, checks: named, thing: false }
   const things = measured(true)
-  if (things.length > 0) return { ...base, checks: things, thing: true, ...(TO_GROUND.has(piece.text) ? { ground: true } : {}) }
+  if (things.length > 0)
+    return { ...base, checks: things, thing: true, ...(TO_GROUND.has(piece.text) ? { ground: true } : {}) }
   return undefined
 }

@@ -34,7 +34,10 @@ export function understand(line: string, scene: Scene, answers: Readonly<Record<
     const readings = [written.replace(',', '.'), written.replace(',', '')]
     const chosen = answers['comma']
     if (chosen === undefined || !readings[chosen])
-      return asking({ key: 'comma', question: `${written}: which figure is it?`, choices: readings.map((label) => ({ label })) }, [])
+      return asking(
+        { key: 'comma', question: `${written}: which figure is it?`, choices: readings.map((label) => ({ label })) },
+        [],
+      )
     return understand(text.replace(written, readings[chosen]), scene, answers)
   }
   const pieces = phrasesOf(wordsOf(text))
@@ -90,11 +93,22 @@ function withClearance(heard: Heard, pieces: readonly Piece[], clearance: Cleara
     return {
       ...heard,
       said: heard.said.map((item) =>
-        item === fit ? { finding: { ...(fit.finding as Finding), clearanceMillimetres }, pieces: [...fit.pieces, ...clearance.pieces] } : item,
+        item === fit
+          ? {
+              finding: { ...(fit.finding as Finding), clearanceMillimetres },
+              pieces: [...fit.pieces, ...clearance.pieces],
+            }
+          : item,
       ),
     }
-  const name = pieces.find((piece) => piece.senses.some((sense) => sense.is === 'check' && sense.check === 'bearing-fit'))
-  const finding: Finding = { check: 'bearing-fit', outcome: clearanceMillimetres > 0 ? 'loose' : 'tight', clearanceMillimetres }
+  const name = pieces.find((piece) =>
+    piece.senses.some((sense) => sense.is === 'check' && sense.check === 'bearing-fit'),
+  )
+  const finding: Finding = {
+    check: 'bearing-fit',
+    outcome: clearanceMillimetres > 0 ? 'loose' : 'tight',
+    clearanceMillimetres,
+  }
   return { ...heard, said: [...heard.said, { finding, pieces: [...(name ? [name] : []), ...clearance.pieces] }] }
 }
 
@@ -148,9 +162,16 @@ function fallback(text: string, pieces: readonly Piece[], scene: Scene): Heard {
     return { said: [], doubts: [whatWasSeen(scene.lit.check, pieces)] }
   const vague = pieces.flatMap((piece) => piece.senses.flatMap((sense) => (sense.is === 'vague' ? [sense.check] : [])))
   const named = pieces.flatMap((piece) =>
-    piece.senses.flatMap((sense) => (sense.is === 'check' && !sense.thing ? [sense.check] : sense.is === 'part' ? checksOfPart(sense.part) : [])),
+    piece.senses.flatMap((sense) =>
+      sense.is === 'check' && !sense.thing ? [sense.check] : sense.is === 'part' ? checksOfPart(sense.part) : [],
+    ),
   )
-  const checks = [...new Set([...vague, ...named])].filter((check) => isHere(check, scene))
+  const seen = pieces.flatMap((piece) =>
+    piece.senses.flatMap((sense) => (sense.is === 'outcome' && !playsRole(piece, 'plain') ? [sense.check] : [])),
+  )
+  const checks = [...new Set(vague.length + named.length > 0 ? [...vague, ...named] : seen)].filter((check) =>
+    isHere(check, scene),
+  )
   const [only] = checks
   if (!only) return nothing
   if (checks.length === 1) return { said: [], doubts: [whatWasSeen(only, pieces)] }
@@ -159,7 +180,10 @@ function fallback(text: string, pieces: readonly Piece[], scene: Scene): Heard {
     doubts: [
       {
         question: `${text}: what was read?`,
-        answers: [...checks.slice(0, 8).map((check) => ({ label: checkInfo(check)?.label ?? check })), { label: 'only a note', note: text }],
+        answers: [
+          ...checks.slice(0, 8).map((check) => ({ label: checkInfo(check)?.label ?? check })),
+          { label: 'only a note', note: text },
+        ],
         pieces: pieces.filter(({ kind }) => kind === 'phrase'),
       },
     ],
@@ -185,7 +209,12 @@ function whatWasSeen(check: string, pieces: readonly Piece[]): Doubt {
 }
 
 /** Questions answered so far are applied; the first that is not stands. */
-function answered(text: string, pieces: readonly Piece[], heard: Heard, answers: Readonly<Record<string, number>>): Understanding {
+function answered(
+  text: string,
+  pieces: readonly Piece[],
+  heard: Heard,
+  answers: Readonly<Record<string, number>>,
+): Understanding {
   const findings: Finding[] = heard.said.flatMap(({ finding }) => (finding ? [finding] : []))
   const other: Other[] = heard.said.flatMap((item) => (item.other ? [item.other] : []))
   const notes: string[] = []
@@ -221,7 +250,9 @@ function keyOf(doubt: Doubt): string {
 }
 
 function leftOver(pieces: readonly Piece[]): string[] {
-  return pieces.filter(({ kind, used }) => !used && (kind === 'foreign' || kind === 'number')).map((piece) => piece.words.map(({ raw }) => raw).join(' '))
+  return pieces
+    .filter(({ kind, used }) => !used && (kind === 'foreign' || kind === 'number'))
+    .map((piece) => piece.words.map(({ raw }) => raw).join(' '))
 }
 
 function readBack(text: string, heard: Heard, answers: Readonly<Record<string, number>>): ReadBack[] {
@@ -234,10 +265,15 @@ function readBack(text: string, heard: Heard, answers: Readonly<Record<string, n
   const said = heard.said
     .filter((item) => item.pieces.length > 0 && (item.finding || item.other))
     .map((item) => ({ ...span(item.pieces), finding: item.finding, other: item.other }))
-  const doubts = heard.doubts.filter((doubt) => doubt.pieces.length > 0).flatMap((doubt): ReadBack[] => {
-    const chosen = doubt.answers[answers[keyOf(doubt)] ?? -1]
-    if (!chosen) return [{ ...span(doubt.pieces), doubt: true }]
-    return [...(chosen.findings ?? []).map((finding) => ({ ...span(doubt.pieces), finding })), ...(chosen.other ?? []).map((other) => ({ ...span(doubt.pieces), other }))]
-  })
+  const doubts = heard.doubts
+    .filter((doubt) => doubt.pieces.length > 0)
+    .flatMap((doubt): ReadBack[] => {
+      const chosen = doubt.answers[answers[keyOf(doubt)] ?? -1]
+      if (!chosen) return [{ ...span(doubt.pieces), doubt: true }]
+      return [
+        ...(chosen.findings ?? []).map((finding) => ({ ...span(doubt.pieces), finding })),
+        ...(chosen.other ?? []).map((other) => ({ ...span(doubt.pieces), other })),
+      ]
+    })
   return [...said, ...doubts].sort((a, b) => a.start - b.start)
 }

@@ -1,3 +1,4 @@
+import { ABBREVIATIONS } from '../knowledge/said/abbreviations'
 import { spokenNumberAt } from './spoken-number'
 
 /** One word, number or mark of a line, with where it stands in it. */
@@ -121,10 +122,17 @@ function pieces(line: string): Word[] {
     const glued = touching && before.kind === 'number' && !joined
     if (glued && /^(?:st|nd|rd|th)$/i.test(raw)) {
       // "the 14th" is a day, or a place in a row.
-      words[words.length - 1] = { ...before, kind: 'word', text: `${before.text}${raw}`, raw: `${before.raw}${raw}`, end }
+      words[words.length - 1] = {
+        ...before,
+        kind: 'word',
+        text: `${before.text}${raw}`,
+        raw: `${before.raw}${raw}`,
+        end,
+      }
       continue
     }
-    words.push({ ...base, kind: 'word', text: raw.toLowerCase().normalize('NFKC').replace(/\s/g, ''), joined, glued })
+    const text = raw.toLowerCase().normalize('NFKC').replace(/\s/g, '')
+    words.push({ ...base, kind: 'word', text: glued ? text : (ABBREVIATIONS[text] ?? text), joined, glued })
   }
   return words
 }

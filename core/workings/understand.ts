@@ -43,7 +43,10 @@ export const understandWorking = defineWorking({
       ask: ask && { question: ask.question, choices: ask.choices },
       note,
       left,
-      steps: pieces.map(({ text, finding, other: besides, doubt }) => `${text}: ${doubt ? 'asked' : JSON.stringify(finding ?? besides)}`),
+      steps: pieces.map(
+        ({ text, finding, other: besides, doubt }) =>
+          `${text}: ${doubt ? 'asked' : JSON.stringify(finding ?? besides)}`,
+      ),
       basis: BASIS,
     }
   },

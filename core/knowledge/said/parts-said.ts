@@ -63,7 +63,7 @@ const OTHERWISE: Partial<Record<Part, readonly string[]>> = {
   'clamp-band': ['clamp', 'band', 'clamp ring', 'band clamp'],
   foot: ['motor foot', 'pump foot', 'feet', 'motor feet'],
   volute: ['pump body', 'wet end', 'casing', 'pump housing'],
-  strainer: ['basket', 'pot', 'strainer lid', 'lid', 'strainer basket', 'pot lid', 'pump basket'],
+  strainer: ['basket', 'strainer basket', 'pump basket'],
   'intake-screen': ['screen', 'inlet screen', 'suction screen'],
   'foot-valve': ['footvalve'],
   'check-valve': ['checkvalve', 'non return valve'],
@@ -144,6 +144,9 @@ export const PLACES_SAID: Readonly<Record<string, readonly string[]>> = {
     'glued tee',
   ],
 }
+
+/** The ring that seals a place: an O-ring said with its place is that ring. */
+export const RING_OF_PLACE: Readonly<Record<string, Part>> = { lid: 'lid-o-ring', 'seal-plate': 'housing-o-ring' }
 
 /** The halves of a machine that comes apart: what is tried by hand on either. */
 export const HALVES_SAID: Readonly<Record<string, readonly string[]>> = {

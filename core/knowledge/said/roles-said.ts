@@ -738,7 +738,6 @@ export const SILENT: ReadonlySet<string> = new Set([
   'fairly',
   "that's",
   "there's",
-  'there',
   'just',
   'please',
   'uh',

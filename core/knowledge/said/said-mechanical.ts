@@ -198,7 +198,7 @@ export const MECHANICAL_SAID = {
       ],
       seized: [
         'seized',
-        'locked',
+        '+locked',
         'locked up',
         'locked solid',
         'seized up',
@@ -772,6 +772,9 @@ export const MECHANICAL_SAID = {
         '+vanes broken',
       ],
       loose: [
+        '+loose on shaft',
+        '+slack on shaft',
+        '+loose on its shaft',
         '+loose',
         '+came off',
         '+backed off',
@@ -835,7 +838,8 @@ export const MECHANICAL_SAID = {
   },
   'stack-look': {
     names: [
-      'stack', 'impeller',
+      'stack',
+      'impeller',
       'stack look',
       'stages',
       'stage',
@@ -968,6 +972,9 @@ export const MECHANICAL_SAID = {
         '!moves together',
       ],
       slips: [
+        '+loose on shaft',
+        '+slips on shaft',
+        '+spins on shaft',
         'slips',
         '+slipping',
         '+sheared',

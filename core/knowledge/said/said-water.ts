@@ -2,16 +2,7 @@ import { CLOGGED, GOOD, type CheckSaid } from './check-said'
 
 export const WATER_SAID = {
   'prime-hold': {
-    names: [
-      'prime',
-      'prime hold',
-      'prime holds',
-      'foot valve',
-      'footvalve',
-      'its prime',
-      'water level in pot',
-      'priming',
-    ],
+    names: ['prime', 'prime hold', 'foot valve', 'footvalve', 'its prime', 'water level in pot', 'priming'],
     outcomes: {
       holds: [
         'holds',
@@ -114,6 +105,14 @@ export const WATER_SAID = {
         '!no air leak anywhere',
       ],
       found: [
+        '!leaks air',
+        '!lets air in',
+        '!air comes in',
+        '!air leak at',
+        '!sucks in air',
+        '!takes air',
+        '!pulls in air',
+        '!draws in air',
         'found',
         '+here',
         '+sucks foam',
@@ -763,7 +762,7 @@ export const WATER_SAID = {
         '!damp inside motor',
       ],
       water: [
-        'water',
+        '+water',
         '!water in motor',
         '!water inside motor',
         '!water ran out of motor',

@@ -1,8 +1,6 @@
 import { bench, describe } from 'vitest'
-import { completePlate } from '../core/motor/nameplate'
 import type { Entry } from '../core/visit/entry'
 import { foldVisit, type VisitState } from '../core/visit/fold'
-import { understandLine } from '../core/visit/reading-line'
 import { demoEntries } from '../demo/demo-entries'
 
 const all = demoEntries(new Date(2026, 4, 12, 9))
@@ -36,25 +34,11 @@ const long: Entry[] = [
   }),
 ]
 const small = long.slice(0, 20)
-const context = {
-  kind: 'pool' as const,
-  plate: completePlate({ kind: 'pool', nameplate: { volts: 230, motorType: 'permanent-split' } }),
-}
-
 describe('folding a visit', () => {
   bench('500 entries', () => {
     foldVisit(long) as VisitState
   })
   bench('20 entries, for comparison', () => {
     foldVisit(small) as VisitState
-  })
-})
-
-describe('understanding a line', () => {
-  bench('run cap 27', () => {
-    understandLine('run cap 27', context)
-  })
-  bench('b-y 3.4 r-y 12.1 r-b 15.3', () => {
-    understandLine('b-y 3.4 r-y 12.1 r-b 15.3', context)
   })
 })

@@ -13,7 +13,7 @@ import {
   type Machine,
 } from '../core/visit/entry'
 import { pumpOf } from '../core/visit/fold'
-import { understandLine } from '../core/visit/reading-line'
+import { understand } from '../core/language/understand'
 import customersData from './data/customers.json'
 import historyData from './data/history.json'
 import machinesData from './data/machines.json'
@@ -247,17 +247,21 @@ class Writer {
 
   private line(visitId: string, machine: Machine, line: string, stage: 'test' | 'prove', at: number): void {
     const plate = completePlate(pumpOf(machine, new Date(at).toISOString()))
-    const understood = understandLine(line, { kind: machine.kind, plate })
-    if (understood.kind === 'note' && !understood.unknown)
-      this.write(visitId, 'note', at, { text: understood.text, seenAndLeft: understood.seenAndLeft })
-    else if (understood.kind === 'findings')
-      for (const finding of understood.findings)
-        this.write(visitId, 'finding', at, {
-          ...finding,
-          ...(checkInfo(finding.check)?.unit ? { unit: checkInfo(finding.check)?.unit } : {}),
-          stage,
-        })
-    else throw new Error(`the demo line “${line}” is not understood: ${JSON.stringify(understood)}`)
+    const understood = understand(line, {
+      kind: machine.kind,
+      plate,
+      printed: machine.nameplate,
+      standing: 'installed',
+      gates: new Set(),
+    })
+    const { findings, other, ask, note } = understood
+    const left = other.find((each) => each.is === 'left')
+    if (left?.is === 'left') this.write(visitId, 'note', at, { text: left.text, seenAndLeft: true })
+    else if (note !== null && line.startsWith('note'))
+      this.write(visitId, 'note', at, { text: note, seenAndLeft: false })
+    else if (ask || findings.length === 0 || other.length > 0)
+      throw new Error(`the demo line “${line}” is not understood: ${JSON.stringify(understood)}`)
+    for (const finding of findings) this.write(visitId, 'finding', at, { ...finding, stage })
   }
 }
 

@@ -1,5 +1,8 @@
 import type { Pump } from '../motor/nameplate'
 
+/** Where a machine stands. */
+export type Standing = 'installed' | 'bench' | 'barrel' | 'in-box'
+
 /**
  * One thing measured or seen, as the journal and the case format carry it. `value` in canonical units; null is over
  * range ("open").
@@ -46,6 +49,9 @@ export interface DiagnosisCase {
   skipped?: string[]
 }
 
+/** Checks of which each place, or each speed, is a reading of its own. */
+const PLACED: ReadonlySet<string> = new Set(['joint-look', 'air-leak-test', 'running-current', 'winding-resistance'])
+
 /** What a finding is a reading *of*: repeated readings of one thing do not multiply, the newest speaks. */
 export function mechanismOf(finding: Finding): string {
   const { check, part, leads, lead, half, at } = finding
@@ -55,8 +61,10 @@ export function mechanismOf(finding: Finding): string {
     leads ? sortedLeads(leads) : '',
     lead ?? '',
     half && half !== 'whole' ? half : '',
-    check === 'joint-look' || check === 'air-leak-test' ? (at ?? '') : '',
+    PLACED.has(check) ? (at ?? '') : '',
     finding.setup ?? '',
+    finding.side ?? '',
+    finding.of === 'new' ? 'new' : '',
   ].join('|')
 }
 

@@ -1,4 +1,5 @@
 import { newestFindings, type Finding } from './finding'
+import { ownFindings } from './own-findings'
 import { complaintLikelihood, modelCheckOf, type DiagnosisModel } from './model'
 
 /** One piece of evidence that moves the posterior: its likelihood per hypothesis. */
@@ -47,7 +48,7 @@ export function infer(model: DiagnosisModel, { complaints = [], findings = [], e
 
 /** The findings that can tell, with their likelihoods, in an order that does not depend on the order of entry. */
 function weigh(model: DiagnosisModel, findings: readonly Finding[]): Weighed[] {
-  const speaking = newestFindings(findings).flatMap((finding) => {
+  const speaking = ownFindings(newestFindings(findings)).flatMap((finding) => {
     const check = modelCheckOf(model, finding)
     const likelihood = check?.weigh(finding)
     return check && likelihood ? [{ key: check.key, finding, likelihood }] : []

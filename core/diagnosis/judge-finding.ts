@@ -49,8 +49,24 @@ export function judgeFinding(finding: Finding, context: JudgingContext): Judgeme
     ...(part ? { part } : {}),
     ...(finding.leads ? { leads: finding.leads } : {}),
     ...judged,
+    subject: detailed(judged.subject, finding),
   }
 }
+
+/** What is read on one lead, one half, from one side or of a new part says so. */
+function detailed(subject: string, { lead, half, side, of, at, check }: Finding): string {
+  return [
+    of === 'new' ? `new ${subject}` : subject,
+    lead && !isLeg(lead) ? lead : undefined,
+    half === 'motor' ? 'motor' : half === 'pump-end' ? 'pump end' : undefined,
+    side ? `${side} side` : undefined,
+    at && check === 'running-current' ? at : undefined,
+  ]
+    .filter(Boolean)
+    .join(', ')
+}
+
+const isLeg = (lead: string | undefined): boolean => lead === 'l1' || lead === 'l2'
 
 function judgeSeen(finding: Finding): Judgement {
   const info = checkInfo(finding.check)
@@ -120,10 +136,11 @@ function judgeMeasured(finding: Finding, context: JudgingContext): Judgement {
     case 'tank-precharge':
       return judgeTank(value, context) ?? withoutLimit
     case 'supply-voltage':
-      return judgeSupply(plate.volts, value)
+      return isLeg(finding.lead) ? judgeLeg(finding, value, context) : judgeSupply(plate.volts, value)
     case 'outlet-voltage':
       return judgeSupply(plate.volts, value, 'outlet')
     case 'supply-voltage-loaded':
+      if (isLeg(finding.lead)) return judgeLeg(finding, value, context)
       return judgeLoadedSupply(plate.volts, value, newest(findings, 'supply-voltage'))
     case 'running-current':
       return judgeRunningCurrent(value, plate.fullLoadAmps, plate.serviceFactorAmps)
@@ -146,6 +163,26 @@ function judgeMeasured(finding: Finding, context: JudgingContext): Judgement {
       return judgeByLimits(finding.check, value, context) ?? withoutLimit
   }
 }
+
+/** One leg to ground is half of a supply of two legs; with the other leg read too, both together are the line. */
+function judgeLeg(finding: Finding, value: number, { plate, findings }: JudgingContext): Judgement {
+  const twoLegs = plate.volts >= TWO_LEGS_FROM_VOLTS
+  const other = findings.findLast(
+    ({ check, lead, value: volts }) =>
+      check === finding.check && isLeg(lead) && lead !== finding.lead && typeof volts === 'number',
+  )?.value
+  const judged = judgeSupply(
+    twoLegs ? plate.volts / 2 : plate.volts,
+    value,
+    `${finding.lead?.toUpperCase()} to ground${finding.check === 'supply-voltage-loaded' ? ', under load' : ''}`,
+  )
+  return twoLegs && typeof other === 'number'
+    ? { ...judged, because: `${judged.because}; both legs together ${formatNumber(other + value)} V` }
+    : judged
+}
+
+/** From here a supply comes on two legs with the ground between them; below, on one. North American practice. */
+const TWO_LEGS_FROM_VOLTS = 200
 
 function judgeCapacitorFinding(finding: Finding, value: number, plate: CompletePlate): Judgement {
   const role = finding.part === 'start-capacitor' ? 'start' : 'run'
@@ -250,7 +287,9 @@ function judgeTank(psi: number, { plate, findings }: JudgingContext): Judgement 
 }
 
 function newest(findings: readonly Finding[], check: string): number | undefined {
-  return findings.findLast((finding) => finding.check === check)?.value ?? undefined
+  return (
+    findings.findLast((finding) => finding.check === check && !finding.lead && finding.of !== 'new')?.value ?? undefined
+  )
 }
 
 /** Readings that are compared with a plain band of the installation or the table. */

@@ -2,6 +2,7 @@ import { checkInfo } from '../knowledge/checks/checks'
 import type { ActionRow } from '../knowledge/faults/model-types'
 import { DECIDING, LISTING } from '../knowledge/faults/thresholds'
 import { DEFAULT_RATES, type Rates } from '../knowledge/shop/rates'
+import { ownFindings } from './own-findings'
 import { checkKey, newestFindings, type DiagnosisCase, type Finding } from './finding'
 import { accessGateOf, gatesFor } from './gates'
 import { infer, type Posterior } from './inference'
@@ -43,7 +44,7 @@ export function reasonOn(input: DiagnosisCase, options: ReasoningOptions = {}): 
   const { rates = DEFAULT_RATES } = options
   const reckoned = reckonedRates(rates)
   const model = options.model ?? buildModel(input.pump, input.alreadyReplaced, options.experience)
-  const findings = newestFindings(input.findings ?? [])
+  const findings = ownFindings(newestFindings(input.findings ?? []))
   const posterior = infer(model, { complaints: input.complaints, findings, excluded: input.excluded })
   const held = heldGates(input, model)
   return {

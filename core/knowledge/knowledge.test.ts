@@ -1,3 +1,4 @@
+import { saidOf } from './said/said'
 import { describe, expect, it } from 'vitest'
 import { CHECKS, checkInfo, outcomeVerdict, partOfFinding } from './checks/checks'
 import { DAMAGE_LOOKS } from './repairs/damage-looks'
@@ -59,8 +60,11 @@ describe('the checks', () => {
     const info = checkInfo(id)
     expect((info?.unit === undefined) !== (info?.outcomes === undefined)).toBe(true)
     for (const gate of info?.gates ?? []) expect(Object.keys(GATES)).toContain(gate)
-    expect(info?.words.length).toBeGreaterThan(0)
-    expect(info?.words.every((word) => word === word.toLowerCase())).toBe(true)
+    const { names, outcomes = {} } = saidOf(id)
+    expect(names.length).toBeGreaterThan(1)
+    expect(names.every((name) => name === name.toLowerCase())).toBe(true)
+    expect(Object.keys(outcomes)).toEqual(Object.keys(info?.outcomes ?? {}))
+    for (const words of Object.values(outcomes)) expect(words.length).toBeGreaterThan(1)
     if (info?.unit) expect(info.plausible).toBeDefined()
     if (info?.gates.includes('power-on') && info.unit === 'V') expect(info.caution).toBeDefined()
   })

@@ -48,6 +48,13 @@ export function detailsNear(
         used.push(piece)
       }
     }
+    const half = piece.senses.find((sense) => sense.is === 'half')
+    // "motor" alone is said of every winding; "at the motor" says that no cable is in the way.
+    if (half?.is === 'half' && piece.text !== 'motor' && fields.half === undefined) {
+      fields.half = half.half
+      if (half.half === 'motor') fields.throughCable = false
+      used.push(piece)
+    }
     if (playsRole(piece, 'new')) {
       fields.of = 'new'
       used.push(piece)

@@ -133,7 +133,7 @@ function unitBehind(pieces: readonly Piece[], at: number): UnitBehind | undefine
   )
     return { foreign: true, ...base }
   if (article) return undefined
-  return readUnit(first.word.raw) ? { unit: first.word.raw.length === 1 ? first.word.raw : text, ...base } : undefined
+  return readUnit(first.word.raw) ? { unit: first.word.raw, ...base } : undefined
 }
 
 /** `volts 239 amps 7.1`: a unit that is the name of the figure behind it, as the one before was of its own. */

@@ -194,7 +194,7 @@ interface Read {
 function readOutcome(pieces: readonly Piece[], at: number, scene: Scene): Read | undefined {
   const piece = pieces[at] as Piece
   const senses = piece.senses.flatMap((sense) => (sense.is === 'outcome' ? [sense] : []))
-  const pool = senses.filter(({ check }) => !checkInfo(check)?.historyOnly)
+  const pool = senses
   const denial = denialBefore(pieces, at)
   const all: Candidate[] = []
   for (const { check, outcome, needs } of pool) {
@@ -208,7 +208,13 @@ function readOutcome(pieces: readonly Piece[], at: number, scene: Scene): Read |
       if (total < FARTHEST && (!best || total < best.cost)) best = { topic: other, cost: total }
     })
     const found = best as { topic: Piece; cost: number } | undefined
-    if (found) all.push({ check, outcome, needs, topic: found.topic, cost: found.cost })
+    if (
+      found &&
+      (!checkInfo(check)?.historyOnly ||
+        found.topic.senses.some((sense) => sense.is === 'check' && sense.check === check))
+    )
+      all.push({ check, outcome, needs, topic: found.topic, cost: found.cost })
+    else if (checkInfo(check)?.historyOnly) continue
     else if (needs === 'nothing' && !hasForeign(pieces)) all.push({ check, outcome, needs, cost: 1.2 })
     else if (needs !== 'name' || scene.lit?.check === check) {
       if (scene.lit?.check === check && plainClause(pieces, at)) all.push({ check, outcome, needs, cost: 0.6 })
@@ -217,7 +223,9 @@ function readOutcome(pieces: readonly Piece[], at: number, scene: Scene): Read |
   const here = all.filter(({ check }) => isHere(check, scene))
   const candidates = here.length > 0 ? here : all.filter(({ topic }) => topic !== undefined)
   if (candidates.length === 0) {
-    const open = pool.filter(({ needs, check }) => needs === 'topic' && isHere(check, scene))
+    const open = pool.filter(
+      ({ needs, check }) => needs === 'topic' && isHere(check, scene) && !checkInfo(check)?.historyOnly,
+    )
     // The word says what was seen but not on what: asked, where the rest of the line is plain.
     if (open.length === 0 || !plainClause(pieces, at) || hasForeign(pieces)) return undefined
     return {

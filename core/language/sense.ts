@@ -1,12 +1,11 @@
 import type { Gate } from '../knowledge/vocabulary'
 import type { NameplateField } from '../knowledge/said/plate-said'
 import type { Role } from '../knowledge/said/roles-said'
+import type { Standing } from '../diagnosis/finding'
 import type { Finding } from '../diagnosis/finding'
 
 /** How much an outcome's word says by itself: the check too, or no more than the answer. */
 export type Needs = 'nothing' | 'topic' | 'name'
-
-export type Standing = 'installed' | 'bench' | 'barrel' | 'in-box'
 
 /** One thing that a phrase can mean. Most phrases mean several; the line decides. */
 export type Sense =

@@ -2,7 +2,7 @@ import type { Finding } from '../diagnosis/finding'
 import type { Complaint, Gate, Part } from '../knowledge/vocabulary'
 import type { NameplateField } from '../knowledge/said/plate-said'
 import type { Piece } from './phrases'
-import type { Standing } from './sense'
+import type { Standing } from '../diagnosis/finding'
 
 /** What a line says besides readings: where it lands is the visit’s to know. */
 export type Other =

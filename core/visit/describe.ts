@@ -1,3 +1,4 @@
+import type { Standing } from '../diagnosis/finding'
 import { conditionText } from '../takedown/conditions'
 import type { Verdict } from '../judgement/judgement'
 import { checkInfo, outcomeLabel } from '../knowledge/checks/checks'
@@ -114,6 +115,10 @@ function describeEntry(
       return describeGate(entry.body)
     case 'note':
       return { text: entry.body.seenAndLeft ? `seen and left: ${entry.body.text}` : entry.body.text }
+    case 'standing':
+      return { text: `the machine stands: ${STANDING_LABELS[entry.body.at]}` }
+    case 'wish':
+      return { text: `wished for: ${entry.body.job.replaceAll('-', ' ')}` }
     case 'photo':
       return { text: entry.body.caption ? `photo: ${entry.body.caption}` : `photo: ${entry.body.name}` }
     case 'check-skipped':
@@ -164,6 +169,13 @@ function describeEntry(
     case 'retracted':
       return { text: entry.kind }
   }
+}
+
+const STANDING_LABELS: Readonly<Record<Standing, string>> = {
+  installed: 'in its place',
+  bench: 'on the bench',
+  barrel: 'in the test barrel',
+  'in-box': 'in its box',
 }
 
 function describeGate(body: {

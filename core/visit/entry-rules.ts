@@ -21,6 +21,7 @@ import {
   InstallationInput,
   NameplateInput,
 } from '../diagnosis/case-rules'
+import type { Standing } from '../diagnosis/finding'
 import { CHECKS } from '../knowledge/checks/checks'
 import type { PracticeWays } from '../knowledge/shop/practices'
 import {
@@ -56,10 +57,21 @@ import {
 } from '../validation/rules'
 import { validated } from '../validation/validated'
 import { isPartPrice, MOST_PRICE } from './part-price'
-import { ENTRY_VERSION, type Customer, type Entry, type EntryBodies, type EntryKind, type Machine } from './entry'
+import {
+  ENTRY_VERSION,
+  type Customer,
+  type Entry,
+  type EntryBodies,
+  type EntryKind,
+  type Machine,
+  type Said,
+} from './entry'
 
 const UUID_V7 = /^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/
 const isUuidV7 = (value: unknown) => typeof value === 'string' && UUID_V7.test(value)
+
+/** The longest line that is kept: far more than anybody says at once. */
+export const MOST_LINE = 1000
 
 class CustomerInput implements Customer {
   @Uuid() id!: string
@@ -124,6 +136,16 @@ class FindingBody extends FindingInput {
 class NoteBody {
   @IsString() @Length(1, 2000) text!: string
   @IsBoolean() seenAndLeft!: boolean
+}
+class StandingBody {
+  @IsIn(['installed', 'bench', 'barrel', 'in-box']) at!: Standing
+}
+class WishBody {
+  @IsString() @Length(1, 60) job!: string
+}
+class SaidInput implements Said {
+  @rule('isUuidV7', isUuidV7, 'must be a UUIDv7') act!: string
+  @IsString() @Length(1, MOST_LINE) line!: string
 }
 class PhotoBody {
   @Matches(/^[0-9a-f]{64}$/) hash!: string
@@ -235,6 +257,8 @@ const BODIES: Record<Exclude<EntryKind, 'retracted'>, new () => object> = {
   gate: GateBody,
   finding: FindingBody,
   note: NoteBody,
+  standing: StandingBody,
+  wish: WishBody,
   photo: PhotoBody,
   'check-skipped': CheckSkippedBody,
   'working-kept': WorkingKeptBody,
@@ -294,6 +318,7 @@ class EntryInput {
   @rule('isUuidV7', isUuidV7, 'is a UUIDv7', { each: true })
   settles?: string[]
   @MayBeAbsent() @IsBoolean() imported?: boolean
+  @MayBeAbsent() @ValidateNested() @Type(() => SaidInput) @IsObject() said?: SaidInput
   @IsObject() body!: object
 }
 
@@ -318,7 +343,7 @@ export function validEntry(plain: unknown, path = ''): Entry {
     throw atField(path, 'supersedes', entry.supersedes, 'an entry cannot replace itself')
   if (entry.settles && !entry.supersedes)
     throw atField(path, 'supersedes', undefined, 'what settles a conflict supersedes the line that was chosen')
-  const { id, visitId, kind, at, author, lamport, supersedes, settles, imported } = entry
+  const { id, visitId, kind, at, author, lamport, supersedes, settles, imported, said } = entry
   return {
     id,
     v: ENTRY_VERSION,
@@ -330,6 +355,7 @@ export function validEntry(plain: unknown, path = ''): Entry {
     ...(supersedes ? { supersedes } : {}),
     ...(settles?.length ? { settles } : {}),
     ...(imported ? { imported } : {}),
+    ...(said ? { said: { act: said.act, line: said.line } } : {}),
     body,
   } as Entry
 }

@@ -1,4 +1,4 @@
-import type { Finding } from '../diagnosis/finding'
+import type { Finding, Standing } from '../diagnosis/finding'
 import type { Installation, Nameplate } from '../motor/nameplate'
 import type { Rates } from '../knowledge/shop/rates'
 import type { Construction, Gate, Kind, Stage } from '../knowledge/vocabulary'
@@ -49,6 +49,10 @@ export interface EntryBodies {
   gate: { gate: Gate; shut: boolean; lines?: { line: string; volts: number }[]; seconds?: number }
   finding: Finding & { stage: 'test' | 'prove' }
   note: { text: string; seenAndLeft: boolean }
+  /** Where the machine stands from now on: what is read there is judged as such. */
+  standing: { at: Standing }
+  /** A job that the customer asks for. */
+  wish: { job: string }
   photo: { hash: string; type: string; bytes: number; name: string; of?: string; caption?: string }
   'check-skipped': { check: string; part?: string; leads?: string; setup?: Finding['setup']; half?: Finding['half'] }
   'cause-said': { fault: string; verdict: 'not-this' | 'it-was-this' }
@@ -85,6 +89,12 @@ export type EntryKind = keyof EntryBodies
 /** The version of an entry’s shape that is written now. Older ones are lifted on reading: see lift.ts. */
 export const ENTRY_VERSION = 3
 
+/** A line as it was typed, and the id of its act. */
+export interface Said {
+  act: string
+  line: string
+}
+
 /** One dated line of a journal. Appended, never changed; corrected by a later one that supersedes it. */
 export interface EntryOf<K extends EntryKind> {
   /** Client-made UUIDv7. */
@@ -114,6 +124,8 @@ export interface EntryOf<K extends EntryKind> {
    * said.
    */
   imported?: boolean
+  /** The line that this was said with, and the act that it was part of: what one line says is undone together. */
+  said?: Said
   body: EntryBodies[K]
 }
 export type Entry = { [K in EntryKind]: EntryOf<K> }[EntryKind]

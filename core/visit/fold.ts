@@ -1,4 +1,4 @@
-import { checkKey, newestFindings, type DiagnosisCase, type Finding } from '../diagnosis/finding'
+import { checkKey, newestFindings, type DiagnosisCase, type Finding, type Standing } from '../diagnosis/finding'
 import { judgeFinding } from '../diagnosis/judge-finding'
 import { worstVerdict, type Judgement, type Verdict } from '../judgement/judgement'
 import type { Earlier } from '../diagnosis/diagnose'
@@ -52,6 +52,9 @@ export interface VisitState {
   contested: JudgedFinding[]
   /** Where two devices said different things and nobody has chosen yet. */
   conflicts: Conflict[]
+  standing: Standing
+  /** Jobs that the customer asks for, by id. */
+  wished: string[]
   notes: (EntryBodies['note'] & { entryId: string; at: string })[]
   photos: (EntryBodies['photo'] & { entryId: string; at: string })[]
   skipped: string[]
@@ -136,6 +139,8 @@ export function foldVisit(
         .filter(([, isLoaded]) => isLoaded)
         .map(([item]) => item),
     ),
+    standing: newestOf(live, 'standing')?.body.at ?? 'installed',
+    wished: [...new Set(ofKind(live, 'wish').map(({ body }) => body.job))],
     notes: ofKind(live, 'note').map(({ id, at, body }) => ({ ...body, entryId: id, at })),
     photos: ofKind(live, 'photo').map(({ id, at, body }) => ({ ...body, entryId: id, at })),
     skipped,

@@ -4,7 +4,7 @@ import { checkInfo } from '../knowledge/checks/checks'
 import { KINDS, MOTOR_TYPES, type Kind, type MotorType } from '../knowledge/vocabulary'
 import { completePlate } from '../motor/nameplate'
 import { lineOf } from './line-subject'
-import { understandLine } from './reading-line'
+import { understand } from '../language/understand'
 
 const machines = (Object.keys(KINDS) as Kind[]).flatMap((kind) =>
   (Object.keys(MOTOR_TYPES) as MotorType[]).map((motorType) => ({ kind, nameplate: { volts: 230, motorType } })),
@@ -22,8 +22,14 @@ describe('a line that names a check and what it read', () => {
           : [{ value: Math.max(info?.plausible?.[0] ?? 0, Math.min(7, info?.plausible?.[1] ?? 7)) }]
         for (const answer of answers) {
           const line = lineOf({ check, part, leads, setup, half }, answer)
-          const understood = understandLine(line, { kind: pump.kind, plate, lit: null })
-          const found = understood.kind === 'findings' ? understood.findings[0] : undefined
+          const understood = understand(line, {
+            kind: pump.kind,
+            plate,
+            printed: pump.nameplate,
+            standing: 'bench',
+            gates: new Set(),
+          })
+          const found = understood.findings[0]
           const right =
             found?.check === check &&
             found.outcome === ('outcome' in answer ? answer.outcome : undefined) &&
@@ -32,9 +38,7 @@ describe('a line that names a check and what it read', () => {
             (setup === undefined || setup === 'surface-motor' || found.setup === setup) &&
             (leads === undefined || found.leads?.includes('start') === leads.includes('start'))
           if (!right)
-            misread.push(
-              `${pump.kind} “${line}” as ${understood.kind === 'findings' ? JSON.stringify(found) : understood.kind}`,
-            )
+            misread.push(`${pump.kind} “${line}” as ${JSON.stringify(found ?? understood.ask ?? understood.note)}`)
         }
       }
     }

@@ -1,10 +1,11 @@
 import type { Asked } from '../diagnosis/finding'
 import { checkInfo, outcomeLabel } from '../knowledge/checks/checks'
+import { saidOf } from '../knowledge/said/said'
 import { UNIT_LABELS } from '../quantity/units'
 
 /** How the reading line names a check, so that only its value or outcome is left to write. */
 export function lineSubject({ check, part, leads, setup, half }: Asked): string {
-  const word = checkInfo(check)?.words[0] ?? ''
+  const word = saidOf(check).names[0] ?? ''
   if (check === 'capacitance' || check === 'capacitor-look')
     return `${part === 'start-capacitor' ? 'start cap' : 'run cap'}${check === 'capacitor-look' ? ' look' : ''}`
   if (check === 'winding-resistance')

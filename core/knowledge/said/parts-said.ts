@@ -150,7 +150,17 @@ export const RING_OF_PLACE: Readonly<Record<string, Part>> = { lid: 'lid-o-ring'
 
 /** The halves of a machine that comes apart: what is tried by hand on either. */
 export const HALVES_SAID: Readonly<Record<string, readonly string[]>> = {
-  motor: ['motor', 'motor half', 'motor shaft', 'motor alone'],
+  motor: [
+    'motor',
+    'motor half',
+    'at motor',
+    'past splice',
+    'at motor leads',
+    'on motor leads',
+    'motor leads',
+    'motor shaft',
+    'motor alone',
+  ],
   'pump-end': [
     'pump end',
     'wet end',

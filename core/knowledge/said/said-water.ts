@@ -387,8 +387,8 @@ export const WATER_SAID = {
   },
   'valve-position': {
     names: [
-      'valves',
       'valve position',
+      'valves',
       'valve',
       'suction valve',
       'return valve',

@@ -1,0 +1,19 @@
+import type { Asked } from '../diagnosis/finding'
+import type { Scene } from '../language/scene'
+import type { VisitState } from './fold'
+
+/** The scene in which a line of this visit is said. */
+export function sceneOf(
+  state: Pick<VisitState, 'machine' | 'plate' | 'gates' | 'standing' | 'findings'>,
+  lit?: Asked | null,
+): Scene {
+  return {
+    kind: state.machine.kind,
+    plate: state.plate,
+    printed: state.machine.plateUnreadable ? {} : state.machine.nameplate,
+    standing: state.standing,
+    gates: new Set(state.gates.keys()),
+    lit: lit ?? null,
+    findings: state.findings.map(({ finding }) => finding),
+  }
+}

@@ -1,4 +1,3 @@
-import { checkInfo } from '../core/knowledge/checks/checks'
 import { DEFAULT_RATES } from '../core/knowledge/shop/rates'
 import type { Construction, Gate, Kind, Stage } from '../core/knowledge/vocabulary'
 import { completePlate, type Installation, type Nameplate } from '../core/motor/nameplate'

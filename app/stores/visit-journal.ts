@@ -1,5 +1,7 @@
 import { computed, shallowRef, watch, type Ref } from 'vue'
-import { compareEntries, nextLamport, type Entry, type EntryBodies, type EntryKind } from '#core/visit/entry'
+import { v7 as uuidv7 } from 'uuid'
+import { compareEntries, nextLamport, type Entry, type EntryBodies, type EntryKind, type Said } from '#core/visit/entry'
+import type { Draft } from '#core/visit/line-entries'
 import type { Claim } from '#core/visit/supersession'
 import { writeLine } from '~/utils/write-line'
 import { useOutbox } from './outbox'
@@ -43,13 +45,26 @@ export function visitJournal(visitId: Ref<string | undefined>, author: Ref<strin
     body: EntryBodies[K],
     supersedes?: string,
     settles: readonly string[] = [],
+    said?: Said,
   ): Entry {
     const lamport = nextLamport(here.value)
-    const place = { visitId: visitId.value ?? null, author: author.value, lamport, supersedes, settles }
+    const place = { visitId: visitId.value ?? null, author: author.value, lamport, supersedes, settles, said }
     const entry = writeLine(place, kind, body)
     merge([entry])
     void outbox.add([entry])
     return entry
+  }
+
+  /**
+   * Writes all that one line said, as one act: undone together, and the line as it was typed stays with it.
+   *
+   * @param corrects the entry that the line replaces: one of its own kind takes its place, else it is taken back
+   */
+  function appendSaid(drafts: readonly Draft[], line: string, corrects?: Entry): Entry[] {
+    const said = { act: uuidv7(), line }
+    const heir = corrects && drafts.find(({ kind }) => kind === corrects.kind)
+    if (corrects && !heir) append('retracted', {}, corrects.id)
+    return drafts.map((draft) => append(draft.kind, draft.body, draft === heir ? corrects?.id : undefined, [], said))
   }
 
   /** One of several things that devices said of one line is chosen: said once more, in place of all of them. */
@@ -74,5 +89,5 @@ export function visitJournal(visitId: Ref<string | undefined>, author: Ref<strin
     })
   }
 
-  return { entries, merge, clear, append, settle }
+  return { entries, merge, clear, append, appendSaid, settle }
 }

@@ -35,7 +35,7 @@ export const useVisit = defineStore('visit', () => {
   const pace = shallowRef<Pace>({})
   const problem = ref<string>()
 
-  const { entries, merge, clear, append, settle } = visitJournal(visitId, author)
+  const { entries, merge, clear, append, appendSaid, settle } = visitJournal(visitId, author)
   const earlier = computed(() => earlierReadings(history.value))
   const state = computed<VisitState | undefined>(() => foldVisit(entries.value, { earlier: earlier.value }))
   const system = useUnitSystem()
@@ -81,11 +81,14 @@ export const useVisit = defineStore('visit', () => {
     merge(view.entries)
   }
 
-  /** Takes back the newest line that counts. */
+  /** Takes back the newest line that counts, with all that was said in the same breath. */
   const undoable = computed(() => state.value?.entries.findLast(({ kind }) => kind !== 'visit-opened'))
   function undo(): Entry | undefined {
     const last = undoable.value
-    if (last) append('retracted', {}, last.id)
+    if (!last) return undefined
+    const act = last.said?.act
+    const together = act ? (state.value?.entries.filter(({ said }) => said?.act === act) ?? []) : [last]
+    for (const entry of together.toReversed()) append('retracted', {}, entry.id)
     return last
   }
 
@@ -105,6 +108,7 @@ export const useVisit = defineStore('visit', () => {
     undoable,
     open,
     append,
+    appendSaid,
     settle,
     undo,
   }

@@ -1,5 +1,5 @@
 import { v7 as uuidv7 } from 'uuid'
-import { ENTRY_VERSION, type Entry, type EntryBodies, type EntryKind } from '#core/visit/entry'
+import { ENTRY_VERSION, type Entry, type EntryBodies, type EntryKind, type Said } from '#core/visit/entry'
 
 /** Who writes, in which journal, and what the writer had seen. */
 export interface LinePlace {
@@ -11,13 +11,15 @@ export interface LinePlace {
   supersedes?: string
   /** Rivals that this line decides between. */
   settles?: readonly string[]
+  /** The typed line and the act that this line of the journal is part of. */
+  said?: Said
 }
 
 export const SOMEBODY = 'technician'
 
 /** The one place where a line of the journal is put together. */
 export function writeLine<K extends EntryKind>(
-  { visitId, author, lamport, supersedes, settles = [] }: LinePlace,
+  { visitId, author, lamport, supersedes, settles = [], said }: LinePlace,
   kind: K,
   body: EntryBodies[K],
   now = new Date(),
@@ -32,6 +34,7 @@ export function writeLine<K extends EntryKind>(
     author: author || SOMEBODY,
     ...(supersedes ? { supersedes } : {}),
     ...(settles.length > 0 ? { settles: [...settles] } : {}),
+    ...(said ? { said: { ...said } } : {}),
     body,
     // The kind and its body belong together; a generic cannot say so of a union.
   } as unknown as Entry

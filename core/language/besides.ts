@@ -7,7 +7,7 @@ import type { Part } from '../knowledge/vocabulary'
 import { readUnit } from '../quantity/units'
 import { playsRole, type Piece } from './phrases'
 import { capacitorsHere, type Scene } from './scene'
-import { plainClause } from './seen'
+import { plainClause } from './outcome-candidates'
 import type { Doubt, Heard, Other, Said } from './understanding'
 
 /** What a line says besides readings: gates, where the machine stands, what was replaced, wished for, left. */

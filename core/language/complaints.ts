@@ -9,8 +9,8 @@ const aloneWithPump = (words: readonly string[]) =>
   words.filter((word) => word !== 'pump' && word !== 'motor').length === 1
 
 /**
- * What an owner said is wrong: behind a word for saying (`customer says it loses prime`), or where the line says nothing
- * else.
+ * What an owner said is wrong: behind a word for saying (`customer says it loses prime`), or where the line says
+ * nothing else.
  *
  * @param alone nothing else was understood, so that no such word is needed
  */

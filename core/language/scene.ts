@@ -1,8 +1,7 @@
-import type { Asked, Finding } from '../diagnosis/finding'
+import type { Asked, Finding, Standing } from '../diagnosis/finding'
 import { checkInfo } from '../knowledge/checks/checks'
 import { isIdOf, PARTS, type Gate, type Kind } from '../knowledge/vocabulary'
 import { MOTOR_HAS, type CompletePlate, type Nameplate } from '../motor/nameplate'
-import type { Standing } from '../diagnosis/finding'
 
 /** Where a line is said: of which machine, in what state, with which check lit. */
 export interface Scene {

@@ -1,10 +1,12 @@
 import type { Finding } from '../diagnosis/finding'
 import { checkInfo, outcomeLabel } from '../knowledge/checks/checks'
+import { saidOf } from '../knowledge/said/said'
 import { FAULTS_SAID } from '../knowledge/said/faults-said'
 import { UNIT_LABELS, type Unit } from '../quantity/units'
 import { besidesIn } from './besides'
 import { complaintsIn } from './complaints'
-import { measuredIn, type Clearance } from './measured'
+import type { Clearance } from './guests'
+import { measuredIn } from './measured'
 import { phrasesOf, playsRole, type Piece } from './phrases'
 import { weighed } from './plausible'
 import { isHere, type Scene } from './scene'
@@ -181,7 +183,9 @@ function fallback(text: string, pieces: readonly Piece[], scene: Scene): Heard {
       {
         question: `${text}: what was read?`,
         answers: [
-          ...checks.slice(0, 8).map((check) => ({ label: checkInfo(check)?.label ?? check })),
+          ...checks
+            .slice(0, 8)
+            .map((check) => ({ label: checkInfo(check)?.label ?? check, begins: `${saidOf(check).names[0]} ` })),
           { label: 'only a note', note: text },
         ],
         pieces: pieces.filter(({ kind }) => kind === 'phrase'),
@@ -203,7 +207,11 @@ function whatWasSeen(check: string, pieces: readonly Piece[]): Doubt {
   const unit = info?.unit ? UNIT_LABELS[info.unit as Unit] : undefined
   return {
     question: unit ? `${info?.label}: how many ${unit}?` : `${info?.label}: what was found?`,
-    answers: [...answers, { label: 'only a note', note: wordsOfPieces(pieces) }],
+    answers: [
+      ...answers,
+      ...(unit ? [{ label: `… ${unit}`, begins: `${saidOf(check).names[0]} ` }] : []),
+      { label: 'only a note', note: wordsOfPieces(pieces) },
+    ],
     pieces: pieces.filter(({ kind }) => kind === 'phrase'),
   }
 }

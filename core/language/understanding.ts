@@ -1,8 +1,7 @@
-import type { Finding } from '../diagnosis/finding'
+import type { Finding, Standing } from '../diagnosis/finding'
 import type { Complaint, Gate, Part } from '../knowledge/vocabulary'
 import type { NameplateField } from '../knowledge/said/plate-said'
 import type { Piece } from './phrases'
-import type { Standing } from '../diagnosis/finding'
 
 /** What a line says besides readings: where it lands is the visit’s to know. */
 export type Other =
@@ -28,6 +27,8 @@ export interface Answer {
   other?: Other[]
   /** These words are kept as a plain note. */
   note?: string
+  /** It only begins a line, which is written on from here. */
+  begins?: string
 }
 
 /** Words that can mean two things, or one that cannot be: asked, and nothing of the line kept before. */

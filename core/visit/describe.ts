@@ -1,4 +1,4 @@
-import type { Standing } from '../diagnosis/finding'
+import { jobLabel, STANDING_LABELS } from '../language/other-words'
 import { conditionText } from '../takedown/conditions'
 import type { Verdict } from '../judgement/judgement'
 import { checkInfo, outcomeLabel } from '../knowledge/checks/checks'
@@ -30,6 +30,14 @@ export function journalLines(state: VisitState, reader: Reader): JournalLine[] {
     .filter(({ kind }) => !UNLISTED.has(kind))
     .map((entry) => journalLine(entry, judged, reader))
     .reverse()
+}
+
+/** A line of the journal as it would be said again: for changing it in place. */
+export function saidAgain({ entry, text, value }: JournalLine): string {
+  if (entry.kind === 'note') return `${entry.body.seenAndLeft ? 'left:' : 'note'} ${entry.body.text}`
+  if (entry.kind === 'finding')
+    return `${text.replace(/, by hand|, look/g, '')} ${value ?? ''}`.replace('Ω', 'ohm').trim()
+  return entry.said?.line ?? text
 }
 
 const UNLISTED: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>([
@@ -118,7 +126,7 @@ function describeEntry(
     case 'standing':
       return { text: `the machine stands: ${STANDING_LABELS[entry.body.at]}` }
     case 'wish':
-      return { text: `wished for: ${entry.body.job.replaceAll('-', ' ')}` }
+      return { text: `wished for: ${jobLabel(entry.body.job)}` }
     case 'photo':
       return { text: entry.body.caption ? `photo: ${entry.body.caption}` : `photo: ${entry.body.name}` }
     case 'check-skipped':
@@ -169,13 +177,6 @@ function describeEntry(
     case 'retracted':
       return { text: entry.kind }
   }
-}
-
-const STANDING_LABELS: Readonly<Record<Standing, string>> = {
-  installed: 'in its place',
-  bench: 'on the bench',
-  barrel: 'in the test barrel',
-  'in-box': 'in its box',
 }
 
 function describeGate(body: {

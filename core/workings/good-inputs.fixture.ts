@@ -14,6 +14,7 @@ export const GOOD_INPUTS: Record<string, object> = {
   'resistance-corrected': { ohms: 2, celsius: 20, toCelsius: 75 },
   'supply-judgement': { nameplateVolts: 230, restVolts: 240, loadedVolts: 222 },
   'three-leads': { ohms: { '1-2': 1.8, '2-3': 6.4, '1-3': 4.6 } },
+  understand: { pump: { kind: 'pool', nameplate: { volts: 230 } }, line: 'supply 238, weep not dripping' },
   diagnose: { pump: { kind: 'pool', nameplate: { volts: 230 } }, complaints: ['hums-no-start'] },
   'conductor-resistance': { awg: '12', lengthMetres: 100 },
   'voltage-drop': { sourceVolts: 230, amps: 10, awg: '12', oneWayMetres: 60 },

@@ -62,6 +62,7 @@ describe('the registry', () => {
       'three-leads',
       'total-head',
       'turnover',
+      'understand',
       'voltage-drop',
       'water-properties',
       'winding-cooling',

@@ -10,6 +10,7 @@ export const CORE_LAYERS = [
   ['planning'],
   ['decision'],
   ['takedown'],
+  ['language'],
   ['diagnosis'],
   ['electrical', 'hydraulics', 'mechanics', 'energy'],
   ['motor'],

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
 import { Camera, Undo2 } from '@lucide/vue'
-import { journalLines } from '#core/visit/describe'
+import { journalLines, saidAgain } from '#core/visit/describe'
 
 const emit = defineEmits<{ correct: [entryId: string, line: string]; photo: [entryId: string] }>()
 const { visit, state } = useVisitContext()
@@ -20,12 +20,20 @@ const photosOf = computed(() => {
   return groups
 })
 const time = (at: string) => format(new Date(at), 'HH:mm')
-/** The line as it would be typed again. */
-function typed(line: ReturnType<typeof journalLines>[number]): string {
-  return line.entry.kind === 'note'
-    ? `note ${line.entry.body.text}`
-    : `${line.text.replace(/, by hand|, look/g, '')} ${line.value ?? ''}`.replace('Ω', 'ohm').trim()
-}
+/** The line as it was typed, once for all that it said: at the newest of them. */
+const typedAt = computed(() => {
+  const seen = new Set<string>()
+  const typed = new Map<string, string>()
+  for (const { id, entry } of lines.value) {
+    if (!entry.said || seen.has(entry.said.act)) continue
+    seen.add(entry.said.act)
+    typed.set(id, entry.said.line)
+  }
+  return typed
+})
+/** What was said can be changed or taken back one by one. */
+const changeable = ({ kind, said }: (typeof lines.value)[number]['entry']) =>
+  kind === 'finding' || kind === 'note' || (said !== undefined && kind !== 'machine-set' && kind !== 'call')
 </script>
 
 <template>
@@ -63,6 +71,9 @@ function typed(line: ReturnType<typeof journalLines>[number]): string {
           ><span v-else-if="line.detail" class="block truncate text-[0.88rem] text-slate" :title="line.detail">{{
             line.detail
           }}</span>
+          <q v-if="typedAt.get(line.id)" class="number block text-[0.82rem] text-slate" data-testid="typed">{{
+            typedAt.get(line.id)
+          }}</q>
           <span v-if="photosOf.get(line.id)" class="mt-1 flex gap-2"
             ><PhotoThumb v-for="photo in photosOf.get(line.id)" :key="photo.entryId" :photo="photo"
           /></span>
@@ -73,11 +84,11 @@ function typed(line: ReturnType<typeof journalLines>[number]): string {
         </span>
         <span class="flex items-center">
           <button
-            v-if="line.entry.kind === 'finding' || line.entry.kind === 'note'"
+            v-if="changeable(line.entry)"
             type="button"
             class="number min-h-12 px-2 text-right font-bold underline-offset-4 hover:underline"
             :aria-label="`correct: ${line.text} ${line.value ?? ''}`"
-            @click="emit('correct', line.id, typed(line))"
+            @click="emit('correct', line.id, saidAgain(line))"
           >
             {{ line.value ?? 'correct' }}
           </button>

@@ -1,81 +1,128 @@
 <script setup lang="ts">
-import { Camera, CornerDownLeft, X } from '@lucide/vue'
-import { VERDICT_WORDS, type Judgement } from '#core/judgement/judgement'
-import { judgeFinding } from '#core/diagnosis/judge-finding'
-import { understandLine, type Choice } from '#core/visit/reading-line'
+import { Camera, CircleQuestionMark, CornerDownLeft, Mic, Undo2, X } from '@lucide/vue'
+import type { Asked } from '#core/diagnosis/finding'
 import { outcomeLabel } from '#core/knowledge/checks/checks'
+import { VERDICT_WORDS } from '#core/judgement/judgement'
 import { formatReading } from '#core/quantity/reading'
-import { render } from '#core/quantity/sentence'
+import { draftsOf } from '#core/visit/line-entries'
 
-/** One line to log a reading: what was understood is said before Enter; what cannot be is asked about. */
-const { stage, lit = null } = defineProps<{
-  stage: 'test' | 'prove'
-  lit?: { check: string; part?: string; leads?: string } | null
-}>()
+/** One line to say what was seen: what it means is read back before Enter; what can mean two things is asked. */
+const { stage, lit = null } = defineProps<{ stage: 'test' | 'prove'; lit?: Asked | null }>()
 const line = defineModel<string>({ required: true })
 const correcting = defineModel<string | undefined>('correcting')
 const emit = defineEmits<{ photo: [] }>()
 const { visit, state } = useVisitContext()
-const { reader, system } = useUnits()
-const input = useTemplateRef<HTMLInputElement>('input')
+const { system } = useUnits()
+const input = useTemplateRef<HTMLTextAreaElement>('input')
+/** Enter was pressed on a question: from now on a digit answers it. */
 const insisted = ref(false)
-
-const understood = computed(() =>
-  understandLine(line.value, { kind: state.value.machine.kind, plate: state.value.plate, lit }),
+const helping = ref(false)
+const { answers, understood, pieces } = useSpokenLine(
+  line,
+  computed(() => lit),
 )
-const judged = computed<Judgement[]>(() =>
-  understood.value.kind === 'findings'
-    ? understood.value.findings.map((finding) =>
-        judgeFinding(finding, {
-          pump: state.value.pump,
-          plate: state.value.plate,
-          findings: state.value.findings.map(({ finding: known }) => known),
-          earlier: visit.earlier,
-        }),
-      )
-    : [],
-)
-const valueOf = (judgement: Judgement) =>
-  typeof judgement.value === 'string'
-    ? outcomeLabel(judgement.value)
-    : formatReading(judgement.value, judgement.unit, system.value, 4)
 watch(line, () => {
   insisted.value = false
 })
 
+const isNote = computed(() => /^\s*note\b/i.test(line.value))
+
+const { speak } = useReadAloud()
+const {
+  possible: canListen,
+  listening,
+  trouble,
+  start: listen,
+  stop: endListening,
+} = useDictation((text) => {
+  line.value = text
+})
+watch(listening, (on) => {
+  if (!on) speak(aloud())
+})
+/** What was understood, for the ear: without reasons and sources. */
+function aloud(): string {
+  const meaning = understood.value
+  if (!meaning) return ''
+  if (meaning.ask) return meaning.ask.question
+  if (meaning.note) return `A note: ${meaning.note}`
+  return pieces.value
+    .map(({ judgement, other }) =>
+      judgement
+        ? [
+            judgement.subject,
+            typeof judgement.value === 'string'
+              ? outcomeLabel(judgement.value)
+              : formatReading(judgement.value, judgement.unit, system.value, 4),
+            VERDICT_WORDS[judgement.verdict],
+          ].join(' ')
+        : `${other?.what} ${other?.text}`,
+    )
+    .join('. ')
+}
+
 function enter(): void {
   const meaning = understood.value
-  const supersedes = correcting.value
-  if (meaning.kind === 'question' || meaning.kind === 'empty') {
-    insisted.value = meaning.kind === 'question'
-    return
+  if (!meaning) helping.value = !correcting.value
+  else if (meaning.ask) insisted.value = true
+  else keep()
+}
+
+function keep(): void {
+  const meaning = understood.value
+  if (!meaning || meaning.ask) return
+  const corrected = state.value.entries.find(({ id }) => id === correcting.value)
+  visit.appendSaid(draftsOf(meaning, state.value, stage), line.value.trim(), corrected)
+  cancel()
+}
+
+function choose(index: number): void {
+  const ask = understood.value?.ask
+  const choice = ask?.choices[index]
+  if (!ask || !choice) return
+  if (choice.begins !== undefined) begin(choice.begins)
+  else {
+    const waits = insisted.value
+    answers.value = { ...answers.value, [ask.key]: index }
+    // Enter was pressed already: the answer was all that it waited for.
+    if (waits && !understood.value?.ask) keep()
+    else insisted.value = waits
   }
-  if (meaning.kind === 'note')
-    visit.append('note', { text: meaning.text, seenAndLeft: meaning.seenAndLeft }, sameKind('note', supersedes))
-  else
-    meaning.findings.forEach((finding, index) =>
-      visit.append('finding', { ...finding, stage }, index === 0 ? sameKind('finding', supersedes) : undefined),
-    )
-  line.value = ''
-  correcting.value = undefined
-}
-
-/** A correction replaces a line of its own kind; of another kind, the old line is taken back first. */
-function sameKind(kind: 'note' | 'finding', id: string | undefined): string | undefined {
-  if (!id) return undefined
-  const old = state.value.entries.find((entry) => entry.id === id)
-  if (old?.kind === kind) return id
-  if (old) visit.append('retracted', {}, id)
-  return undefined
-}
-
-function choose(choice: Choice): void {
-  line.value = choice.line
   input.value?.focus()
+}
+
+function byKey(event: KeyboardEvent): void {
+  if (event.key === 'Enter' && !event.isComposing) {
+    event.preventDefault()
+    enter()
+  } else if (event.key === 'Escape') cancel()
+  else if (event.key === '?' && line.value === '') {
+    event.preventDefault()
+    helping.value = true
+  } else if (insisted.value && /^[1-9]$/.test(event.key)) {
+    event.preventDefault()
+    choose(Number(event.key) - 1)
+  }
+}
+
+function begin(text: string): void {
+  line.value = text
+  nextTick(() => input.value?.focus())
+}
+
+function say(text: string): void {
+  line.value = text
+  enter()
+}
+
+function takeBack(): void {
+  if (correcting.value) visit.append('retracted', {}, correcting.value)
+  cancel()
 }
 
 function cancel(): void {
   line.value = ''
+  answers.value = {}
   correcting.value = undefined
 }
 
@@ -84,122 +131,150 @@ defineExpose({ focus: () => input.value?.focus() })
 
 <template>
   <section aria-label="reading line" class="no-print border-t-[1.500px] border-ink bg-sheet" data-testid="reading-line">
-    <QuickKeys
-      v-if="line === '' || lit"
-      :lit="lit"
-      class="quick"
-      @pick="
-        (text) => {
-          line = text
-          input?.focus()
-        }
-      "
-    />
+    <QuickKeys v-if="line === ''" :lit="lit" class="quick" @say="say" @begin="begin" />
     <div class="line">
       <form class="contents" @submit.prevent="enter">
         <label for="reading" class="sr-only">a reading, a note</label>
-        <input
+        <textarea
           id="reading"
           ref="input"
           v-model="line"
-          class="number min-h-14 w-full min-w-0 border-0 px-2 bg-transparent text-[1.65rem] outline-offset-0"
+          rows="1"
+          class="number field"
+          :class="{ 'is-long': line.length > 22 }"
           autocomplete="off"
           autocapitalize="off"
           spellcheck="false"
           enterkeyhint="done"
           placeholder="run cap 41.2"
           aria-describedby="understood"
-          @keydown.esc="cancel"
+          @keydown="byKey"
         />
         <div
           id="understood"
           class="understood min-w-0 self-center text-[0.98rem] leading-snug"
-          :class="{ 'is-quiet': understood.kind === 'empty' && !correcting }"
+          :class="{ 'is-quiet': !understood && !correcting && !trouble }"
           aria-live="polite"
           data-testid="understood"
         >
-          <p v-if="understood.kind === 'empty'" class="flex min-h-12 items-center text-slate">
-            {{ correcting ? 'Write the line as it should be.' : 'A reading, a note: type it, press Enter.' }}
-          </p>
-          <p v-else-if="understood.kind === 'note'" class="flex min-h-12 items-center">
+          <p v-if="!understood" class="flex min-h-12 items-center text-slate">
             {{
-              understood.unknown
-                ? 'Not a reading I know: Enter keeps it as a note.'
-                : understood.seenAndLeft
-                  ? 'Seen and left: goes on the sheet.'
-                  : 'A note.'
+              trouble ??
+              (correcting
+                ? 'Write the line as it should be, or take it back.'
+                : 'A reading, a note: type it, press Enter. What can be said here: ?')
             }}
           </p>
-          <div v-else-if="understood.kind === 'question'" :class="{ 'font-bold': insisted }" role="group">
-            <p>{{ understood.question }}</p>
-            <p v-if="understood.choices.length > 0" class="mt-1 flex flex-wrap gap-2">
-              <button
-                v-for="choice in understood.choices"
-                :key="choice.label"
-                type="button"
-                class="button"
-                @click="choose(choice)"
-              >
-                {{ choice.label }}
-              </button>
-            </p>
-          </div>
           <template v-else>
-            <p
-              v-for="judgement in judged"
-              :key="`${judgement.subject}${judgement.value}`"
-              class="flex min-h-12 flex-wrap items-center gap-x-2"
-            >
-              <StateMark :verdict="judgement.verdict" :size="20" />
-              <span
-                ><strong>{{ judgement.subject }} {{ valueOf(judgement) }}</strong
-                >: {{ render(judgement.because, reader) }}.
-                <strong :class="`verdict-${judgement.verdict}`">{{ VERDICT_WORDS[judgement.verdict] }}</strong><span
-                  class="block text-[0.82rem] text-slate"
-                  >{{ judgement.basis.name }}</span
-                ></span
-              >
+            <ReadBack :pieces="pieces" :left="understood.left" />
+            <AskedBack v-if="understood.ask" :ask="understood.ask" :insisted="insisted" @choose="choose" />
+            <p v-else-if="understood.note && pieces.length === 0" class="flex min-h-12 items-center">
+              {{ isNote ? 'A note.' : 'Not a reading I know: Enter keeps it as a note.' }}
             </p>
           </template>
         </div>
-        <button type="submit" class="button self-center" aria-label="enter">
-          <CornerDownLeft :size="20" aria-hidden="true" />
-        </button>
+        <div class="keys">
+          <button
+            v-if="canListen && (line === '' || listening)"
+            type="button"
+            class="button hold max-sm:px-3"
+            :class="{ 'button-lit': listening }"
+            :aria-pressed="listening"
+            aria-label="hold to dictate"
+            @pointerdown.prevent="listen"
+            @pointerup="endListening"
+            @pointercancel="endListening"
+            @pointerleave="endListening"
+            @contextmenu.prevent
+            @keydown.space.prevent="listen"
+            @keyup.space.prevent="endListening"
+          >
+            <Mic :size="20" aria-hidden="true" />
+          </button>
+          <button
+            v-if="line === '' && !correcting"
+            type="button"
+            class="button max-sm:px-3"
+            aria-label="what can be said here"
+            @click="helping = true"
+          >
+            <CircleQuestionMark :size="20" aria-hidden="true" />
+          </button>
+          <button v-if="correcting" type="button" class="button max-sm:px-3" @click="takeBack">
+            <Undo2 :size="20" aria-hidden="true" /><span class="max-sm:sr-only">take back</span>
+          </button>
+          <button
+            v-if="correcting || line"
+            type="button"
+            class="button max-sm:px-3"
+            aria-label="clear the line"
+            @click="cancel"
+          >
+            <X :size="20" aria-hidden="true" />
+          </button>
+          <button v-if="line" type="submit" class="button max-sm:px-3" aria-label="enter">
+            <CornerDownLeft :size="20" aria-hidden="true" />
+          </button>
+          <button v-if="line === ''" type="button" class="button max-sm:px-3" @click="emit('photo')">
+            <Camera :size="20" aria-hidden="true" /><span class="max-sm:sr-only">photo</span>
+          </button>
+        </div>
       </form>
-      <button
-        v-if="correcting || line"
-        type="button"
-        class="button self-center max-sm:px-3"
-        aria-label="clear the line"
-        @click="cancel"
-      >
-        <X :size="20" aria-hidden="true" />
-      </button>
-      <button type="button" class="button self-center max-sm:px-3" @click="emit('photo')">
-        <Camera :size="20" aria-hidden="true" /><span class="max-sm:sr-only">photo</span>
-      </button>
     </div>
+    <SayHelp v-model:open="helping" @begin="begin" />
   </section>
 </template>
 
 <style scoped>
 .line {
   display: grid;
-  grid-template-columns: minmax(12rem, 1fr) minmax(0, 2fr) auto auto auto;
+  grid-template-columns: minmax(12rem, 1fr) minmax(0, 2fr) auto;
   align-items: center;
   gap: 0 10px;
   min-height: 76px;
   padding: 6px 16px;
 }
+.field {
+  width: 100%;
+  min-width: 0;
+  min-height: 3.5rem;
+  max-height: 9.5rem;
+  padding: 0.6rem 0.5rem;
+  border: 0;
+  background: transparent;
+  font-size: 1.65rem;
+  line-height: 1.3;
+  outline-offset: 0;
+  resize: none;
+  /* Grows with what is said, so that a long line stays readable above the keyboard. */
+  field-sizing: content;
+}
+.field.is-long {
+  font-size: 1.15rem;
+}
+.keys {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+.hold {
+  touch-action: none;
+  user-select: none;
+}
 .understood {
   min-height: 48px;
+  max-height: 34dvh;
+  overflow-y: auto;
 }
 @media (max-width: 900px) {
   .line {
-    grid-template-columns: minmax(0, 1fr) auto auto auto;
+    grid-template-columns: minmax(0, 1fr) auto;
     min-height: 64px;
     padding: 4px 12px;
     gap: 0 6px;
+  }
+  .field {
+    font-size: 1.4rem;
   }
   .understood {
     grid-column: 1 / -1;
@@ -208,18 +283,6 @@ defineExpose({ focus: () => input.value?.focus() })
   .understood.is-quiet {
     display: none;
   }
-}
-.verdict-sound {
-  color: var(--moss);
-}
-.verdict-tired {
-  color: var(--ochre);
-}
-.verdict-failed {
-  color: var(--rust);
-}
-.verdict-unclear {
-  color: var(--slate);
 }
 @media (pointer: fine) and (min-width: 901px) {
   .quick {

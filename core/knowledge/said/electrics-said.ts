@@ -1,6 +1,6 @@
 import type { NameplateField } from './plate-said'
 
-/** Leads by their colours, letters, numbers and work. A letter alone is a lead only beside a reading or another lead. */
+/** Leads by colours, letters, numbers and work. A letter alone is one only beside a reading or another lead. */
 export const LEADS_SAID: Readonly<Record<string, string>> = {
   b: 'black',
   blk: 'black',

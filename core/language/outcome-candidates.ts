@@ -1,0 +1,182 @@
+import { checkInfo } from '../knowledge/checks/checks'
+import type { Part } from '../knowledge/vocabulary'
+import { denialBefore } from './denials'
+import type { Piece } from './phrases'
+import { isHere, type Scene } from './scene'
+import type { Needs } from './sense'
+
+/** One way to read an outcome’s word: of this check, resting on this thing, or on none. */
+export interface Candidate {
+  check: string
+  outcome: string
+  needs: Needs
+  topic?: Piece
+  /** Smaller is nearer and more exact. */
+  cost: number
+}
+
+const NOUN_COST = { named: 0, part: 0.5, place: 0.4, thing: 0.9 }
+
+const CROSSED_CLAUSE = 4
+
+const BEHIND = 0.5
+
+const FARTHEST = 9
+
+export const hasOutcome = (piece: Piece) => piece.kind === 'phrase' && piece.senses.some(({ is }) => is === 'outcome')
+
+/** The distance in telling words between two pieces, with the clauses they cross. */
+export function distance(pieces: readonly Piece[], a: number, b: number): number {
+  const [from, to] = a < b ? [a, b] : [b, a]
+  let cost = 0
+  for (let at = from + 1; at < to; at += 1) {
+    const piece = pieces[at] as Piece
+    if (piece.kind === 'foreign') cost += 1.5
+    else if (piece.kind === 'number') cost += 1.5
+    else if (piece.kind === 'phrase') cost += hasOutcome(piece) && !isTopicOnly(piece) ? 0.7 : 0.35
+  }
+  const crossed = Math.abs((pieces[a] as Piece).clause - (pieces[b] as Piece).clause)
+  return cost + crossed * CROSSED_CLAUSE
+}
+
+export const isTopicOnly = (piece: Piece) => piece.senses.some(({ is }) => is === 'check' || is === 'part')
+
+/** How a piece can be the thing that an outcome of this check is said of. Undefined where it cannot. */
+function topicCost(piece: Piece, check: string): number | undefined {
+  const info = checkInfo(check)
+  let best: number | undefined
+  const take = (cost: number) => {
+    best = best === undefined ? cost : Math.min(best, cost)
+  }
+  for (const sense of piece.senses) {
+    if (sense.is === 'check' && sense.check === check) take(sense.thing ? NOUN_COST.thing : NOUN_COST.named)
+    if (sense.is === 'part') {
+      if (info?.parts?.includes(sense.part as Part)) take(NOUN_COST.named)
+      else if (info?.part === sense.part && !NOT_BY_PART.has(check)) take(NOUN_COST.part)
+    }
+    if (sense.is === 'place' && (check === 'joint-look' || check === 'air-leak-test')) take(NOUN_COST.place)
+    if (sense.is === 'half' && HALVED.has(check)) take(NOUN_COST.part)
+  }
+  return best
+}
+
+/** Checks whose part is too wide to name them: a word for the pump is none for its water. */
+const NOT_BY_PART: ReadonlySet<string> = new Set([
+  'pit-look',
+  'water-look',
+  'house-leak',
+  'valve-position',
+  'pot-look',
+  'prime-hold',
+  'winding-smell',
+  'shaft-turn',
+  'shaft-rock',
+  'bearing-fit',
+  'air-leak-test',
+  'thread-look',
+  'interlock',
+  'motor-fill-look',
+  'joint-look',
+  'listen',
+  'motor-alone-listen',
+])
+
+export const HALVED: ReadonlySet<string> = new Set(['shaft-turn'])
+
+/** Named, the narrower check is meant: with the wet end off it is the motor alone that is heard. */
+const NARROWER: Readonly<Record<string, string>> = { 'motor-alone-listen': 'listen', 'float-bypass': 'listen' }
+
+/**
+ * A word that says its check by itself, beside one thing that it cannot be said of: the thing may have been meant.
+ */
+export function contested(pieces: readonly Piece[], at: number, candidates: readonly Candidate[]): boolean {
+  const [only] = candidates
+  if (!only || only.topic) return false
+  const { clause } = pieces[at] as Piece
+  if (pieces.filter((piece) => piece.clause === clause && hasOutcome(piece) && !isTopicOnly(piece)).length !== 1)
+    return false
+  return pieces.some((piece, index) => index !== at && piece.clause === clause && !piece.used && isLookedAt(piece))
+}
+
+/** A piece that names a thing with a look of its own. */
+const isLookedAt = (piece: Piece) =>
+  piece.senses.some((sense) => sense.is === 'check' && !sense.thing && checkInfo(sense.check)?.outcomes !== undefined)
+
+interface Read {
+  candidates: Candidate[]
+  denial?: Piece
+  /** No thing was named: even a single candidate is asked. */
+  asked?: boolean
+}
+
+/** All readings of one outcome’s word, the likeliest ones only. */
+export function readOutcome(pieces: readonly Piece[], at: number, scene: Scene): Read | undefined {
+  const piece = pieces[at] as Piece
+  const senses = piece.senses.flatMap((sense) => (sense.is === 'outcome' ? [sense] : []))
+  const pool = senses
+  const denial = denialBefore(pieces, at)
+  const all: Candidate[] = []
+  for (const { check, outcome, needs } of pool) {
+    let best: { topic: Piece; cost: number } | undefined
+    pieces.forEach((other, index) => {
+      if (other.kind !== 'phrase' || index === at) return
+      const cost = topicCost(other, check)
+      if (cost === undefined) return
+      // A word that is an outcome of something nearer is not a thing here.
+      const total = cost + distance(pieces, index, at) + (index > at ? BEHIND : 0)
+      if (total < FARTHEST && (!best || total < best.cost)) best = { topic: other, cost: total }
+    })
+    const found = best as { topic: Piece; cost: number } | undefined
+    if (
+      found &&
+      (!checkInfo(check)?.historyOnly ||
+        found.topic.senses.some((sense) => sense.is === 'check' && sense.check === check))
+    )
+      all.push({ check, outcome, needs, topic: found.topic, cost: found.cost })
+    else if (checkInfo(check)?.historyOnly) continue
+    else if (needs === 'nothing' && !hasForeign(pieces)) all.push({ check, outcome, needs, cost: 1.2 })
+    else if (needs !== 'name' || scene.lit?.check === check) {
+      if (scene.lit?.check === check && plainClause(pieces, at)) all.push({ check, outcome, needs, cost: 0.6 })
+    }
+  }
+  const here = all.filter(({ check }) => isHere(check, scene))
+  const candidates = here.length > 0 ? here : all.filter(({ topic }) => topic !== undefined)
+  if (candidates.length === 0) {
+    const open = pool.filter(
+      ({ needs, check }) => needs === 'topic' && isHere(check, scene) && !checkInfo(check)?.historyOnly,
+    )
+    // The word says what was seen but not on what: asked, where the rest of the line is plain.
+    if (open.length === 0 || !plainClause(pieces, at) || hasForeign(pieces)) return undefined
+    return {
+      candidates: open.slice(0, 6).map(({ check, outcome, needs }) => ({ check, outcome, needs, cost: 5 })),
+      denial,
+      asked: denial !== undefined || !onlyOne(pool, scene),
+    }
+  }
+  const narrower = candidates.filter(({ check, topic }) => {
+    const wider = NARROWER[check]
+    return wider !== undefined && topic !== undefined && candidates.some((other) => other.check === wider)
+  })
+  if (narrower.length > 0) return { candidates: narrower, denial }
+  // A word that says its check by itself is not pulled to another by a far thing.
+  const least = Math.min(...candidates.map(({ cost, needs }) => cost - (needs === 'nothing' ? 0.3 : 0)))
+  const near = candidates.filter(({ cost, needs }) => cost - (needs === 'nothing' ? 0.3 : 0) <= least + 0.25)
+  return { candidates: near, denial }
+}
+
+/** A word that, on this machine, says the same of one thing only: `quiet`, `gritty`. */
+function onlyOne(senses: readonly { check: string; outcome: string }[], scene: Scene): boolean {
+  const here = senses.filter(({ check }) => isHere(check, scene))
+  const wider = here.filter(
+    ({ check }) => !(NARROWER[check] !== undefined && here.some((other) => other.check === NARROWER[check])),
+  )
+  return new Set(wider.map(({ check }) => check)).size === 1
+}
+
+const hasForeign = (pieces: readonly Piece[]) => pieces.some(({ kind }) => kind === 'foreign')
+
+/** No word in this clause that the tables do not know. */
+export function plainClause(pieces: readonly Piece[], at: number): boolean {
+  const { clause } = pieces[at] as Piece
+  return !pieces.some((piece) => piece.clause === clause && piece.kind === 'foreign')
+}

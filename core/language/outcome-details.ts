@@ -1,0 +1,101 @@
+import type { Finding } from '../diagnosis/finding'
+import { checkInfo } from '../knowledge/checks/checks'
+import { LEADS_SAID } from '../knowledge/said/electrics-said'
+import { RING_OF_PLACE } from '../knowledge/said/parts-said'
+import type { Part } from '../knowledge/vocabulary'
+import { distance, HALVED } from './outcome-candidates'
+import type { Piece } from './phrases'
+import type { Scene } from './scene'
+
+const SIDED: ReadonlySet<string> = new Set(['listen', 'motor-alone-listen'])
+
+const PLACED: ReadonlySet<string> = new Set(['joint-look', 'air-leak-test'])
+
+/** Part, place, half and side that belong to this outcome: on the thing itself, or near it. */
+export function detailsOf(
+  check: string,
+  pieces: readonly Piece[],
+  at: number,
+  topic: Piece | undefined,
+  scene: Scene,
+): { fields: Partial<Finding>; pieces: Piece[] } {
+  const info = checkInfo(check)
+  const fields: Partial<Finding> = {}
+  const used: Piece[] = []
+  const { clause } = pieces[at] as Piece
+  const sensesNear = pieces
+    .map((piece, index) => ({ piece, index, far: distance(pieces, index, at) }))
+    .filter(({ piece }) => piece === topic || piece.clause === clause || piece === pieces[at])
+    .sort((a, b) => Number(b.piece === topic) - Number(a.piece === topic) || a.far - b.far)
+  for (const { piece } of sensesNear) {
+    for (const sense of piece.senses) {
+      if (sense.is === 'part' && fields.part === undefined && info?.parts?.includes(sense.part as Part)) {
+        fields.part = sense.part
+        used.push(piece)
+      }
+      if (
+        sense.is === 'place' &&
+        fields.at === undefined &&
+        PLACED.has(check) &&
+        !(check === 'air-leak-test' && piece === topic && sense.at === undefined)
+      ) {
+        fields.at = sense.at
+        used.push(piece)
+      }
+      if (
+        sense.is === 'half' &&
+        fields.half === undefined &&
+        HALVED.has(check) &&
+        (piece === topic || piece.text !== 'motor' || topic === undefined)
+      ) {
+        if (halfCounts(sense.half, scene, piece)) {
+          fields.half = sense.half
+          used.push(piece)
+        }
+      }
+      if (sense.is === 'side' && fields.side === undefined && SIDED.has(check)) {
+        fields.side = sense.side
+        used.push(piece)
+      }
+    }
+  }
+  if (check === 'ground-ohmmeter') {
+    const lead = pieces.find(
+      (piece) =>
+        piece.clause === clause &&
+        piece !== pieces[at] &&
+        piece.text.length > 2 &&
+        LEADS_SAID[piece.text] !== undefined &&
+        LEADS_SAID[piece.text] !== 'common',
+    )
+    if (lead) {
+      fields.lead = LEADS_SAID[lead.text]
+      used.push(lead)
+    }
+  }
+  if (info?.parts && fields.part === undefined && scene.lit?.check === check && scene.lit.part)
+    fields.part = scene.lit.part
+  if (HALVED.has(check) && fields.half === undefined && scene.lit?.check === check && scene.lit.half)
+    fields.half = scene.lit.half
+  if (
+    info?.parts?.length &&
+    fields.part === undefined &&
+    check !== 'capacitor-look' &&
+    check !== 'o-ring-look' &&
+    info.parts.length === 1
+  )
+    fields.part = info.parts[0]
+  const placed = sensesNear.flatMap(({ piece }) =>
+    piece.senses.flatMap((sense) => (sense.is === 'place' ? [sense.at] : [])),
+  )
+  const ring = placed.map((at) => RING_OF_PLACE[at]).find((part) => part !== undefined)
+  if (check === 'o-ring-look' && fields.part === undefined && ring) fields.part = ring
+  if (check === 'wiring-look' && topic && /bond/.test(topic.text)) fields.part = 'bonding-lug'
+  return { fields, pieces: used }
+}
+
+/** `motor` is a half where the machine comes apart in two, and the whole machine elsewhere. */
+function halfCounts(half: 'motor' | 'pump-end', scene: Scene, piece: Piece): boolean {
+  void scene
+  return half === 'pump-end' || piece.text.startsWith('motor')
+}

@@ -1,0 +1,93 @@
+import type { Finding } from '../diagnosis/finding'
+import { capacitanceFromCurrent } from '../electrical/capacitor'
+import { checkInfo } from '../knowledge/checks/checks'
+import { fittingChecks } from './align'
+import { between, type Measuring, one } from './measuring'
+import type { Piece } from './phrases'
+import { canonical, fits, type Quantity } from './quantities'
+import { capacitorsHere } from './scene'
+
+/** A narrower check takes the place of a wider one when both are named beside the figure. */
+const NARROWER: Readonly<Record<string, string>> = {
+  'supply-voltage-loaded': 'supply-voltage',
+  'locked-current': 'running-current',
+  'lead-current': 'running-current',
+  'outlet-voltage': 'supply-voltage',
+  'battery-voltage': 'supply-voltage',
+  'filter-pressure': 'discharge-pressure',
+  'pumping-water-level': 'static-water-level',
+  'well-recovery': 'flow',
+}
+
+/** `voltage plug set to 230`: what the selector stands on, against the supply said beside it or the plate. */
+export function selector(m: Measuring): void {
+  const at = m.pieces.findIndex((piece) =>
+    piece.senses.some((sense) => sense.is === 'check' && sense.check === 'selector-setting'),
+  )
+  const name = m.pieces[at]
+  if (!name) return
+  const set = m.quantities.find(
+    (quantity) => quantity.at > at && fits(quantity, 'V') && (m.pieces[quantity.at] as Piece).clause === name.clause,
+  )
+  if (!set || set.value === null) return
+  m.quantities = m.quantities.filter((quantity) => quantity !== set)
+  const supply = m.quantities.find((quantity) => fits(quantity, 'V') && quantity.value !== null && quantity.value > 0)
+  const against = supply?.value ?? m.scene.plate.volts
+  const outcome = Math.abs(set.value / against - 1) < SELECTOR_SHARE ? 'matches' : 'mismatched'
+  m.said.push({ finding: { check: 'selector-setting', outcome }, pieces: [name, ...set.pieces] })
+}
+
+/** A selector at 230 stands right on a supply of 208 to 250. Common practice. */
+const SELECTOR_SHARE = 0.15
+
+/** `run cap 4.24 a 376 v`: capacitance under load, from its own amps and volts. */
+export function underLoad(m: Measuring): void {
+  const capacitor = m.topics.find(({ checks }) => checks.includes('capacitance'))
+  const read = m.quantities.filter(({ role, foreign, plate }) => role === 'read' && !foreign && !plate)
+  const amps = read.filter(({ unit }) => unit !== undefined && fits({ ...(read[0] as Quantity), unit }, 'A'))
+  const volts = read.filter(({ unit }) => unit !== undefined && fits({ ...(read[0] as Quantity), unit }, 'V'))
+  const others = m.topics.some(
+    ({ checks, thing }) =>
+      !thing && checks.some((check) => check !== 'capacitance' && ['A', 'V'].includes(checkInfo(check)?.unit ?? '')),
+  )
+  if (!capacitor || amps.length !== 1 || volts.length !== 1 || read.length !== 2 || others) return
+  const [a, v] = [amps[0] as Quantity, volts[0] as Quantity]
+  const [ampsRead, voltsRead] = [canonical(a, 'A'), canonical(v, 'V')]
+  if (ampsRead === null || voltsRead === null || voltsRead <= 0 || ampsRead < 0) return
+  const pieces = [...capacitor.pieces, ...a.pieces, ...v.pieces]
+  const finding = (part: string): Finding => ({
+    check: 'capacitance',
+    part,
+    method: 'under-load',
+    value: capacitanceFromCurrent(voltsRead, ampsRead, m.scene.plate.hertz),
+    unit: 'uF',
+  })
+  m.quantities = m.quantities.filter((quantity) => quantity !== a && quantity !== v)
+  const parts = capacitor.part ? [capacitor.part] : capacitorsHere(m.scene)
+  one(
+    m,
+    pieces,
+    'Which capacitor?',
+    parts.map((part) => ({ label: part.replace('-', ' '), findings: [finding(part)] })),
+  )
+}
+
+export function preferNarrower(m: Measuring): void {
+  m.given.forEach((topic, index) => {
+    if (!topic || topic.checks.length === 0) return
+    const quantity = m.quantities[index] as Quantity
+    const clause = (m.pieces[quantity.at] as Piece).clause
+    const rival = m.topics.find(
+      (other) =>
+        other !== topic &&
+        !m.given.includes(other) &&
+        (other.pieces[0] as Piece).clause === clause &&
+        fittingChecks(other, quantity).some((check) => topic.checks.includes(NARROWER[check] ?? '')) &&
+        !m.quantities.some((figure) => figure !== quantity && between(figure.at, other.at, quantity.at)),
+    )
+    if (rival) {
+      m.given[index] = rival
+      topic.pieces.forEach((piece) => (piece.used = true))
+    }
+  })
+}

@@ -82,6 +82,9 @@ function gatesIn(pieces: readonly Piece[], scene: Scene, heard: Heard): void {
     const denied =
       before !== undefined && before.clause === piece.clause && playsRole(before, 'deny') && before.kind === 'phrase'
     const shut = denied ? !sense.shut : sense.shut
+    const next = pieces[at + 1]
+    // "not dead short" says nothing of the line.
+    if (!sense.shut && next?.clause === piece.clause && next.senses.some(({ is }) => is === 'outcome')) return
     const { gate } = sense
     const all = denied ? [piece, before] : [piece]
     if (gate === 'valves-shut' && shut && !scene.gates.has('power-off') && !scene.gates.has('valves-shut')) {

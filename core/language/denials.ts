@@ -36,13 +36,24 @@ function looksOf(part: string): string[] {
   )
 }
 
+/** A phrase that begins with its own denial (`not tight`) denies what follows, unless both are said of one check. */
+function deniesAll(piece: Piece, next: Piece): boolean {
+  const checksOf = (each: Piece) => each.senses.flatMap((sense) => (sense.is === 'outcome' ? [sense.check] : []))
+  const own = checksOf(next)
+  return piece.text.startsWith('not ') && !checksOf(piece).some((check) => own.includes(check))
+}
+
 /** A denial before the word, in its clause, that no other word of an outcome stands between. */
 export function denialBefore(pieces: readonly Piece[], at: number): Piece | undefined {
   const { clause } = pieces[at] as Piece
   for (let index = at - 1; index >= 0; index -= 1) {
     const piece = pieces[index] as Piece
     if (piece.clause !== clause) return undefined
-    if (piece.kind === 'phrase' && playsRole(piece, 'deny')) return piece
+    if (
+      piece.kind === 'phrase' &&
+      (playsRole(piece, 'deny') || (index === at - 1 && deniesAll(piece, pieces[at] as Piece)))
+    )
+      return piece
     if (piece.kind === 'phrase' && (piece.text === 'but' || piece.text === 'and')) return undefined
     if (piece.kind === 'number') return undefined
     if (hasOutcome(piece) && !isTopicOnly(piece)) {

@@ -75,7 +75,7 @@ function speedBefore(pieces: readonly Piece[], quantity: Quantity): Piece | unde
   const isSpeed = (piece: Piece | undefined) => piece !== undefined && SPEED_NOUNS.has(piece.text)
   for (let at = quantity.at - 1; at >= 0; at -= 1) {
     const piece = pieces[at] as Piece
-    if (piece.kind === 'number') break
+    if (piece.kind === 'number' || piece.clause !== (pieces[quantity.at] as Piece).clause) break
     if (isSpeed(piece)) return piece
   }
   const behind = pieces[quantity.last + 1]

@@ -1,3 +1,5 @@
+import { lexicon } from './lexicon'
+import { nearWords } from './slips'
 import { checkInfo } from '../knowledge/checks/checks'
 import type { Part } from '../knowledge/vocabulary'
 import { denialBefore } from './denials'
@@ -102,6 +104,9 @@ export function contested(pieces: readonly Piece[], at: number, candidates: read
 const isLookedAt = (piece: Piece) =>
   piece.senses.some((sense) => sense.is === 'check' && !sense.thing && checkInfo(sense.check)?.outcomes !== undefined)
 
+/** The machine itself is a thing of every clause. */
+const WHOLE: ReadonlySet<string> = new Set(['pump', 'motor'])
+
 interface Read {
   candidates: Candidate[]
   denial?: Piece
@@ -115,11 +120,18 @@ export function readOutcome(pieces: readonly Piece[], at: number, scene: Scene):
   const senses = piece.senses.flatMap((sense) => (sense.is === 'outcome' ? [sense] : []))
   const pool = senses
   const denial = denialBefore(pieces, at)
+  // What a clause has a thing for, or that is a thing itself, is not said of the thing in another.
+  const reaches =
+    !isTopicOnly(piece) &&
+    !pieces.some(
+      (other) =>
+        other !== piece && other.clause === piece.clause && isTopicOnly(other) && !WHOLE.has(other.text) && !other.used,
+    )
   const all: Candidate[] = []
   for (const { check, outcome, needs } of pool) {
     let best: { topic: Piece; cost: number } | undefined
     pieces.forEach((other, index) => {
-      if (other.kind !== 'phrase' || index === at) return
+      if (other.kind !== 'phrase' || index === at || (other.clause !== piece.clause && !reaches)) return
       const cost = topicCost(other, check)
       if (cost === undefined) return
       // A word that is an outcome of something nearer is not a thing here.
@@ -155,13 +167,40 @@ export function readOutcome(pieces: readonly Piece[], at: number, scene: Scene):
   }
   const narrower = candidates.filter(({ check, topic }) => {
     const wider = NARROWER[check]
-    return wider !== undefined && topic !== undefined && candidates.some((other) => other.check === wider)
+    return (
+      wider !== undefined &&
+      topic !== undefined &&
+      candidates.some((other) => other.check === wider && (topic.clause === piece.clause || !other.topic))
+    )
   })
-  if (narrower.length > 0) return { candidates: narrower, denial }
+  if (narrower.length > 0) return { candidates: narrower, denial, asked: besideSlip(pieces, at, narrower) }
   // A word that says its check by itself is not pulled to another by a far thing.
   const least = Math.min(...candidates.map(({ cost, needs }) => cost - (needs === 'nothing' ? 0.3 : 0)))
   const near = candidates.filter(({ cost, needs }) => cost - (needs === 'nothing' ? 0.3 : 0) <= least + 0.25)
-  return { candidates: near, denial }
+  return { candidates: near, denial, asked: besideSlip(pieces, at, near) }
+}
+
+/**
+ * A word that nobody knows, but that is near to one of ours, right beside the thing or its state: `seal plae worn` may
+ * be the seal, or its plate.
+ */
+function besideSlip(pieces: readonly Piece[], at: number, candidates: readonly Candidate[]): boolean {
+  const spots = [at, ...candidates.flatMap(({ topic }) => (topic ? [pieces.indexOf(topic)] : []))]
+  return spots.some((spot) =>
+    [beside(pieces, spot, -1), beside(pieces, spot, 1)].some(
+      (piece) =>
+        piece?.kind === 'foreign' &&
+        piece.clause === pieces[spot]?.clause &&
+        nearWords(piece.text, lexicon().slips).length > 0,
+    ),
+  )
+}
+
+/** The next piece that carries something. */
+function beside(pieces: readonly Piece[], at: number, step: 1 | -1): Piece | undefined {
+  let index = at + step
+  while (pieces[index]?.kind === 'silent' || pieces[index]?.kind === 'number') index += step
+  return pieces[index]
 }
 
 /** A word that, on this machine, says the same of one thing only: `quiet`, `gritty`. */

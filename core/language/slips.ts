@@ -66,14 +66,10 @@ export function slipsBetween(from: string, to: string): number {
 /** A word with every doubled letter written once. */
 const single = (word: string) => word.replace(/(.)\1/g, '$1')
 
-/**
- * The word that was meant, or undefined when none is near or two are as near.
- *
- * The first letter counts: people seldom miss it, and a slip there makes another word.
- */
-export function meantWord(word: string, index: SlipIndex): string | undefined {
+/** The words of the index that are fewest slips away, as far as slips are allowed; the first letter counts. */
+export function nearWords(word: string, index: SlipIndex): string[] {
   const allowed = slipsAllowed(word.length)
-  if (allowed === 0 || !/^\p{L}+$/u.test(word)) return undefined
+  if (allowed === 0 || !/^\p{L}+$/u.test(word)) return []
   let nearest: string[] = []
   let fewest = allowed + 1
   const tried = new Set<string>()
@@ -88,9 +84,26 @@ export function meantWord(word: string, index: SlipIndex): string | undefined {
         nearest = [candidate]
       } else if (slips === fewest) nearest.push(candidate)
     }
-  // A letter written once instead of twice is the commonest slip: it decides between two that are as near.
+  return nearest
+}
+
+/** The same length and other letters: a key struck for its neighbour. */
+const isStruck = (word: string, candidate: string) =>
+  candidate.length === word.length && [...candidate].sort().join('') !== [...word].sort().join('')
+
+/**
+ * The word that was meant, or undefined when none is near or two are as near.
+ *
+ * The first letter counts: people seldom miss it, and a slip there makes another word. A letter written once instead of
+ * twice is the commonest slip: it decides against a key struck for another.
+ */
+export function meantWord(word: string, index: SlipIndex): string | undefined {
+  const nearest = nearWords(word, index)
   const doubled = nearest.filter((candidate) => single(candidate) === single(word))
-  if (doubled.length > 0) nearest = doubled
-  const stems = new Set(nearest.map((candidate) => candidate.replace(/(?:es|s|ed|ing)$/, '')))
-  return stems.size === 1 ? nearest[0] : undefined
+  const left =
+    doubled.length > 0 && nearest.every((candidate) => doubled.includes(candidate) || isStruck(word, candidate))
+      ? doubled
+      : nearest
+  const stems = new Set(left.map((candidate) => candidate.replace(/(?:es|s|ed|ing)$/, '')))
+  return stems.size === 1 ? left[0] : undefined
 }

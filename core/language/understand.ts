@@ -62,7 +62,9 @@ function heardIn(text: string, pieces: readonly Piece[], scene: Scene): Heard {
   const reported = complaintsIn(text, pieces, scene)
   if (reported) return reported
   const besides = besidesIn(text, pieces, scene)
-  const open = pieces.map((piece) => (piece.used ? { ...piece, senses: [], kind: 'silent' as const } : piece))
+  const open = pieces.map((piece) =>
+    piece.used && piece.kind !== 'mark' ? { ...piece, senses: [], kind: 'silent' as const } : piece,
+  )
   const measured = measuredIn(open, scene)
   markUsed(measured)
   const seen = withClearance(seenIn(open, scene), open, measured.clearance)

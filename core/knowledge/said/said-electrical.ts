@@ -508,7 +508,6 @@ export const ELECTRICAL_SAID = {
         '+is on',
         '+stays on',
         '+stays in',
-        '+closed',
         '+ok',
         '+still on',
         '+fine',

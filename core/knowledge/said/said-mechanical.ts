@@ -25,7 +25,7 @@ const NOISES: Readonly<Record<string, readonly string[]>> = {
     '!whining',
     '!whined',
     '!whiny',
-    '!singing',
+   
     '!howl',
     '!howls',
     '!howling',
@@ -441,8 +441,8 @@ export const MECHANICAL_SAID = {
     },
   },
   listen: {
-    names: ['listen', 'noise', 'sound', 'sounds', 'noise is', 'makes', 'listening', 'noises', 'running sound'],
-    things: ['motor', 'pump', 'bearings', 'bearing', 'wet end', 'pump end', 'runs', 'running', 'fan'],
+    names: ['listen', 'noise', 'noise is', 'makes', 'listening', 'noises', 'running sound'],
+    things: ['motor', 'pump', 'bearings', 'bearing', 'wet end', 'pump end'],
     outcomes: NOISES,
     denied: {},
     vague: [
@@ -701,7 +701,7 @@ export const MECHANICAL_SAID = {
     denied: { worn: 'sound', broken: 'sound' },
   },
   'fan-look': {
-    names: ['fan', 'fan look', 'cooling fan', 'fan blades', 'fan blade', 'motor fan'],
+    names: ['fan', 'fan look', 'cooling fan', 'motor fan'],
     outcomes: {
       sound: [...GOOD, '+turns free'],
       worn: [...WORN, '+slips', '+loose'],

@@ -54,16 +54,7 @@ export const WATER_SAID = {
     names: ['pot', 'pot look', 'strainer pot', 'pump pot', 'trap', 'hair pot'],
     things: ['lid', 'under lid'],
     outcomes: {
-      full: [
-        'full',
-        '+full of water',
-        '+fills',
-        '+solid water',
-        '+filled',
-        '+full to top',
-        '+topped up',
-        '+full and calm',
-      ],
+      full: ['full', '+full of water', '+fills', '+solid water', '+full to top', '+topped up', '+full and calm'],
       bubbling: [
         'bubbling',
         'bubbles',

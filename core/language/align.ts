@@ -34,6 +34,14 @@ export function fittingChecks(topic: Topic, quantity: Quantity): string[] {
 
 const LEAD_UNITS: readonly Unit[] = ['V', 'A', 'ohm', 'Mohm']
 
+const LEAD_BEHIND = 1.5
+const isLead = (topic: Topic) => topic.lead !== undefined || topic.leads !== undefined
+/** Nothing is said behind it before the clause ends, so that it belongs to the figure before it. */
+function closes(pieces: readonly Piece[], topic: Topic): boolean {
+  const next = pieces[topic.last + 1]
+  return next === undefined || next.kind === 'mark' || next.text === 'and'
+}
+
 /** Can the figure be a reading of this thing at all? */
 export function canBeOf(topic: Topic, quantity: Quantity): boolean {
   if (topic.plate !== undefined) return fitsPlate(topic, quantity)
@@ -86,7 +94,12 @@ export function aligned(
       : after
         ? gap(pieces, quantity.last, topic.at, figures)
         : gap(pieces, topic.last, quantity.at, figures)
-    return between + (after ? NAMED_AFTER : 0) + (topic.thing ? ONLY_SUGGESTED : 0)
+    // "meg .25 blk, .25 yel": the lead behind the figure is whose it is, and the head is for all.
+    const leadBehind =
+      topic.checks.length > 0 &&
+      !after &&
+      topics.some((other) => other.at === quantity.last + 1 && isLead(other) && closes(pieces, other))
+    return between + (leadBehind ? LEAD_BEHIND : 0) + (after ? NAMED_AFTER : 0) + (topic.thing ? ONLY_SUGGESTED : 0)
   }
   const width = topics.length + 1
   const best = new Float64Array((quantities.length + 1) * width)

@@ -45,6 +45,8 @@ function leftIn(line: string, pieces: readonly Piece[], heard: Heard): void {
   if (!left) return
   const before = pieces.slice(0, at).filter(({ kind }) => kind !== 'silent')
   const bare = left.text === 'left'
+  // "on the left" is a side.
+  if (bare && pieces[at - 1]?.text === 'the') return
   const leads = before.length === 0
   const unit = before.at(-1)
   const ofFigure =

@@ -8,6 +8,12 @@ import type { Heard, Said } from './understanding'
 const aloneWithPump = (words: readonly string[]) =>
   words.filter((word) => word !== 'pump' && word !== 'motor').length === 1
 
+/** "no water in the motor" is not "no water": what else is named in the clause was meant. */
+const namesMore = (piece: Piece) =>
+  piece.text !== 'pump' &&
+  piece.text !== 'motor' &&
+  piece.senses.some(({ is }) => is === 'check' || is === 'part' || is === 'side' || is === 'place')
+
 /**
  * What an owner said is wrong: behind a word for saying (`customer says it loses prime`), or where the line says
  * nothing else.
@@ -37,7 +43,10 @@ export function complaintsIn(text: string, pieces: readonly Piece[], scene: Scen
       const own = [...new Set(span.map(({ piece }) => piece))]
       if (
         !told &&
-        pieces.some((piece) => piece.kind === 'foreign' && !own.includes(piece) && piece.clause === own[0]?.clause)
+        pieces.some(
+          (piece) =>
+            !own.includes(piece) && piece.clause === own[0]?.clause && (piece.kind === 'foreign' || namesMore(piece)),
+        )
       )
         continue
       said.push({ other: { is: 'complaint', id: id as Complaint }, pieces: told ? [told, ...own] : own })

@@ -32,6 +32,8 @@ export interface Lexicon {
 
 const MARKS: Readonly<Record<string, Needs>> = { '!': 'nothing', '+': 'name' }
 
+const HANGING: ReadonlySet<string> = new Set(['in', 'on', 'of', 'at', 'with', 'from'])
+
 /** A phrase of the tables as it is looked up: plain words without those that carry nothing. */
 export function plainPhrase(phrase: string): string {
   const words = phrase
@@ -42,6 +44,9 @@ export function plainPhrase(phrase: string): string {
     .split(/\s+/)
     .filter(Boolean)
   const telling = words.filter((word) => !SILENT.has(word))
+  // "air in it" is air: without its pronoun the preposition says nothing.
+  while (telling.length > 1 && SILENT.has(words.at(-1) as string) && HANGING.has(telling.at(-1) as string))
+    telling.pop()
   return (telling.length > 0 ? telling : words).join(' ').replace(/\b(?:will|does|did|is|are|has|can) not\b/g, 'not')
 }
 

@@ -3,7 +3,7 @@ import { aligned } from './align'
 import { detailsNear } from './details'
 import { type Clearance, guestsNear, guestsOf, MILLIMETRES_PER_INCH } from './guests'
 import { type Guest, type Measuring, note, one } from './measuring'
-import { overRange } from './over-range'
+import { overRange, zeroVolts } from './over-range'
 import { type Piece, playsRole } from './phrases'
 import { amperesOrVolts, plate, printed } from './plate-readings'
 import { canonical, quantitiesOf, type Quantity, written } from './quantities'
@@ -17,7 +17,11 @@ import type { Heard } from './understanding'
 export function measuredIn(pieces: readonly Piece[], scene: Scene): Heard & { clearance?: Clearance } {
   const figures = quantitiesOf(pieces)
   const topics = topicsOf(pieces, figures)
-  const quantities = [...figures, ...overRange(pieces, topics, figures, scene)].sort((a, b) => a.at - b.at)
+  const quantities = [
+    ...figures,
+    ...overRange(pieces, topics, figures, scene),
+    ...zeroVolts(pieces, topics, figures),
+  ].sort((a, b) => a.at - b.at)
   const m: Measuring = { pieces, topics, quantities, given: [], scene, said: [], doubts: [] }
   selector(m)
   underLoad(m)
@@ -76,6 +80,12 @@ function readOne(m: Measuring, quantity: Quantity, topic: Topic | undefined, gue
     ...answer,
     findings: answer.findings?.map((finding) => (hedge ? { ...finding, hedge } : finding)),
   }))
+  if (quantity.said && !m.scene.gates.has('power-off')) {
+    // Dead to a lamp is not dead to a meter: only what was measured is kept.
+    const measured = kept.map((answer) => ({ ...answer, label: `${answer.label} measured, 0 V` }))
+    m.doubts.push({ question: `“${written(quantity)}”: measured?`, answers: [...measured, note(all)], pieces: all })
+    return
+  }
   one(m, all, `${written(quantity)} of what?`, kept)
 }
 

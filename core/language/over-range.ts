@@ -1,3 +1,4 @@
+import { checkInfo } from '../knowledge/checks/checks'
 import { type Piece, playsRole } from './phrases'
 import type { Quantity } from './quantities'
 import type { Scene } from './scene'
@@ -48,6 +49,39 @@ export function overRange(
     const figureBeside = pieces[at + 1]?.kind === 'number' && !open && !over
     return fitting && !figureBeside
       ? [{ at, last: at, value: null, role: 'read', foreign: false, small: false, pieces: [piece] }]
+      : []
+  })
+}
+
+const NOTHING: ReadonlySet<string> = new Set([
+  'dead',
+  'nothing',
+  'no power',
+  'no voltage',
+  'no volts',
+  'zero volts',
+  'no juice',
+])
+
+/** `outlet dead`, `l1 dead`: no volts, where something that has volts is named in the clause. */
+export function zeroVolts(
+  pieces: readonly Piece[],
+  topics: readonly Topic[],
+  figures: readonly Quantity[],
+): Quantity[] {
+  const taken = new Set(figures.flatMap((figure) => figure.pieces))
+  return pieces.flatMap((piece, at): Quantity[] => {
+    if (!NOTHING.has(piece.text) || taken.has(piece)) return []
+    const named = topics.some(
+      (topic) =>
+        topic.pieces[0]?.clause === piece.clause &&
+        !topic.thing &&
+        !topic.pieces.includes(piece) &&
+        (topic.lead === 'l1' || topic.lead === 'l2' || topic.checks.some((check) => checkInfo(check)?.unit === 'V')),
+    )
+    const figured = figures.some((figure) => (pieces[figure.at] as Piece).clause === piece.clause)
+    return named && !figured
+      ? [{ at, last: at, value: 0, unit: 'V', role: 'read', foreign: false, small: false, said: true, pieces: [piece] }]
       : []
   })
 }

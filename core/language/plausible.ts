@@ -7,8 +7,8 @@ import type { Answer, Doubt, Said } from './understanding'
 
 /** How far off a value may be before it is asked. Common practice. */
 const BEYOND = {
-  /** A supply ten times too low or too high is a slip of the point. */
-  supplySlip: [0.07, 0.14] as const,
+  /** A supply of a seventh or less of the plate that is not nothing is a slip of the point, or another thing. */
+  supplyShare: 0.14,
   supplyTimes: 2.5,
   /** Running amps over this many times the service-factor amps are those of a rotor that stands. */
   ampsTimesPrinted: 3,
@@ -121,11 +121,9 @@ function likelySpan(finding: Finding, { plate, printed }: Scene): Likely | undef
     case 'supply-voltage-loaded':
     case 'outlet-voltage': {
       const share = (value: number) => value / plate.volts
-      const [from, to] = BEYOND.supplySlip
       return {
-        fits: (value) =>
-          value === 0 || !((share(value) > from && share(value) < to) || share(value) > BEYOND.supplyTimes),
-        rather: (value) => [answer(share(value) > 1 ? value / 10 : value * 10)],
+        fits: (value) => value === 0 || (share(value) > BEYOND.supplyShare && share(value) < BEYOND.supplyTimes),
+        rather: (value) => [answer(share(value) > 1 ? value / 10 : value * (share(value) > 0.05 ? 10 : 100))],
       }
     }
     case 'running-current': {

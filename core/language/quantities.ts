@@ -26,6 +26,8 @@ export interface Quantity {
   /** One small number word without a unit: likely none at all. */
   small: boolean
   hedge?: string
+  /** Said in a word and not read as a figure: `dead`. */
+  said?: boolean
   pieces: Piece[]
 }
 

@@ -218,8 +218,12 @@ function aside(m: Measuring, quantity: Quantity, topic: Topic | undefined): Doub
   return { question: `${written(quantity)}: what is that?`, answers: [note(pieces)], pieces }
 }
 
+/** Among words that nobody knows, with nothing measured beside it, a bare figure is the visitor’s. */
+const amongForeign = (m: Measuring, quantity: Quantity) =>
+  m.pieces.some(({ kind }) => kind === 'foreign') && !besideNamed(m, quantity)
+
 export function orphan(m: Measuring, quantity: Quantity, topic: Topic | undefined, pieces: Piece[]): void {
-  if (quantity.small || (!topic && besideForeign(m, quantity) && !besideNamed(m, quantity))) return
+  if (quantity.small || (!topic && amongForeign(m, quantity))) return
   m.doubts.push({
     question: `${written(quantity)} of what?`,
     answers: [...(topic || quantity.unit ? [] : usualReadings(m, quantity)), note(pieces)],

@@ -162,6 +162,8 @@ export const HALVES_SAID: Readonly<Record<string, readonly string[]>> = {
     'motor alone',
   ],
   'pump-end': [
+    'head',
+    'pump head',
     'pump end',
     'wet end',
     'stack',

@@ -3,6 +3,16 @@ import { BURNT, CRACKED, GOOD, type CheckSaid } from './check-said'
 export const ELECTRICAL_SAID = {
   'supply-voltage': {
     names: [
+      'hot to hot',
+      'between hots',
+      'across hots',
+      'both hots together',
+      'across mains',
+      'line side',
+      'at disconnect',
+      'at panel',
+      'supply side',
+      'leg to leg voltage',
       'supply at rest',
       'supply',
       'supply voltage',
@@ -91,6 +101,11 @@ export const ELECTRICAL_SAID = {
   },
   'outlet-voltage': {
     names: [
+      'at plug',
+      'plug',
+      'at wall',
+      'wall plug',
+      'at outlet box',
       'outlet',
       'outlet voltage',
       'at outlet',
@@ -354,6 +369,9 @@ export const ELECTRICAL_SAID = {
     things: ['to ground', 'to earth', 'to frame', 'to housing', 'to shell', 'to case', 'to casing'],
     outcomes: {
       open: [
+        '!no continuity to ground',
+        '!no continuity to frame',
+        '!no continuity to case',
         'open',
         '+ol',
         '+no continuity',

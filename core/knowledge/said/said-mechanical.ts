@@ -19,18 +19,7 @@ const NOISES: Readonly<Record<string, readonly string[]>> = {
   ],
   hum: ['!hum', '!hums', '!humming', '!hummed', '!humms'],
   buzz: ['!buzz', '!buzzes', '!buzzing', '!buzzed'],
-  whine: [
-    '!whine',
-    '!whines',
-    '!whining',
-    '!whined',
-    '!whiny',
-   
-    '!howl',
-    '!howls',
-    '!howling',
-    '!high pitched whine',
-  ],
+  whine: ['!whine', '!whines', '!whining', '!whined', '!whiny', '!howl', '!howls', '!howling', '!high pitched whine'],
   squeal: [
     '!squeal',
     '!squeals',
@@ -102,12 +91,23 @@ export const MECHANICAL_SAID = {
       'turned by hand',
       'by hand',
       'rotor',
-      'shaft turns',
       'turning it',
       'turning shaft',
       'spun by hand',
     ],
-    things: ['motor', 'pump end', 'pump', 'bearings', 'wet end', 'impeller end', 'motor shaft', 'stack'],
+    things: [
+      'head',
+      'head shaft',
+      'pump head',
+      'motor',
+      'pump end',
+      'pump',
+      'bearings',
+      'wet end',
+      'impeller end',
+      'motor shaft',
+      'stack',
+    ],
     outcomes: {
       free: [
         'free',
@@ -655,7 +655,8 @@ export const MECHANICAL_SAID = {
     denied: { worn: 'sound', cracked: 'sound', broken: 'sound' },
   },
   'o-ring-look': {
-    names: ['o ring look', 'o ring', 'o rings', 'ring', 'oring', 'orings', 'gasket', 'square ring'],
+    names: ['o ring look', 'o ring', 'o rings', 'oring', 'orings', 'gasket', 'square ring'],
+    things: ['ring', 'rings'],
     outcomes: {
       sound: [...GOOD, '+supple', '+round', '+soft'],
       worn: [...WORN, '+squashed', '+pinched', '+dried out', '+dry and flat', '+loose'],

@@ -17,7 +17,7 @@ export default defineConfig({
   ],
   use: { browserName: 'chromium', launchOptions: CHROMIUM_LAUNCH, trace: 'off', actionTimeout: 30_000 },
   projects: [
-    { name: 'desk', use: { viewport: { width: 1280, height: 800 } } },
+    { name: 'desk', grepInvert: /@phone/, use: { viewport: { width: 1280, height: 800 } } },
     // What a test tagged so is about does not hang on the size of the screen.
     { name: 'phone', grepInvert: /@desk/, use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
   ],

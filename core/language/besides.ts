@@ -5,6 +5,7 @@ import { ACTIONS_SURFACE } from '../knowledge/repairs/actions-surface'
 import { JOBS } from '../knowledge/repairs/jobs'
 import type { Part } from '../knowledge/vocabulary'
 import { readUnit } from '../quantity/units'
+import { lexicon } from './lexicon'
 import { playsRole, type Piece } from './phrases'
 import { capacitorsHere, type Scene } from './scene'
 import { plainClause } from './outcome-candidates'
@@ -169,7 +170,10 @@ function partsIn(pieces: readonly Piece[], scene: Scene, heard: Heard): void {
 }
 
 function partOf(piece: Piece, scene: Scene): Part[] {
-  const sense = piece.senses.find(({ is }) => is === 'part')
+  // "new motor" is one phrase, for its age: the part is in it all the same.
+  const plain = piece.text.replace(/^(?:brand )?new /, '')
+  const senses = plain === piece.text ? piece.senses : (lexicon().phrases.get(plain) ?? [])
+  const sense = senses.find(({ is }) => is === 'part')
   if (sense?.is === 'part') return [sense.part as Part]
   return /^(?:cap|capacitor|can|condenser)$/.test(piece.text) ? capacitorsHere(scene) : []
 }

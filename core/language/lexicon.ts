@@ -13,7 +13,7 @@ import { HALVES_SAID, PARTS_SAID, PLACES_SAID, SIDES_SAID } from '../knowledge/s
 import { CALENDAR, ROLES_SAID, SILENT } from '../knowledge/said/roles-said'
 import { STANDINGS_SAID } from '../knowledge/said/standing-said'
 import { PLATE_UNITS_SAID, UNITS_SAID, VOLUMES_SAID } from '../knowledge/said/units-said'
-import { outcomeLabel } from '../knowledge/checks/checks'
+import { checkInfo, outcomeLabel } from '../knowledge/checks/checks'
 import { readUnit } from '../quantity/units'
 import { deletionIndex, type SlipIndex } from './slips'
 import { NUMBER_WORDS } from './spoken-number'
@@ -66,6 +66,9 @@ function built(): Lexicon {
     for (const [id, words] of Object.entries(said)) for (const word of words) add(word, senseOf(id))
   }
   for (const [check, said] of Object.entries(CHECK_SAID)) {
+    const info = checkInfo(check)
+    // What the program itself calls it is understood when it is typed back.
+    if (info && !info.historyOnly) add(info.label, { is: 'check', check, thing: false })
     for (const name of said.names) add(name, { is: 'check', check, thing: false })
     for (const name of said.things ?? []) add(name, { is: 'check', check, thing: true })
     for (const word of said.vague ?? []) add(word, { is: 'vague', check })

@@ -1,3 +1,4 @@
+import { TRIALS } from '../knowledge/checks/trials'
 import { lexicon } from './lexicon'
 import { nearWords } from './slips'
 import { checkInfo } from '../knowledge/checks/checks'
@@ -64,6 +65,7 @@ function topicCost(piece: Piece, check: string): number | undefined {
 
 /** Checks whose part is too wide to name them: a word for the pump is none for its water. */
 const NOT_BY_PART: ReadonlySet<string> = new Set([
+  ...Object.keys(TRIALS),
   'pit-look',
   'water-look',
   'house-leak',

@@ -7,7 +7,7 @@ import type { Answer, Doubt, Said } from './understanding'
 
 /** How far off a value may be before it is asked. Common practice. */
 const BEYOND = {
-  /** A supply of a seventh or less of the plate that is not nothing is a slip of the point, or another thing. */
+  /** A supply of a seventh of the plate or less that is more than ghosts is a slip of the point, or another thing. */
   supplyShare: 0.14,
   supplyTimes: 2.5,
   /** Running amps over this many times the service-factor amps are those of a rotor that stands. */
@@ -73,7 +73,11 @@ export function weighed(said: Said, scene: Scene): Said | Doubt {
       pieces,
     }
   if (value > high)
-    return { question: `${label} of ${shown}?`, answers: [...slips(value, high).map(other), noted], pieces }
+    return {
+      question: `${label} of ${shown} is beyond ${formatNumber(high)} ${unitLabel(finding.check)}. What was it?`,
+      answers: [...slips(value, high).map(other), noted],
+      pieces,
+    }
   const likely = likelySpan(finding, scene)
   if (likely && !likely.fits(value))
     return { question: `${label} of ${shown}?`, answers: [...likely.rather(value), anyway, noted], pieces }
@@ -122,8 +126,9 @@ function likelySpan(finding: Finding, { plate, printed }: Scene): Likely | undef
     case 'outlet-voltage': {
       const share = (value: number) => value / plate.volts
       return {
-        fits: (value) => value === 0 || (share(value) > BEYOND.supplyShare && share(value) < BEYOND.supplyTimes),
-        rather: (value) => [answer(share(value) > 1 ? value / 10 : value * (share(value) > 0.05 ? 10 : 100))],
+        fits: (value) =>
+          value <= GHOST_VOLTS || (share(value) > BEYOND.supplyShare && share(value) < BEYOND.supplyTimes),
+        rather: (value) => [answer(value * 10 ** Math.round(-Math.log10(share(value))))],
       }
     }
     case 'running-current': {

@@ -114,7 +114,10 @@ function leadsAt(pieces: readonly Piece[], at: number): Topic | undefined {
   const read =
     following?.kind === 'number' ||
     (following !== undefined &&
-      (playsRole(following, 'over') || playsRole(following, 'measured') || following.text === 'open' || following.text === 'dead'))
+      (playsRole(following, 'over') ||
+        playsRole(following, 'measured') ||
+        following.text === 'open' ||
+        following.text === 'dead'))
   if (bare && !read) return undefined
   return topic(
     LEAD_NOUNS.has(lastWord(pieces[next(pieces, at)]) ?? '') && after > next(pieces, at) ? next(pieces, at) : at,

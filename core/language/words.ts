@@ -122,13 +122,8 @@ function pieces(line: string): Word[] {
     const glued = touching && before.kind === 'number' && !joined
     if (glued && /^(?:st|nd|rd|th)$/i.test(raw)) {
       // "the 14th" is a day, or a place in a row.
-      words[words.length - 1] = {
-        ...before,
-        kind: 'word',
-        text: `${before.text}${raw}`,
-        raw: `${before.raw}${raw}`,
-        end,
-      }
+      const { value: _, ...day } = before
+      words[words.length - 1] = { ...day, kind: 'word', text: `${before.text}${raw}`, raw: `${before.raw}${raw}`, end }
       continue
     }
     const text = raw.toLowerCase().normalize('NFKC').replace(/\s/g, '')

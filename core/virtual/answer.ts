@@ -1,5 +1,6 @@
 import { checkInfo, type Check } from '../knowledge/checks/checks'
 import { MOTOR_HAS } from '../motor/nameplate'
+import { TRIAL_ANSWERS } from './answer-trials'
 import { controlCloses, electricState, jammed, leakMegohms, type ElectricState } from './electrics'
 import { INSTRUMENTS, read, SLIP } from './instruments'
 import { houseWater, submerged, type VirtualMachine } from './machine'
@@ -20,13 +21,13 @@ export interface Answer {
   testVolts?: number
 }
 
-interface Seen {
+export interface Seen {
   machine: VirtualMachine
   question: Question
   state: ElectricState
   chance: Chance
 }
-type Answering = (seen: Seen) => Answer
+export type Answering = (seen: Seen) => Answer
 
 const seen = (outcome: string): Answer => ({ outcome })
 const shown = (value: number | null): Answer => ({ value })
@@ -139,6 +140,7 @@ const litres = (machine: VirtualMachine, flow: number) =>
 
 /** How each check is answered, from the machine's own numbers alone. */
 const ANSWERS: Record<Check, Answering> = {
+  ...TRIAL_ANSWERS,
   'supply-voltage': ({ state, chance }) => shown(read(INSTRUMENTS.volts, state.restVolts, chance)),
   'supply-voltage-loaded': ({ state, chance }) =>
     shown(read(INSTRUMENTS.volts, state.energised ? state.loadedVolts : state.restVolts, chance)),

@@ -1,5 +1,6 @@
 import { jobLabel, STANDING_LABELS } from '../language/other-words'
 import { conditionText } from '../takedown/conditions'
+import type { Finding } from '../diagnosis/finding'
 import type { Verdict } from '../judgement/judgement'
 import { checkInfo, outcomeLabel } from '../knowledge/checks/checks'
 import { COMPLAINTS, GATES, isIdOf, STAGE_LABELS, PARTS } from '../knowledge/vocabulary'
@@ -10,6 +11,7 @@ import { render, type Reader } from '../quantity/sentence'
 import type { Unit } from '../quantity/units'
 import type { Entry } from './entry'
 import type { JudgedFinding, VisitState } from './fold'
+import { lineOf } from './line-subject'
 import { keptAnswer } from './kept-working'
 
 /** One line of the journal as people read it. */
@@ -32,9 +34,14 @@ export function journalLines(state: VisitState, reader: Reader): JournalLine[] {
     .reverse()
 }
 
+/** Seen, and told from its like by nothing that the check’s own line does not say. */
+const isPlainlySeen = ({ outcome, lead, side, at, of }: Finding) =>
+  outcome !== undefined && !lead && !side && !at && of !== 'new'
+
 /** A line of the journal as it would be said again: for changing it in place. */
 export function saidAgain({ entry, text, value }: JournalLine): string {
   if (entry.kind === 'note') return `${entry.body.seenAndLeft ? 'left:' : 'note'} ${entry.body.text}`
+  if (entry.kind === 'finding' && isPlainlySeen(entry.body)) return lineOf(entry.body, { outcome: entry.body.outcome })
   if (entry.kind === 'finding')
     return `${text.replace(/, by hand|, look/g, '')} ${value ?? ''}`.replace('Ω', 'ohm').trim()
   return entry.said?.line ?? text

@@ -143,10 +143,6 @@ class StandingBody {
 class WishBody {
   @IsString() @Length(1, 60) job!: string
 }
-class SaidInput implements Said {
-  @rule('isUuidV7', isUuidV7, 'must be a UUIDv7') act!: string
-  @IsString() @Length(1, MOST_LINE) line!: string
-}
 class PhotoBody {
   @Matches(/^[0-9a-f]{64}$/) hash!: string
   @IsIn(['image/jpeg', 'image/png', 'image/webp']) type!: string
@@ -284,6 +280,18 @@ const SHOP_KINDS: ReadonlySet<EntryKind> = new Set<EntryKind>(['shop-set', 'shop
 const SHOP_ONLY: ReadonlySet<EntryKind> = new Set<EntryKind>(['customer-set'])
 
 const MOST_SETTLED = 20
+function isSaid(value: unknown): boolean {
+  if (!isRecord(value)) return false
+  const { act, line, ...more } = value
+  return (
+    isUuidV7(act) &&
+    typeof line === 'string' &&
+    line.length > 0 &&
+    line.length <= MOST_LINE &&
+    Object.keys(more).length === 0
+  )
+}
+
 /** Far below where whole numbers end, so that there is always a next one. */
 const MOST_LAMPORT = 2 ** 50
 
@@ -318,7 +326,9 @@ class EntryInput {
   @rule('isUuidV7', isUuidV7, 'is a UUIDv7', { each: true })
   settles?: string[]
   @MayBeAbsent() @IsBoolean() imported?: boolean
-  @MayBeAbsent() @ValidateNested() @Type(() => SaidInput) @IsObject() said?: SaidInput
+  @MayBeAbsent()
+  @rule('isSaid', isSaid, `must give its act, a UUIDv7, and the line as it was typed, of 1 to ${MOST_LINE} letters`)
+  said?: Said
   @IsObject() body!: object
 }
 

@@ -19,7 +19,14 @@ describe('a line that names a check and what it read', () => {
         const info = checkInfo(check)
         const answers = info?.outcomes
           ? Object.keys(info.outcomes).map((outcome) => ({ outcome }))
-          : [{ value: Math.max(info?.plausible?.[0] ?? 0, Math.min(7, info?.plausible?.[1] ?? 7)) }]
+          : [
+              {
+                value:
+                  info?.unit === 'V' && check !== 'battery-voltage'
+                    ? 231
+                    : Math.max(info?.plausible?.[0] ?? 0, Math.min(7, info?.plausible?.[1] ?? 7)),
+              },
+            ]
         for (const answer of answers) {
           const line = lineOf({ check, part, leads, setup, half }, answer)
           const understood = understand(line, {

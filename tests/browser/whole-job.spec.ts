@@ -204,7 +204,7 @@ test('tapping a part shows its readings, its history as a chart, and its checks'
 test('a correction replaces the line it corrects', { tag: '@desk' }, async ({ page, standing }) => {
   await fixClock(page)
   await page.goto(`${standing.url}/visits/${await standing.visit('filter pump 2')}/test`)
-  await say(page, 'supply 23.6')
+  await say(page, 'supply 226')
   await page.getByRole('button', { name: /correct: supply at rest/ }).click()
   await page.getByLabel('a reading, a note').fill('supply 236')
   await page.keyboard.press('Enter')

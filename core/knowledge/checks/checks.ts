@@ -1,30 +1,9 @@
-import type { Unit } from '../../quantity/units'
 import type { Verdict } from '../../judgement/judgement'
-import { HOUSE_WATER, WELLS, type Gate, type Kind, type Part } from '../vocabulary'
+import { HOUSE_WATER, WELLS, type Gate } from '../vocabulary'
+import type { CheckInfo } from './check-info'
+import { TRIALS } from './trials'
 
-/** One thing that can be measured or seen. */
-export interface CheckInfo {
-  label: string
-  /** How the lamp asks for it. */
-  ask: string
-  unit?: Unit
-  /** For checks that are seen: the outcomes in order from normal to abnormal, each with its verdict. */
-  outcomes?: Readonly<Record<string, Verdict>>
-  /** The part the finding is about, when it does not say so itself. */
-  part?: Part
-  /** The parts a finding of this check can be about, the first being usual. */
-  parts?: readonly Part[]
-  gates: readonly Gate[]
-  /** Minutes for the check alone, gates not counted. Common practice. */
-  minutes: number
-  tool: string
-  caution?: string
-  /** History only: taken from the owner's words, never offered. */
-  historyOnly?: boolean
-  /** Plausible span of the value; beyond it the reading line asks. */
-  plausible?: readonly [low: number, high: number]
-  kinds?: readonly Kind[]
-}
+export type { CheckInfo } from './check-info'
 
 const DEAD: readonly Gate[] = ['power-off', 'proved-dead']
 const DEAD_DISCHARGED: readonly Gate[] = ['power-off', 'proved-dead', 'discharged']
@@ -806,6 +785,7 @@ export const CHECKS = {
     minutes: 2,
     tool: 'A clear glass',
   },
+  ...TRIALS,
 } as const satisfies Record<string, CheckInfo>
 
 export type Check = keyof typeof CHECKS

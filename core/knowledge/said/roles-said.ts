@@ -378,6 +378,10 @@ export const ROLES_SAID: Readonly<Record<Role, readonly string[]>> = {
   low: ['low speed', 'lo speed', 'on low', 'slow speed', 'low', 'lo', 'slow'],
   yes: ['yes', 'yep', 'no', 'nope', 'yeah'],
   plain: [
+    'customer',
+    'owner',
+    'homeowner',
+    'tenant',
     'return',
     'returns',
     'suction',

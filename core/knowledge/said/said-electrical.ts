@@ -3,6 +3,7 @@ import { BURNT, CRACKED, GOOD, type CheckSaid } from './check-said'
 export const ELECTRICAL_SAID = {
   'supply-voltage': {
     names: [
+      'supply',
       'hot to hot',
       'between hots',
       'across hots',
@@ -14,7 +15,7 @@ export const ELECTRICAL_SAID = {
       'supply side',
       'leg to leg voltage',
       'supply at rest',
-      'supply',
+
       'supply voltage',
       'voltage',
       'volts at rest',
@@ -57,6 +58,7 @@ export const ELECTRICAL_SAID = {
   },
   'supply-voltage-loaded': {
     names: [
+      'supply under load',
       'sagging to',
       'dropping to',
       'dips under load to',
@@ -68,7 +70,7 @@ export const ELECTRICAL_SAID = {
       'falling to',
       'drops under load to',
       'loads down to',
-      'supply under load',
+
       'under load',
       'loaded',
       'supply loaded',
@@ -101,13 +103,14 @@ export const ELECTRICAL_SAID = {
   },
   'outlet-voltage': {
     names: [
+      'outlet voltage',
       'at plug',
       'plug',
       'at wall',
       'wall plug',
       'at outlet box',
       'outlet',
-      'outlet voltage',
+
       'at outlet',
       'receptacle',
       'at receptacle',
@@ -267,9 +270,10 @@ export const ELECTRICAL_SAID = {
   },
   'winding-resistance': {
     names: [
+      'winding resistance',
       'winding',
       'windings',
-      'winding resistance',
+
       'winding ohms',
       'ohms',
       'coil',

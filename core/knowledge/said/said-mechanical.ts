@@ -655,7 +655,7 @@ export const MECHANICAL_SAID = {
     denied: { worn: 'sound', cracked: 'sound', broken: 'sound' },
   },
   'o-ring-look': {
-    names: ['o ring look', 'o ring', 'o rings', 'oring', 'orings', 'gasket', 'square ring'],
+    names: ['o-ring look', 'o ring look', 'o ring', 'o rings', 'oring', 'orings', 'gasket', 'square ring'],
     things: ['ring', 'rings'],
     outcomes: {
       sound: [...GOOD, '+supple', '+round', '+soft'],

@@ -127,6 +127,7 @@ export const WATER_SAID = {
   },
   'shutoff-pressure': {
     names: [
+      'shut-off pressure',
       'shut off pressure',
       'shut off',
       'shutoff',
@@ -158,6 +159,7 @@ export const WATER_SAID = {
   },
   'cut-in': {
     names: [
+      'cut-in',
       'cut in',
       'cuts in',
       'cutin',
@@ -177,6 +179,7 @@ export const WATER_SAID = {
   },
   'cut-out': {
     names: [
+      'cut-out',
       'cut out',
       'cuts out',
       'cutout',

@@ -186,6 +186,10 @@ export const PARTS = {
   union: 'union',
   'hose-connector': 'hose connector',
   'drive-electronics': 'drive electronics',
+  adapter: 'adapter',
+  'drop-cable-splice': 'drop cable splice',
+  'house-filter': 'house filter',
+  conduit: 'conduit',
 } as const
 export type Part = keyof typeof PARTS
 

@@ -1,0 +1,53 @@
+import type { Check } from '../knowledge/checks/checks'
+import type { TRIALS } from '../knowledge/checks/trials'
+import type { Answer, Answering } from './answer'
+import { controlCloses } from './electrics'
+import { INSTRUMENTS, read } from './instruments'
+
+const seen = (outcome: string): Answer => ({ outcome })
+const shown = (value: number | null): Answer => ({ value })
+/** Below this fraction of its water it is weak to the eye. */
+const WEAK = 0.5
+
+/** How the trials are answered, from the machine’s own numbers alone. */
+export const TRIAL_ANSWERS: Record<Extract<Check, keyof typeof TRIALS>, Answering> = {
+  'load-side-voltage': ({ machine, state, chance }) =>
+    shown(read(INSTRUMENTS.volts, controlCloses(machine) && !machine.supply.timerOpen ? state.restVolts : 0, chance)),
+  'drop-test': ({ machine, state, chance }) => {
+    const { jointOhms } = machine.supply
+    const lost = Number.isFinite(jointOhms) ? jointOhms * state.amps : state.restVolts
+    return shown(read(INSTRUMENTS.volts, Math.min(lost, state.restVolts), chance))
+  },
+  'float-run': ({ machine: { pit }, state }) =>
+    seen(
+      pit.float === 'dead' || pit.floatStuck || !state.turning
+        ? 'silent'
+        : pit.float === 'closed'
+          ? 'starts-only'
+          : 'starts-and-stops',
+    ),
+  'bucket-run': ({ machine: { wheel }, state }) =>
+    seen(
+      !state.turning || wheel.clog > 0.9 || wheel.broken !== 'no'
+        ? 'nothing'
+        : wheel.clog > WEAK || wheel.wear > WEAK
+          ? 'weak'
+          : 'pumps',
+    ),
+  'dry-bump': ({ state }) => seen(state.turning ? 'turns' : state.hums ? 'hums' : 'silent'),
+  'barrel-run': ({ machine: { wheel }, state }) =>
+    seen(
+      state.tripsBreaker || state.cutsOut
+        ? 'trips'
+        : !state.turning || wheel.wear > WEAK || wheel.broken !== 'no'
+          ? 'weak'
+          : 'holds',
+    ),
+  'thrust-gauge': ({ machine: { bearing } }) => seen(bearing.thrustWear > WEAK ? 'catches' : 'clears'),
+  'conduit-look': ({ machine: { insulation } }) => seen(insulation.cableMegohms < 1 ? 'wet' : 'dry'),
+  'water-level': ({ state }) => seen(state.water.dry ? 'low' : 'right'),
+  // This house has none of its own: what a filter holds back is in its discharge.
+  'house-filter': () => seen('no-change'),
+  'air-hole': ({ machine: { pit } }) => seen(pit.airBound ? 'plugged' : 'clear'),
+  'tank-air': ({ machine: { house } }) => seen(house.bladderBurst ? 'loses-charge' : 'takes-charge'),
+}

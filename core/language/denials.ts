@@ -15,19 +15,21 @@ export function missingThings(pieces: readonly Piece[], scene: Scene, taken: Rea
     const checks = thing.senses.flatMap((sense) =>
       sense.is === 'check' ? [sense.check] : sense.is === 'part' ? looksOf(sense.part) : [],
     )
-    const check = checks.find((id) => isHere(id, scene) && Object.hasOwn(checkInfo(id)?.outcomes ?? {}, 'missing'))
+    const check = checks.find((id) => isHere(id, scene) && absenceOf(id) !== undefined)
     if (!check) return []
+    const outcome = absenceOf(check ?? '')
     const part = thing.senses.find(
       (sense) => sense.is === 'part' && checkInfo(check)?.parts?.includes(sense.part as Part),
     )
     return [
-      {
-        finding: { check, outcome: 'missing', ...(part?.is === 'part' ? { part: part.part } : {}) },
-        pieces: [piece, thing],
-      },
+      { finding: { check, outcome, ...(part?.is === 'part' ? { part: part.part } : {}) }, pieces: [piece, thing] },
     ]
   })
 }
+
+/** The outcome that says of a thing that there is none of it. */
+const absenceOf = (check: string) =>
+  ['missing', 'none'].find((outcome) => Object.hasOwn(checkInfo(check)?.outcomes ?? {}, outcome))
 
 /** The looks that are about a part. */
 function looksOf(part: string): string[] {

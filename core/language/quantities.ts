@@ -31,12 +31,16 @@ export interface Quantity {
   pieces: Piece[]
 }
 
+const INCHES = /^(?:in|inch|inches|")$/
+
 /** Does the quantity’s unit convert to this one? One without a unit fits all. */
 export function fits(quantity: Quantity, wanted: Unit): boolean {
   if (quantity.foreign || quantity.plate) return false
   if (quantity.unit === undefined) return true
   if (quantity.value === null) return true
   if (wanted === 'Mohm' && quantity.unit === 'm') return true
+  // A vacuum in inches is one of mercury: there is no other.
+  if (wanted === 'inHg' && INCHES.test(quantity.unit)) return true
   if (wanted === 'celsius' && quantity.unit.toLowerCase() === 'f') return true
   return readUnit(quantity.unit, wanted)?.unit === wanted
 }
@@ -49,6 +53,7 @@ export function fits(quantity: Quantity, wanted: Unit): boolean {
 export function canonical(quantity: Quantity, wanted: Unit): number | null {
   if (quantity.value === null) return null
   if (quantity.unit === undefined) return quantity.value
+  if (wanted === 'inHg' && INCHES.test(quantity.unit)) return quantity.value
   const spelling =
     wanted === 'Mohm' && quantity.unit === 'm'
       ? 'M'

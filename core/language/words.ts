@@ -163,6 +163,7 @@ function withSpokenNumbers(words: readonly Word[]): Word[] {
   for (let at = 0; at < words.length; at += 1) {
     const word = words[at] as Word
     const spoken = word.kind === 'word' ? spokenNumberAt(texts, at) : undefined
+    const half = word.kind === 'number' && texts.slice(at + 1, at + 4).join(' ') === 'and a half'
     const decimals = word.kind === 'number' && texts[at + 1] === 'point' ? spokenNumberAt(texts, at + 1) : undefined
     if (spoken) {
       const last = words[at + spoken.words - 1] as Word
@@ -180,6 +181,9 @@ function withSpokenNumbers(words: readonly Word[]): Word[] {
         end: last.end,
       })
       at += spoken.words - 1
+    } else if (half) {
+      out.push({ ...word, value: (word.value ?? 0) + 0.5, end: (words[at + 3] as Word).end })
+      at += 3
     } else if (decimals) {
       const last = words[at + decimals.words] as Word
       out.push({
@@ -190,9 +194,9 @@ function withSpokenNumbers(words: readonly Word[]): Word[] {
       })
       at += decimals.words
     } else if (word.text === 'half' || word.text === 'quarter') {
-      const half = halfOf(word, words[at + 1])
-      out.push(half)
-      if (half.kind === 'number') at += 1
+      const part = halfOf(word, words[at + 1])
+      out.push(part)
+      if (part.kind === 'number') at += 1
     } else out.push(word)
   }
   return out

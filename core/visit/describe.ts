@@ -44,7 +44,8 @@ export function saidAgain({ entry, text, value }: JournalLine): string {
   if (entry.kind === 'finding' && isPlainlySeen(entry.body)) return lineOf(entry.body, { outcome: entry.body.outcome })
   if (entry.kind === 'finding')
     return `${text.replace(/, by hand|, look/g, '')} ${value ?? ''}`.replace('Ω', 'ohm').trim()
-  return entry.said?.line ?? text
+  // What several lines have added to is said anew, not again.
+  return entry.kind === 'call' || entry.kind === 'machine-set' ? '' : text
 }
 
 const UNLISTED: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>([

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test'
-import { expect, fixClock, keptAt, say, test } from './shop'
+import { v7 as uuidv7 } from 'uuid'
+import { ANOTHER_DAY, expect, fixClock, keptAt, NOW, say, test } from './shop'
 
 const field = (page: Page) => page.getByLabel('a reading, a note')
 const understood = (page: Page) => page.getByTestId('understood')
@@ -10,6 +11,40 @@ async function open(page: Page, url: string, visit: string): Promise<void> {
   await fixClock(page)
   await page.goto(`${url}/visits/${visit}/test`)
   await expect(field(page)).toBeVisible()
+}
+
+/** A visit to a well of three wires, which the demo has none of today. */
+async function threeWire(url: string): Promise<string> {
+  const visitId = uuidv7()
+  const customer = { id: uuidv7(), name: 'Upper Orchard', place: 'Leat Lane 9' }
+  const opened = {
+    id: uuidv7(),
+    visitId,
+    kind: 'visit-opened',
+    at: NOW.toISOString(),
+    author: 'technician',
+    body: {
+      customer,
+      machine: {
+        id: uuidv7(),
+        customerId: customer.id,
+        name: 'orchard well',
+        kind: 'well-three-wire',
+        construction: 'submersible-joined',
+        nameplate: { volts: 230, motorType: 'capacitor-start', horsepower: 1 },
+      },
+      scheduledAt: ANOTHER_DAY.toISOString(),
+      plannedMinutes: 60,
+      callerSays: 'trips',
+    },
+  }
+  const response = await fetch(`${url}/api/entries`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ entries: [opened] }),
+  })
+  expect(response.status).toBe(200)
+  return visitId
 }
 
 test('a denial turns the meaning round, and is read back before Enter', async ({ page, standing, problems }) => {
@@ -28,7 +63,7 @@ test('a denial turns the meaning round, and is read back before Enter', async ({
 })
 
 test('three leads in one line are three findings of one act, undone together', async ({ page, standing }) => {
-  const visit = await standing.visit('house well')
+  const visit = await threeWire(standing.url)
   await open(page, standing.url, visit)
   await field(page).fill('meg y 0.2 b 14 r 0.3')
   await expect(heard(page)).toHaveCount(3)

@@ -9,6 +9,7 @@ test('a shop that starts empty is invited to its first machine and visit', async
   await page.goto(server.url)
   await expect(page.getByTestId('invitation')).toContainText('Write down the first machine')
   await page.getByRole('link', { name: 'First machine and visit' }).click()
+  await expect(page.getByLabel('Customer')).toBeVisible()
   await page.getByTestId('open-visit').click()
   await expect(page.getByText('Whose pump is it? A name is needed.')).toBeVisible()
   await page.getByLabel('Customer').fill('A household with a very long name at the far end of the upper valley road')

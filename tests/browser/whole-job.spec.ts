@@ -45,7 +45,13 @@ test('the humming pool pump, from the call to the sheet', async ({ page, shop, p
   await page.getByTestId('stage-end').click()
 
   // Test: the lamp lights the capacitor; what is typed is judged before Enter
-  await say(page, 'supply 236')
+  // Behind the lock there is no supply to read: it is asked, and the power was on for it
+  await page.getByLabel('a reading, a note').fill('supply 236')
+  await page.keyboard.press('Enter')
+  await expect(page.getByTestId('asked')).toContainText('with the power locked off')
+  await page.keyboard.press('1')
+  await expect(page.getByLabel('a reading, a note')).toHaveValue('')
+  await say(page, 'breaker off and locked, proved dead, cap bled')
   await say(page, 'shaft free')
   await expect(page.getByTestId('lamp-title')).toHaveText('Measure the run capacitor')
   const reading = page.getByLabel('a reading, a note')

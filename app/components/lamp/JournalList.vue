@@ -33,7 +33,7 @@ const typedAt = computed(() => {
 })
 /** What was said can be changed or taken back one by one. */
 const changeable = ({ kind, said }: (typeof lines.value)[number]['entry']) =>
-  kind === 'finding' || kind === 'note' || (said !== undefined && kind !== 'machine-set' && kind !== 'call')
+  kind === 'finding' || kind === 'note' || said !== undefined
 </script>
 
 <template>

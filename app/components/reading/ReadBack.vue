@@ -16,6 +16,9 @@ const valueOf = (judgement: Judgement) =>
 
 <template>
   <ul class="pieces">
+    <li v-if="left.length > 0" class="py-0.5 pl-7 text-[0.88rem] text-slate" data-testid="left-over">
+      left over, kept with the line only: <q v-for="words in left" :key="words" class="number mr-1">{{ words }}</q>
+    </li>
     <li v-for="piece in pieces" :key="piece.key" class="flex items-start gap-x-2 py-0.5" data-testid="heard">
       <StateMark v-if="piece.judgement" :verdict="piece.judgement.verdict" :size="20" class="mt-1 shrink-0" />
       <span v-else class="w-5 shrink-0" />
@@ -26,15 +29,14 @@ const valueOf = (judgement: Judgement) =>
           >: {{ render(piece.judgement.because, reader) }}.
           <strong :class="`verdict-${piece.judgement.verdict}`">{{
             VERDICT_WORDS[piece.judgement.verdict]
-          }}</strong><span class="block text-[0.82rem] text-slate">{{ piece.judgement.basis.name }}</span>
+          }}</strong><span v-if="pieces.length === 1" class="block text-[0.82rem] text-slate">{{
+            piece.judgement.basis.name
+          }}</span>
         </template>
         <template v-else-if="piece.other"
           >{{ piece.other.what }}: <strong>{{ piece.other.text }}</strong></template
         >
       </span>
-    </li>
-    <li v-if="left.length > 0" class="py-0.5 pl-7 text-[0.88rem] text-slate" data-testid="left-over">
-      left over, kept with the line only: <q v-for="words in left" :key="words" class="number mr-1">{{ words }}</q>
     </li>
   </ul>
 </template>

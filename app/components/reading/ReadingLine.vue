@@ -279,6 +279,7 @@ defineExpose({ focus: () => input.value?.focus() })
   .understood {
     grid-column: 1 / -1;
     grid-row: 2;
+    padding-top: 8px;
   }
   .understood.is-quiet {
     display: none;

@@ -102,40 +102,40 @@ frees freq fretting friend fries frill frilled frills frizzing frizzy frog frogg
 frowning froze fuels fulled fume fumed fumes funky furl furled fusee fusees fussed fusses fuzzing fuzzy gabled
 gabs gads gaga gags gait gala galas gales gall galleon galleons galley gallop gallops gallows galls gaps
 gardened gardeners gardenia gars gaskets gated gates gauged gauges gauze gays gazed gelled gems gene gens gents
-gibe gibes gigs girt gites gits givers glads glans glared glassy glaze glazes glee glinting gloss glum glut
-goad goals gobs gods goer goers goings gold goldener goner gonk goods goody goof googling gook goon goop gore
-gores goring gouge governed governors grabs grads grams grand grands grans granting grasp grasps grassy grate
-graved graveled gravels graven graver graves gray grays grazed greed greens greet grep greps grew grieving grim
-grindings grinning gripe gripes gripping grist gritting groaning grokking groomed grooming grooving groovy
-gross grossing grotty grouched grounder grounders grounding grounds grouping grousing grouting grove grovel
-groveling groves grow growing grown grows grue grueling grunting guest guests gulled gulling guts gutting gyves
-hags hail hairlike hairlines hairpins hairs hairy hake haled hall hallow halo halt halve hammed hamming hams
-handing handy hangings hank happen happened hardener hardeners hardily hared hark harm harp hart hastened hate
-haven haves haze header healed heals health heaps hearkened hearse heartened hearts heated heath heaved heeded
-heft heir heirs helper helps heme hemmed hemming hemp hems herb herded hero highers highs hilts hind hinds hing
-hinging hings hints hire historical hither hive hoarse hobs hocked hoer hoers hogs hoked hokes holdings hollows
-homed homeowners homes honed hones honked hons hood hooded hooding hoods hoofed hooker hooped hooted hoots
-hoped hopes hops horde hording horrendously horribly horridly horsed horsey horsing hosing hosp houri houris
-housed housings howled hubs hues hugs hummer hummus hump humped humping hundreds hunk hunt husbands
-hysterically icon immaculately immediate immolated immolation immovably immutable impelled improvable inaner
-inched incising incl incorrectly incubation inculcation indefinite indicate indicates indication indicators
-indicted indignity inducted infinities infinitive infinitude infirmity inflated info inhalation inoculation
-insanity inserted inset insider insides inst installer installers installs instanced instanter instants
-instated insulated insulating intently inter interlace interlink interlocked interlocks interlope intimated
-intro invented inventor inverses inverted inverters invested investor invoking irons irony islet isolate
-isolates isolating itch itches jests jink join joins joist joists jots journals joust juiced juicer juices
-juicy jump jumped jumpers jumpier jumpy junks jute keel keels keen keens kelp kepi kicker kicky kill killer
-kiln kilned kilopascal kilos kilt kilted kinda kinds kine king kinks knack knacks knotting know knows knuckling
-labels lack lacked lacy lade laded lagged lags lake lame lamed lane lanes lapel lardy lase lases lash lasing
-lasts later latter laud laves laving lazy leafed leafy leaky leaned leaped lease leased leases least leavens
-leavers leavings leek leeks lees lefter lefty legged lend lends lengths lengthy lent lessened lessening letters
-levee levels lever lewd libel libeled licit lick licked lied lief lien liens lies lifers lifters lightening
-liken likening lilt lilted lilts limb limits limn limned limo limp limped limy linens ling linger lings link
-links lino linted liquids listens lists lithe lither litter littering litters littler lively liven livening
-livers loafed loafs loam loan loaned loans loaves lobe lobes lobs loci locker locket locking lockouts loco lode
-lodes lodged lodger lofted loge loges loiter loiters looker lookout loomed looming looms loons looped looping
-loopy loosen looseness looser loosing looted looting loots lope lopes loping lops lorded lordly lords lore
-losers losings losses lotus lounger lour louse louses lousing louts louver loved lovey loving lowed lowers
+gibe gibes gibing gigs girt gites gits givers givings glads glans glared glassy glaze glazes glee glinting
+gloss glum glut goad goals gobs gods goer goers goings gold goldener goner gonk goods goody goof googling gook
+goon goop gore gores goring gouge governed governors grabs grads grams grand grands grans granting grasp grasps
+grassy grate graved graveled gravels graven graver graves gray grays grazed greed greens greet grep greps grew
+grieving grim grindings grinning gripe gripes gripping grist gritting groaning grokking groomed grooming
+grooving groovy gross grossing grotty grouched grounder grounders grounding grounds grouping grousing grouting
+grove grovel groveling groves grow growing grown grows grue grueling grunting guest guests gulled gulling guts
+gutting gyves gyving hags hail hairlike hairlines hairpins hairs hairy hake haled hall hallow halo halt halve
+hammed hamming hams handing handy hangings hank happen happened hardener hardeners hardily hared hark harm harp
+hart hastened hate haven haves haze header healed heals health heaps hearkened hearse heartened hearts heated
+heath heaved heeded heft heir heirs helper helps heme hemmed hemming hemp hems herb herded hero highers highs
+hilts hind hinds hing hinging hings hints hire historical hither hive hoarse hobs hocked hoer hoers hogs hoked
+hokes holdings hollows homed homeowners homes honed hones honked hons hood hooded hooding hoods hoofed hooker
+hooped hooted hoots hoped hopes hops horde hording horrendously horribly horridly horsed horsey horsing hosing
+hosp houri houris housed housings howled hubs hues hugs hummer hummus hump humped humping hundreds hunk hunt
+husbands hysterically icon immaculately immediate immolated immolation immovably immutable impelled improvable
+inaner inched incising incl incorrectly incubation inculcation indefinite indicate indicates indication
+indicators indicted indignity inducted infinities infinitive infinitude infirmity inflated info inhalation
+inoculation insanity inserted inset insider insides inst installer installers installs instanced instanter
+instants instated insulated insulating intently inter interlace interlink interlocked interlocks interlope
+intimated intro invented inventor inverses inverted inverters invested investor invoking irons irony islet
+isolate isolates isolating itch itches jests jink join joins joist joists jots journals joust juiced juicer
+juices juicy jump jumped jumpers jumpier jumpy junks jute keel keels keen keens kelp kepi kicker kicky kill
+killer kiln kilned kilopascal kilos kilt kilted kinda kinds kine king kinks knack knacks knotting know knows
+knuckling labels lack lacked lacy lade laded lagged lags lake lame lamed lane lanes lapel lardy lase lases lash
+lasing lasts later latter laud laves laving lazy leafed leafy leaky leaned leaped lease leased leases least
+leavens leavers leavings leek leeks lees lefter lefty legged lend lends lengths lengthy lent lessened lessening
+letters levee levels lever lewd libel libeled licit lick licked lied lief lien liens lies lifers lifters
+lightening liken likening lilt lilted lilts limb limits limn limned limo limp limped limy linens ling linger
+lings link links lino linted liquids listens lists lithe lither litter littering litters littler lively liven
+livening livers loafed loafs loam loan loaned loans loaves lobe lobes lobs loci locker locket locking lockouts
+loco lode lodes lodged lodger lofted loge loges loiter loiters looker lookout loomed looming looms loons looped
+looping loopy loosen looseness looser loosing looted looting loots lope lopes loping lops lorded lordly lords
+lore losers losings losses lotus lounger lour louse louses lousing louts louver loved lovey loving lowed lowers
 lowing lows luck lucked lugged lugs lump lumps maces machined machines macing macro mads mages mags maid maids
 mail mails maim maims makers makings mall malt manes mans manuring maple marble marbled march marches marker
 market marking marl marred mars mart marts mask masked masking masks massing masted matched mated mater maters

@@ -46,6 +46,11 @@ export const ELECTRICAL_SAID = {
     ],
     things: [
       'terminals',
+      'at pressure switch',
+      'at switch',
+      'at control box',
+      'into control box',
+      'at box terminals',
       'at terminals',
       'at motor terminals',
       'panel',
@@ -454,6 +459,8 @@ export const ELECTRICAL_SAID = {
   'control-box-swap': {
     names: [
       'control box swapped',
+      'new box',
+      'new control box on',
       'control box swap',
       'box swap',
       'swapped control box',
@@ -877,7 +884,6 @@ export const ELECTRICAL_SAID = {
       ],
       shown: [
         '+shown',
-        '+shows',
         '!error shown',
         '!shows error',
         '!error code shown',

@@ -278,6 +278,8 @@ export const WATER_SAID = {
       ],
       waterlogged: [
         'waterlogged',
+        '!no air in tank',
+        '!no air left in tank',
         'water logged',
         '+full of water',
         '+heavy',

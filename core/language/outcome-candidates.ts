@@ -156,6 +156,8 @@ export function readOutcome(pieces: readonly Piece[], at: number, scene: Scene):
   const here = all.filter(({ check }) => isHere(check, scene))
   const candidates = here.length > 0 ? here : all.filter(({ topic }) => topic !== undefined)
   if (candidates.length === 0) {
+    const rest = withoutItsDenial(pieces, at, scene)
+    if (rest) return rest
     const open = pool.filter(
       ({ needs, check }) => needs === 'topic' && isHere(check, scene) && !checkInfo(check)?.historyOnly,
     )
@@ -203,6 +205,21 @@ function beside(pieces: readonly Piece[], at: number, step: 1 | -1): Piece | und
   let index = at + step
   while (pieces[index]?.kind === 'silent' || pieces[index]?.kind === 'number') index += step
   return pieces[index]
+}
+
+/** `not open` is said of contacts; of a valve it is `open`, denied. */
+function withoutItsDenial(pieces: readonly Piece[], at: number, scene: Scene): Read | undefined {
+  const piece = pieces[at] as Piece
+  const text = piece.text.replace(/^not /, '')
+  const senses = text === piece.text ? undefined : lexicon().phrases.get(text)
+  if (!senses?.some(({ is }) => is === 'outcome')) return undefined
+  const read = readOutcome(
+    pieces.map((each) => (each === piece ? { ...piece, text, senses } : each)),
+    at,
+    scene,
+  )
+  const named = read?.candidates.filter(({ topic }) => topic !== undefined) ?? []
+  return named.length > 0 ? { candidates: named, denial: read?.denial ? undefined : piece } : undefined
 }
 
 /** A word that, on this machine, says the same of one thing only: `quiet`, `gritty`. */

@@ -4,7 +4,7 @@ import { LEADS_SAID } from '../knowledge/said/electrics-said'
 import { RING_OF_PLACE } from '../knowledge/said/parts-said'
 import type { Part } from '../knowledge/vocabulary'
 import { distance, HALVED } from './outcome-candidates'
-import type { Piece } from './phrases'
+import { playsRole, type Piece } from './phrases'
 import type { Scene } from './scene'
 
 const SIDED: ReadonlySet<string> = new Set(['listen', 'motor-alone-listen'])
@@ -72,6 +72,11 @@ export function detailsOf(
       fields.lead = LEADS_SAID[lead.text]
       used.push(lead)
     }
+  }
+  const hedge = pieces.find((piece) => piece.clause === clause && piece.kind === 'phrase' && playsRole(piece, 'hedge'))
+  if (hedge) {
+    fields.hedge = hedge.text
+    used.push(hedge)
   }
   if (info?.parts && fields.part === undefined && scene.lit?.check === check && scene.lit.part)
     fields.part = scene.lit.part

@@ -1,5 +1,6 @@
 import type { Finding } from '../diagnosis/finding'
-import { checkInfo } from '../knowledge/checks/checks'
+import { checkInfo, type Check } from '../knowledge/checks/checks'
+import { CONTRADICTIONS } from '../knowledge/checks/contradictions'
 import { formatNumber } from '../quantity/format'
 import { UNIT_LABELS, type Unit } from '../quantity/units'
 import { capacitorFits, isHere, type Scene } from './scene'
@@ -59,6 +60,8 @@ export function weighed(said: Said, scene: Scene): Said | Doubt {
       pieces,
     }
   if (typeof finding.value !== 'number') return said
+  const against = contradicted(finding, scene)
+  if (against) return { question: `${against} ${label} now?`, answers: [anyway, noted], pieces }
   const { value } = finding
   const [low, high] = checkInfo(finding.check)?.plausible ?? [0, Infinity]
   const shown = `${formatNumber(value)} ${unitLabel(finding.check)}`
@@ -86,6 +89,21 @@ export function weighed(said: Said, scene: Scene): Said | Doubt {
 
 function slips(value: number, high: number): number[] {
   return [value / 10, value / 100, value / 1000, value / 1e6].filter((figure) => figure <= high).slice(0, 1)
+}
+
+/** What was found before and has not been found otherwise since, that speaks against this reading. */
+function contradicted({ check, value }: Finding, { findings = [] }: Scene): string | undefined {
+  if (!value) return undefined
+  return CONTRADICTIONS.find(({ before, now }) => {
+    if (!now.includes(check as Check)) return false
+    const last = findings.findLast(
+      (one) => one.check === before.check && !one.lead && one.half !== 'pump-end' && one.of !== 'new',
+    )
+    return (
+      last !== undefined &&
+      (before.outcome === undefined ? last.value === before.value : last.outcome === before.outcome)
+    )
+  })?.why
 }
 
 /** Behind a lock nothing is live: no volts are the proof of it, and volts or amps are a question. */

@@ -81,6 +81,7 @@ function heardIn(text: string, pieces: readonly Piece[], scene: Scene): Heard {
     else said.push(judged)
   }
   if (said.length === 0 && doubts.length === 0) return fallback(text, pieces, scene)
+  doubts.push(...droppedDenials(open, scene))
   return { said: distinctOthers(said), doubts }
 }
 
@@ -259,10 +260,29 @@ function keyOf(doubt: Doubt): string {
   return `${doubt.question}|${doubt.pieces.map(({ text }) => text).join(' ')}`
 }
 
+/** Words that were not used and are not plain: foreign ones, figures, and states of things that nothing was found of. */
 function leftOver(pieces: readonly Piece[]): string[] {
+  const tells = (piece: Piece) =>
+    !playsRole(piece, 'plain') && piece.senses.some(({ is }) => is === 'outcome' || is === 'gate' || is === 'plate')
   return pieces
-    .filter(({ kind, used }) => !used && (kind === 'foreign' || kind === 'number'))
+    .filter((piece) => !piece.used && (piece.kind === 'foreign' || piece.kind === 'number' || tells(piece)))
     .map((piece) => piece.words.map(({ raw }) => raw).join(' '))
+}
+
+/** A denial beside a thing that can be looked at, of which nothing was understood: asked, never dropped. */
+function droppedDenials(pieces: readonly Piece[], scene: Scene): Doubt[] {
+  return pieces.flatMap((piece): Doubt[] => {
+    if (piece.used || !(playsRole(piece, 'deny') || piece.text.startsWith('not '))) return []
+    const clause = pieces.filter((other) => other.clause === piece.clause)
+    if (clause.some((other) => other.kind === 'foreign' || (other.used && other.kind === 'phrase'))) return []
+    const checks = clause.flatMap((other) =>
+      other.senses.flatMap((sense) =>
+        sense.is === 'check' && !sense.thing && isHere(sense.check, scene) ? [sense.check] : [],
+      ),
+    )
+    const check = checks.find((id) => checkInfo(id)?.outcomes !== undefined)
+    return check ? [whatWasSeen(check, clause)] : []
+  })
 }
 
 function readBack(text: string, heard: Heard, answers: Readonly<Record<string, number>>): ReadBack[] {

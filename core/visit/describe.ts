@@ -107,7 +107,7 @@ function describeEntry(
       if (!found) return { text: entry.body.check }
       return {
         text: found.judgement.subject,
-        detail: render(found.judgement.because, reader),
+        detail: [entry.body.hedge, render(found.judgement.because, reader)].filter(Boolean).join(' · '),
         value: valueText(found, reader),
         verdict: found.judgement.verdict,
       }

@@ -111,7 +111,7 @@ export function foldVisit(
     finding: entry.body,
     judgement: judgeFinding(entry.body, { pump, plate, findings: plain, earlier }),
   }))
-  const gates = foldGates(ofKind(live, 'gate'))
+  const gates = foldGates(live)
   const stagesDone = new Map(ofKind(live, 'joint-done').map(({ body, at }) => [body.joint, at]))
   const causes = causesSaid(live)
   const handedOver = newestOf(live, 'handed-over')
@@ -213,7 +213,7 @@ function foldSteps(live: readonly Entry[]): VisitState['steps'] {
     const done = [...steps].flatMap(([id, step]) => (step.done ? [parseStep(id)] : []))
     const closed = new Set(done.flatMap((ref) => (ref?.phase === 'back' ? [opening(printJoint(ref))] : [])))
     // With the power back, what was bled may be charged again, and what was cool is hot.
-    const powered = closed.has(opening('make-dead'))
+    const powered = closed.has(opening(POWER_JOINT))
     for (const id of steps.keys()) {
       const ref = parseStep(id)
       const kept = ref?.phase === 'down' && !closed.has(id) && !(powered && UNDONE_BY_POWER.has(ref.joint))
@@ -223,9 +223,25 @@ function foldSteps(live: readonly Entry[]): VisitState['steps'] {
   return steps
 }
 
-function foldGates(entries: readonly EntryOf<'gate'>[]): Map<Gate, GateState> {
+/** The joint whose closing puts the power back on. */
+const POWER_JOINT = 'make-dead'
+
+function turnedBy(entry: Entry): Pick<EntryOf<'gate'>, 'body' | 'at'> | undefined {
+  if (entry.kind === 'gate') return entry
+  if (entry.kind !== 'step' || !entry.body.done) return undefined
+  const ref = parseStep(entry.body.step)
+  return ref?.phase === 'back' && ref.joint === POWER_JOINT
+    ? { body: { gate: 'power-on', shut: true }, at: entry.at }
+    : undefined
+}
+
+/** Gates as they stand: as they were turned, and the power on again where the last step of the way back put it on. */
+function foldGates(live: readonly Entry[]): Map<Gate, GateState> {
   const gates = new Map<Gate, GateState>()
-  for (const { body, at } of entries) {
+  for (const entry of live) {
+    const turned = turnedBy(entry)
+    if (!turned) continue
+    const { body, at } = turned
     gates.delete(body.gate)
     if (!body.shut) continue
     for (const undone of GATES[body.gate].undoes ?? []) gates.delete(undone)

@@ -34,13 +34,21 @@ export type Guest = 'celsius' | 'testVolts' | 'clearance' | 'time'
 /** The canonical unit that the figure’s own unit belongs to. */
 export function unitOf(quantity: Quantity): Unit | undefined {
   if (quantity.unit === undefined || quantity.value === null) return undefined
-  const units: readonly Unit[] = ['V', 'A', 'uF', 'Mohm', 'ohm', 'psi', 'inHg', 'in', 'ft', 'gpm', 's', 'celsius']
-  return units.find(
+  if (quantity.foreign || quantity.plate) return undefined
+  const known = unitBySpelling.get(quantity.unit)
+  if (known !== undefined || unitBySpelling.has(quantity.unit)) return known
+  const found = UNITS.find(
     (unit) =>
       fits({ ...quantity, unit: quantity.unit === 'm' ? 'ft' : quantity.unit }, unit) &&
       natural(quantity.unit as string, unit),
   )
+  unitBySpelling.set(quantity.unit, found)
+  return found
 }
+
+const UNITS: readonly Unit[] = ['V', 'A', 'uF', 'Mohm', 'ohm', 'psi', 'inHg', 'in', 'ft', 'gpm', 's', 'celsius']
+/** Spellings are few, and looked up often: only such as are units come here. */
+const unitBySpelling = new Map<string, Unit | undefined>()
 
 /** `k` and `ohm` fit megohms too, and `kPa` a vacuum; by themselves they are what they are. */
 function natural(spelling: string, unit: Unit): boolean {

@@ -1,7 +1,7 @@
 import { TRIALS } from '../knowledge/checks/trials'
 import { lexicon } from './lexicon'
 import { nearWords } from './slips'
-import { checkInfo } from '../knowledge/checks/checks'
+import { checkInfo, CHECKS, type CheckInfo } from '../knowledge/checks/checks'
 import type { Part } from '../knowledge/vocabulary'
 import { denialBefore } from './denials'
 import type { Piece } from './phrases'
@@ -44,24 +44,32 @@ export function distance(pieces: readonly Piece[], a: number, b: number): number
 
 export const isTopicOnly = (piece: Piece) => piece.senses.some(({ is }) => is === 'check' || is === 'part')
 
-/** How a piece can be the thing that an outcome of this check is said of. Undefined where it cannot. */
-function topicCost(piece: Piece, check: string): number | undefined {
-  const info = checkInfo(check)
-  let best: number | undefined
-  const take = (cost: number) => {
-    best = best === undefined ? cost : Math.min(best, cost)
+const costsOf = new WeakMap<Piece['senses'], ReadonlyMap<string, number>>()
+
+/**
+ * The checks whose outcomes can be said of a piece, each with how indirect that is. Phrases share their senses, so that
+ * it is worked out once for each phrase.
+ */
+function topicCosts({ senses }: Piece): ReadonlyMap<string, number> {
+  const known = costsOf.get(senses)
+  if (known) return known
+  const costs = new Map<string, number>()
+  const take = (check: string, cost: number) => costs.set(check, Math.min(costs.get(check) ?? Infinity, cost))
+  for (const sense of senses) {
+    if (sense.is === 'check') take(sense.check, sense.thing ? NOUN_COST.thing : NOUN_COST.named)
+    if (sense.is === 'part')
+      for (const [check, info] of Object.entries<CheckInfo>(CHECKS)) {
+        if (info.parts?.includes(sense.part as Part)) take(check, NOUN_COST.named)
+        else if (info.part === sense.part && !NOT_BY_PART.has(check)) take(check, NOUN_COST.part)
+      }
+    if (sense.is === 'place') for (const check of PLACED) take(check, NOUN_COST.place)
+    if (sense.is === 'half') for (const check of HALVED) take(check, NOUN_COST.part)
   }
-  for (const sense of piece.senses) {
-    if (sense.is === 'check' && sense.check === check) take(sense.thing ? NOUN_COST.thing : NOUN_COST.named)
-    if (sense.is === 'part') {
-      if (info?.parts?.includes(sense.part as Part)) take(NOUN_COST.named)
-      else if (info?.part === sense.part && !NOT_BY_PART.has(check)) take(NOUN_COST.part)
-    }
-    if (sense.is === 'place' && (check === 'joint-look' || check === 'air-leak-test')) take(NOUN_COST.place)
-    if (sense.is === 'half' && HALVED.has(check)) take(NOUN_COST.part)
-  }
-  return best
+  costsOf.set(senses, costs)
+  return costs
 }
+
+const PLACED: readonly string[] = ['joint-look', 'air-leak-test']
 
 /** Checks whose part is too wide to name them: a word for the pump is none for its water. */
 const NOT_BY_PART: ReadonlySet<string> = new Set([
@@ -134,7 +142,7 @@ export function readOutcome(pieces: readonly Piece[], at: number, scene: Scene):
     let best: { topic: Piece; cost: number } | undefined
     pieces.forEach((other, index) => {
       if (other.kind !== 'phrase' || index === at || (other.clause !== piece.clause && !reaches)) return
-      const cost = topicCost(other, check)
+      const cost = topicCosts(other).get(check)
       if (cost === undefined) return
       // A word that is an outcome of something nearer is not a thing here.
       const total = cost + distance(pieces, index, at) + (index > at ? BEHIND : 0)

@@ -30,7 +30,20 @@ export function playsRole(piece: Piece, role: Role): boolean {
 }
 
 /** What a word is looked up as: itself, without its plural, or the word it is a slip of. */
+const MOST_REMEMBERED = 5000
+/** A line is understood anew with each letter that is typed: its other words have been looked up before. */
+const remembered = new Map<string, string | undefined>()
+
 function known(word: Word): string | undefined {
+  const key = `${word.text} ${word.raw}`
+  if (remembered.has(key)) return remembered.get(key)
+  const found = lookedUp(word)
+  if (remembered.size >= MOST_REMEMBERED) remembered.clear()
+  remembered.set(key, found)
+  return found
+}
+
+function lookedUp(word: Word): string | undefined {
   const { words, slips } = lexicon()
   const { text } = word
   if (words.has(text)) return text

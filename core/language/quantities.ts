@@ -107,6 +107,14 @@ interface UnitBehind {
   owned: number[]
 }
 
+/** Units of several words by their first. */
+const UNITS_BY_FIRST = new Map<string, { parts: readonly string[]; unit: string }[]>()
+for (const [said, unit] of UNITS_SAID) {
+  const parts = said.split(' ')
+  const first = parts[0] as string
+  UNITS_BY_FIRST.set(first, [...(UNITS_BY_FIRST.get(first) ?? []), { parts, unit }])
+}
+
 function unitBehind(pieces: readonly Piece[], at: number): UnitBehind | undefined {
   const words = wordsBehind(pieces, at)
   const first = words[0]
@@ -120,8 +128,7 @@ function unitBehind(pieces: readonly Piece[], at: number): UnitBehind | undefine
   }
   // "30 in the well" and "38 a" differ by what follows: a unit of one letter is none before an article.
   const article = texts[1] !== undefined && ARTICLES.has(texts[1]) && texts[0] === 'in'
-  for (const [said, unit] of UNITS_SAID) {
-    const parts = said.split(' ')
+  for (const { parts, unit } of UNITS_BY_FIRST.get(texts[0] as string) ?? []) {
     if (parts.every((part, index) => texts[index] === part))
       return { unit, last: (words[parts.length - 1] as { piece: number }).piece, owned: owned(parts.length) }
   }

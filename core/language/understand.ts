@@ -260,7 +260,7 @@ function keyOf(doubt: Doubt): string {
   return `${doubt.question}|${doubt.pieces.map(({ text }) => text).join(' ')}`
 }
 
-/** Words that were not used and are not plain: foreign ones, figures, and states of things that nothing was found of. */
+/** Words that were not used and are not plain: foreign ones, figures, states of which nothing was found. */
 function leftOver(pieces: readonly Piece[]): string[] {
   const tells = (piece: Piece) =>
     !playsRole(piece, 'plain') && piece.senses.some(({ is }) => is === 'outcome' || is === 'gate' || is === 'plate')

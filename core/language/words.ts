@@ -28,17 +28,23 @@ const QUOTES = /[\u2018\u2019\u00b4]/g
  * The longest alternatives first: units that hold marks, numbers, words (with their apostrophes and digits), degrees,
  * inches, marks.
  */
+const NUMBER = String.raw`(?<number>\d+(?:[.,]\d+)?|[.,]\d+)`
+const WORD = String.raw`(?<word>[\p{L}\u2126](?:[\p{L}\p{N}]|['](?=\p{L}))*)`
+const MARK = String.raw`(?<mark>[^\s])`
 const PIECE = new RegExp(
   [
     String.raw`(?<unit>(?:m3|m\u00b3|l|gal|g)\/(?:min|s|h)\b|kpa-vacuum|\u00b0\s?[cf]\b)`,
     String.raw`(?<fraction>\d+\s\d\/\d+|\d+\/(?:2|3|4|8|16|32)(?!\d))`,
-    String.raw`(?<number>\d+(?:[.,]\d+)?|[.,]\d+)`,
+    NUMBER,
     String.raw`(?<glyph>[\u00bd\u00bc\u00be])`,
-    String.raw`(?<word>[\p{L}\u2126](?:[\p{L}\p{N}]|['](?=\p{L}))*)`,
-    String.raw`(?<mark>[^\s])`,
+    WORD,
+    MARK,
   ].join('|'),
   'giu',
 )
+/** The same for the many lines that have no fraction and no unit with a mark in it. */
+const PLAIN_PIECE = new RegExp([WORD, NUMBER, MARK].join('|'), 'gu')
+const NEEDS_ALL = /[/°½¼¾]|kpa-/i
 const GLYPHS: Readonly<Record<string, number>> = { '½': 0.5, '¼': 0.25, '¾': 0.75 }
 
 /** Words that carry a denial: with the verb before them they are one `not`. */
@@ -75,7 +81,7 @@ export function wordsOf(line: string): Word[] {
 function pieces(line: string): Word[] {
   const words: Word[] = []
   let hyphen: Word | undefined
-  for (const match of line.matchAll(PIECE)) {
+  for (const match of line.matchAll(NEEDS_ALL.test(line) ? PIECE : PLAIN_PIECE)) {
     const raw = match[0]
     const start = match.index
     const end = start + raw.length

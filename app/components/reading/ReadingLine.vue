@@ -110,8 +110,10 @@ function begin(text: string): void {
   nextTick(() => input.value?.focus())
 }
 
-function say(text: string): void {
+async function say(text: string): Promise<void> {
   line.value = text
+  // The line is the frame’s: it comes back with the next tick.
+  await nextTick()
   enter()
 }
 

@@ -1,4 +1,4 @@
-import { complaintFits, type Complaint } from '../knowledge/vocabulary'
+import { complaintFits, COMPLAINTS, type Complaint } from '../knowledge/vocabulary'
 import { lexicon } from './lexicon'
 import { playsRole, type Piece } from './phrases'
 import type { Scene } from './scene'
@@ -7,6 +7,16 @@ import type { Heard, Said } from './understanding'
 /** Nothing but the word itself, and the pump it is said of. */
 const aloneWithPump = (words: readonly string[]) =>
   words.filter((word) => word !== 'pump' && word !== 'motor').length === 1
+
+/** The program’s own name of a complaint, typed as it stands: that complaint, whatever its words would say apart. */
+export function labelledComplaint(text: string, pieces: readonly Piece[], { kind }: Scene): Heard | undefined {
+  const id = (Object.keys(COMPLAINTS) as Complaint[]).find(
+    (each) => COMPLAINTS[each].toLowerCase() === text.toLowerCase() && complaintFits(each, kind),
+  )
+  if (!id) return undefined
+  for (const piece of pieces) piece.used = true
+  return { said: [{ other: { is: 'complaint', id }, pieces }], doubts: [] }
+}
 
 /** "no water in the motor" is not "no water": what else is named in the clause was meant. */
 const namesMore = (piece: Piece) =>
@@ -28,7 +38,9 @@ export function complaintsIn(text: string, pieces: readonly Piece[], scene: Scen
     .slice(told ? pieces.indexOf(told) + 1 : 0)
     .filter(({ kind }) => kind !== 'mark' && kind !== 'silent')
     .flatMap((piece) =>
-      piece.kind === 'number' ? [{ word: '|', piece }] : piece.text.split(' ').map((word) => ({ word, piece })),
+      piece.kind === 'number' && !piece.words[0]?.spoken
+        ? [{ word: '|', piece }]
+        : piece.text.split(' ').map((word) => ({ word, piece })),
     )
   const said: Said[] = []
   const { complaints, longest } = lexicon()

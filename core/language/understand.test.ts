@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Finding } from '../diagnosis/finding'
-import type { Gate } from '../knowledge/vocabulary'
+import { complaintFits, COMPLAINTS, FAULTS, PARTS, type Gate } from '../knowledge/vocabulary'
 import { completePlate, type Nameplate } from '../motor/nameplate'
 import type { Scene } from './scene'
 import { understand } from './understand'
@@ -108,22 +108,25 @@ describe('what is said with a reading', () => {
 })
 
 describe('what the program itself calls things', () => {
-  it.each(['Bearings worn', 'Winding to ground', 'Start capacitor failed'])(
-    '%s is a suspicion: kept as a note',
-    (fault) => {
-      const { findings, note, ask } = heard(fault)
-      if (ask === null && note === null) expect(findings.length).toBeGreaterThan(0)
-      else expect(findings).toEqual([])
+  const labels = <T extends string>(table: Readonly<Record<T, string>>) => Object.entries(table) as [T, string][]
+
+  it.each(labels(COMPLAINTS).filter(([id]) => complaintFits(id, 'pool')))('%s is that complaint', (id, label) => {
+    expect(heard(label).other).toEqual([{ is: 'complaint', id }])
+    expect(heard(`owner says it ${label}`).other.length + heard(`owner says ${label}`).other.length).toBeGreaterThan(0)
+  })
+
+  it.each(labels(FAULTS))(
+    '%s is a finding, a question, or a suspicion kept as a note, never another fact',
+    (_, label) => {
+      const { findings, ask, note, left } = heard(label)
+      expect(findings.length > 0 || ask !== null || note !== null).toBe(true)
+      expect(left).toEqual([])
     },
   )
 
-  it.each([
-    ['hums, will not turn', 'hums-no-start'],
-    ['trips the breaker', 'trips-breaker'],
-    ['leaks under the motor', 'leak-under-motor'],
-    ['runs, no water', 'no-water'],
-    ['never stops', 'never-stops'],
-  ])('%s is that complaint, told by the owner', (label, id) => {
-    expect(heard(`owner says ${label}`).other).toContainEqual({ is: 'complaint', id })
+  it.each(labels(PARTS))('%s is known: replaced, it is that part', (part, label) => {
+    const { other, ask } = heard(`${label} replaced`)
+    if (ask === null) expect(other).toEqual([{ is: 'replaced', part }])
+    expect(heard(label).left).toEqual([])
   })
 })

@@ -2,9 +2,10 @@ import type { Finding } from '../diagnosis/finding'
 import { checkInfo, outcomeLabel } from '../knowledge/checks/checks'
 import { saidOf } from '../knowledge/said/said'
 import { FAULTS_SAID } from '../knowledge/said/faults-said'
+import { PARTS, type Part } from '../knowledge/vocabulary'
 import { UNIT_LABELS, type Unit } from '../quantity/units'
 import { besidesIn } from './besides'
-import { complaintsIn } from './complaints'
+import { complaintsIn, labelledComplaint } from './complaints'
 import type { Clearance } from './guests'
 import { measuredIn } from './measured'
 import { phrasesOf, playsRole, type Piece } from './phrases'
@@ -44,8 +45,14 @@ export function understand(line: string, scene: Scene, answers: Readonly<Record<
   }
   const pieces = phrasesOf(wordsOf(text))
   const heard = heardIn(text, pieces, scene)
-  return answered(text, pieces, heard, answers)
+  const understood = answered(text, pieces, heard, answers)
+  return isSuspicion(text) && !isPlainFinding(understood) ? noteOf(text) : understood
 }
+
+/** The program’s own name of a fault, typed as it stands: where it is no plain finding too, it is a suspicion. */
+const isSuspicion = (text: string) => Object.values(FAULTS_SAID).flat().includes(text.toLowerCase())
+const isPlainFinding = ({ findings, other, ask, left }: Understanding) =>
+  findings.length > 0 && other.length === 0 && ask === null && left.length === 0
 
 function noteOf(note: string): Understanding {
   return { findings: [], other: [], ask: null, note, pieces: [], left: [] }
@@ -59,6 +66,8 @@ const use = (pieces: readonly Piece[]) => pieces.forEach((piece) => (piece.used 
 
 /** The steps in their order: what each uses is not there for the next. */
 function heardIn(text: string, pieces: readonly Piece[], scene: Scene): Heard {
+  const labelled = labelledComplaint(text, pieces, scene)
+  if (labelled) return labelled
   const reported = complaintsIn(text, pieces, scene)
   if (reported) return reported
   const besides = besidesIn(text, pieces, scene)
@@ -159,8 +168,6 @@ function fallback(text: string, pieces: readonly Piece[], scene: Scene): Heard {
   const complaint = complaintsIn(text, pieces, scene, true)
   if (complaint) return complaint
   const foreign = pieces.filter(({ kind }) => kind === 'foreign')
-  const faults = Object.values(FAULTS_SAID).flat()
-  if (faults.includes(text.toLowerCase())) return nothing
   if (foreign.length > 0) return nothing
   const lit = scene.lit ? checkInfo(scene.lit.check) : undefined
   if (scene.lit && lit?.outcomes && pieces.some((piece) => playsRole(piece, 'yes') || playsRole(piece, 'deny')))
@@ -178,7 +185,7 @@ function fallback(text: string, pieces: readonly Piece[], scene: Scene): Heard {
     isHere(check, scene),
   )
   const [only] = checks
-  if (!only) return nothing
+  if (!only) return loneThing(text, pieces)
   if (checks.length === 1) return { said: [], doubts: [whatWasSeen(only, pieces)] }
   return {
     said: [],
@@ -192,6 +199,28 @@ function fallback(text: string, pieces: readonly Piece[], scene: Scene): Heard {
           { label: 'only a note', note: text },
         ],
         pieces: pieces.filter(({ kind }) => kind === 'phrase'),
+      },
+    ],
+  }
+}
+
+/** A part and nothing else said: what of it? */
+function loneThing(text: string, pieces: readonly Piece[]): Heard {
+  const telling = pieces.filter(({ kind }) => kind === 'phrase' || kind === 'number')
+  const sense = telling[0]?.senses.find(({ is }) => is === 'part')
+  if (telling.length !== 1 || sense?.is !== 'part') return { said: [], doubts: [] }
+  const part = sense.part as Part
+  return {
+    said: [],
+    doubts: [
+      {
+        question: `${PARTS[part]}: what of it?`,
+        answers: [
+          { label: 'replaced before', other: [{ is: 'replaced', part }] },
+          { label: 'seen and left', other: [{ is: 'left', text }] },
+          { label: 'only a note', note: text },
+        ],
+        pieces: telling,
       },
     ],
   }

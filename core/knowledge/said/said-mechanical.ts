@@ -214,11 +214,10 @@ export const MECHANICAL_SAID = {
         '+jammed',
         '+jammed solid',
         ...HOLD_DOWN,
-        '!not turn',
+
         '!not turn by hand',
         '!not budge',
-        '!not spin',
-        '!not rotate',
+
         '!not turn at all',
         '!not turn over',
         '!not spin by hand',

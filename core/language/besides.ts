@@ -154,6 +154,8 @@ function partsIn(pieces: readonly Piece[], scene: Scene, heard: Heard): void {
     const own = pieces.filter((piece) => piece.clause === clause && !piece.used)
     const wish = own.find((piece) => playsRole(piece, 'wish'))
     const replaced = own.find((piece) => playsRole(piece, 'replaced'))
+    // What is needed has not been done.
+    if (!wish && own.some((piece) => playsRole(piece, 'intent'))) continue
     const denied = own.some((piece) => playsRole(piece, 'deny') && piece.text !== 'no')
     const verb = wish ?? replaced
     if (!verb || denied) continue

@@ -185,11 +185,16 @@ export function readOutcome(pieces: readonly Piece[], at: number, scene: Scene):
       candidates.some((other) => other.check === wider && (topic.clause === piece.clause || !other.topic))
     )
   })
-  if (narrower.length > 0) return { candidates: narrower, denial, asked: besideSlip(pieces, at, narrower) }
+  if (narrower.length > 0)
+    return {
+      candidates: narrower,
+      denial,
+      asked: besideSlip(pieces, at, narrower) || partedByStranger(pieces, at, narrower),
+    }
   // A word that says its check by itself is not pulled to another by a far thing.
   const least = Math.min(...candidates.map(({ cost, needs }) => cost - (needs === 'nothing' ? 0.3 : 0)))
   const near = candidates.filter(({ cost, needs }) => cost - (needs === 'nothing' ? 0.3 : 0) <= least + 0.25)
-  return { candidates: near, denial, asked: besideSlip(pieces, at, near) }
+  return { candidates: near, denial, asked: besideSlip(pieces, at, near) || partedByStranger(pieces, at, near) }
 }
 
 /**
@@ -206,6 +211,15 @@ function besideSlip(pieces: readonly Piece[], at: number, candidates: readonly C
         nearWords(piece.text, lexicon().slips).length > 0,
     ),
   )
+}
+
+/** `wire fence loose`: a word that nobody knows between the thing and its state may be another thing. */
+function partedByStranger(pieces: readonly Piece[], at: number, candidates: readonly Candidate[]): boolean {
+  const [only] = candidates
+  if (!only?.topic) return false
+  const spot = pieces.indexOf(only.topic)
+  const [from, to] = spot < at ? [spot, at] : [at, spot]
+  return pieces.slice(from + 1, to).some(({ kind, text }) => kind === 'foreign' && !text.endsWith('ly'))
 }
 
 /** The next piece that carries something. */

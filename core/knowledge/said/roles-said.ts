@@ -10,6 +10,7 @@ export type Role =
   | 'replaced'
   | 'new'
   | 'left'
+  | 'intent'
   | 'wish'
   | 'over'
   | 'plate'
@@ -278,13 +279,8 @@ export const ROLES_SAID: Readonly<Record<Role, readonly string[]>> = {
     'had been replaced',
     'swapped for new',
     'exchanged',
-    'done last',
-    'already done',
-    'were done',
-    'was done',
     'already swapped',
     'put in',
-    'has new',
     'went in',
   ],
   new: ['new', 'brand new'],
@@ -317,6 +313,24 @@ export const ROLES_SAID: Readonly<Record<Role, readonly string[]>> = {
     'left untouched',
     'owner to see to',
     'left unrepaired',
+  ],
+  intent: [
+    'need',
+    'needs',
+    'needed',
+    'must',
+    'have to',
+    'has to',
+    'got to',
+    'going to',
+    'to be replaced',
+    'order',
+    'ordered',
+    'buy',
+    'bring',
+    'want to see',
+    'ask about',
+    'forgot',
   ],
   wish: [
     'wants',

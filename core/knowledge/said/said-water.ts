@@ -586,7 +586,7 @@ export const WATER_SAID = {
     },
   },
   'check-valve': {
-    names: ['check valve', 'non return valve', 'checkvalve', 'check', 'backflow valve'],
+    names: ['check valve', 'non return valve', 'checkvalve', 'backflow valve'],
     outcomes: {
       holds: [
         'holds',

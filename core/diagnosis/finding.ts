@@ -1,7 +1,8 @@
 import type { Pump } from '../motor/nameplate'
 
-/** Where a machine stands. */
-export type Standing = 'installed' | 'bench' | 'barrel' | 'in-box'
+/** Where a machine can stand. */
+export const STANDINGS = ['installed', 'bench', 'barrel', 'in-box'] as const
+export type Standing = (typeof STANDINGS)[number]
 
 /**
  * One thing measured or seen, as the journal and the case format carry it. `value` in canonical units; null is over

@@ -43,7 +43,7 @@ function closes(pieces: readonly Piece[], topic: Topic): boolean {
 }
 
 /** Can the figure be a reading of this thing at all? */
-export function canBeOf(topic: Topic, quantity: Quantity): boolean {
+function canBeOf(topic: Topic, quantity: Quantity): boolean {
   if (topic.plate !== undefined) return fitsPlate(topic, quantity)
   if (quantity.foreign || quantity.plate) return false
   if (topic.lead !== undefined || topic.leads !== undefined || topic.ground)

@@ -8,7 +8,7 @@ import { readUnit } from '../quantity/units'
 import { lexicon } from './lexicon'
 import { playsRole, type Piece } from './phrases'
 import { capacitorsHere, type Scene } from './scene'
-import { plainClause } from './outcome-candidates'
+import { plainClause } from './clauses'
 import type { Doubt, Heard, Other, Said } from './understanding'
 
 /** What a line says besides readings: gates, where the machine stands, what was replaced, wished for, left. */
@@ -200,7 +200,7 @@ function tellReplaced(parts: readonly { piece: Piece; part: Part }[], used: Piec
 const ACTIONS = [...ACTIONS_SURFACE, ...ACTIONS_SUPPLY, ...ACTIONS_HOUSE_WATER, ...ACTIONS_PIT]
 
 /** The job that renews a part on this kind of machine: the one that does least besides. */
-export function jobOfPart(part: Part, { kind }: Pick<Scene, 'kind'>): string | undefined {
+function jobOfPart(part: Part, { kind }: Pick<Scene, 'kind'>): string | undefined {
   const fitting = ACTIONS.filter((action) => (action.kinds?.includes(kind) ?? true) && action.parts.includes(part))
   const whole = fitting.find((action) => action.parts[0] === part)
   return (

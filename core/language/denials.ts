@@ -1,7 +1,7 @@
 import { checkInfo, type CheckInfo, CHECKS } from '../knowledge/checks/checks'
 import { saidOf } from '../knowledge/said/said'
 import type { Part } from '../knowledge/vocabulary'
-import { hasOutcome, isTopicOnly, plainClause } from './outcome-candidates'
+import { hasOutcome, isTopicOnly, plainClause } from './clauses'
 import { type Piece, playsRole } from './phrases'
 import { isHere, type Scene } from './scene'
 import type { Said } from './understanding'

@@ -81,3 +81,16 @@ function speedBefore(pieces: readonly Piece[], quantity: Quantity): Piece | unde
   const behind = pieces[quantity.last + 1]
   return isSpeed(behind) && pieces[quantity.last + 2]?.kind !== 'number' ? behind : undefined
 }
+
+const DETAILS: Readonly<Record<string, readonly (keyof Finding)[]>> = {
+  'insulation-resistance': ['setup', 'celsius', 'testVolts', 'ageState'],
+  'winding-resistance': ['celsius', 'half', 'throughCable', 'at'],
+  'running-current': ['at'],
+  capacitance: ['of'],
+}
+
+/** Only what belongs to a check is kept with it. */
+export function allowedDetails(check: string, fields: Partial<Finding>): Partial<Finding> {
+  const allowed = DETAILS[check] ?? []
+  return Object.fromEntries(Object.entries(fields).filter(([field]) => allowed.includes(field as keyof Finding)))
+}

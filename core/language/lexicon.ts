@@ -14,7 +14,6 @@ import { CALENDAR, ROLES_SAID, SILENT } from '../knowledge/said/roles-said'
 import { STANDINGS_SAID } from '../knowledge/said/standing-said'
 import { PLATE_UNITS_SAID, UNITS_SAID, VOLUMES_SAID } from '../knowledge/said/units-said'
 import { checkInfo, outcomeLabel } from '../knowledge/checks/checks'
-import { readUnit } from '../quantity/units'
 import { deletionIndex, type SlipIndex } from './slips'
 import { NUMBER_WORDS } from './spoken-number'
 import type { Needs, Sense } from './sense'
@@ -35,7 +34,7 @@ const MARKS: Readonly<Record<string, Needs>> = { '!': 'nothing', '+': 'name' }
 const HANGING: ReadonlySet<string> = new Set(['in', 'on', 'of', 'at', 'with', 'from'])
 
 /** A phrase of the tables as it is looked up: plain words without those that carry nothing. */
-export function plainPhrase(phrase: string): string {
+function plainPhrase(phrase: string): string {
   const words = phrase
     .toLowerCase()
     .replace(/[-/]/g, ' ')
@@ -125,9 +124,4 @@ let kept: Lexicon | undefined
 /** The lexicon, built from the knowledge once. */
 export function lexicon(): Lexicon {
   return (kept ??= built())
-}
-
-/** Is this a word that the tables know, by itself, as a plural, a lead, a unit or a number? */
-export function isKnownWord(word: string): boolean {
-  return lexicon().words.has(word) || readUnit(word) !== undefined
 }

@@ -1,4 +1,3 @@
-import type { Finding } from '../diagnosis/finding'
 import { aligned } from './align'
 import { detailsNear } from './details'
 import { type Clearance, guestsNear, guestsOf, MILLIMETRES_PER_INCH } from './guests'
@@ -92,17 +91,4 @@ function readOne(m: Measuring, quantity: Quantity, topic: Topic | undefined, gue
 function denied({ pieces }: Measuring, quantity: Quantity): boolean {
   const before = pieces[quantity.at - 1]
   return before !== undefined && quantity.value !== null && playsRole(before, 'deny') && before.text === 'not'
-}
-
-const DETAILS: Readonly<Record<string, readonly (keyof Finding)[]>> = {
-  'insulation-resistance': ['setup', 'celsius', 'testVolts', 'ageState'],
-  'winding-resistance': ['celsius', 'half', 'throughCable', 'at'],
-  'running-current': ['at'],
-  capacitance: ['of'],
-}
-
-/** Only what belongs to a check is kept with it. */
-export function allowedDetails(check: string, fields: Partial<Finding>): Partial<Finding> {
-  const allowed = DETAILS[check] ?? []
-  return Object.fromEntries(Object.entries(fields).filter(([field]) => allowed.includes(field as keyof Finding)))
 }

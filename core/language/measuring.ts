@@ -1,6 +1,6 @@
 import type { Finding } from '../diagnosis/finding'
 import type { Unit } from '../quantity/units'
-import type { Piece } from './phrases'
+import { asTyped, type Piece } from './phrases'
 import { fits, type Quantity } from './quantities'
 import { isHere, type Scene } from './scene'
 import type { Topic } from './topics'
@@ -63,8 +63,7 @@ function natural(spelling: string, unit: Unit): boolean {
 }
 
 export function note(pieces: readonly Piece[]): Answer {
-  const words = pieces.flatMap((piece) => piece.words)
-  return { label: 'only a note', note: words.map(({ raw }) => raw).join(' ') }
+  return { label: 'only a note', note: asTyped(pieces) }
 }
 
 /** Something that is measured is named in the figure’s clause. */

@@ -1,3 +1,4 @@
+import { hasForeign, hasOutcome, isTopicOnly, plainClause } from './clauses'
 import { TRIALS } from '../knowledge/checks/trials'
 import { lexicon } from './lexicon'
 import { nearWords } from './slips'
@@ -26,8 +27,6 @@ const BEHIND = 0.5
 
 const FARTHEST = 9
 
-export const hasOutcome = (piece: Piece) => piece.kind === 'phrase' && piece.senses.some(({ is }) => is === 'outcome')
-
 /** The distance in telling words between two pieces, with the clauses they cross. */
 export function distance(pieces: readonly Piece[], a: number, b: number): number {
   const [from, to] = a < b ? [a, b] : [b, a]
@@ -41,8 +40,6 @@ export function distance(pieces: readonly Piece[], a: number, b: number): number
   const crossed = Math.abs((pieces[a] as Piece).clause - (pieces[b] as Piece).clause)
   return cost + crossed * CROSSED_CLAUSE
 }
-
-export const isTopicOnly = (piece: Piece) => piece.senses.some(({ is }) => is === 'check' || is === 'part')
 
 const costsOf = new WeakMap<Piece['senses'], ReadonlyMap<string, number>>()
 
@@ -251,12 +248,4 @@ function onlyOne(senses: readonly { check: string; outcome: string }[], scene: S
     ({ check }) => !(NARROWER[check] !== undefined && here.some((other) => other.check === NARROWER[check])),
   )
   return new Set(wider.map(({ check }) => check)).size === 1
-}
-
-const hasForeign = (pieces: readonly Piece[]) => pieces.some(({ kind }) => kind === 'foreign')
-
-/** No word in this clause that the tables do not know. */
-export function plainClause(pieces: readonly Piece[], at: number): boolean {
-  const { clause } = pieces[at] as Piece
-  return !pieces.some((piece) => piece.clause === clause && piece.kind === 'foreign')
 }

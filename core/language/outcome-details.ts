@@ -48,7 +48,8 @@ export function detailsOf(
         HALVED.has(check) &&
         (piece === topic || piece.text !== 'motor' || topic === undefined)
       ) {
-        if (halfCounts(sense.half, scene, piece)) {
+        // `motor` is a half where it stands at the head of what is said; inside a longer phrase it is a place.
+        if (sense.half === 'pump-end' || piece.text.startsWith('motor')) {
           fields.half = sense.half
           used.push(piece)
         }
@@ -97,10 +98,4 @@ export function detailsOf(
   if (check === 'o-ring-look' && fields.part === undefined && ring) fields.part = ring
   if (check === 'wiring-look' && topic && /bond/.test(topic.text)) fields.part = 'bonding-lug'
   return { fields, pieces: used }
-}
-
-/** `motor` is a half where the machine comes apart in two, and the whole machine elsewhere. */
-function halfCounts(half: 'motor' | 'pump-end', scene: Scene, piece: Piece): boolean {
-  void scene
-  return half === 'pump-end' || piece.text.startsWith('motor')
 }

@@ -24,6 +24,15 @@ export interface Piece {
 
 const BREAKS: ReadonlySet<string> = new Set([',', ';', '.', '!', '(', ')'])
 
+/** The words of some pieces as they were typed, in the line’s order, each once. */
+export function asTyped(pieces: readonly Piece[]): string {
+  return [...new Set(pieces)]
+    .flatMap(({ words }) => words)
+    .sort((a, b) => a.start - b.start)
+    .map(({ raw }) => raw)
+    .join(' ')
+}
+
 /** Does the piece do this in the line, among all that it can mean? */
 export function playsRole(piece: Piece, role: Role): boolean {
   return piece.senses.some((sense) => sense.is === 'role' && sense.role === role)

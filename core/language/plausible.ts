@@ -3,6 +3,7 @@ import { checkInfo, type Check } from '../knowledge/checks/checks'
 import { CONTRADICTIONS } from '../knowledge/checks/contradictions'
 import { formatNumber } from '../quantity/format'
 import { UNIT_LABELS, type Unit } from '../quantity/units'
+import { note } from './measuring'
 import { capacitorFits, isHere, type Scene } from './scene'
 import type { Answer, Doubt, Said } from './understanding'
 
@@ -42,13 +43,7 @@ export function weighed(said: Said, scene: Scene): Said | Doubt {
   const { finding, pieces } = said
   if (!finding) return said
   const label = checkInfo(finding.check)?.label ?? finding.check
-  const noted: Answer = {
-    label: 'only a note',
-    note: pieces
-      .flatMap(({ words }) => words)
-      .map(({ raw }) => raw)
-      .join(' '),
-  }
+  const noted = note(pieces)
   const anyway: Answer = { label: 'keep it so', findings: [finding] }
   if (scene.gates.has('power-off') && LIVE.has(finding.check)) return behindTheLock(said, scene, noted)
   if (!isHere(finding.check, scene))

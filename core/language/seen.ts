@@ -2,9 +2,10 @@ import type { Finding } from '../diagnosis/finding'
 import { checkInfo, outcomeLabel } from '../knowledge/checks/checks'
 import { type Part, PARTS } from '../knowledge/vocabulary'
 import { missingThings, opposite } from './denials'
-import { type Candidate, contested, hasOutcome, readOutcome } from './outcome-candidates'
+import { hasOutcome } from './clauses'
+import { type Candidate, contested, readOutcome } from './outcome-candidates'
 import { detailsOf } from './outcome-details'
-import type { Piece } from './phrases'
+import { asTyped, type Piece } from './phrases'
 import { capacitorsHere, type Scene } from './scene'
 import { settled } from './settled'
 import type { Answer, Doubt, Heard, Said } from './understanding'
@@ -52,11 +53,7 @@ function isPreposition(pieces: readonly Piece[], at: number): boolean {
 }
 
 function questionOf(pieces: readonly Piece[], answers: readonly { answer: Answer }[]): string {
-  const words = pieces
-    .flatMap((piece) => piece.words)
-    .sort((a, b) => a.start - b.start)
-    .map(({ raw }) => raw)
-    .join(' ')
+  const words = asTyped(pieces)
   return answers.length > 1 ? `“${words}”: which is meant?` : `“${words}”: what was seen?`
 }
 

@@ -8,7 +8,7 @@ import { besidesIn } from './besides'
 import { complaintsIn, labelledComplaint } from './complaints'
 import type { Clearance } from './guests'
 import { measuredIn } from './measured'
-import { phrasesOf, playsRole, type Piece } from './phrases'
+import { asTyped, phrasesOf, playsRole, type Piece } from './phrases'
 import { weighed } from './plausible'
 import { isHere, type Scene } from './scene'
 import { seenIn } from './seen'
@@ -148,18 +148,10 @@ function past(pieces: readonly Piece[], item: Said): Doubt | undefined {
     question: `Read now, or ${then.text}?`,
     answers: [
       { label: 'read now', findings: [finding] },
-      { label: 'only a note', note: wordsOfPieces([...item.pieces, then]) },
+      { label: 'only a note', note: asTyped([...item.pieces, then]) },
     ],
     pieces: [...item.pieces, then],
   }
-}
-
-function wordsOfPieces(pieces: readonly Piece[]): string {
-  return [...new Set(pieces)]
-    .flatMap(({ words }) => words)
-    .sort((a, b) => a.start - b.start)
-    .map(({ raw }) => raw)
-    .join(' ')
 }
 
 /** Nothing was understood as a reading: a complaint, a thing without its answer, a fault’s name, or a note. */
@@ -242,7 +234,7 @@ function whatWasSeen(check: string, pieces: readonly Piece[]): Doubt {
     answers: [
       ...answers,
       ...(unit ? [{ label: `… ${unit}`, begins: `${saidOf(check).names[0]} ` }] : []),
-      { label: 'only a note', note: wordsOfPieces(pieces) },
+      { label: 'only a note', note: asTyped(pieces) },
     ],
     pieces: pieces.filter(({ kind }) => kind === 'phrase'),
   }

@@ -21,7 +21,7 @@ import {
   InstallationInput,
   NameplateInput,
 } from '../diagnosis/case-rules'
-import type { Standing } from '../diagnosis/finding'
+import { STANDINGS, type Standing } from '../diagnosis/finding'
 import { CHECKS } from '../knowledge/checks/checks'
 import type { PracticeWays } from '../knowledge/shop/practices'
 import {
@@ -138,7 +138,7 @@ class NoteBody {
   @IsBoolean() seenAndLeft!: boolean
 }
 class StandingBody {
-  @IsIn(['installed', 'bench', 'barrel', 'in-box']) at!: Standing
+  @IsIn(STANDINGS) at!: Standing
 }
 class WishBody {
   @IsString() @Length(1, 60) job!: string

@@ -2,7 +2,7 @@ import { Type } from 'class-transformer'
 import { ArrayMaxSize, IsArray, IsIn, IsString, MaxLength, ValidateNested } from 'class-validator'
 import { FindingInput, PumpInput } from '../diagnosis/case-rules'
 import type { Scene } from '../language/scene'
-import type { Standing } from '../diagnosis/finding'
+import { STANDINGS, type Standing } from '../diagnosis/finding'
 import { understand } from '../language/understand'
 import { GATES, type Gate } from '../knowledge/vocabulary'
 import { completePlate } from '../motor/nameplate'
@@ -11,7 +11,7 @@ import { defineWorking } from './define-working'
 
 class UnderstandInput {
   @ValidateNested() @Type(() => PumpInput) pump!: PumpInput
-  @MayBeAbsent() @IsIn(['installed', 'bench', 'barrel', 'in-box']) standing?: Standing
+  @MayBeAbsent() @IsIn(STANDINGS) standing?: Standing
   @MayBeAbsent() @IsArray() @ArrayMaxSize(30) @IdOf(GATES, { each: true }) gates?: Gate[]
   @MayBeAbsent() @ValidateNested() @Type(() => FindingInput) lit?: FindingInput
   @IsString() @MaxLength(1000) line!: string

@@ -1,17 +1,12 @@
 <script setup lang="ts">
-import { VERDICT_WORDS, type Judgement } from '#core/judgement/judgement'
-import { outcomeLabel } from '#core/knowledge/checks/checks'
-import { formatReading } from '#core/quantity/reading'
+import { VERDICT_WORDS } from '#core/judgement/judgement'
 import { render } from '#core/quantity/sentence'
+import { valueText } from '#core/visit/describe'
 import type { HeardPiece } from '~/composables/useSpokenLine'
 
 /** What was understood, each under the words it came from, with its judgement; and what was not. */
 const { pieces, left } = defineProps<{ pieces: readonly HeardPiece[]; left: readonly string[] }>()
-const { reader, system } = useUnits()
-const valueOf = (judgement: Judgement) =>
-  typeof judgement.value === 'string'
-    ? outcomeLabel(judgement.value)
-    : formatReading(judgement.value, judgement.unit, system.value, 4)
+const { reader } = useUnits()
 </script>
 
 <template>
@@ -25,7 +20,7 @@ const valueOf = (judgement: Judgement) =>
       <span class="min-w-0">
         <q class="number block text-[0.82rem] text-slate">{{ piece.words }}</q>
         <template v-if="piece.judgement">
-          <strong>{{ piece.judgement.subject }} {{ valueOf(piece.judgement) }}</strong
+          <strong>{{ piece.judgement.subject }} {{ valueText({ judgement: piece.judgement }, reader) }}</strong
           >: {{ render(piece.judgement.because, reader) }}.
           <strong :class="`verdict-${piece.judgement.verdict}`">{{
             VERDICT_WORDS[piece.judgement.verdict]

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { Camera, CircleQuestionMark, CornerDownLeft, Mic, Undo2, X } from '@lucide/vue'
 import type { Asked } from '#core/diagnosis/finding'
-import { outcomeLabel } from '#core/knowledge/checks/checks'
 import { VERDICT_WORDS } from '#core/judgement/judgement'
-import { formatReading } from '#core/quantity/reading'
+import { valueText } from '#core/visit/describe'
 import { draftsOf } from '#core/visit/line-entries'
 
 /** One line to say what was seen: what it means is read back before Enter; what can mean two things is asked. */
@@ -12,7 +11,7 @@ const line = defineModel<string>({ required: true })
 const correcting = defineModel<string | undefined>('correcting')
 const emit = defineEmits<{ photo: [] }>()
 const { visit, state } = useVisitContext()
-const { system } = useUnits()
+const { reader } = useUnits()
 const input = useTemplateRef<HTMLTextAreaElement>('input')
 /** Enter was pressed on a question: from now on a digit answers it. */
 const insisted = ref(false)
@@ -49,13 +48,7 @@ function aloud(): string {
   return pieces.value
     .map(({ judgement, other }) =>
       judgement
-        ? [
-            judgement.subject,
-            typeof judgement.value === 'string'
-              ? outcomeLabel(judgement.value)
-              : formatReading(judgement.value, judgement.unit, system.value, 4),
-            VERDICT_WORDS[judgement.verdict],
-          ].join(' ')
+        ? [judgement.subject, valueText({ judgement }, reader.value), VERDICT_WORDS[judgement.verdict]].join(' ')
         : `${other?.what} ${other?.text}`,
     )
     .join('. ')

@@ -1,15 +1,10 @@
 import type { Verdict } from '../../judgement/judgement'
-import { HOUSE_WATER, WELLS, type Gate } from '../vocabulary'
+import { HOUSE_WATER, WELLS } from '../vocabulary'
+import { DEAD, DEAD_DISCHARGED, LIVE, OPEN_WET_END, RUNNING } from './check-gates'
 import type { CheckInfo } from './check-info'
 import { TRIALS } from './trials'
 
 export type { CheckInfo } from './check-info'
-
-const DEAD: readonly Gate[] = ['power-off', 'proved-dead']
-const DEAD_DISCHARGED: readonly Gate[] = ['power-off', 'proved-dead', 'discharged']
-const RUNNING: readonly Gate[] = ['primed', 'guards-on', 'power-on']
-const OPEN_WET_END: readonly Gate[] = ['power-off', 'proved-dead', 'valves-shut', 'depressurised', 'wet-end-open']
-const LIVE = 'Live test: only by qualified people with rated meter, leads and gloves.'
 
 const LOOK: Readonly<Record<string, Verdict>> = {
   sound: 'sound',

@@ -1,8 +1,7 @@
-import { HOUSE_WATER, WELLS, type Gate } from '../vocabulary'
+import { HOUSE_WATER, WELLS } from '../vocabulary'
+import { DEAD, LIVE } from './check-gates'
 import type { CheckInfo } from './check-info'
 
-const DEAD: readonly Gate[] = ['power-off', 'proved-dead']
-const LIVE = 'Live test: only by qualified people with rated meter, leads and gloves.'
 const OFF_THE_WATER = 'A second at most: seals and bushings run dry. Held fast, it kicks.'
 
 /** Trials: what is found by letting it run a moment, or by looking where a fault was before. Common practice. */

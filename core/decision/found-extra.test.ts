@@ -10,9 +10,10 @@ const pump: Pump = {
   construction: 'bolted-seal-plate',
   nameplate: { volts: 230, hertz: 60, motorType: 'permanent-split', horsepower: 1 },
 }
+type PoolPump = Pump & { construction: 'bolted-seal-plate' }
 const diffuser = jobOptions(pump, completePlate(pump), DEFAULT_RATES).find(({ id }) => id === 'diffuser') as Option
 const found = (...parts: ('seal-plate' | 'diffuser' | 'volute')[]) =>
-  withFound(diffuser, 'pool', 'bolted-seal-plate', DEFAULT_RATES, {
+  withFound(diffuser, pump as PoolPump, DEFAULT_RATES, {
     found: parts.map((part) => ({ part, what: 'damaged' as const })),
   })
 
@@ -48,8 +49,8 @@ describe('a damage found on the way', () => {
   })
 
   it('is a part that was found damaged, and nothing that was only stuck or nowhere found', () => {
-    const with_ = (here: Parameters<typeof withFound>[4]) =>
-      withFound(diffuser, 'pool', 'bolted-seal-plate', DEFAULT_RATES, here)
+    const with_ = (here: Parameters<typeof withFound>[3]) =>
+      withFound(diffuser, pump as PoolPump, DEFAULT_RATES, here)
     expect(with_({})).toBe(diffuser)
     expect(with_({ found: [] })).toBe(diffuser)
     expect(with_({ found: [{ joint: 'cover-bolts', what: 'stuck' }] })).toBe(diffuser)
@@ -66,7 +67,7 @@ describe('a damage found on the way', () => {
 
   it('adds no minutes to a repair that opens nothing', () => {
     const plain = { ...diffuser, id: 'restore-supply', parts: [] }
-    const found = withFound(plain, 'pool', 'bolted-seal-plate', DEFAULT_RATES, {
+    const found = withFound(plain, pump as PoolPump, DEFAULT_RATES, {
       found: [{ part: 'seal-plate', what: 'damaged' }],
     })
     expect(found.minutes).toBe(plain.minutes)

@@ -1,6 +1,7 @@
 import { partsPrice } from '../diagnosis/loss'
-import type { Rates } from '../knowledge/shop/rates'
+import type { EnteredRates } from '../knowledge/shop/rates'
 import { PARTS, type Construction, type Kind } from '../knowledge/vocabulary'
+import type { Pump } from '../motor/nameplate'
 import { likelyMinutes } from '../takedown/clock'
 import { repairSteps, type RepairOptions } from '../takedown/step-plan'
 import type { Option } from './options'
@@ -13,11 +14,11 @@ import type { Option } from './options'
  */
 export function withFound(
   option: Option,
-  kind: Kind,
-  construction: Construction,
-  rates: Rates,
+  machine: { kind: Kind; construction: Construction; installation?: Pump['installation'] },
+  rates: EnteredRates,
   here: RepairOptions,
 ): Option {
+  const { kind, construction } = machine
   const found = [
     ...new Set((here.found ?? []).flatMap(({ part, what }) => (part && what === 'damaged' ? [part] : []))),
   ].filter((part) => !option.parts.some((each) => each.part === part))
@@ -28,7 +29,7 @@ export function withFound(
     0,
     Math.round(likely(here) - likely({ ...here, found: here.found?.filter(({ what }) => what !== 'damaged') })),
   )
-  const [materials, labour] = [partsPrice(found, rates, kind), (minutes / 60) * rates.hourly]
+  const [materials, labour] = [partsPrice(found, rates, machine), (minutes / 60) * rates.hourly]
   return {
     ...option,
     parts: [
@@ -36,7 +37,7 @@ export function withFound(
       ...found.map((part) => ({
         part,
         label: `${PARTS[part]}, found damaged`,
-        price: partsPrice([part], rates, kind),
+        price: partsPrice([part], rates, machine),
       })),
     ],
     minutes: option.minutes + minutes,

@@ -3,7 +3,7 @@ import { DECIDING } from '../knowledge/faults/thresholds'
 import { PARTS, type Part } from '../knowledge/vocabulary'
 import { accessGateOf } from '../diagnosis/gates'
 import { actionCost, actionMinutes, cureChance, expectedLosses, partsPrice } from '../diagnosis/loss'
-import type { Reasoning } from '../diagnosis/reasoning'
+import { bestRepair, repairBeside, type Reasoning } from '../diagnosis/reasoning'
 import { faultLabel } from '../diagnosis/words/fault-label'
 import { formatPercent } from '../quantity/format'
 import type { CompletePlate } from '../motor/nameplate'
@@ -47,7 +47,7 @@ export function optionsFor(reasoning: Reasoning, chosen?: string): Option[] {
   const expected = expectedLosses(losses, probabilities)
   const options = model.actions.map((action, index): Option => {
     const chanceRight = cureChance(model.hypotheses, probabilities, action.cures)
-    const materials = partsPrice(action.parts, rates, pump.kind)
+    const materials = partsPrice(action.parts, rates, pump)
     const price = actionCost(action, pump, rates, open)
     return {
       id: action.id,
@@ -58,7 +58,7 @@ export function optionsFor(reasoning: Reasoning, chosen?: string): Option[] {
       parts: action.parts.map((part) => ({
         part,
         label: partLabel(part, model.plate),
-        price: partsPrice([part], rates, pump.kind),
+        price: partsPrice([part], rates, pump),
       })),
       labourPrice: price - materials,
       price,
@@ -67,12 +67,15 @@ export function optionsFor(reasoning: Reasoning, chosen?: string): Option[] {
       because: reason(action, chanceRight),
     }
   })
-  const sorted = options.sort((a, b) => a.expectedCost - b.expectedCost)
-  const shown = sorted
-    .filter(({ chanceRight }, index) => index === 0 || chanceRight >= DECIDING.worthShowing)
-    .slice(0, DECIDING.mostOptions)
-  const kept = sorted.find(({ id }) => id === chosen)
-  return kept && !shown.includes(kept) ? [...shown, kept] : shown
+  // What is hardly the cure stands behind what may be it, however cheap it is.
+  const leads = ({ chanceRight }: Option) => chanceRight >= DECIDING.worthLeading
+  const sorted = options.sort((a, b) => Number(leads(b)) - Number(leads(a)) || a.expectedCost - b.expectedCost)
+  const { action } = bestRepair(reasoning)
+  // What the lamp would do is always among them, and so is what was chosen.
+  const always = new Set([action.id, repairBeside(reasoning, action)?.id, chosen])
+  const likely = sorted.filter(({ chanceRight }, index) => index === 0 || chanceRight >= DECIDING.worthShowing)
+  const shown = new Set(likely.slice(0, DECIDING.mostOptions))
+  return sorted.filter((option) => shown.has(option) || always.has(option.id))
 }
 
 function reason(action: ActionRow, chanceRight: number): string {

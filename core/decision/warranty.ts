@@ -1,6 +1,6 @@
 import { WARRANTED } from '../knowledge/constructions/part-groups'
-import { LIVES, NEW_WARRANTY_YEARS } from '../knowledge/faults/lives'
-import type { Rates } from '../knowledge/shop/rates'
+import { livesOf, NEW_WARRANTY_YEARS } from '../knowledge/faults/lives'
+import type { EnteredRates } from '../knowledge/shop/rates'
 import type { Kind } from '../knowledge/vocabulary'
 import { partsPrice } from '../diagnosis/loss'
 import { chanceOfFailing } from '../takedown/while-open'
@@ -13,7 +13,7 @@ import type { Option } from './options'
  */
 export function warrantyWorth(
   { parts }: Pick<Option, 'parts'>,
-  rates: Rates,
+  rates: EnteredRates,
   kind: Kind,
   years: number = NEW_WARRANTY_YEARS,
 ): number {
@@ -21,7 +21,7 @@ export function warrantyWorth(
     .filter(({ part }) => WARRANTED.includes(part))
     .reduce(
       (sum, { part }) =>
-        sum + chanceOfFailing(LIVES[part] ?? LIVES.pump ?? [7, 12], 0, years) * partsPrice([part], rates, kind),
+        sum + chanceOfFailing(livesOf(part, kind) ?? [7, 12], 0, years) * partsPrice([part], rates, { kind }),
       0,
     )
 }

@@ -19,6 +19,7 @@ import {
   KINDS,
   MOTOR_TYPES,
   PARTS,
+  STANDINGS,
   type Kind,
 } from '../knowledge/vocabulary'
 import { InputError, type FieldProblem } from '../validation/input-error'
@@ -122,6 +123,8 @@ export class DiagnoseInput implements DiagnosisCase {
   @Type(() => FindingInput)
   findings?: FindingInput[]
   @MayBeAbsent() @IsArray() @ArrayMaxSize(100) @IdOf(FAULTS, { each: true }) excluded?: string[]
+  @MayBeAbsent() @IsIn(STANDINGS) standing?: DiagnosisCase['standing']
+  @OptionalQuantity({ min: 0, max: 1440 }) minutesLeft?: number
   @MayBeAbsent() @IsArray() @ArrayMaxSize(30) @IdOf(GATES, { each: true }) gates?: string[]
   @MayBeAbsent() @IsArray() @ArrayMaxSize(100) @IsString({ each: true }) skipped?: string[]
 }

@@ -1,8 +1,9 @@
 import type { Judgement } from '../judgement/judgement'
+import { SAFETY } from '../knowledge/checks/safety'
 import { LISTING } from '../knowledge/faults/thresholds'
 import type { Kind } from '../knowledge/vocabulary'
 import { US_READER, type Reader } from '../quantity/sentence'
-import type { DiagnosisCase } from './finding'
+import { newestFindings, type DiagnosisCase } from './finding'
 import { accessGateOf, type AccessGate } from './gates'
 import { judgeFinding } from './judge-finding'
 import type { Candidate } from './next-check'
@@ -10,7 +11,7 @@ import { bestRepair, nextCandidate, pairs, reasonOn, repairBeside, singles } fro
 import type { Reasoning, ReasoningOptions } from './reasoning'
 import { readTogether, type Together } from './together'
 import { describeNext, type DescribedCheck } from './words/describe-next'
-import { explainFault, findDisagreement, type Disagreement } from './words/explain'
+import { explainFault, fightingWords, findDisagreement, type Disagreement } from './words/explain'
 import { faultLabel } from './words/fault-label'
 
 export interface Suspect {
@@ -35,6 +36,8 @@ export interface Diagnosis {
   /** The repair beside it, where a second fault shows as plainly. */
   alsoDo?: string
   disagreement?: Disagreement
+  /** Why some checks may not be made now, whatever they would tell. */
+  safety: string[]
   /** What several readings mean together through the motor's circuit. */
   together: Together[]
 }
@@ -63,11 +66,15 @@ export function diagnosisOf(reasoning: Reasoning, { earlier, reader = US_READER 
   const { input, model, findings, posterior, held } = reasoning
   const { pump, complaints = [] } = input
   const { plate } = model
+  const newest = newestFindings(input.findings ?? [])
   const read = {
-    judgements: findings.map((finding) => judgeFinding(finding, { pump, plate, findings, earlier })),
+    judgements: newest.map((finding) => judgeFinding(finding, { pump, plate, findings: newest, earlier })),
     together: readTogether(findings, complaints, pump, plate),
     assumed: plate.assumed,
-    disagreement: findDisagreement(model, posterior.weighed, reader),
+    disagreement: reasoning.fight
+      ? fightingWords(reasoning.fight, reader)
+      : findDisagreement(model, posterior.weighed, reader),
+    safety: reasoning.safety.rules.map((rule) => SAFETY[rule].reason),
   }
   // With every cause set aside there is nothing to repair and nothing to look for: that is said, and nothing is lit.
   if (!reasoning.explicable) return { ...read, suspects: [], pairs: [], next: null, settled: false }
@@ -94,7 +101,9 @@ export function diagnosisOf(reasoning: Reasoning, { earlier, reader = US_READER 
 }
 
 /** A live check with the wet end open, or the pump on the lawn: that goes back first. */
-function closeFirst({ gates }: Candidate, kind: Kind, held: ReadonlySet<string>): Pick<NextCheck, 'closeFirst'> {
+function closeFirst({ gates, check }: Candidate, kind: Kind, held: ReadonlySet<string>): Pick<NextCheck, 'closeFirst'> {
   const access = accessGateOf(kind)
-  return gates.includes('power-on') && !gates.includes(access) && held.has(access) ? { closeFirst: access } : {}
+  return gates.includes('power-on') && !gates.includes(access) && held.has(access) && !check.standings
+    ? { closeFirst: access }
+    : {}
 }

@@ -160,6 +160,8 @@ describe('whatever is found, on every kind and motor type', () => {
   })
 })
 
+const BENCH_TRIALS: ReadonlySet<string> = new Set(['dry-bump', 'bucket-run', 'barrel-run'])
+
 describe('the gates of a kind', () => {
   it('puts the pump back before a live check is lit', () => {
     const pump = pumpOf('well-two-wire', 'permanent-split')
@@ -172,7 +174,9 @@ describe('the gates of a kind', () => {
         skipped,
       })
       if (!next) break
-      expect(next.closeFirst, next.check).toBe(next.gates.includes('power-on') ? 'pulled' : undefined)
+      // A trial on the bench is made as it lies there.
+      const trial = BENCH_TRIALS.has(next.check)
+      expect(next.closeFirst, next.check).toBe(next.gates.includes('power-on') && !trial ? 'pulled' : undefined)
       skipped.push(checkKey(next))
     }
     expect(skipped.length).toBeGreaterThan(6)

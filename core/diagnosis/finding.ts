@@ -1,8 +1,5 @@
+import type { Standing } from '../knowledge/vocabulary'
 import type { Pump } from '../motor/nameplate'
-
-/** Where a machine can stand. */
-export const STANDINGS = ['installed', 'bench', 'barrel', 'in-box'] as const
-export type Standing = (typeof STANDINGS)[number]
 
 /**
  * One thing measured or seen, as the journal and the case format carry it. `value` in canonical units; null is over
@@ -44,6 +41,10 @@ export interface DiagnosisCase {
   findings?: Finding[]
   /** "not this" and "it was this", said by the technician. */
   excluded?: string[]
+  /** Where the machine stands now; installed where nobody said. */
+  standing?: Standing
+  /** Minutes left of the working day: what takes longer runs into the evening. */
+  minutesLeft?: number
   /** Gates that are shut or open now; without it the power is taken to be on. */
   gates?: string[]
   /** Checks the technician cannot or will not do here; ids as `check` or `check:part`. */
@@ -51,7 +52,14 @@ export interface DiagnosisCase {
 }
 
 /** Checks of which each place, or each speed, is a reading of its own. */
-const PLACED: ReadonlySet<string> = new Set(['joint-look', 'air-leak-test', 'running-current', 'winding-resistance'])
+const PLACED: ReadonlySet<string> = new Set([
+  'joint-look',
+  'air-leak-test',
+  'stack-look',
+  'drop-test',
+  'running-current',
+  'winding-resistance',
+])
 
 /** What a finding is a reading *of*: repeated readings of one thing do not multiply, the newest speaks. */
 export function mechanismOf(finding: Finding): string {

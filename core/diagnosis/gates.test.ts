@@ -35,7 +35,7 @@ describe('what a check needs first', () => {
     ])
   })
   it('a shaft is turned dead, and on a well only once the string is up', () => {
-    expect(gates({ check: 'shaft-turn' }, 'pool')).toEqual(['power-off', 'proved-dead'])
+    expect(gates({ check: 'shaft-turn' }, 'pool')).toEqual(['power-off', 'proved-dead', 'discharged'])
     expect(gates({ check: 'shaft-turn' }, 'well-two-wire')).toEqual([
       'power-off',
       'proved-dead',

@@ -1,4 +1,5 @@
 import { checkInfo } from '../knowledge/checks/checks'
+import { BESIDE_A_CAPACITOR } from '../knowledge/checks/safety'
 import { PULLING, SUMP_CHECKS_OUT, UNPRIMED, WELL_CHECKS_OUT, WITH_BOX } from '../knowledge/checks/reach'
 import { CAN_IN_REACH, GATES, SUBMERGED, WELLS, type Gate, type Kind } from '../knowledge/vocabulary'
 import { MOTOR_HAS, type CompletePlate, type Pump } from '../motor/nameplate'
@@ -24,7 +25,7 @@ function reachesInside({ check, part, setup, half }: Asked, kind: Kind): boolean
     )
   if (kind === 'sump') return asks || SUMP_CHECKS_OUT.has(check)
   // The eye is reached through the pot where there is one, and the lid ring lies under the lid.
-  if (check === 'impeller-look' && (kind === 'pool' || kind === 'utility')) return false
+  if ((check === 'impeller-look' || check === 'coupling-turn') && (kind === 'pool' || kind === 'utility')) return false
   if (check === 'o-ring-look' && part === 'lid-o-ring') return false
   return asks || half === 'motor' || half === 'pump-end'
 }
@@ -41,8 +42,16 @@ export function gatesFor(asked: Asked, kind: Kind, plate: Pick<CompletePlate, 'm
   const submerged = access === 'pulled'
   const charged =
     type === 'electronic' ||
-    ((MOTOR_HAS.runCapacitor(type) || MOTOR_HAS.startCapacitor(type)) && CAN_IN_REACH.includes(kind))
-  const gates = (checkInfo(asked.check)?.gates ?? []).flatMap<Gate>((gate) => {
+    ((MOTOR_HAS.runCapacitor(type) || MOTOR_HAS.startCapacitor(type)) &&
+      (CAN_IN_REACH.includes(kind) || asked.check.startsWith('capacit')))
+  const beside = BESIDE_A_CAPACITOR[kind === 'well-three-wire' ? 'box' : 'motor'].has(asked.check)
+  const listed = checkInfo(asked.check)?.gates ?? []
+  // A hand goes into no space that holds a charged capacitor, whatever it is there for.
+  const asks: readonly Gate[] =
+    beside && listed.includes('proved-dead') && !listed.includes('discharged')
+      ? listed.flatMap((gate) => (gate === 'proved-dead' ? [gate, 'discharged' as const] : [gate]))
+      : listed
+  const gates = asks.flatMap<Gate>((gate) => {
     switch (gate) {
       case 'electronics-disconnected':
         return type === 'electronic' || WITH_BOX.has(kind) ? [gate] : []

@@ -1,3 +1,6 @@
+import type { Check } from '../knowledge/checks/checks'
+import { ECHOES } from '../knowledge/faults/echoes'
+import type { Complaint } from '../knowledge/vocabulary'
 import { newestFindings, type Finding } from './finding'
 import { ownFindings } from './own-findings'
 import { complaintLikelihood, modelCheckOf, type DiagnosisModel } from './model'
@@ -32,10 +35,9 @@ export interface Evidence {
  */
 export function infer(model: DiagnosisModel, { complaints = [], findings = [], excluded = [] }: Evidence): Posterior {
   const log = Float64Array.from(model.hypotheses, ({ prior }) => Math.log(prior))
-  const said = [...new Set(complaints)].map((complaint) => ({
-    complaint,
-    likelihood: complaintLikelihood(model, complaint),
-  }))
+  // What was found to be just what was told is one thing: the finding speaks.
+  const told = [...new Set(complaints)].filter((complaint) => !isEchoed(complaint, findings))
+  const said = told.map((complaint) => ({ complaint, likelihood: complaintLikelihood(model, complaint) }))
   for (const { likelihood } of said) addLog(log, likelihood)
   const fromComplaint = normalise(log)
   model.hypotheses.forEach(({ faults }, h) => {
@@ -46,9 +48,17 @@ export function infer(model: DiagnosisModel, { complaints = [], findings = [], e
   return { probabilities: normalise(log), fromComplaint, weighed, complaints: said }
 }
 
+function isEchoed(complaint: string, findings: readonly Finding[]): boolean {
+  const echo = ECHOES[complaint as Complaint]
+  return (
+    echo !== undefined &&
+    findings.some(({ check, outcome, of }) => of !== 'new' && echo[check as Check]?.includes(outcome ?? ''))
+  )
+}
+
 /** The findings that can tell, with their likelihoods, in an order that does not depend on the order of entry. */
 function weigh(model: DiagnosisModel, findings: readonly Finding[]): Weighed[] {
-  const speaking = ownFindings(newestFindings(findings)).flatMap((finding) => {
+  const speaking = ownFindings(newestFindings(findings), model.pump?.kind).flatMap((finding) => {
     const check = modelCheckOf(model, finding)
     const likelihood = check?.weigh(finding)
     return check && likelihood ? [{ key: check.key, finding, likelihood }] : []

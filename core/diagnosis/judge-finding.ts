@@ -8,23 +8,24 @@ import { judgeLoadedSupply, judgeSupply } from '../electrical/supply'
 import { judgeWinding } from '../electrical/winding'
 import { judgeRange, type Basis, type Judgement } from '../judgement/judgement'
 import { checkInfo, outcomeLabel, outcomeVerdict, partOfFinding } from '../knowledge/checks/checks'
-import { BATTERY_VOLTS, CAPACITOR, type InsulationSetup } from '../knowledge/electrical/limits'
+import { BATTERY_VOLTS, CAPACITOR, PLAIN_WHATEVER, type InsulationSetup } from '../knowledge/electrical/limits'
 import { PRESSURES } from '../knowledge/water/pressures'
-import { RETAINING_MILLIMETRES } from '../knowledge/mechanical/limits'
-import { PARTS, SUBMERGED, isIdOf } from '../knowledge/vocabulary'
-import type { CompletePlate, Pump } from '../motor/nameplate'
+import { RETAINING_COMPOUND } from '../knowledge/repairs/cures'
+import { PARTS, SUBMERGED, WELLS, isIdOf } from '../knowledge/vocabulary'
+import type { CompletePlate, GuessedFigure, Pump } from '../motor/nameplate'
 import { formatNumber } from '../quantity/format'
 import type { Unit } from '../quantity/units'
 import { batteryCells, plainBand, shutoffPsi, type ReadingBand } from './expected-reading'
-import type { Finding } from './finding'
-import { isRolePair, threePairs, windingOhmsAt20, windingPair } from './winding-reading'
+import { sortedLeads, type Finding } from './finding'
+import { groundReading, isRolePair, threePairs, windingOhmsAt20, windingPair } from './winding-reading'
 
 const SEEN: Basis = { kind: 'handbook', name: 'seen on site, by the table of outcomes' }
 const NO_LIMIT: Basis = { kind: 'shop', name: 'no limit known for this reading; kept for comparison' }
 
-/** The usual setup of an insulation reading when none was said. */
-export function usualSetup({ kind }: Pick<Pump, 'kind'>): InsulationSetup {
-  return SUBMERGED.includes(kind) ? 'motor-and-cable' : 'surface-motor'
+/** The usual setup of an insulation reading when none was said: a pulled motor is read alone. */
+export function usualSetup({ kind }: Pick<Pump, 'kind'>, where?: Finding['where']): InsulationSetup {
+  if (!SUBMERGED.includes(kind)) return 'surface-motor'
+  return WELLS.includes(kind) && (where === 'bench' || where === 'barrel') ? 'motor-alone' : 'motor-and-cable'
 }
 
 export interface JudgingContext {
@@ -41,15 +42,67 @@ export interface JudgingContext {
  *
  * Every known check yields a judgement; a reading without a limit is `unclear` and says so.
  */
-export function judgeFinding(finding: Finding, context: JudgingContext): Judgement {
+export function judgeFinding(raw: Finding, context: JudgingContext): Judgement {
+  const finding = groundReading(raw)
   const part = partOfFinding(finding)
-  const judged = finding.outcome === undefined ? judgeMeasured(finding, context) : judgeSeen(finding)
+  const judged =
+    finding.outcome === undefined ? byGuess(judgeMeasured(finding, context), finding, context) : judgeSeen(finding)
   return {
     check: finding.check,
     ...(part ? { part } : {}),
     ...(finding.leads ? { leads: finding.leads } : {}),
     ...judged,
     subject: detailed(judged.subject, finding),
+  }
+}
+
+/** What to read where a limit rests on a guess. */
+const READ_INSTEAD: Record<Exclude<GuessedFigure, 'motorType'>, string> = {
+  fullLoadAmps: 'the plate’s amps are assumed: read them',
+  runCapacitor: 'its rating is assumed: read the can',
+  startCapacitor: 'its rating is assumed: read the can',
+  runWinding: 'the maker’s ohms are assumed: look them up',
+  startWinding: 'the maker’s ohms are assumed: look them up',
+  pressureSwitch: 'the switch’s setting is assumed: read its label, or watch it close',
+}
+
+/**
+ * A limit that rests on an assumed plate cannot judge for certain: the reading is unclear, and what would settle it is
+ * said. What is plain whatever the plate says stays: nothing, open, or so far off that no machine of its kind reads so.
+ */
+function byGuess(judged: Judgement, finding: Finding, { plate, findings }: JudgingContext): Judgement {
+  const figure = figureOf(finding, findings)
+  const value = typeof finding.value === 'number' ? finding.value : null
+  if (!figure || !plate.guessed.has(figure) || value === null || judged.verdict === 'unclear') return judged
+  const { low, high } = judged
+  const plain =
+    (low !== undefined && value < low * PLAIN_WHATEVER.underLow) ||
+    (high !== undefined && value > high * PLAIN_WHATEVER.overHigh)
+  if (plain && judged.verdict === 'failed') return judged
+  return { ...judged, verdict: 'unclear', because: `${judged.because}; ${READ_INSTEAD[figure]}` }
+}
+
+function figureOf(
+  { check, part, leads }: Finding,
+  findings: readonly Finding[],
+): Exclude<GuessedFigure, 'motorType'> | undefined {
+  switch (check) {
+    case 'running-current':
+    case 'locked-current':
+      return 'fullLoadAmps'
+    case 'capacitance':
+      return part === 'start-capacitor' ? 'startCapacitor' : 'runCapacitor'
+    case 'winding-resistance':
+      // Three pairs that agree speak for themselves.
+      if (leads !== undefined && !isRolePair(sortedLeads(leads))) return undefined
+      return part === 'start-winding' || leads?.includes('start') ? 'startWinding' : 'runWinding'
+    case 'tank-precharge':
+      return newest(findings, 'cut-in') === undefined ? 'pressureSwitch' : undefined
+    case 'cut-in':
+    case 'cut-out':
+      return 'pressureSwitch'
+    default:
+      return undefined
   }
 }
 
@@ -87,7 +140,7 @@ function judgeSeen(finding: Finding): Judgement {
   if (finding.check === 'capacitor-look' && verdict === 'failed')
     return { ...base, because: `${outcomeLabel(outcome)}: failed whatever it reads`, basis: CAPACITOR.lookBasis }
   if (finding.check === 'bearing-fit' && outcome === 'loose' && finding.clearanceMillimetres !== undefined) {
-    const { high, basis } = RETAINING_MILLIMETRES
+    const { fillsMm: high, basis } = RETAINING_COMPOUND
     const within = finding.clearanceMillimetres <= high
     return {
       ...base,
@@ -149,13 +202,13 @@ function judgeMeasured(finding: Finding, context: JudgingContext): Judgement {
     case 'capacitance':
       return judgeCapacitorFinding(finding, value, plate)
     case 'insulation-resistance': {
-      const setup = finding.setup ?? usualSetup(pump)
+      const setup = finding.setup ?? usualSetup(pump, finding.where)
       return judgeInsulation({
         megohms: value,
         setup,
         celsius: finding.celsius,
         testVolts: finding.testVolts,
-        ageState: finding.ageState,
+        ageState: finding.ageState ?? (finding.of === 'new' ? 'new' : undefined),
         earlierMegohms: context.earlier?.[`insulation-resistance:${setup}`],
       })
     }
@@ -343,6 +396,6 @@ function bandOf(check: string, value: number, { pump, plate }: JudgingContext): 
     case 'battery-voltage':
       return { low: BATTERY_VOLTS.perSix.failed * batteryCells(value), basis: BATTERY_VOLTS.basis }
     default:
-      return plainBand(check, pump.kind)
+      return plainBand(check, pump)
   }
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { LIKELIHOOD } from '../knowledge/faults/thresholds'
-import { mixtureDensity, mixtureStates, noisyMax, normalCumulative, resolveMixture } from './likelihood'
+import { backgroundOf, mixtureDensity, mixtureStates, noisyMax, normalCumulative, resolveMixture } from './likelihood'
 import { ageFactor } from './model'
 
 describe('noisy-max', () => {
@@ -30,13 +30,39 @@ describe('noisy-max', () => {
 })
 
 describe('measured likelihoods', () => {
-  it('stand on a broad background that falls off with the value', () => {
+  const volts = { normals: [{ weight: 1, mean: 230, sd: 5 }], open: 0 }
+  it('stand on a background that sums to the floor, over all that the check’s own rows foresee', () => {
     const nothing = { normals: [], open: 0 }
-    const width = 2 * LIKELIHOOD.backgroundSd
-    expect(mixtureDensity(nothing, 0)).toBeCloseTo(LIKELIHOOD.floor / width, 8)
-    expect(mixtureDensity(nothing, width) / mixtureDensity(nothing, 0)).toBeCloseTo(Math.exp(-0.5), 4)
-    expect(mixtureDensity(nothing, -width)).toBe(mixtureDensity(nothing, width))
-    expect(mixtureDensity(nothing, 1e6)).toBeGreaterThan(0)
+    const background = backgroundOf([volts, { normals: [{ weight: 1, mean: 0, sd: 2 }], open: 0 }])
+    expect(background).toEqual({ middle: 118, halfWidth: 122 })
+    let sum = 0
+    for (let value = -60_000; value < 60_000; value += 5) sum += mixtureDensity(nothing, value, background) * 5
+    expect(sum / LIKELIHOOD.floor).toBeCloseTo(1, 2)
+    expect(mixtureDensity(nothing, 1e6, background)).toBeGreaterThan(0)
+  })
+  it('weigh an odd value the same in any unit', () => {
+    const odds = (scale: number) => {
+      const of = (mean: number, sd: number) => ({
+        normals: [{ weight: 1, mean: mean * scale, sd: sd * scale }],
+        open: 0,
+      })
+      const [sound, failed] = [of(230, 5), of(190, 10)]
+      const background = backgroundOf([sound, failed])
+      return mixtureDensity(sound, 120 * scale, background) / mixtureDensity(failed, 120 * scale, background)
+    }
+    expect(odds(1000)).toBeCloseTo(odds(1), 9)
+    expect(odds(1 / 230)).toBeCloseTo(odds(1), 9)
+  })
+  it('spread as far as what they are compared with is a guess', () => {
+    const rated = resolveMixture([{ weight: 1, mean: 1, sd: 0.02 }], 0, 0)
+    const guessed = resolveMixture([{ weight: 1, mean: 1, sd: 0.02 }], 0, 0, { share: 0.3 })
+    expect(rated.normals[0]?.sd).toBeCloseTo(0.02, 12)
+    expect(guessed.normals[0]?.sd).toBeCloseTo(Math.hypot(0.02, 0.3), 12)
+    const either = resolveMixture([{ weight: 1, mean: 1.1, sd: 0.1 }], 0, 0, { alsoTimes: 2 })
+    expect(either.normals.map(({ weight, mean }) => [weight, mean])).toEqual([
+      [0.5, 1.1],
+      [0.5, 2.2],
+    ])
   })
 
   it('agree between density and ranges', () => {
@@ -49,8 +75,9 @@ describe('measured likelihoods', () => {
       0.01,
     )
     const [below, inside, above] = mixtureStates(mixture, [0.94, 1.06], false) as [number, number, number]
+    const background = backgroundOf([mixture])
     let integral = 0
-    for (let value = -1; value < 0.94; value += 0.0005) integral += mixtureDensity(mixture, value) * 0.0005
+    for (let value = -1; value < 0.94; value += 0.0005) integral += mixtureDensity(mixture, value, background) * 0.0005
     expect(below).toBeCloseTo(integral, 1)
     expect(below + inside + above).toBeCloseTo(1, 9)
   })
@@ -73,8 +100,9 @@ describe('measured likelihoods', () => {
   })
   it('never takes an odd value as impossible', () => {
     const mixture = resolveMixture([{ weight: 1, mean: 1, sd: 0.02 }], 0.05, 0)
-    expect(Math.log(mixtureDensity(mixture, 40))).toBeGreaterThan(-30)
-    expect(mixtureDensity(mixture, null)).toBeGreaterThan(0)
+    const background = backgroundOf([mixture])
+    expect(Math.log(mixtureDensity(mixture, 40, background))).toBeGreaterThan(-30)
+    expect(mixtureDensity(mixture, null, background)).toBeGreaterThan(0)
   })
 
   it('uses a normal distribution function good to six places', () => {

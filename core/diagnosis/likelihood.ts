@@ -9,9 +9,14 @@ import { LIKELIHOOD } from '../knowledge/faults/thresholds'
  *
  * @param states from normal to dominant
  * @param causes one distribution each, what is missing from 1 belonging to the first state
+ * @param floors by state, where one is lifted less than the others
  * @returns probabilities over `states`, summing to 1
  */
-export function noisyMax(states: readonly string[], causes: readonly Distribution[]): number[] {
+export function noisyMax(
+  states: readonly string[],
+  causes: readonly Distribution[],
+  floors?: readonly number[],
+): number[] {
   const cumulative = states.map(() => 1)
   for (const cause of causes) {
     const given = states.slice(1).reduce((sum, state) => sum + (cause[state] ?? 0), 0)
@@ -23,12 +28,14 @@ export function noisyMax(states: readonly string[], causes: readonly Distributio
     }
   }
   const raw = cumulative.map((value, index) => value - (index === 0 ? 0 : (cumulative[index - 1] as number)))
-  return withFloor(raw)
+  return withFloor(raw, floors)
 }
 
 /** Probabilities lifted off zero and brought back to a sum of one. */
-export function withFloor(probabilities: readonly number[]): number[] {
-  const lifted = probabilities.map((probability) => Math.max(probability, 0) + LIKELIHOOD.floor)
+export function withFloor(probabilities: readonly number[], floors?: readonly number[]): number[] {
+  const lifted = probabilities.map(
+    (probability, index) => Math.max(probability, 0) + (floors?.[index] ?? LIKELIHOOD.floor),
+  )
   const sum = lifted.reduce((total, probability) => total + probability, 0)
   return lifted.map((probability) => probability / sum)
 }
@@ -44,24 +51,47 @@ export interface Mixture {
   open: number
 }
 
+/** How unsure the figure is that a reading is compared with; absent where a plate or a card gave it. */
+export interface Guess {
+  /** Spread as a share of what should be read. */
+  share?: number
+  /** Spread in the statistic's own terms. */
+  shift?: number
+  /** The figure may as well be this many times as large. */
+  alsoTimes?: number
+}
+
 /**
  * Resolves a row's components.
  *
  * @param bandSd what `sd: 'band'` stands for on this machine
  * @param meterSd the instrument's own spread, in the statistic's terms
+ * @param guess the spread of what it is compared with, where that is a guess
  */
-export function resolveMixture(components: readonly Component[], bandSd: number, meterSd: number): Mixture {
-  const normals = components.flatMap((component) =>
+export function resolveMixture(
+  components: readonly Component[],
+  bandSd: number,
+  meterSd: number,
+  { share = 0, shift = 0, alsoTimes }: Guess = {},
+): Mixture {
+  const resolved = components.flatMap((component) =>
     'open' in component
       ? []
       : [
           {
             weight: component.weight,
             mean: component.mean,
-            sd: Math.hypot(component.sd === 'band' ? bandSd : component.sd, meterSd),
+            sd: Math.hypot(component.sd === 'band' ? bandSd : component.sd, meterSd, share * component.mean, shift),
           },
         ],
   )
+  const normals =
+    alsoTimes === undefined
+      ? resolved
+      : resolved.flatMap(({ weight, mean, sd }) => [
+          { weight: weight / 2, mean, sd },
+          { weight: weight / 2, mean: mean * alsoTimes, sd: sd * alsoTimes },
+        ])
   const open = components.reduce((sum, component) => sum + ('open' in component ? component.weight : 0), 0)
   return { normals, open }
 }
@@ -81,17 +111,37 @@ export function mixHalves(one: Mixture, other: Mixture): Mixture {
   return blend(one, other, 0.5)
 }
 
+/** Where a check's readings lie, all causes taken together: middle and half width, in the statistic's terms. */
+export interface Background {
+  middle: number
+  halfWidth: number
+}
+
+/** The background of one check, from everything its own rows foresee: so it is free of units. */
+export function backgroundOf(mixtures: Iterable<Mixture>): Background {
+  let low = Infinity
+  let high = -Infinity
+  for (const { normals } of mixtures)
+    for (const { mean, sd } of normals) {
+      low = Math.min(low, mean - 2 * sd)
+      high = Math.max(high, mean + 2 * sd)
+    }
+  return low < high ? { middle: (low + high) / 2, halfWidth: (high - low) / 2 } : { middle: 0, halfWidth: 1 }
+}
+
 /**
- * Density of a value (null: open) under a mixture, on a broad background: an odd value is unlikely, never impossible.
+ * Density of a value (null: open) under a mixture, with a small share of a broad background that itself sums to one: an
+ * odd value is unlikely, never impossible, and as unlikely in one unit as in another. The background is a Cauchy
+ * density: its tails outlast every normal.
  */
-export function mixtureDensity(mixture: Mixture, value: number | null): number {
-  if (value === null) return mixture.open + LIKELIHOOD.floor
-  const width = 2 * LIKELIHOOD.backgroundSd
-  const background = (LIKELIHOOD.floor * Math.exp(-((value / width) ** 2) / 2)) / width + 1e-9
+export function mixtureDensity(mixture: Mixture, value: number | null, { middle, halfWidth }: Background): number {
+  const { floor } = LIKELIHOOD
+  if (value === null) return (1 - floor) * mixture.open + floor
+  const background = halfWidth / (Math.PI * (halfWidth ** 2 + (value - middle) ** 2))
   return mixture.normals.reduce(
     (sum, { weight, mean, sd }) =>
-      sum + (weight * Math.exp(-(((value - mean) / sd) ** 2) / 2)) / (sd * Math.sqrt(2 * Math.PI)),
-    background,
+      sum + ((1 - floor) * weight * Math.exp(-(((value - mean) / sd) ** 2) / 2)) / (sd * Math.sqrt(2 * Math.PI)),
+    floor * background,
   )
 }
 

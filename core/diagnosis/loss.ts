@@ -1,6 +1,8 @@
 import { BEING_WRONG, type Rates } from '../knowledge/shop/rates'
 import type { ActionRow } from '../knowledge/faults/model-types'
-import type { Kind } from '../knowledge/vocabulary'
+import { livesOf, WEAR_OUT } from '../knowledge/faults/lives'
+import { LIFE_LEFT, LOST_WITH_MOTOR, METRED, OPENS_MOTOR, STAKES, TWO_PEOPLE, WARRANTY_RETURN } from '../knowledge/shop/stakes'
+import { WELLS, type Part } from '../knowledge/vocabulary'
 import type { Pump } from '../motor/nameplate'
 import { accessMinutes } from './gates'
 import type { DiagnosisModel } from './model'
@@ -10,25 +12,87 @@ export function actionMinutes(action: Pick<ActionRow, 'minutes' | 'access'>, pum
   return action.minutes + (action.access && !open ? accessMinutes(pump) : 0)
 }
 
-/** What a repair costs the customer when it goes as planned: parts with the shop's markup, and minutes. */
+/** Does bringing the pump up take two? */
+export function needsTwo({ kind, installation }: Pick<Pump, 'kind' | 'installation'>): boolean {
+  return WELLS.includes(kind) && (installation?.wellDepthMetres ?? 0) >= TWO_PEOPLE.fromMetres
+}
+
+/** What a repair costs the customer when it goes as planned: parts with the shop's markup, minutes, a second pair. */
 export function actionCost(
   action: Pick<ActionRow, 'parts' | 'minutes' | 'access'>,
   pump: Pump,
   rates: Rates,
   open = false,
 ): number {
-  return partsPrice(action.parts, rates, pump.kind) + (actionMinutes(action, pump, open) / 60) * rates.hourly
+  const helped = action.access && !open && needsTwo(pump) ? accessMinutes(pump) : 0
+  return (
+    partsPrice(action.parts, rates, pump) +
+    (actionMinutes(action, pump, open) / 60) * rates.hourly +
+    (helped / 60) * rates.helperHourly
+  )
 }
 
 /**
- * Price of parts, markup included; a kind's own price before the general one. A part without a price counts nothing and
- * is listed by the caller.
+ * Price of parts, markup included; a kind's own price before the general one, cable and pipe by the metre where the
+ * length is known. A part without a price counts nothing and is listed by the caller.
  */
-export function partsPrice(parts: ActionRow['parts'], rates: Rates, kind: Kind): number {
-  return (
-    parts.reduce((sum, part) => sum + (rates.partPrices[`${part}:${kind}`] ?? rates.partPrices[part] ?? 0), 0) *
-    (1 + rates.partsMarkup)
+export function partsPrice(
+  parts: ActionRow['parts'],
+  rates: Pick<Rates, 'partPrices' | 'partsMarkup'>,
+  { kind, installation }: Pick<Pump, 'kind' | 'installation'>,
+): number {
+  const priceOf = (part: Part): number => {
+    const listed = rates.partPrices[`${part}:${kind}`] ?? rates.partPrices[part] ?? 0
+    const metred = METRED[part]
+    const metres = metred && installation?.[metred.length]
+    return metred && metres !== undefined ? (listed * metres) / metred.pricedFor : listed
+  }
+  return parts.reduce((sum, part) => sum + priceOf(part), 0) * (1 + rates.partsMarkup)
+}
+
+/** What hangs on the pump, beside its own price. */
+export interface LossScene {
+  /** The wet end stands open, or the pump is out, already: what lies behind costs its own minutes only. */
+  open?: boolean
+  complaints?: readonly string[]
+  /** Minutes of the working day that are left; what goes beyond costs more. */
+  minutesLeft?: number
+}
+
+/** How many times the usual trouble it is when this pump stays down. */
+export function stakesOf(pump: Pick<Pump, 'installation'>, complaints: readonly string[] = []): number {
+  const { livestock, onlySupply } = pump.installation ?? {}
+  return Math.max(
+    1,
+    livestock ? STAKES.livestock : 1,
+    onlySupply ? STAKES.onlySupply : 1,
+    complaints.includes('pit-flooded') ? STAKES.floodedCellar : 1,
   )
+}
+
+/** The chance that what is this old ends within so many years, by a Weibull law about its usual life. */
+export function chanceOfEnding([from, to]: readonly [number, number], ageYears: number, years: number): number {
+  // The law's mean lies at 0.893 of its scale for this shape.
+  const scale = (from + to) / 2 / 0.893
+  const hazard = (age: number) => (age / scale) ** WEAR_OUT.shape
+  return 1 - Math.exp(hazard(ageYears) - hazard(ageYears + years))
+}
+
+/**
+ * What of a repair's price is likely to be lost soon: with a motor that is at its end what was put into it is lost too;
+ * a new one ends early once in a while, and most of that the warranty bears.
+ */
+export function lifeLoss(
+  { parts }: Pick<ActionRow, 'parts'>,
+  cost: number,
+  { kind }: Pick<Pump, 'kind'>,
+  ageYears: number,
+): number {
+  const { horizonYears, lostShare, earlyEnd, warrantyBears } = LIFE_LEFT
+  if (parts.includes('motor') || parts.includes('pump')) return earlyEnd * (1 - warrantyBears) * cost
+  if (!parts.some((part) => LOST_WITH_MOTOR.has(part))) return 0
+  const life = livesOf(kind === 'sump' ? 'pump' : 'motor', kind)
+  return life ? chanceOfEnding(life, ageYears, horizonYears) * lostShare * cost : 0
 }
 
 export interface LossTable {
@@ -38,6 +102,8 @@ export interface LossTable {
   table: Float64Array
   actions: number
   hypotheses: number
+  /** `cures[a * hypotheses + h]`: 1 where the action cures everything that is wrong under `h`. */
+  cures: Uint8Array
 }
 
 /**
@@ -47,12 +113,27 @@ export interface LossTable {
  * then it is put right
  * by the cheapest repairs that cure it.
  *
- * @param open the wet end stands open, or the pump is out, already: the work behind that gate costs its own minutes
- *   only
  */
-export function lossTable(model: DiagnosisModel, rates: Rates, open = false): LossTable {
+export function lossTable(
+  model: DiagnosisModel,
+  rates: Rates,
+  { open = false, complaints, minutesLeft }: LossScene = {},
+): LossTable {
   const { actions, hypotheses, pump } = model
-  const costs = actions.map((action) => actionCost(action, pump, rates, open))
+  const downtime = rates.downtime * stakesOf(pump, complaints)
+  const costs = actions.map((action) => {
+    const price = actionCost(action, pump, rates, open)
+    const beyond = minutesLeft === undefined ? 0 : Math.max(0, actionMinutes(action, pump, open) - minutesLeft)
+    return (
+      price +
+      (beyond / 60) * rates.hourly * (rates.afterHours - 1) +
+      lifeLoss(action, price, pump, model.plate?.ageYears ?? 0) +
+      (action.onlyUnderWarranty ? downtime * WARRANTY_RETURN.timesDowntime + rates.trip : 0) +
+      (pump.underWarranty && action.parts.some((part) => OPENS_MOTOR.has(part))
+        ? WARRANTY_RETURN.forfeitShare * partsPrice(['motor'], rates, pump)
+        : 0)
+    )
+  })
   const cures = actions.map(({ cures: list }) => new Set<string>(list))
   const cheapestFor = new Map<string, number>()
   const cheapest = (faults: readonly string[]): number => {
@@ -69,11 +150,12 @@ export function lossTable(model: DiagnosisModel, rates: Rates, open = false): Lo
   const perMinute = rates.hourly / 60
   const wrong =
     BEING_WRONG.noticedOnSite * BEING_WRONG.onSiteMinutes * perMinute +
-    (1 - BEING_WRONG.noticedOnSite) * (rates.trip + BEING_WRONG.laterMinutes * perMinute + rates.downtime)
+    (1 - BEING_WRONG.noticedOnSite) * (rates.trip + BEING_WRONG.laterMinutes * perMinute + downtime)
   // Leaving a faulty machine running is never noticed on site: it comes back as a call.
-  const comeback = rates.trip + BEING_WRONG.laterMinutes * perMinute + rates.downtime
+  const comeback = rates.trip + BEING_WRONG.laterMinutes * perMinute + downtime
   const rows = actions.length + 1
   const table = new Float64Array(rows * hypotheses.length)
+  const whole = new Uint8Array(actions.length * hypotheses.length)
   actions.forEach((action, a) => {
     hypotheses.forEach(({ faults }, h) => {
       // A repair of what was never wrong leaves the complaint as it was.
@@ -81,12 +163,13 @@ export function lossTable(model: DiagnosisModel, rates: Rates, open = false): Lo
       const consequence =
         left.length === 0 ? 0 : (action.cures.includes('nothing-wrong') ? comeback : wrong) + cheapest(left)
       table[a * hypotheses.length + h] = (costs[a] as number) + consequence
+      if (left.length === 0) whole[a * hypotheses.length + h] = 1
     })
   })
   hypotheses.forEach(({ faults }, h) => {
     table[actions.length * hypotheses.length + h] = BEING_WRONG.carryOnMinutes * perMinute + cheapest(faults)
   })
-  return { table, actions: rows, hypotheses: hypotheses.length, carryOn: actions.length }
+  return { table, actions: rows, hypotheses: hypotheses.length, carryOn: actions.length, cures: whole }
 }
 
 /** Probability that curing these faults cures everything that is wrong. */

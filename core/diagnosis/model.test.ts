@@ -111,7 +111,8 @@ describe('how likely each cause is before anything is known', () => {
 describe('what the caller says (noisy-or)', () => {
   it('comes of any of the causes, or of none', () => {
     const model = buildModel(pump())
-    const { complaintLeak, faults } = KIND_KNOWLEDGE.pool
+    const { complaintLeak: leaks, faults } = KIND_KNOWLEDGE.pool
+    const complaintLeak = leaks['hums-no-start'] as number
     const says = complaintLikelihood(model, 'hums-no-start')
     const of = (fault: string) =>
       ((faults.find((row) => row.fault === fault)?.complaints ?? {}) as Record<string, number>)['hums-no-start'] ?? 0

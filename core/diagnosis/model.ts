@@ -11,20 +11,36 @@ import type {
   SeenRow,
 } from '../knowledge/faults/model-types'
 import { completePlate, MOTOR_HAS, type CompletePlate, type Pump } from '../motor/nameplate'
-import { standsStill } from '../knowledge/faults/fault-traits'
+import { AT_MOTOR, SIDE_RIGHT, standsStill } from '../knowledge/faults/fault-traits'
 import { HAZARD } from '../knowledge/faults/hazard'
+import { LIKELIHOOD } from '../knowledge/faults/thresholds'
+import { SUPPLY } from '../knowledge/electrical/limits'
+import { renewedParts } from '../knowledge/repairs/renews'
 import { testedTooLow } from '../electrical/insulation'
-import { KIND_CONSTRUCTIONS, type Fault, type MotorType } from '../knowledge/vocabulary'
+import { KIND_CONSTRUCTIONS, type Fault, type Kind, type MotorType, type Standing } from '../knowledge/vocabulary'
 import { checkKey, pickAsked, sortedLeads, type Asked, type Finding } from './finding'
-import { blend, mixHalves, mixtureDensity, mixtureStates, noisyMax, resolveMixture, type Mixture } from './likelihood'
+import {
+  backgroundOf,
+  blend,
+  mixHalves,
+  mixtureDensity,
+  mixtureStates,
+  noisyMax,
+  resolveMixture,
+  type Guess,
+  type Mixture,
+} from './likelihood'
+import type { OwnFinding } from './own-findings'
 import { usualSetup } from './judge-finding'
-import { statisticScale } from './statistic'
+import { statisticScale, type StatisticScale } from './statistic'
 import { windingPair } from './winding-reading'
 
 /** One explanation: no fault, one, or two together. */
 export interface Hypothesis {
   faults: readonly string[]
   prior: number
+  /** Two faults that only chance brings together. */
+  byChance?: boolean
 }
 
 /** One thing a check can say: an outcome, no figure at all, or a range of readings in the check's own unit. */
@@ -43,7 +59,11 @@ export interface ModelCheck extends Asked {
   /** Probability of each state, hypothesis by hypothesis: `rows[h * states.length + s]`. */
   rows: Float64Array
   /** Likelihood of a finding per hypothesis, or null when the finding cannot tell. */
-  weigh: (finding: Finding) => Float64Array | null
+  weigh: (finding: OwnFinding) => Float64Array | null
+  /** The faults it can tell of. */
+  speaksOf: readonly string[]
+  /** Where the machine must stand for it; anywhere where absent. */
+  standings?: readonly Standing[]
 }
 
 export interface DiagnosisModel {
@@ -68,6 +88,8 @@ export function motorHas(type: MotorType, needs: Needs | undefined): boolean {
       return MOTOR_HAS.runCapacitor(type)
     case 'start-capacitor':
       return MOTOR_HAS.startCapacitor(type)
+    case 'capacitor':
+      return MOTOR_HAS.runCapacitor(type) || MOTOR_HAS.startCapacitor(type)
     case 'start-switch':
       return MOTOR_HAS.startSwitch(type)
     case 'start-winding':
@@ -96,7 +118,7 @@ export function buildModel(
     motorHas(plate.motorType, needs) &&
     (constructions === undefined || (construction !== undefined && constructions.includes(construction)))
   const faults = knowledge.faults.filter(({ needs }) => motorHas(plate.motorType, needs))
-  const hypotheses = enumerate(knowledge, faults, plate, alreadyReplaced, experience)
+  const hypotheses = enumerate(knowledge, faults, plate, pump.kind, alreadyReplaced, experience)
   const typed = <T extends SeenRow | MeasuredRow>(row: T): T => ({
     ...row,
     effects: { ...row.effects, ...row.byType?.[plate.motorType] },
@@ -143,40 +165,62 @@ function enumerate(
   knowledge: KindKnowledge,
   faults: readonly FaultRow[],
   plate: CompletePlate,
+  kind: Kind,
   replaced: readonly string[],
   experience: Readonly<Record<string, number>>,
 ): Hypothesis[] {
-  const { lowered, raised, masks } = knowledge.replacement
+  const { lowered, raised, masks, brings } = knowledge.replacement
+  const renewed = renewedParts(replaced, kind)
+  const partOf = new Map(faults.map(({ fault, part }) => [fault as string, part]))
+  const isRenewed = (fault: string) => renewed.has(partOf.get(fault) ?? '')
+  const brought = (fault: string) =>
+    replaced.reduce(
+      (sum, part) => sum + ((brings as Record<string, Partial<Record<string, number>>>)[part]?.[fault] ?? 0),
+      0,
+    )
   const masked = new Set(
     replaced.flatMap((part) => (masks as Record<string, readonly string[] | undefined>)[part] ?? []),
   )
   const yearly = new Map<string, number>(
     faults.map((row) => {
       const duty = row.shape > 1 ? (plate.dutyHoursPerDay / HAZARD.dutyHoursPerDay) ** HAZARD.dutyExponent : 1
-      const renewed = row.part !== undefined && replaced.includes(row.part) ? lowered : 1
+      const left = isRenewed(row.fault) ? lowered : 1
       return [
         row.fault,
         (row.per1000 / 1000) *
           ageFactor(row, plate.ageYears) *
           duty *
-          renewed *
+          left *
           (experience[row.fault] ?? 1) *
-          (masked.has(row.fault) ? raised : 1),
+          (masked.has(row.fault) && left === 1 ? raised : 1) +
+          brought(row.fault) / 1000,
       ]
     }),
   )
-  const singles = faults.map(({ fault }) => ({ faults: [fault], prior: yearly.get(fault) as number }))
   const pairs: Hypothesis[] = []
   const links = new Map(knowledge.pairs.map((row) => [row.faults.join('+'), row]))
+  /** What of a fault's rate goes on to a second one, and so is not there alone. */
+  const goesOn = new Map<string, number>()
   faults.forEach((first, index) => {
     for (const second of faults.slice(index + 1)) {
       const independent = (yearly.get(first.fault) as number) * (yearly.get(second.fault) as number)
       const linked = links.get(`${first.fault}+${second.fault}`) ?? links.get(`${second.fault}+${first.fault}`)
       // A linked pair follows from its first fault with the stated chance.
-      const follow = linked ? (yearly.get(linked.faults[0]) as number) * linked.given : 0
-      pairs.push({ faults: [first.fault, second.fault], prior: independent * knowledge.unnoticed + follow })
+      // What was renewed lately has had little time to be ruined by something else.
+      const given = linked ? linked.given * (isRenewed(linked.faults[1]) ? lowered : 1) : 0
+      const follow = linked ? (yearly.get(linked.faults[0]) as number) * given : 0
+      if (linked) goesOn.set(linked.faults[0], (goesOn.get(linked.faults[0]) ?? 0) + given)
+      pairs.push({
+        faults: [first.fault, second.fault],
+        prior: independent * knowledge.unnoticed + follow,
+        ...(linked ? {} : { byChance: true }),
+      })
     }
   })
+  const singles = faults.map(({ fault }) => ({
+    faults: [fault],
+    prior: (yearly.get(fault) as number) * (1 - (goesOn.get(fault) ?? 0)),
+  }))
   const all: Hypothesis[] = [
     { faults: ['nothing-wrong'], prior: (knowledge.nothingWrong.per1000 / 1000) * (experience['nothing-wrong'] ?? 1) },
     ...singles,
@@ -197,11 +241,11 @@ export function complaintLikelihood(
       ((row.complaintsByType?.[plate.motorType] ?? row.complaints) as Record<string, number>)[complaint] ?? 0,
     ]),
   )
+  const leak = (knowledge.complaintLeak as Record<string, number>)[complaint] ?? knowledge.complaintLeak.usual
   byFault.set('nothing-wrong', (knowledge.nothingWrong.complaints as Record<string, number>)[complaint] ?? 0)
   return Float64Array.from(
     hypotheses,
-    ({ faults }) =>
-      1 - faults.reduce((silent, fault) => silent * (1 - (byFault.get(fault) ?? 0)), 1 - knowledge.complaintLeak),
+    ({ faults }) => 1 - faults.reduce((silent, fault) => silent * (1 - (byFault.get(fault) ?? 0)), 1 - leak),
   )
 }
 
@@ -227,6 +271,14 @@ function seenCheck(row: SeenRow, hypotheses: readonly Hypothesis[], knowledge: K
   const outcomes = Object.keys(checkInfo(row.check)?.outcomes ?? {})
   // What the table does not speak of stands last, as unlikely under every cause.
   const states = [...(row.order ?? outcomes), ...outcomes.filter((outcome) => row.order?.includes(outcome) === false)]
+  const shown = (state: string) => row.shows?.[state] !== undefined
+  const floors = states.map((state) => (shown(state) ? LIKELIHOOD.falseSightFloor : LIKELIHOOD.floor))
+  const leak = Object.fromEntries(
+    Object.entries(row.leak).map(([state, given]) => [
+      state,
+      shown(state) ? Math.min(given, LIKELIHOOD.falseSight) : given,
+    ]),
+  )
   const rows = new Float64Array(hypotheses.length * states.length)
   const table: Partial<Record<string, Distribution>> = row.effects
   // Most hypotheses share their speaking faults with others: each set is worked out once.
@@ -237,7 +289,7 @@ function seenCheck(row: SeenRow, hypotheses: readonly Hypothesis[], knowledge: K
     const key = telling.length === 2 ? `${telling[0]}+${telling[1]}` : (telling[0] ?? '')
     let spread = known.get(key)
     if (!spread) {
-      spread = noisyMax(states, [row.leak, ...telling.map((fault) => table[fault] as Distribution)])
+      spread = noisyMax(states, [leak, ...telling.map((fault) => table[fault] as Distribution)], floors)
       known.set(key, spread)
     }
     rows.set(spread, index * states.length)
@@ -246,13 +298,25 @@ function seenCheck(row: SeenRow, hypotheses: readonly Hypothesis[], knowledge: K
     key: checkKey(row),
     ...pickAsked(row),
     rows,
+    speaksOf: Object.keys(table),
+    ...(row.standings ? { standings: row.standings } : {}),
     states: states.map((id) => ({ id })),
-    weigh: ({ outcome }) => {
+    weigh: ({ outcome, side }) => {
       const state = outcome === undefined ? -1 : states.indexOf(outcome)
       if (state < 0 || row.silent?.includes(outcome as string)) return null
-      return Float64Array.from(hypotheses, (_, index) => rows[index * states.length + state] as number)
+      return Float64Array.from(
+        hypotheses,
+        ({ faults }, index) => (rows[index * states.length + state] as number) * sideShare(side, speakingOf(faults)),
+      )
     },
   }
+}
+
+/** How well the side where a thing is heard or felt suits the faults that would make it. */
+function sideShare(side: Finding['side'], faults: readonly string[]): number {
+  if (!side) return 1
+  if (faults.length === 0) return 1 - SIDE_RIGHT
+  return faults.some((fault) => AT_MOTOR.has(fault) === (side === 'motor')) ? SIDE_RIGHT : 1 - SIDE_RIGHT
 }
 
 function measuredCheck(
@@ -264,7 +328,50 @@ function measuredCheck(
 ): ModelCheck | undefined {
   const scale = statisticScale(row, plate, pump)
   if (!scale) return undefined
-  const resolve = (components: MeasuredRow['normal']) => resolveMixture(components, scale.bandSd, row.meterSd)
+  const { mixtures, known } = mixturesOf(row, scale, scale.guess, plate, hypotheses, knowledge)
+  // Beside a reading that is its measure no guess is left in it.
+  const sure = scale.sure && scale.guess && mixturesOf(row, scale, undefined, plate, hypotheses, knowledge).mixtures
+  const beside = row.besideRest && besideRest(row.besideRest, row.meterSd, hypotheses, knowledge)
+  const background = backgroundOf(known)
+  const cuts = row.cuts
+    .map((cut) => (cut === 'low' ? scale.low : cut === 'high' ? scale.high : cut))
+    .sort((a, b) => a - b)
+  const withOpen = known.some(({ open }) => open > 0)
+  const states = rangeStates(row, cuts.map(scale.back), withOpen)
+  const rows = new Float64Array(hypotheses.length * states.length)
+  const spread = perMixture(mixtures, (mixture) => mixtureStates(mixture, cuts, withOpen))
+  mixtures.forEach((mixture, index) => rows.set(spread.get(mixture) as number[], index * states.length))
+  return {
+    key: checkKey(row),
+    ...pickAsked(row),
+    states,
+    rows,
+    speaksOf: Object.keys(row.effects),
+    weigh: (finding) => {
+      if (finding.outcome !== undefined) return null
+      if (finding.check === 'insulation-resistance' && testedTooLow(finding.testVolts)) return null
+      const value = finding.value ?? null
+      const rest = finding.beside?.restVolts
+      if (beside && value !== null && rest !== undefined && rest > plate.volts * SUPPLY.absentFraction)
+        return beside(value / rest)
+      const statistic = value === null ? null : scale.from(value, finding)
+      const own = sure && scale.sure?.(finding) ? sure : mixtures
+      const densities = perMixture(own, (mixture) => mixtureDensity(mixture, statistic, background))
+      return Float64Array.from(own, (mixture) => densities.get(mixture) as number)
+    },
+  }
+}
+
+/** What a measured check reads under each hypothesis, and every mixture that its row knows. */
+function mixturesOf(
+  row: MeasuredRow,
+  scale: StatisticScale,
+  guess: Guess | undefined,
+  plate: CompletePlate,
+  hypotheses: readonly Hypothesis[],
+  knowledge: KindKnowledge,
+): { mixtures: Mixture[]; known: Mixture[] } {
+  const resolve = (components: MeasuredRow['normal']) => resolveMixture(components, scale.bandSd, row.meterSd, guess)
   const normal = resolve(row.normal)
   const effects = new Map<string, Mixture>(
     Object.entries(row.effects).map(([fault, components]) => [fault, resolve(components)]),
@@ -282,27 +389,30 @@ function measuredCheck(
     const share = 1 - faults.reduce((turns, fault) => turns * (1 - standsStill(fault as Fault, plate.motorType)), 1)
     return share === 0 ? turning : blend(still, turning, share)
   })
-  const cuts = row.cuts
-    .map((cut) => (cut === 'low' ? scale.low : cut === 'high' ? scale.high : cut))
-    .sort((a, b) => a - b)
-  const withOpen = [normal, ...(still ? [still] : []), ...effects.values()].some(({ open }) => open > 0)
-  const states = rangeStates(row, cuts.map(scale.back), withOpen)
-  const rows = new Float64Array(hypotheses.length * states.length)
-  const spread = perMixture(mixtures, (mixture) => mixtureStates(mixture, cuts, withOpen))
-  mixtures.forEach((mixture, index) => rows.set(spread.get(mixture) as number[], index * states.length))
-  return {
-    key: checkKey(row),
-    ...pickAsked(row),
-    states,
-    rows,
-    weigh: (finding) => {
-      if (finding.outcome !== undefined) return null
-      if (finding.check === 'insulation-resistance' && testedTooLow(finding.testVolts)) return null
-      const value = finding.value ?? null
-      const statistic = value === null ? null : scale.from(value, finding)
-      const densities = perMixture(mixtures, (mixture) => mixtureDensity(mixture, statistic))
-      return Float64Array.from(mixtures, (mixture) => densities.get(mixture) as number)
-    },
+  return { mixtures, known: [normal, ...effects.values(), ...(still ? [still] : [])] }
+}
+
+/** The likelihood of a reading as a share of the one at rest: of two faults the one that takes more of it speaks. */
+function besideRest(
+  { normal, effects }: NonNullable<MeasuredRow['besideRest']>,
+  meterSd: number,
+  hypotheses: readonly Hypothesis[],
+  knowledge: KindKnowledge,
+): (share: number) => Float64Array {
+  const resolve = (components: MeasuredRow['normal']) => resolveMixture(components, 0, meterSd)
+  const usual = resolve(normal)
+  const known = new Map(
+    Object.entries(effects).map(([fault, components]) => [fault, resolve(components as MeasuredRow['normal'])]),
+  )
+  const speakingOf = speaking('supply-voltage-loaded', effects, knowledge)
+  const mixtures = hypotheses.map(({ faults }) => {
+    const [first, second] = speakingOf(faults).map((fault) => known.get(fault) as Mixture)
+    return first && second ? mixHalves(first, second) : (first ?? usual)
+  })
+  const background = backgroundOf([usual, ...known.values()])
+  return (share) => {
+    const densities = perMixture(mixtures, (mixture) => mixtureDensity(mixture, share, background))
+    return Float64Array.from(mixtures, (mixture) => densities.get(mixture) as number)
   }
 }
 
@@ -342,7 +452,7 @@ export function modelCheckOf(
         sortedLeads(candidate.leads) === windingPair(finding, pump.kind) &&
         candidate.half === (finding.half === 'motor' || finding.throughCable === false ? 'motor' : undefined)
       )
-    if (candidate.setup) return candidate.setup === (finding.setup ?? usualSetup(pump))
+    if (candidate.setup) return candidate.setup === (finding.setup ?? usualSetup(pump, finding.where))
     if (finding.check === 'shaft-turn') return candidate.half === (finding.half === 'whole' ? undefined : finding.half)
     if (candidate.part)
       return finding.part ? candidate.part === finding.part : alike.length === 1 || candidate === alike[0]

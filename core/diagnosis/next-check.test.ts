@@ -3,7 +3,15 @@ import { DEFAULT_RATES } from '../knowledge/shop/rates'
 import { completePlate, type Pump } from '../motor/nameplate'
 import type { LossTable } from './loss'
 import type { DiagnosisModel, ModelCheck } from './model'
-import { activeHypotheses, informationBits, mostTelling, outcomesOf, rankChecks, type RankOptions } from './next-check'
+import {
+  activeHypotheses,
+  informationBits,
+  lossOfActing,
+  mostTelling,
+  outcomesOf,
+  rankChecks,
+  type RankOptions,
+} from './next-check'
 
 const pump: Pump = {
   kind: 'pool',
@@ -27,19 +35,18 @@ const LOSSES: LossTable = {
   actions: 3,
   hypotheses: 2,
   carryOn: 2,
+  cures: Uint8Array.from([1, 0, 0, 1]),
 }
 const EVEN = Float64Array.from([0.5, 0.5])
 const none: ReadonlySet<string> = new Set()
 const options = (more: Partial<RankOptions> = {}): RankOptions => ({
   held: none,
-  done: none,
-  skipped: none,
-  notAsked: none,
-  rates: { ...DEFAULT_RATES, hourly: 60 },
+  repairing: false,
+  rates: { ...DEFAULT_RATES, hourly: 60, liveRisk: 3 },
   ...more,
 })
 const rank = (checks: ModelCheck[], more: Partial<RankOptions> = {}, losses = { now: LOSSES, opened: LOSSES }) =>
-  rankChecks(model(...checks), losses, EVEN, options(more))
+  rankChecks(model(...checks), losses, EVEN, checks, options(more))
 const DEAD = ['power-off', 'proved-dead', 'discharged']
 
 describe('what a check is worth (expected value of sample information)', () => {
@@ -73,16 +80,17 @@ describe('what a check is worth (expected value of sample information)', () => {
     const cheap = rank([check('capacitance', 0.9), check('listen', 0.9)])
     expect(cheap.map(({ check: { check: id } }) => id)).toEqual(['listen', 'capacitance'])
   })
-  it('leaves out what was done, what cannot be done here, and what is history only', () => {
-    const ids = (more: Partial<RankOptions>) =>
-      rank([check('listen', 1), check('weep-hole', 0.9), check('spin-start', 1)], more).map(({ check: { key } }) => key)
-    expect(ids({})).toEqual(['listen', 'weep-hole'])
-    expect(ids({ done: new Set(['listen']) })).toEqual(['weep-hole'])
-    expect(ids({ skipped: new Set(['weep-hole']) })).toEqual(['listen'])
-    expect(ids({ notAsked: new Set(['listen', 'weep-hole']) })).toEqual([])
-    const named = check('capacitance', 1, { key: 'capacitance:run-capacitor' })
-    for (const skipped of ['capacitance', 'capacitance:run-capacitor'])
-      expect(rank([named], { skipped: new Set([skipped]) })).toEqual([])
+  it('is reckoned by the rule that acts: a repair too unlikely to be the cure is no way out, however cheap', () => {
+    // The first repair is the cheaper one under either cause, and cures only the one that is hardly there.
+    const decisions = {
+      losses: [Float64Array.from([1, 1]), Float64Array.from([50, 50])],
+      cures: [Uint8Array.from([0, 1]), Uint8Array.from([1, 0])],
+    }
+    const testingOn = { ...decisions, losses: [...decisions.losses, Float64Array.from([80, 80])] }
+    expect(lossOfActing(testingOn, Float64Array.from([0.9, 0.1]))).toBeCloseTo(50, 9)
+    expect(lossOfActing(testingOn, Float64Array.from([0.5, 0.5]))).toBeCloseTo(1, 9)
+    const cheapTest = { ...decisions, losses: [...decisions.losses, Float64Array.from([20, 20])] }
+    expect(lossOfActing(cheapTest, Float64Array.from([0.9, 0.1]))).toBeCloseTo(20, 9)
   })
 })
 
@@ -90,10 +98,12 @@ describe('what a check costs', () => {
   // At 1 a minute: two for reaching and writing down, its own, and the gates.
   it('is its minutes and those of its gates that are not yet held', () => {
     const [shaft] = rank([check('shaft-turn', 1)])
-    expect(shaft?.missingGates).toEqual(['power-off', 'proved-dead'])
+    expect(shaft?.missingGates).toEqual(['power-off', 'proved-dead', 'discharged'])
     const held = rank([check('shaft-turn', 1)], { held: new Set(DEAD) })[0]
     expect(held?.missingGates).toEqual([])
-    expect((shaft?.cost ?? 0) - (held?.cost ?? 0)).toBeCloseTo(4, 9)
+    expect((shaft?.cost ?? 0) - (held?.cost ?? 0)).toBeCloseTo(5, 9)
+    const [before] = rank([check('shaft-turn', 1)], { repairing: true })
+    expect((before?.cost ?? 0) - (held?.cost ?? 0), 'the repair that follows needs them too').toBeCloseTo(2, 9)
     expect(held?.cost).toBeCloseTo(2 + (held?.minutes ?? 0), 9)
   })
   it('shares gates among up to three checks that want the same and are worth making', () => {
@@ -102,12 +112,12 @@ describe('what a check costs', () => {
       return (found?.cost ?? 0) - 2 - (found?.minutes ?? 0)
     }
     const like = (key: string, sure = 1) => check('shaft-turn', sure, { key })
-    expect(gatesOf()).toBeCloseTo(4, 9)
-    expect(gatesOf(like('b'))).toBeCloseTo(2, 9)
-    expect(gatesOf(like('b'), like('c'))).toBeCloseTo(4 / 3, 9)
-    expect(gatesOf(like('b'), like('c'), like('d')), 'three, no more').toBeCloseTo(4 / 3, 9)
-    expect(gatesOf(like('b', 0.5)), 'one that tells nothing shares nothing').toBeCloseTo(4, 9)
-    expect(gatesOf(check('weep-hole', 1)), 'nor one with other gates').toBeCloseTo(4, 9)
+    expect(gatesOf()).toBeCloseTo(5, 9)
+    expect(gatesOf(like('b'))).toBeCloseTo(2.5, 9)
+    expect(gatesOf(like('b'), like('c'))).toBeCloseTo(5 / 3, 9)
+    expect(gatesOf(like('b'), like('c'), like('d')), 'three, no more').toBeCloseTo(5 / 3, 9)
+    expect(gatesOf(like('b', 0.5)), 'one that tells nothing shares nothing').toBeCloseTo(5, 9)
+    expect(gatesOf(check('weep-hole', 1)), 'nor one with other gates').toBeCloseTo(5, 9)
   })
   it('has a price on live work, and undoes dead gates that must then be proved again', () => {
     const live = rank([check('running-current', 1)], { held: new Set(['power-on', 'primed', 'guards-on']) })[0]
@@ -141,25 +151,28 @@ describe('looking one step further', () => {
     const four = (one: boolean): Float64Array =>
       Float64Array.from([0, 1, 2, 3].flatMap((h) => (((one ? h : h >> 1) & 1) === 0 ? [1, 0] : [0, 1])))
     const losses: LossTable = {
-      table: Float64Array.from([100, 1100, 1100, 100, 1100, 100, 100, 1100]),
-      actions: 2,
+      table: Float64Array.from([100, 1100, 1100, 100, 1100, 100, 100, 1100, 5000, 5000, 5000, 5000]),
+      actions: 3,
       hypotheses: 4,
-      carryOn: 1,
+      carryOn: 2,
+      cures: Uint8Array.from([1, 0, 0, 1, 0, 1, 1, 0]),
     }
     const even = Float64Array.from([0.25, 0.25, 0.25, 0.25])
     const quick = check('weep-hole', 1, { rows: four(true) })
     const other = check('listen', 1, { rows: four(false), key: 'listen' })
-    const found = rankChecks(model(quick, other), { now: losses, opened: losses }, even, options())
+    const ranked = (...checks: ModelCheck[]) =>
+      rankChecks(model(...checks), { now: losses, opened: losses }, even, checks, options())
+    const found = ranked(quick, other)
     const weep = found.find(({ check: { key } }) => key === 'weep-hole')
     expect(weep?.minutes).toBeLessThanOrEqual(1.5)
     const next = found.find(({ check: { key } }) => key === 'listen')
     expect(weep?.worth).toBeCloseTo(500 - (next?.cost ?? 0), 6)
-    expect(rankChecks(model(quick), { now: losses, opened: losses }, even, options())[0]?.worth).toBeCloseTo(0, 9)
+    expect(ranked(quick)[0]?.worth).toBeCloseTo(0, 9)
     // Seven that tell nothing and cost more stand before it in the table: the look goes to the likeliest six.
     const idle = Array.from({ length: 7 }, (_, index) =>
       check('shaft-runout', 1, { key: `idle-${index}`, rows: new Float64Array(8).fill(0.5) }),
     )
-    const crowded = rankChecks(model(quick, ...idle, other), { now: losses, opened: losses }, even, options())
+    const crowded = ranked(quick, ...idle, other)
     expect(crowded.find(({ check: { key } }) => key === 'weep-hole')?.worth).toBeCloseTo(weep?.worth as number, 6)
   })
   it('a check is not made twice: what it tells once is all it tells', () => {
@@ -189,11 +202,24 @@ describe('what a check tells', () => {
     const [a, b] = [rank([check('listen', 0.8)])[0]!, rank([check('shaft-turn', 0.9)])[0]!]
     const perMoney = (of: typeof a) => informationBits(of.check, active) / of.cost
     const best = perMoney(a) > perMoney(b) ? a : b
-    expect(mostTelling([a, b], EVEN)).toBe(best)
-    expect(mostTelling([b, a], EVEN)).toBe(best)
-    expect(mostTelling(rank([check('listen', 0.55)]), EVEN), '0.007 bits').toBeUndefined()
-    expect(mostTelling(rank([check('listen', 0.65)]), EVEN), '0.066 bits').toBeDefined()
-    expect(mostTelling([], EVEN)).toBeUndefined()
+    const two = {
+      hypotheses: [
+        { faults: ['a'], prior: 0.5 },
+        { faults: ['b'], prior: 0.5 },
+      ],
+    }
+    expect(mostTelling(two, [a, b], EVEN)).toBe(best)
+    expect(mostTelling(two, [b, a], EVEN)).toBe(best)
+    expect(mostTelling(two, rank([check('listen', 0.55)]), EVEN), '0.007 bits').toBeUndefined()
+    expect(mostTelling(two, rank([check('listen', 0.65)]), EVEN), '0.066 bits').toBeDefined()
+    expect(mostTelling(two, [], EVEN)).toBeUndefined()
+    const chance = {
+      hypotheses: [
+        { faults: ['a'], prior: 0.5 },
+        { faults: ['a', 'b'], prior: 0.5, byChance: true },
+      ],
+    }
+    expect(mostTelling(chance, [a, b], EVEN), 'what only chance brings together is nobody’s question').toBeUndefined()
   })
   it('for each outcome: how likely, and what is then likely', () => {
     const [one, other] = outcomesOf(check('listen', 0.9), Float64Array.from([0.8, 0.2]))

@@ -1,5 +1,5 @@
 import { checkInfo } from '../knowledge/checks/checks'
-import { LOOK_AHEAD } from '../knowledge/faults/thresholds'
+import { DECIDING, LOOK_AHEAD } from '../knowledge/faults/thresholds'
 import { CHECKING, type Rates } from '../knowledge/shop/rates'
 import { GATES, LIVE_GATES, type Gate } from '../knowledge/vocabulary'
 import { accessGateOf, accessMinutes, gateMinutes, gatesFor } from './gates'
@@ -34,10 +34,9 @@ export function activeHypotheses(probabilities: Float64Array): ActivePosterior {
 
 export interface RankOptions {
   held: ReadonlySet<string>
-  done: ReadonlySet<string>
-  skipped: ReadonlySet<string>
-  notAsked: ReadonlySet<string>
   rates: Rates
+  /** The best repair as things stand works on the machine: the gates that make it safe are the repair’s gates too. */
+  repairing: boolean
 }
 
 /** The loss tables of a machine as it stands, and with the place behind its access gate open. */
@@ -47,39 +46,32 @@ export interface LossTables {
 }
 
 /**
- * Every check that is possible now with what it is worth and what it costs, best first.
+ * Every one of these checks with what it is worth and what it costs, best first.
  *
  * Worth is the expected value of sample information: expected loss of the best action now, less the expected loss of
  * the best action once the answer is known; a check that opens the wet end or pulls the pump makes the repairs behind
  * that gate cheaper. Cost: minutes and gates at the shop's rate, gates shared among the checks that need them too, and
- * a premium for live work.
+ * the shop's own price of live work.
  */
 export function rankChecks(
   model: DiagnosisModel,
   losses: LossTables,
   posterior: Float64Array,
-  { held, done, skipped, notAsked, rates }: RankOptions,
+  possible: readonly ModelCheck[],
+  { held, rates, repairing }: RankOptions,
 ): Candidate[] {
   const { pump, plate } = model
   const active = activeHypotheses(posterior)
   const access = accessGateOf(pump.kind)
-  const rowsNow = pickLosses(losses.now, active)
-  const rowsOpened = held.has(access) ? rowsNow : pickLosses(losses.opened, active)
+  const now = decisionsOf(losses.now, active)
+  const opened = held.has(access) ? now : decisionsOf(losses.opened, active)
   const perMinute = rates.hourly / 60
-  const possible = model.checks.filter(
-    ({ key, check }) =>
-      !done.has(key) &&
-      !skipped.has(key) &&
-      !skipped.has(check) &&
-      !notAsked.has(check) &&
-      !checkInfo(check)?.historyOnly,
-  )
-  const base = leastLoss(rowsNow, active.probabilities)
+  const base = lossOfActing(now, active.probabilities)
   const gates = possible.map((check) => gatesFor(check, pump.kind, plate))
-  const reached = gates.map((list) => (list.includes(access) && !held.has(access) ? rowsOpened : rowsNow))
+  const reached = gates.map((list) => (list.includes(access) && !held.has(access) ? opened : now))
   const oneStep = possible.map((check, index) => ({
     check,
-    worth: base - lossAfter(check, active, reached[index] as Float64Array[]),
+    worth: base - lossAfter(check, active, reached[index] as Decisions),
   }))
   const missing = gates.map((list) =>
     list.filter(
@@ -89,7 +81,7 @@ export function rankChecks(
   const candidates = oneStep.map(({ check, worth }, index): Candidate => {
     const missingGates = missing[index] as Gate[]
     const sharing = oneStep.filter(
-      (other, j) => other.worth > 0.5 && sameGates(missing[j] as Gate[], missingGates),
+      (other, j) => other.worth > LOOK_AHEAD.sharesFrom * base && sameGates(missing[j] as Gate[], missingGates),
     ).length
     const needed = gates[index] as Gate[]
     const live = needed.includes('power-on')
@@ -97,21 +89,24 @@ export function rankChecks(
     // open or hangs out of the well must go back first.
     const undo =
       (live && held.has('power-off') ? GATES['power-off'].minutes + GATES['proved-dead'].minutes : 0) +
-      (live && held.has(access) && !needed.includes(access) ? accessMinutes(pump) : 0)
+      (live && held.has(access) && !needed.includes(access) && !check.standings ? accessMinutes(pump) : 0)
     const reaching = missingGates.includes(access) ? accessMinutes(pump) : 0
-    const turned = missingGates.reduce((sum, gate) => sum + (gate === access ? 0 : gateMinutes(gate, pump)), 0) + undo
+    const making = missingGates.reduce((sum, gate) => sum + (gate === access ? 0 : gateMinutes(gate, pump)), 0)
+    const turned = (repairing && !live ? LOOK_AHEAD.gatesOwnShare : 1) * making + undo
     const own = checkInfo(check.check)?.minutes ?? 5
-    const minutes =
-      CHECKING.overheadMinutes +
-      own +
-      reaching +
-      turned / Math.max(1, Math.min(3, sharing)) +
-      (live ? CHECKING.liveRiskMinutes : 0)
-    return { check, worth, cost: minutes * perMinute, minutes: own, gates: needed, missingGates }
+    const minutes = CHECKING.overheadMinutes + own + reaching + turned / Math.max(1, Math.min(3, sharing))
+    return {
+      check,
+      worth,
+      cost: minutes * perMinute + (live ? rates.liveRisk : 0),
+      minutes: own,
+      gates: needed,
+      missingGates,
+    }
   })
   for (const candidate of candidates) {
     if (candidate.minutes > LOOK_AHEAD.freeMinutes || candidate.missingGates.length > 0) continue
-    candidate.worth = Math.max(candidate.worth, base - lossAfterTwo(candidate, candidates, active, rowsNow))
+    candidate.worth = Math.max(candidate.worth, base - lossAfterTwo(candidate, candidates, active, now))
   }
   return candidates.sort((a, b) => b.worth - b.cost - (a.worth - a.cost))
 }
@@ -120,35 +115,66 @@ function sameGates(a: readonly Gate[], b: readonly Gate[]): boolean {
   return a.length === b.length && a.every((gate) => b.includes(gate))
 }
 
-function pickLosses({ table, actions, hypotheses }: LossTable, { indices }: ActivePosterior): Float64Array[] {
-  return Array.from({ length: actions }, (_, a) =>
-    Float64Array.from(indices, (index) => table[a * hypotheses + index] as number),
-  )
+/** Losses and cures of every repair over the hypotheses that matter; the last row of losses is testing on. */
+export interface Decisions {
+  losses: Float64Array[]
+  cures: Uint8Array[]
 }
 
-/** Loss of the best action, weights not necessarily summing to one. */
-function leastLoss(lossRows: readonly Float64Array[], weights: Float64Array): number {
-  let least = Infinity
-  for (const row of lossRows) {
-    let sum = 0
-    for (let h = 0; h < weights.length; h++) sum += (weights[h] as number) * (row[h] as number)
-    if (sum < least) least = sum
+function decisionsOf(
+  { table, actions, hypotheses, cures, carryOn }: LossTable,
+  { indices }: ActivePosterior,
+): Decisions {
+  return {
+    losses: Array.from({ length: actions }, (_, a) =>
+      Float64Array.from(indices, (index) => table[a * hypotheses + index] as number),
+    ),
+    cures: Array.from({ length: carryOn }, (_, a) =>
+      Uint8Array.from(indices, (index) => cures[a * hypotheses + index] as number),
+    ),
   }
+}
+
+/**
+ * What acting is expected to lose by the rule that acts: the least loss among the repairs that are likely enough to be
+ * the cure, or testing on where that is less. Weights need not sum to one.
+ */
+export function lossOfActing({ losses, cures }: Decisions, weights: Float64Array): number {
+  const repairs = cures.length
+  const chances = new Float64Array(repairs)
+  const expected = new Float64Array(repairs)
+  let likeliest = 0
+  for (let a = 0; a < repairs; a++) {
+    const row = losses[a] as Float64Array
+    const cured = cures[a] as Uint8Array
+    let sum = 0
+    let chance = 0
+    for (let h = 0; h < weights.length; h++) {
+      const weight = weights[h] as number
+      sum += weight * (row[h] as number)
+      if (cured[h] === 1) chance += weight
+    }
+    expected[a] = sum
+    chances[a] = chance
+    if (chance > likeliest) likeliest = chance
+  }
+  const testingOn = losses[repairs] as Float64Array
+  let least = 0
+  for (let h = 0; h < weights.length; h++) least += (weights[h] as number) * (testingOn[h] as number)
+  for (let a = 0; a < repairs; a++)
+    if ((chances[a] as number) >= DECIDING.likelyShare * likeliest && (expected[a] as number) < least)
+      least = expected[a] as number
   return least
 }
 
-function lossAfter(
-  check: ModelCheck,
-  { indices, probabilities }: ActivePosterior,
-  lossRows: readonly Float64Array[],
-): number {
+function lossAfter(check: ModelCheck, { indices, probabilities }: ActivePosterior, decisions: Decisions): number {
   const count = check.states.length
   let total = 0
   const weights = new Float64Array(indices.length)
   for (let state = 0; state < count; state++) {
     for (let h = 0; h < indices.length; h++)
       weights[h] = (probabilities[h] as number) * (check.rows[(indices[h] as number) * count + state] as number)
-    total += leastLoss(lossRows, weights)
+    total += lossOfActing(decisions, weights)
   }
   return total
 }
@@ -158,12 +184,12 @@ function lossAfterTwo(
   first: Candidate,
   candidates: readonly Candidate[],
   { indices, probabilities }: ActivePosterior,
-  lossRows: readonly Float64Array[],
+  decisions: Decisions,
 ): number {
   const followers = [...candidates]
     .filter((candidate) => candidate !== first)
     .sort((a, b) => b.worth - b.cost - (a.worth - a.cost))
-    .slice(0, 6)
+    .slice(0, LOOK_AHEAD.followers)
   const count = first.check.states.length
   let total = 0
   for (let state = 0; state < count; state++) {
@@ -172,9 +198,9 @@ function lossAfterTwo(
       (index, h) => (probabilities[h] as number) * (first.check.rows[index * count + state] as number),
     )
     const mass = weights.reduce((sum, weight) => sum + weight, 0)
-    const actNow = leastLoss(lossRows, weights)
+    const actNow = lossOfActing(decisions, weights)
     const later = followers.map(
-      (candidate) => lossAfter(candidate.check, { indices, probabilities: weights }, lossRows) + candidate.cost * mass,
+      (candidate) => lossAfter(candidate.check, { indices, probabilities: weights }, decisions) + candidate.cost * mass,
     )
     total += Math.min(actNow, ...later)
   }
@@ -183,10 +209,17 @@ function lossAfterTwo(
 
 /**
  * The check that tells most for its cost: expected information about the hypotheses, in bits, per unit of money.
- * Used while testing on is the best thing to do and no single answer would yet change the repair.
+ * Used while testing on is the best thing to do and no single answer would yet change the repair. What only chance
+ * brings together is left out of it: it would make a check of something else look telling.
  */
-export function mostTelling(candidates: readonly Candidate[], posterior: Float64Array): Candidate | undefined {
-  const active = activeHypotheses(posterior)
+export function mostTelling(
+  { hypotheses }: Pick<DiagnosisModel, 'hypotheses'>,
+  candidates: readonly Candidate[],
+  posterior: Float64Array,
+): Candidate | undefined {
+  const active = activeHypotheses(
+    posterior.map((probability, index) => (hypotheses[index]?.byChance ? 0 : probability)),
+  )
   const scored = candidates.map((candidate) => {
     const bits = informationBits(candidate.check, active)
     return { candidate, bits, score: bits / candidate.cost }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { DEFAULT_RATES } from '../knowledge/shop/rates'
-import type { DiagnosisCase } from './finding'
+import type { DiagnosisCase, Finding } from './finding'
 import { diagnosisOf } from './diagnose'
 import { bestRepair, marginals, nextCandidate, pairs, reasonOn, singles, type Reasoning } from './reasoning'
 
@@ -55,7 +55,7 @@ describe('a case weighed once', () => {
   it('a dearer hour makes a check dearer', () => {
     const cost = (hourly: number) => {
       const reasoning = reasonOn(hums, { rates: { ...DEFAULT_RATES, hourly } })
-      const check = nextCandidate(reasoning, { undecided: true })
+      const check = nextCandidate(reasoning, { ...bestRepair(reasoning), undecided: true })
       return { check: check?.check.key, cost: check?.cost as number }
     }
     const [cheap, usual, dear] = [cost(60), cost(120), cost(180)]
@@ -65,12 +65,19 @@ describe('a case weighed once', () => {
   })
 
   it('on the caller’s word alone a reading is asked for; one that was made is not asked for again', () => {
-    const first = nextCandidate(reasonOn(hums), { undecided: false })
+    const next = (input: DiagnosisCase, undecided: boolean) => {
+      const reasoning = reasonOn(input)
+      return nextCandidate(reasoning, { ...bestRepair(reasoning), undecided })
+    }
+    const first = next(hums, false)
     expect(first).toBeDefined()
-    const made = { check: first?.check.check as string, part: first?.check.part, value: 30, unit: 'uF' }
-    const then = nextCandidate(reasonOn({ ...hums, findings: [made] }), { undecided: true })
+    const outcome = first?.check.states[0]?.id
+    const made: Finding = first?.check.states[0]?.range
+      ? { check: first.check.check, part: first.check.part, value: 30 }
+      : { check: first?.check.check as string, outcome }
+    const then = next({ ...hums, findings: [made] }, true)
     expect(then?.check.key).not.toBe(first?.check.key)
-    const passed = nextCandidate(reasonOn({ ...hums, skipped: [first?.check.key as string] }), { undecided: true })
+    const passed = next({ ...hums, skipped: [first?.check.key as string] }, true)
     expect(passed?.check.key).not.toBe(first?.check.key)
   })
 

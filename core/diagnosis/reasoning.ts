@@ -1,17 +1,21 @@
 import { checkInfo } from '../knowledge/checks/checks'
 import type { ActionRow } from '../knowledge/faults/model-types'
 import { DECIDING, LISTING } from '../knowledge/faults/thresholds'
-import { DEFAULT_RATES, type Rates } from '../knowledge/shop/rates'
+import { DEFAULT_RATES, wholeRates, type EnteredRates, type Rates } from '../knowledge/shop/rates'
 import { ownFindings } from './own-findings'
-import { checkKey, newestFindings, type DiagnosisCase, type Finding } from './finding'
+import { mechanismOf, newestFindings, type DiagnosisCase, type Finding } from './finding'
 import { accessGateOf, gatesFor } from './gates'
 import { infer, type Posterior } from './inference'
-import { cureChance, expectedLosses, lossTable, type LossTable } from './loss'
-import { buildModel, modelCheckOf, type DiagnosisModel } from './model'
+import { cureChance, expectedLosses, lossTable, type LossScene, type LossTable } from './loss'
+import { buildModel, modelCheckOf, type DiagnosisModel, type ModelCheck } from './model'
 import { mostTelling, rankChecks, type Candidate } from './next-check'
+import { pumpAsFound } from '../motor/as-found'
+import { possibleChecks } from './possible-checks'
+import { safetyOf, type Safety } from './safety'
+import { fightOf, type Fight } from './standstill'
 
 export interface ReasoningOptions {
-  rates?: Rates
+  rates?: EnteredRates
   /** What the shop's own visits make of each fault's rate, as a multiple. */
   experience?: Readonly<Record<string, number>>
   /** The model of this very machine, replaced parts and experience, where it was built before: it takes longest. */
@@ -33,6 +37,10 @@ export interface Reasoning {
   findings: Finding[]
   posterior: Posterior
   held: ReadonlySet<string>
+  /** The hard rules in force, and what they bar. */
+  safety: Safety
+  /** Two findings that cannot both be true. Neither counts until one of them was made again. */
+  fight?: Fight
   /** The loss of every repair as things stand: behind a gate that is open already it costs its own minutes only. */
   losses: LossTable
   /** Some explanation is left: not every cause has been set aside. */
@@ -41,23 +49,49 @@ export interface Reasoning {
 
 /** Weighs a case. */
 export function reasonOn(input: DiagnosisCase, options: ReasoningOptions = {}): Reasoning {
-  const { rates = DEFAULT_RATES } = options
+  const rates = wholeRates(options.rates ?? DEFAULT_RATES)
   const reckoned = reckonedRates(rates)
-  const model = options.model ?? buildModel(input.pump, input.alreadyReplaced, options.experience)
-  const findings = ownFindings(newestFindings(input.findings ?? []))
-  const posterior = infer(model, { complaints: input.complaints, findings, excluded: input.excluded })
+  const pump = pumpAsFound(input.pump, input.findings ?? [])
+  const whole = options.model ?? buildModel(pump, input.alreadyReplaced, options.experience)
+  const model = { ...whole, actions: whole.actions.filter((action) => isOffered(action, input)) }
+  const findings = ownFindings(newestFindings(input.findings ?? []), pump.kind)
+  const fight = fightOf(findings, model.plate)
+  const contested = new Set<Finding>(fight ? [fight.dead, ...fight.live] : [])
+  const posterior = infer(model, {
+    complaints: input.complaints,
+    findings: findings.filter((finding) => !contested.has(finding)),
+    excluded: input.excluded,
+  })
   const held = heldGates(input, model)
   return {
-    input,
+    input: pump === input.pump ? input : { ...input, pump },
     rates,
     model,
     findings,
     posterior,
     held,
+    safety: safetyOf({ pump, plate: model.plate, complaints: input.complaints ?? [], findings }),
+    ...(fight ? { fight } : {}),
     reckoned,
-    losses: lossTable(model, reckoned, held.has(accessGateOf(input.pump.kind))),
+    losses: lossTable(model, reckoned, { ...lossScene(input), open: held.has(accessGateOf(input.pump.kind)) }),
     explicable: posterior.probabilities.some((probability) => probability > 0),
   }
+}
+
+/** What hangs on the pump, of a case. */
+function lossScene({ complaints, minutesLeft }: DiagnosisCase): LossScene {
+  return { complaints, minutesLeft }
+}
+
+/** Is the repair to be had where the machine stands, and was read what it hangs on? */
+function isOffered(
+  { onlyAfter, standings }: ActionRow,
+  { standing = 'installed', findings = [] }: DiagnosisCase,
+): boolean {
+  return (
+    (!standings || standings.includes(standing)) &&
+    (!onlyAfter || findings.some(({ check, of }) => check === onlyAfter && of !== 'new'))
+  )
 }
 
 /** A shop that charges by the job and not by the hour still has only so many hours: they count as usual ones. */
@@ -71,22 +105,67 @@ function reckonedRates(rates: Rates): Rates {
  *
  * @param repair the best repair as things stand; `undecided` where testing on costs less than it
  */
-export function nextCandidate(reasoning: Reasoning, repair: { undecided: boolean }): Candidate | undefined {
-  const { input, reckoned, model, findings, posterior, held, losses } = reasoning
-  const opened = held.has(accessGateOf(input.pump.kind)) ? losses : lossTable(model, reckoned, true)
-  // A finding that cannot tell was made all the same: asking for it again would tell no more.
-  const done = new Set(findings.map((finding) => modelCheckOf(model, finding)?.key ?? checkKey(finding)))
-  const ranking = rankChecks(model, { now: losses, opened }, posterior.probabilities, {
+export function nextCandidate(
+  reasoning: Reasoning,
+  repair: { action: ActionRow; undecided: boolean },
+): Candidate | undefined {
+  const { input, reckoned, model, findings, posterior, held, losses, safety } = reasoning
+  const opened = held.has(accessGateOf(input.pump.kind)) ? losses : lossTable(model, reckoned, { ...lossScene(input), open: true })
+  const rank = (checks: readonly ModelCheck[]) =>
+    rankChecks(model, { now: losses, opened }, posterior.probabilities, checks, {
+      held,
+      rates: reckoned,
+      repairing: !repair.action.cures.includes('nothing-wrong'),
+    })
+  const again = checkToRepeat(reasoning)
+  if (again) return rank([again])[0]
+  const possible = possibleChecks({
+    model,
+    findings,
+    complaints: input.complaints ?? [],
+    skipped: input.skipped ?? [],
     held,
-    done,
-    skipped: new Set(input.skipped ?? []),
-    notAsked: notAsked(model, input.complaints ?? []),
-    rates: reckoned,
+    standing: input.standing ?? 'installed',
+    safety,
+    posterior: posterior.probabilities,
   })
+  const ranking = rank(possible)
   const worthwhile = ranking[0] && ranking[0].worth > ranking[0].cost ? ranking[0] : undefined
   // On the caller's word alone nothing is replaced: one reading at least is taken.
   const unread = posterior.weighed.length === 0
-  return repair.undecided || (unread && !worthwhile) ? mostTelling(ranking, posterior.probabilities) : worthwhile
+  if (repair.undecided || (unread && !worthwhile)) return mostTelling(model, ranking, posterior.probabilities)
+  return worthwhile ?? lookBeforeRepeating(reasoning, repair.action, ranking)
+}
+
+/** What was renewed before and did not cure is not renewed again unseen: one look at it comes first. */
+function lookBeforeRepeating(
+  { input, model, findings, posterior }: Reasoning,
+  { parts, cures, access }: ActionRow,
+  ranking: readonly Candidate[],
+): Candidate | undefined {
+  const renewed = input.alreadyReplaced ?? []
+  if (!parts.some((part) => renewed.includes(part))) return undefined
+  const cured = new Set<string>(cures)
+  const looksAtIt = ({ speaksOf, key }: ModelCheck) =>
+    key !== 'weep-hole' && key !== 'joint-look' && speaksOf.length <= 3 && speaksOf.every((fault) => cured.has(fault))
+  if (
+    findings.some((finding) => {
+      const check = modelCheckOf(model, finding)
+      return check !== undefined && looksAtIt(check)
+    })
+  )
+    return undefined
+  const looks = ranking.filter(({ check, gates }) => looksAtIt(check) && (!access || gates.includes(access)))
+  return mostTelling(model, looks, posterior.probabilities)
+}
+
+/** Of two findings that fight, the dead one is made again, once: it is the safe one of the two. */
+function checkToRepeat({ fight, input, model, safety }: Reasoning): ModelCheck | undefined {
+  if (!fight) return undefined
+  const mechanism = mechanismOf(fight.dead)
+  const made = (input.findings ?? []).filter((finding) => mechanismOf(finding) === mechanism).length
+  const check = modelCheckOf(model, fight.dead)
+  return made === 1 && check && safety.bars(check) === undefined ? check : undefined
 }
 
 /** The gates held now: as said, else those under which the last finding was made. */
@@ -94,15 +173,6 @@ function heldGates(input: DiagnosisCase, { pump, plate }: DiagnosisModel): Set<s
   if (input.gates) return new Set(input.gates)
   const last = input.findings?.findLast(({ check }) => (checkInfo(check)?.gates.length ?? 0) > 0)
   return new Set(last ? gatesFor(last, pump.kind, plate) : [])
-}
-
-/**
- * Checks that this complaint makes pointless: what stands still shows nothing of what turns, what is dead nothing under
- * load.
- */
-function notAsked({ knowledge: { standstill } }: DiagnosisModel, complaints: readonly string[]): ReadonlySet<string> {
-  const still = complaints.some((complaint) => (standstill.complaints as readonly string[]).includes(complaint))
-  return new Set<string>([...(still ? standstill.checks : []), ...(complaints.includes('dead') ? standstill.dead : [])])
 }
 
 /** Every fault standing alone, likeliest first. */

@@ -38,7 +38,7 @@ describe('the number that a reading is judged by', () => {
     ['run-capacitor-ratio', pool, 30, 0.75, 0.94, 1.06],
     ['start-capacitor-ratio', pool, 50, 0.5, 1, 1.2],
     ['run-winding-ratio', pool, 6, 2, 2 / 3, 4 / 3],
-    ['log-megohms', pool, 1000, 3, Math.log10(5), 2],
+    ['log-megohms', pool, 1000, 3, Math.log10(5), Math.log10(20)],
     ['cut-in-gap', well, 33, 3, -3, 3],
     ['cut-out-gap', well, 45, -5, -3, 3],
     ['precharge-gap', well, 28, 0, -3, 3],
@@ -97,11 +97,16 @@ describe('what a reading should be', () => {
   it('of a battery: six cells up to 18 V', () =>
     expect([0, 12.6, 18, 18.1, 25].map(batteryCells)).toEqual([6, 6, 6, 12, 12]))
   it('by the table where it asks nothing of the machine but its kind', () => {
-    expect(plainBand('suction-vacuum', 'jet')).toMatchObject({ low: 8, high: 22 })
-    expect(plainBand('suction-vacuum', 'pool')).toMatchObject({ low: 1, high: 12 })
-    expect(plainBand('filter-pressure', 'pool')).toMatchObject({ high: 25 })
-    expect(plainBand('supply-voltage', 'pool')).toBeUndefined()
+    // 5 ft of lift reads about 6 inHg, a two-pipe jet near nothing; with no lift known, the usual one.
+    const jet = (liftMetres?: number) => plainBand('suction-vacuum', { kind: 'jet', installation: { liftMetres } })
+    const middle = (lift?: number) => ((jet(lift)?.low ?? 0) + (jet(lift)?.high ?? 0)) / 2
+    expect(middle(1.524)).toBeCloseTo(6, 0)
+    expect(jet(15)).toMatchObject({ low: 0, high: 6 })
+    expect((jet()?.high ?? 0) - (jet()?.low ?? 0)).toBeGreaterThan((jet(4)?.high ?? 0) - (jet(4)?.low ?? 0))
+    expect(plainBand('suction-vacuum', pool)).toMatchObject({ low: 1, high: 12 })
+    expect(plainBand('filter-pressure', pool)).toMatchObject({ high: 25 })
+    expect(plainBand('supply-voltage', pool)).toBeUndefined()
     for (const check of ['shaft-height', 'end-play', 'shaft-runout'])
-      expect(plainBand(check, 'pool')?.high).toBeGreaterThan(0)
+      expect(plainBand(check, pool)?.high).toBeGreaterThan(0)
   })
 })

@@ -5,11 +5,42 @@ import { WELLS, type Kind } from '../knowledge/vocabulary'
 import type { Pump } from '../motor/nameplate'
 import { sortedLeads, type Finding } from './finding'
 
+/** Kinds of which two leads are all that can be reached: line to line is the winding. */
+const ONE_PAIR: ReadonlySet<Kind> = new Set<Kind>(['well-two-wire', 'sump'])
+const GROUNDS: ReadonlySet<string> = new Set(['ground', 'green', 'shell', 'frame', 'earth', 'case'])
+/** What an ohmmeter between a lead and ground shows below this many ohms is a path, not its own range. */
+const GROUND_PATH_OHMS = 1e6
+
+/** An ohmmeter from a lead to ground is a reading to ground, whatever the meter was set to. */
+export function groundReading(finding: Finding): Finding {
+  const { check, leads, value } = finding
+  if (check !== 'winding-resistance' || !leads?.split('-').some((lead) => GROUNDS.has(lead))) return finding
+  const lead = leads.split('-').find((each) => !GROUNDS.has(each))
+  const { leads: _leads, value: _value, unit: _unit, part: _part, ...rest } = finding
+  return {
+    ...rest,
+    check: 'ground-ohmmeter',
+    ...(lead ? { lead } : {}),
+    outcome: typeof value === 'number' && value < GROUND_PATH_OHMS ? 'shorted' : 'open',
+  }
+}
+
+/** Beside a reading of the start winding, the ohms of the main one through the same leads; undefined where not read. */
+export function windingOhmsOfMain(finding: Finding, all: readonly Finding[], kind: Kind): number | undefined {
+  if (windingPair(finding, kind) !== 'common-start') return undefined
+  const main = all.findLast(
+    (other) =>
+      other.check === 'winding-resistance' && other.half === finding.half && windingPair(other, kind) === 'common-run',
+  )
+  return main?.value ?? undefined
+}
+
 /**
- * The pair a winding reading is about, by role: colours of a 3-wire well mean roles, and no leads at all mean the run
- * winding.
+ * The pair a winding reading is about, by role: colours of a 3-wire well mean roles, a pump with one pair has that one,
+ * and no leads at all mean the run winding.
  */
 export function windingPair({ leads, part }: Pick<Finding, 'leads' | 'part'>, kind: Kind): string {
+  if (ONE_PAIR.has(kind) && !(leads && isRolePair(sortedLeads(leads)))) return 'common-run'
   if (!leads) return part === 'start-winding' ? 'common-start' : 'common-run'
   const roles =
     kind === 'well-three-wire'

@@ -24,7 +24,7 @@ describe('insulation by its setup', () => {
       verdict: 'sound',
       megohmsAt40: 100,
       corrected: { value: 100, to: '40 °C', rule: expect.stringContaining('halving') as string },
-      because: '100 MΩ at 40 °C (read 400 MΩ at 20 °C), sound above 100 MΩ',
+      because: '100 MΩ at 40 °C (read 400 MΩ at 20 °C), sound above 20 MΩ',
     })
     expect(judgeInsulation({ megohms: 4, setup: 'motor-and-cable', celsius: 60 })).not.toHaveProperty('megohmsAt40')
   })

@@ -101,7 +101,6 @@ describe.each(KIND_IDS)('what is known of a %s', (kind) => {
       ...knowledge.actions,
       knowledge.nothingWrong,
       knowledge.replacement,
-      knowledge.standstill,
       { basis: RATES_BASIS },
     ])
       expect(row.basis.name.length).toBeGreaterThan(5)

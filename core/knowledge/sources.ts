@@ -4,7 +4,11 @@ import * as checksMeasuredWater from './checks/measured-water'
 import * as checksReach from './checks/reach'
 import * as checksSeenElectrical from './checks/seen-electrical'
 import * as checksSeenMechanical from './checks/seen-mechanical'
+import * as checksSafety from './checks/safety'
+import * as checksSeenTrials from './checks/seen-trials'
 import * as checksSeenWater from './checks/seen-water'
+import * as checksStandstill from './checks/standstill'
+import * as checksTellsAsMuch from './checks/tells-as-much'
 import * as constructionsAssemblies from './constructions/assemblies'
 import * as constructionsTables from './constructions'
 import * as constructionsJoint from './constructions/joint'
@@ -15,6 +19,7 @@ import * as electricalMotors from './electrical/motors'
 import * as electricalTypicalMotor from './electrical/typical-motor'
 import * as electricalWire from './electrical/wire'
 import * as electricalWiring from './electrical/wiring'
+import * as faultsEchoes from './faults/echoes'
 import * as faultsFaultComplaints from './faults/fault-complaints'
 import * as faultsFaultPairs from './faults/fault-pairs'
 import * as faultsFaultRates from './faults/fault-rates'
@@ -38,6 +43,7 @@ import * as shopLoading from './shop/loading'
 import * as shopPractices from './shop/practices'
 import * as shopRates from './shop/rates'
 import * as shopShelf from './shop/shelf'
+import * as shopStakes from './shop/stakes'
 import * as waterDowntime from './water/downtime'
 import * as waterDropPipes from './water/drop-pipes'
 import * as waterPipes from './water/pipes'
@@ -71,12 +77,17 @@ const TRADES: readonly { trade: string; tables: readonly object[] }[] = [
       checksReach,
       checksSeenElectrical,
       checksSeenMechanical,
+      checksSafety,
+      checksSeenTrials,
       checksSeenWater,
+      checksStandstill,
+      checksTellsAsMuch,
     ],
   },
   {
     trade: 'Causes',
     tables: [
+      faultsEchoes,
       faultsFaultComplaints,
       faultsFaultPairs,
       faultsFaultRates,
@@ -110,7 +121,7 @@ const TRADES: readonly { trade: string; tables: readonly object[] }[] = [
       constructionsSurface,
     ],
   },
-  { trade: 'The shop', tables: [shopLearning, shopLoading, shopPractices, shopRates, shopShelf] },
+  { trade: 'The shop', tables: [shopLearning, shopLoading, shopPractices, shopRates, shopShelf, shopStakes] },
 ]
 
 const ORDER: readonly BasisKind[] = ['standard', 'handbook', 'maker', 'common-practice', 'shop']

@@ -1,8 +1,7 @@
 import { JOBS } from '../knowledge/repairs/jobs'
-import { COMPLAINTS, GATES, PARTS } from '../knowledge/vocabulary'
+import { COMPLAINTS, GATES, PARTS, type Standing } from '../knowledge/vocabulary'
 import { PLATE_LABELS } from '../knowledge/said/plate-said'
 import { formatNumber } from '../quantity/format'
-import type { Standing } from '../diagnosis/finding'
 import type { Other } from './understanding'
 
 export const STANDING_LABELS: Readonly<Record<Standing, string>> = {

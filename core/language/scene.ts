@@ -1,6 +1,6 @@
-import type { Asked, Finding, Standing } from '../diagnosis/finding'
+import type { Asked, Finding } from '../diagnosis/finding'
 import { checkInfo } from '../knowledge/checks/checks'
-import { isIdOf, PARTS, type Gate, type Kind } from '../knowledge/vocabulary'
+import { isIdOf, PARTS, type Gate, type Kind, type Standing } from '../knowledge/vocabulary'
 import { MOTOR_HAS, type CompletePlate, type Nameplate } from '../motor/nameplate'
 
 /** Where a line is said: of which machine, in what state, with which check lit. */

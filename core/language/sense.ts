@@ -1,7 +1,7 @@
-import type { Gate } from '../knowledge/vocabulary'
+import type { Gate, Standing } from '../knowledge/vocabulary'
 import type { NameplateField } from '../knowledge/said/plate-said'
 import type { Role } from '../knowledge/said/roles-said'
-import type { Standing, Finding } from '../diagnosis/finding'
+import type { Finding } from '../diagnosis/finding'
 
 /** How much an outcome's word says by itself: the check too, or no more than the answer. */
 export type Needs = 'nothing' | 'topic' | 'name'

@@ -1,5 +1,5 @@
-import type { Finding, Standing } from '../diagnosis/finding'
-import type { Complaint, Gate, Part } from '../knowledge/vocabulary'
+import type { Finding } from '../diagnosis/finding'
+import type { Complaint, Gate, Part, Standing } from '../knowledge/vocabulary'
 import type { NameplateField } from '../knowledge/said/plate-said'
 import type { Piece } from './phrases'
 

@@ -88,7 +88,13 @@ export interface CompletePlate {
   ageYears: number
   dutyHoursPerDay: number
   assumed: string[]
+  /** The figures that no plate gave: what is judged by them cannot be judged for certain. */
+  guessed: ReadonlySet<GuessedFigure>
 }
+
+/** What a silent plate leaves to be guessed, of what readings are judged by. */
+export type GuessedFigure =
+  'motorType' | 'fullLoadAmps' | 'runCapacitor' | 'startCapacitor' | 'runWinding' | 'startWinding' | 'pressureSwitch'
 
 /** Has this motor type a run capacitor, a start capacitor, a start switch? */
 export const MOTOR_HAS = {
@@ -108,9 +114,11 @@ export function completePlate(pump: Pump): CompletePlate {
   const { kind, nameplate: plate, installation } = pump
   const usual = USUAL_MOTOR[kind]
   const assumed: string[] = []
-  const assume = <T>(value: T | undefined, fallback: T, sentence: string): T => {
+  const guessed = new Set<GuessedFigure>()
+  const assume = <T>(value: T | undefined, fallback: T, sentence: string, figure?: GuessedFigure): T => {
     if (value !== undefined && value !== null) return value
     assumed.push(sentence)
+    if (figure) guessed.add(figure)
     return fallback
   }
   const volts = plate.volts
@@ -119,6 +127,7 @@ export function completePlate(pump: Pump): CompletePlate {
     plate.motorType,
     inferMotorType(plate) ?? usual.motorType,
     `motor ${MOTOR_TYPES[inferMotorType(plate) ?? usual.motorType]}`,
+    inferMotorType(plate) ? undefined : 'motorType',
   )
   const horsepower = assume(
     plate.horsepower,
@@ -132,6 +141,7 @@ export function completePlate(pump: Pump): CompletePlate {
     plate.fullLoadAmps,
     modelAmps,
     `full load ${formatNumber(modelAmps)} A (${FULL_LOAD_BASIS.name})`,
+    'fullLoadAmps',
   )
   const modelServiceAmps = fullLoadAmps * CURRENT.serviceFactorAmpsRatio
   const serviceFactorAmps = assume(
@@ -149,6 +159,7 @@ export function completePlate(pump: Pump): CompletePlate {
       runCapacitorMicrofarads,
       model,
       `run capacitor ${model} μF (${CAPACITOR_MODEL_BASIS.name}); read the can`,
+      'runCapacitor',
     )
     const { above, volts: higher, belowVolts } = PLATE_FILLING.runCapacitor
     runCapacitorVolts ??= volts > above ? higher : belowVolts
@@ -167,22 +178,25 @@ export function completePlate(pump: Pump): CompletePlate {
       startCapacitorMicrofarads,
       [low, high],
       `start capacitor ${low} to ${high} μF (${CAPACITOR_MODEL_BASIS.name}); read the can`,
+      'startCapacitor',
     )
   }
   const modelRun = WINDING_MODEL.runOhmsOneHorsepower230 / ratio ** 2 / horsepower
-  const modelStart = modelRun * WINDING_MODEL.startMultiple[motorType]
-  const range = (given: [number, number] | undefined, model: number, name: string) => {
+  const modelStart =
+    modelRun * (kind === 'well-three-wire' ? WINDING_MODEL.startMultipleOfBox : WINDING_MODEL.startMultiple[motorType])
+  const range = (given: [number, number] | undefined, model: number, name: string, figure: GuessedFigure) => {
     if (given) return { low: given[0], high: given[1], basis: WINDING.basis }
     assumed.push(`${name} about ${formatNumber(model)} Ω (${WINDING_MODEL.basis.name})`)
+    guessed.add(figure)
     return {
       low: model * (1 - WINDING.modelBandFraction),
       high: model * (1 + WINDING.modelBandFraction),
       basis: WINDING.modelBasis,
     }
   }
-  const runWinding = range(plate.runWindingOhms, modelRun, 'run winding')
+  const runWinding = range(plate.runWindingOhms, modelRun, 'run winding', 'runWinding')
   const startWinding = MOTOR_HAS.startWinding(motorType)
-    ? range(plate.startWindingOhms, modelStart, 'start winding')
+    ? range(plate.startWindingOhms, modelStart, 'start winding', 'startWinding')
     : runWinding
   return {
     volts,
@@ -205,12 +219,17 @@ export function completePlate(pump: Pump): CompletePlate {
       usual.dutyHoursPerDay,
       `${formatNumber(usual.dutyHoursPerDay)} h a day`,
     ),
-    ...(HOUSE_WATER.includes(kind) ? switchSetting(installation, assumed) : {}),
+    ...(HOUSE_WATER.includes(kind) ? switchSetting(installation, assumed, guessed) : {}),
     assumed,
+    guessed,
   }
 }
 
-function switchSetting(installation: Installation = {}, assumed: string[]): { cutInPsi: number; cutOutPsi: number } {
+function switchSetting(
+  installation: Installation = {},
+  assumed: string[],
+  guessed: Set<GuessedFigure>,
+): { cutInPsi: number; cutOutPsi: number } {
   const { cutInPsi, cutOutPsi } = PRESSURES.usualSwitch
   const between = cutOutPsi - cutInPsi
   if (installation.cutInPsi !== undefined && installation.cutOutPsi !== undefined)
@@ -218,6 +237,7 @@ function switchSetting(installation: Installation = {}, assumed: string[]): { cu
   const low =
     installation.cutInPsi ?? (installation.cutOutPsi === undefined ? cutInPsi : installation.cutOutPsi - between)
   const high = installation.cutOutPsi ?? low + between
+  if (installation.cutInPsi === undefined && installation.cutOutPsi === undefined) guessed.add('pressureSwitch')
   assumed.push(
     `pressure switch ${formatNumber(low)}/${formatNumber(high)} psi (${PRESSURES.usualSwitch.basis.name}); read ` +
       'the label',

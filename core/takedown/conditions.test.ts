@@ -56,7 +56,7 @@ describe('what the steps hang on', () => {
   it('a loose bearing is packed within the compound’s limit, and beyond it the shaft is condemned', () => {
     expect(bearingFit({})).toBe('not-measured')
     expect(bearingFit({ bearingClearanceMm: 0.003 })).toBe('snug')
-    expect(bearingFit({ bearingClearanceMm: 0.15 })).toBe('compound')
+    expect(bearingFit({ bearingClearanceMm: 0.1 })).toBe('compound')
     expect(bearingFit({ bearingClearanceMm: 0.16 })).toBe('renew')
     expect(bearingFit({ bearingClearanceMm: 0.05 }, { 'loose-bearing': 'renew' })).toBe('renew')
     const bench = (bearingClearanceMm: number, way = 'compound') =>
@@ -75,9 +75,7 @@ describe('what the steps hang on', () => {
     expect(packed.consumables).toContainEqual(expect.objectContaining({ material: 'retaining compound' }))
     expect(bench(0.3).consumables).toContainEqual({ part: 'motor', because: 'comes new with it' })
     const stop = bench(0.3).work.find(({ id }) => id === 'work:bearings:renew-shaft')?.text
-    expect(metric(stop)).toMatch(
-      /^Stop: 0.3 mm of clearance is more than the 0.15 mm a retaining compound fills; a new/,
-    )
+    expect(metric(stop)).toMatch(/^Stop: 0.3 mm of clearance is more than the 0.1 mm a retaining compound fills; a new/)
     expect(metric(bench(0.08, 'renew').work.find(({ id }) => id === 'work:bearings:renew-shaft')?.text)).toMatch(
       /^Stop: 0.08 mm of clearance is not packed in this shop; a new shaft or motor$/,
     )

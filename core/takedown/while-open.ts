@@ -1,6 +1,6 @@
 import type { Verdict } from '../judgement/judgement'
 import { LIVES, TIRED_HAZARD, WEAR_OUT } from '../knowledge/faults/lives'
-import type { Rates } from '../knowledge/shop/rates'
+import type { EnteredRates } from '../knowledge/shop/rates'
 import type { Part } from '../knowledge/vocabulary'
 import type { TakeDownPlan } from './plan'
 
@@ -43,7 +43,7 @@ export function whileOpenSums(
   open: TakeDownPlan['whileOpen'],
   takeDownMinutes: number,
   ageYears: number,
-  rates: Rates,
+  rates: EnteredRates,
   verdicts: ReadonlyMap<string, Verdict> = new Map(),
 ): WhileOpen[] {
   return open

@@ -44,10 +44,10 @@ export const TRIAL_ANSWERS: Record<Extract<Check, keyof typeof TRIALS>, Answerin
           : 'holds',
     ),
   'thrust-gauge': ({ machine: { bearing } }) => seen(bearing.thrustWear > WEAK ? 'catches' : 'clears'),
-  'conduit-look': ({ machine: { insulation } }) => seen(insulation.cableMegohms < 1 ? 'wet' : 'dry'),
-  'water-level': ({ state }) => seen(state.water.dry ? 'low' : 'right'),
-  // This house has none of its own: what a filter holds back is in its discharge.
-  'house-filter': () => seen('no-change'),
-  'air-hole': ({ machine: { pit } }) => seen(pit.airBound ? 'plugged' : 'clear'),
-  'tank-air': ({ machine: { house } }) => seen(house.bladderBurst ? 'loses-charge' : 'takes-charge'),
+  'conduit-look': ({ machine: { insulation } }) => seen(insulation.conduitMegohms < 1 ? 'wet' : 'dry'),
+  'water-level': ({ machine: { suction } }) => seen(suction.levelLow ? 'low' : 'right'),
+  'house-filter': ({ machine: { house } }) => seen(house.filterBlocked > 0.4 ? 'open-cures' : 'no-change'),
+  'air-hole': ({ machine: { pit } }) => seen(pit.airHole),
+  'tank-air': ({ machine: { house } }) =>
+    seen(house.bladderBurst || house.waterInTank ? 'loses-charge' : 'takes-charge'),
 }

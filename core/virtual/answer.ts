@@ -300,7 +300,13 @@ const ANSWERS: Record<Check, Answering> = {
   },
   'tank-precharge': ({ machine, chance }) => shown(read(INSTRUMENTS.psi, machine.house.prechargePsi, chance)),
   flow: ({ machine, state, chance }) =>
-    shown(read(INSTRUMENTS.gpm, litres(machine, state.turning ? state.water.flow : 0), chance)),
+    shown(
+      read(
+        INSTRUMENTS.gpm,
+        litres(machine, state.turning ? state.water.flow * (1 - machine.house.filterBlocked ** 2) : 0),
+        chance,
+      ),
+    ),
   'cycle-time': ({ machine, state, chance }) => {
     const cycle = state.turning ? cycleSeconds(machine, state.water) : undefined
     return shown(cycle === undefined ? null : read(INSTRUMENTS.seconds, cycle, chance))
@@ -332,7 +338,7 @@ const ANSWERS: Record<Check, Answering> = {
     seen(
       discharge.checkStuck
         ? 'stuck-shut'
-        : discharge.checkLeaks || (kind === 'jet' && suction.footLeaks) || leaks.reliefDrip
+        : discharge.checkLeaks || leaks.dropPipe > 0.3 || (kind === 'jet' && suction.footLeaks) || leaks.reliefDrip
           ? 'falls-back'
           : 'holds',
     ),

@@ -1,11 +1,12 @@
 import { KIND_CONSTRUCTIONS, type Kind, type MotorType } from '../knowledge/vocabulary'
 import { gaugeArea } from '../electrical/conductor'
-import { typicalMotor } from '../electrical/typical-motor'
 import { CONDUCTOR } from '../knowledge/electrical/wire'
-import { completePlate, MOTOR_HAS, type Installation, type Nameplate } from '../motor/nameplate'
-import { METRES_PER_FOOT, PSI_PER_METRE_OF_WATER } from '../quantity/conversions'
+import { MOTOR_HAS, type Installation, type Nameplate } from '../motor/nameplate'
+import { METRES_PER_FOOT, PSI_PER_METRE_OF_WATER, WATTS_PER_HORSEPOWER } from '../quantity/conversions'
 import { ratedAmps } from './electrics'
 import { houseWater, type VirtualMachine } from './machine'
+import { planMotor } from './motor-plan'
+import { shownPlate } from './plate-shown'
 import type { Chance } from '../quantity/random'
 
 /** Motor types as they are met with on each kind, as weights: the makers' habits, invented for this bench. */
@@ -31,6 +32,9 @@ const HORSEPOWER: Record<Kind, readonly number[]> = {
   circulation: [0.5, 0.75],
   utility: [0.5, 0.75],
 }
+/** Efficiency times power factor that a plate's amps are first guessed with. */
+const FIRST_GUESS = 0.5
+
 /** A sound machine of a kind, as it may be met with: plate, age, wear and surroundings vary, nothing is at fault. */
 export function buildMachine(kind: Kind, chance: Chance): VirtualMachine {
   const types = Object.keys(MET_WITH[kind]) as MotorType[]
@@ -46,18 +50,16 @@ export function buildMachine(kind: Kind, chance: Chance): VirtualMachine {
       : 230
   const installation = installationOf(kind, chance)
   const bare: Nameplate = { volts, hertz: 60, motorType, horsepower }
-  const usual = completePlate({ kind, nameplate: bare })
-  const runOhms = ((usual.runWinding.low + usual.runWinding.high) / 2) * chance.between(0.78, 1.25)
-  const startOhms = ((usual.startWinding.low + usual.startWinding.high) / 2) * chance.between(0.85, 1.2)
+  const plan = planMotor({ kind, motorType, horsepower, volts }, chance)
+  const runOhms = plan.circuit.r1Ohms
+  const startOhms = plan.auxiliary.auxOhms
   const ohmsKnown = chance.hit(0.55)
   const nameplate: Nameplate = {
     ...bare,
-    fullLoadAmps: usual.fullLoadAmps,
-    serviceFactorAmps: usual.serviceFactorAmps,
-    ...(usual.runCapacitorMicrofarads === undefined ? {} : { runCapacitorMicrofarads: usual.runCapacitorMicrofarads }),
-    ...(usual.startCapacitorMicrofarads === undefined
-      ? {}
-      : { startCapacitorMicrofarads: usual.startCapacitorMicrofarads }),
+    // A first guess of its amps, until it has run: two thirds of the watts it takes in come out at the shaft.
+    fullLoadAmps: (horsepower * WATTS_PER_HORSEPOWER) / (FIRST_GUESS * volts),
+    ...(plan.runMicrofarads === undefined ? {} : { runCapacitorMicrofarads: plan.runMicrofarads }),
+    ...(plan.startMicrofarads === undefined ? {} : { startCapacitorMicrofarads: plan.startMicrofarads }),
     ...(ohmsKnown
       ? {
           runWindingOhms: [round(runOhms * 0.87), round(runOhms * 1.13)] as [number, number],
@@ -67,14 +69,8 @@ export function buildMachine(kind: Kind, chance: Chance): VirtualMachine {
         }
       : {}),
   }
-  const { circuit, auxiliary } = typicalMotor(usual, runOhms, startOhms)
-  const base = volts / usual.fullLoadAmps
-  const startRated =
-    usual.startCapacitorMicrofarads === undefined
-      ? 0
-      : typeof usual.startCapacitorMicrofarads === 'number'
-        ? usual.startCapacitorMicrofarads
-        : usual.startCapacitorMicrofarads[0]
+  const { circuit, auxiliary } = plan
+  const base = volts / (nameplate.fullLoadAmps as number)
   const ageYears = Math.max(0.3, chance.normal(kind.startsWith('well') ? 9 : 6, 3))
   const well = wellOf(chance, installation)
   const cutInPsi = installation.cutInPsi ?? 30
@@ -86,8 +82,12 @@ export function buildMachine(kind: Kind, chance: Chance): VirtualMachine {
     ageYears,
     underWarranty: ageYears < 2 && chance.hit(0.7),
     nameplate,
+    shownPlate: nameplate,
+    plateState: 'whole',
+    replaced: [],
     installation,
     supply: {
+      gfciWorn: false,
       panelVolts: volts * (volts > 150 ? 1.043 : 1.04) * chance.normal(1, 0.012),
       lineOhms: (0.012 + 0.012 * chance.next()) * base,
       breakerDead: false,
@@ -102,8 +102,9 @@ export function buildMachine(kind: Kind, chance: Chance): VirtualMachine {
     motor: {
       circuit,
       ...auxiliary,
-      runMicrofarads: (usual.runCapacitorMicrofarads ?? 0) * Math.max(0.955, chance.normal(0.99, 0.015)),
-      startMicrofarads: startRated * chance.normal(1.1, 0.035),
+      runMicrofarads: (plan.runMicrofarads ?? 0) * Math.max(0.955, chance.normal(0.99, 0.015)),
+      startMicrofarads: (plan.startMicrofarads?.[0] ?? 0) * chance.normal(1.1, 0.035),
+      overspeed: 1,
       capacitorLook: { run: chance.hit(0.015) ? 'bulged' : 'normal', start: chance.hit(0.015) ? 'bulged' : 'normal' },
       startSwitch: 'works',
       switchPitted: chance.hit(0.06),
@@ -129,6 +130,8 @@ export function buildMachine(kind: Kind, chance: Chance): VirtualMachine {
       arcs: false,
       connector: 'sound',
       filling: 'clean',
+      conduitMegohms: 10 ** chance.normal(3, 0.3),
+      conduitArcs: false,
     },
     cable: {
       loopOhms: kind.startsWith('well')
@@ -167,6 +170,7 @@ export function buildMachine(kind: Kind, chance: Chance): VirtualMachine {
       reliefStuck: false,
       reliefMissing: chance.hit(0.12),
       houseGallonsPerMinute: 0,
+      dropPipe: 0,
     },
     wheel: {
       clog: 0,
@@ -185,6 +189,7 @@ export function buildMachine(kind: Kind, chance: Chance): VirtualMachine {
       primed: true,
       footLeaks: false,
       tooMuchLift: 0,
+      levelLow: false,
     },
     discharge: { blocked: 0, where: 'line', checkLeaks: false, checkStuck: false },
     house: {
@@ -196,6 +201,7 @@ export function buildMachine(kind: Kind, chance: Chance): VirtualMachine {
       prechargePsi: cutInPsi - 2 + chance.normal(0, 1.2),
       waterInTank: false,
       bladderBurst: false,
+      filterBlocked: 0,
     },
     well,
     pit: {
@@ -206,6 +212,7 @@ export function buildMachine(kind: Kind, chance: Chance): VirtualMachine {
       batteryVolts: chance.normal(12.75, 0.12),
       overrun: false,
       airBound: false,
+      airHole: chance.hit(0.88) ? 'clear' : 'missing',
     },
     headScale: 1,
     ambientCelsius: chance.between(8, 32),
@@ -214,6 +221,9 @@ export function buildMachine(kind: Kind, chance: Chance): VirtualMachine {
   const printed = ratedAmps(machine) * chance.between(0.96, 1.08)
   machine.nameplate.fullLoadAmps = Number(printed.toFixed(1))
   machine.nameplate.serviceFactorAmps = Number((printed * 1.17).toFixed(1))
+  const { state, shown } = shownPlate(machine.nameplate, chance)
+  machine.plateState = state
+  machine.shownPlate = shown
   return machine
 }
 

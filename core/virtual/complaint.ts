@@ -42,6 +42,10 @@ function noticeable(machine: VirtualMachine, state: ElectricState): Partial<Reco
     const reaches = water.reachablePsi >= house.cutOutPsi + 1
     if (flow < 0.12 && !(house.nippleBlocked && state.turning && water.reachablePsi > 20)) tell('no-water', 0.85)
     else if (water.reachablePsi < house.cutInPsi || flow < 0.6) tell('low-pressure', 0.8)
+    if (house.filterBlocked > 0.5) {
+      tell('low-flow', 0.75)
+      tell('low-pressure', 0.55)
+    }
     if (house.cutOutPsi < 42 && house.cutInPsi < 24 && (machine.installation.cutInPsi ?? 30) - house.cutInPsi > 4)
       tell('low-pressure', 0.6)
     if (
@@ -53,7 +57,8 @@ function noticeable(machine: VirtualMachine, state: ElectricState): Partial<Reco
       tell('never-stops', 0.5)
     const cycle = cycleSeconds(machine, water)
     if (cycle !== undefined && cycle < 34) tell('short-cycles', 0.9)
-    if (machine.discharge.checkLeaks || leaks.houseGallonsPerMinute > 0.3) tell('short-cycles', 0.55)
+    if (machine.discharge.checkLeaks || leaks.dropPipe > 0.3 || leaks.houseGallonsPerMinute > 0.3)
+      tell('short-cycles', 0.55)
     if (leaks.houseGallonsPerMinute > 0.3) tell('high-bill', 0.35)
     if (water.airy) tell('air-at-taps', 0.5)
     if (kind === 'jet' && (suction.footLeaks || suction.airLeak > 0.3 || !suction.primed)) tell('loses-prime', 0.6)

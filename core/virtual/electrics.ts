@@ -46,6 +46,10 @@ export function controlCloses({ kind, house, pit }: VirtualMachine): boolean {
 }
 
 /** Leakage to ground of everything that hangs on the line, megohms. */
+/** Leakage of the wiring before the motor: it trips what feeds it, and no reading at the motor shows it. */
+const wiringGrounds = ({ insulation: { conduitMegohms, conduitArcs } }: VirtualMachine, volts: number): boolean =>
+  volts > 0 && (conduitMegohms < volts / (GFCI_AMPS * 1e6) || (conduitArcs && conduitMegohms < 0.45))
+
 export function leakMegohms({ insulation, kind }: VirtualMachine): number {
   const parts = kind.startsWith('well')
     ? [insulation.windingMegohms, insulation.cableMegohms, insulation.connectorMegohms]
@@ -98,9 +102,13 @@ export function electricState(machine: VirtualMachine, bypass = false): Electric
     outletVolts > 0 &&
     !supply.timerOpen &&
     (leak < outletVolts / (GFCI_AMPS * 1e6) || (machine.insulation.arcs && leak < 0.45))
-  const tripsGfci = grounded && !houseWater(machine.kind)
+  const wiring = !supply.timerOpen && wiringGrounds(machine, outletVolts)
+  const tripsGfci = (grounded || wiring || (supply.gfciWorn && outletVolts > 0)) && !houseWater(machine.kind)
   const groundTrips =
-    outletVolts > 0 && (leak < 0.0012 || (machine.insulation.arcs && leak < (houseWater(machine.kind) ? 0.45 : 0.02)))
+    outletVolts > 0 &&
+    (leak < 0.0012 ||
+      (wiring && (houseWater(machine.kind) || machine.insulation.conduitMegohms < 0.003)) ||
+      (machine.insulation.arcs && leak < (houseWater(machine.kind) ? 0.45 : 0.02)))
   if (!path) return { ...still, tripsGfci, tripsBreaker: groundTrips && !houseWater(machine.kind) }
   if (machine.motorType === 'electronic') return driveState(machine, still, { tripsGfci, groundTrips }, line)
 
@@ -141,7 +149,7 @@ export function electricState(machine: VirtualMachine, bypass = false): Electric
     cutsOut: overload > PROTECTOR_OPENS || motor.coolingBlocked,
     tripsGfci,
     tripsBreaker: groundTrips || (shortedTrips && overload > 1.3) || overload > 2.6,
-    water: waterPoint(machine, running.speed / 0.96),
+    water: waterPoint(machine, (running.speed / 0.96) * motor.overspeed),
   }
 }
 
@@ -279,7 +287,9 @@ function runningPoint(
   const rated = torqueOfPlate(machine)
   const carried = (slip: number) => {
     const at = settle(source, line, (volts) => runMotor(main, point(volts, slip), aux).inputAmps)
-    const load = (waterPoint(machine, (1 - slip) / 0.96).load + machine.motor.friction) * rated
+    const { overspeed } = machine.motor
+    const load =
+      (waterPoint(machine, ((1 - slip) / 0.96) * overspeed).load * overspeed ** 2 + machine.motor.friction) * rated
     return {
       ...at,
       speed: 1 - slip,

@@ -278,6 +278,50 @@ const CHANGES: Record<Exclude<Fault, 'nothing-wrong'>, Change> = {
     suction.blocked = Math.max(suction.blocked, chance.between(0.3, 0.55))
     suction.where = 'line'
   },
+  'wrong-frequency': ({ motor }) => {
+    motor.overspeed = 1.2
+  },
+  'wrong-capacitor-fitted': ({ motor, motorType }, chance) => {
+    const off = chance.hit(0.45) ? chance.between(0.45, 0.84) : chance.between(1.2, 1.8)
+    if (MOTOR_HAS.runCapacitor(motorType)) motor.runMicrofarads *= off
+    else motor.startMicrofarads *= chance.hit(0.5) ? off : chance.between(0.3, 0.6)
+  },
+  'house-filter-clogged': ({ house }, chance) => {
+    house.filterBlocked = chance.between(0.55, 0.95)
+  },
+  'supply-wiring-wet': ({ insulation }, chance) => {
+    insulation.conduitMegohms = 10 ** chance.between(-3, -0.8)
+    insulation.conduitArcs = chance.hit(0.75)
+  },
+  'gfci-worn': ({ supply }) => {
+    supply.gfciWorn = true
+  },
+  'water-level-low': ({ suction }, chance) => {
+    suction.levelLow = true
+    suction.airLeak = chance.between(0.3, 0.8)
+  },
+  'drop-pipe-leaking': ({ leaks }, chance) => {
+    leaks.dropPipe = chance.between(0.25, 0.85)
+  },
+  'tank-air-low': ({ house }, chance) => {
+    house.prechargePsi = house.cutInPsi * chance.between(0.2, 0.75)
+  },
+  'air-bound': ({ pit }, chance) => {
+    pit.airBound = true
+    pit.airHole = chance.hit(0.55) ? 'plugged' : 'missing'
+  },
+  'bearing-misfitted': (machine, chance) => {
+    machine.bearing.wear = chance.between(0.55, 0.95)
+    machine.motor.friction += chance.between(0.04, 0.12)
+  },
+  'seal-misfitted': ({ leaks }, chance) => {
+    leaks.sealDrip = chance.between(0.6, 20)
+    leaks.sealLook = chance.hit(0.55) ? chance.pick(['cracked', 'cracked', 'broken', 'worn']) : 'sound'
+  },
+  'adapter-leaking': ({ leaks }, chance) => {
+    leaks.jointDrip = chance.between(0.5, 20)
+    leaks.threadLook = chance.hit(0.55) ? chance.pick(['cracked', 'worn']) : leaks.threadLook
+  },
   'drive-electronics-failed': ({ motor }, chance) => {
     motor.driveDead = chance.hit(0.85)
     motor.driveShows = chance.hit(0.6)

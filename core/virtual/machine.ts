@@ -1,6 +1,14 @@
 import type { MotorCircuit } from '../electrical/motor-circuit'
-import { HOUSE_WATER, SUBMERGED, type Construction, type Kind, type MotorType } from '../knowledge/vocabulary'
+import {
+  HOUSE_WATER,
+  SUBMERGED,
+  type Construction,
+  type Kind,
+  type MotorType,
+  type Part,
+} from '../knowledge/vocabulary'
 import type { Installation, Nameplate } from '../motor/nameplate'
+import type { PlateState } from './plate-shown'
 
 /** Where something that opens and closes is stuck. */
 export type Stuck = 'works' | 'stuck-open' | 'stuck-closed'
@@ -16,6 +24,11 @@ export interface VirtualMachine {
   ageYears: number
   underWarranty: boolean
   nameplate: Nameplate
+  /** What can be read of the plate: all of it, some, only the volts, or another motor's. */
+  shownPlate: Nameplate
+  plateState: PlateState
+  /** Parts that somebody has replaced before, as the owner tells. */
+  replaced: Part[]
   installation: Installation
   supply: {
     /** Volts at the panel, no load. */
@@ -32,6 +45,7 @@ export interface VirtualMachine {
     /** A joint that stands burnt or loose to the eye. */
     jointShows: 'sound' | 'loose' | 'burnt'
     bondingOff: boolean
+    gfciWorn: boolean
     /** Share of the winding's right voltage that the selector gives it. */
     selectorFactor: 1 | 0.5 | 2
   }
@@ -42,6 +56,8 @@ export interface VirtualMachine {
     turnsRatio: number
     runMicrofarads: number
     startMicrofarads: number
+    /** Speed over that of its own frequency: a 50 Hz motor on 60 Hz turns a fifth faster. */
+    overspeed: number
     capacitorLook: { run: string; start: string }
     startSwitch: Stuck
     switchPitted: boolean
@@ -73,6 +89,9 @@ export interface VirtualMachine {
     arcs: boolean
     connector: 'sound' | 'cracked' | 'wet'
     filling: 'clean' | 'wet' | 'water' | 'empty'
+    /** Of the wiring before the motor. */
+    conduitMegohms: number
+    conduitArcs: boolean
   }
   cable: {
     loopOhms: number
@@ -107,6 +126,8 @@ export interface VirtualMachine {
     reliefStuck: boolean
     reliefMissing: boolean
     houseGallonsPerMinute: number
+    /** Share of what is pumped that runs back down the well. */
+    dropPipe: number
   }
   wheel: {
     /** 0 clear, 1 shut. */
@@ -126,6 +147,8 @@ export interface VirtualMachine {
     primed: boolean
     footLeaks: boolean
     tooMuchLift: number
+    /** The water stands below the skimmer’s mouth. */
+    levelLow: boolean
   }
   discharge: { blocked: number; where: 'filter' | 'valve' | 'line'; checkLeaks: boolean; checkStuck: boolean }
   house: {
@@ -137,6 +160,8 @@ export interface VirtualMachine {
     prechargePsi: number
     waterInTank: boolean
     bladderBurst: boolean
+    /** 0 clear, 1 shut: the cartridge behind the tank. */
+    filterBlocked: number
   }
   well: {
     depthFeet: number
@@ -154,6 +179,7 @@ export interface VirtualMachine {
     batteryVolts: number
     overrun: boolean
     airBound: boolean
+    airHole: 'clear' | 'missing' | 'plugged'
   }
   /** Pump too small for what is asked of it. */
   headScale: number

@@ -43,6 +43,7 @@ export function waterPoint(machine: VirtualMachine, speed = 1): WaterPoint {
     (wheel.broken === 'no' ? 1 : wheel.broken === 'loose' ? 0.08 : kind.startsWith('well') ? 0.45 : 0.15) *
     (1 - 0.2 * machine.bearing.thrustWear)
   const air = Math.max(suction.airLeak * 0.75, lowWell ? 0.6 : 0)
+  const kept = 1 - machine.leaks.dropPipe
   const turns = machine.coupled && !dry ? speed * speed : 0
   const shutoff = turns * wheelShare * (1 - 0.45 * air) * machine.headScale
   const head = SHUTOFF_HEAD * shutoff
@@ -54,7 +55,7 @@ export function waterPoint(machine: VirtualMachine, speed = 1): WaterPoint {
     (discharge.checkStuck ? 400 : 1)
   const inside = wheel.clog === 0 ? 0 : (4 * wheel.clog ** 2) / (1.02 - wheel.clog)
   const square = (head - fixed) / (FALL * Math.max(shutoff, 0.05) + (1 - fixed) * (rs + rd) + inside)
-  const flow = square > 0 ? Math.sqrt(square) * (1 - 0.4 * air) : 0
+  const flow = square > 0 ? Math.sqrt(square) * (1 - 0.4 * air) * kept : 0
   const load = !machine.coupled
     ? 0.12
     : dry
@@ -82,7 +83,7 @@ export function waterPoint(machine: VirtualMachine, speed = 1): WaterPoint {
     load,
     vacuumInHg,
     filterPsi: 14.5 * (rd / (1 - SUCTION_SHARE)) * flow * flow,
-    reachablePsi: Math.max(0, fullPsi - liftPsi),
+    reachablePsi: Math.max(0, fullPsi * (0.35 + 0.65 * kept) - liftPsi),
   }
 }
 

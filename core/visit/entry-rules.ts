@@ -21,7 +21,6 @@ import {
   InstallationInput,
   NameplateInput,
 } from '../diagnosis/case-rules'
-import { STANDINGS, type Standing } from '../diagnosis/finding'
 import { CHECKS } from '../knowledge/checks/checks'
 import type { PracticeWays } from '../knowledge/shop/practices'
 import {
@@ -30,12 +29,14 @@ import {
   FAULTS,
   GATES,
   STAGES,
+  STANDINGS,
   KINDS,
   PARTS,
   type Construction,
   type Gate,
   type Stage,
   type Kind,
+  type Standing,
 } from '../knowledge/vocabulary'
 import type { UnitSystem } from '../quantity/measures'
 import { ask } from '../questions/ask'
@@ -234,6 +235,9 @@ class RatesInput {
   @Quantity({ min: 0, max: 100000 }) trip!: number
   @Quantity({ min: 0, max: 10 }) partsMarkup!: number
   @Quantity({ min: 0, max: 1000000 }) downtime!: number
+  @OptionalQuantity({ min: 0, max: 10000 }) liveRisk?: number
+  @OptionalQuantity({ min: 0, max: 100000 }) helperHourly?: number
+  @OptionalQuantity({ min: 1, max: 10 }) afterHours?: number
   @PricesByPart() partPrices!: Record<string, number>
 }
 class ShopSetBody {

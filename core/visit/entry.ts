@@ -1,7 +1,7 @@
-import type { Finding, Standing } from '../diagnosis/finding'
+import type { Finding } from '../diagnosis/finding'
 import type { Installation, Nameplate } from '../motor/nameplate'
-import type { Rates } from '../knowledge/shop/rates'
-import type { Construction, Gate, Kind, Stage } from '../knowledge/vocabulary'
+import type { EnteredRates } from '../knowledge/shop/rates'
+import type { Construction, Gate, Kind, Stage, Standing } from '../knowledge/vocabulary'
 import type { UnitSystem } from '../quantity/measures'
 import type { PracticeWays } from '../knowledge/shop/practices'
 import type { JointPlace } from '../knowledge/constructions/joint'
@@ -82,7 +82,7 @@ export interface EntryBodies {
   'shop-forget': { pumpKind?: Kind }
   /** What the shop knows of a customer, said outright: it speaks over what visits say. */
   'customer-set': { customer: Customer }
-  'shop-set': { name: string; place: string; units: UnitSystem; rates: Rates; schools?: PracticeWays }
+  'shop-set': { name: string; place: string; units: UnitSystem; rates: EnteredRates; schools?: PracticeWays }
 }
 export type EntryKind = keyof EntryBodies
 

@@ -1,9 +1,9 @@
-import { checkKey, newestFindings, type DiagnosisCase, type Finding, type Standing } from '../diagnosis/finding'
+import { checkKey, newestFindings, type DiagnosisCase, type Finding } from '../diagnosis/finding'
 import { judgeFinding } from '../diagnosis/judge-finding'
 import { worstVerdict, type Judgement, type Verdict } from '../judgement/judgement'
 import type { Earlier } from '../diagnosis/diagnose'
 import { partOfFinding } from '../knowledge/checks/checks'
-import { GATES, STAGES, type Gate, type Stage } from '../knowledge/vocabulary'
+import { GATES, STAGES, type Gate, type Stage, type Standing } from '../knowledge/vocabulary'
 import { completePlate, type CompletePlate, type Pump } from '../motor/nameplate'
 import type { JobConditions } from '../takedown/conditions'
 import type { TakeDownFound } from '../takedown/plan'
@@ -117,6 +117,7 @@ export function foldVisit(
   const handedOver = newestOf(live, 'handed-over')
   const dissected = newestOf(live, 'post-mortem')
   const excluded = [...causes].filter(([, verdict]) => verdict === 'not-this').map(([fault]) => fault)
+  const standing = newestOf(live, 'standing')?.body.at ?? 'installed'
   const skipped = ofKind(live, 'check-skipped').map(({ body }) => checkKey(body))
   return {
     id: opened.visitId as string,
@@ -139,7 +140,7 @@ export function foldVisit(
         .filter(([, isLoaded]) => isLoaded)
         .map(([item]) => item),
     ),
-    standing: newestOf(live, 'standing')?.body.at ?? 'installed',
+    standing,
     wished: [...new Set(ofKind(live, 'wish').map(({ body }) => body.job))],
     notes: ofKind(live, 'note').map(({ id, at, body }) => ({ ...body, entryId: id, at })),
     photos: ofKind(live, 'photo').map(({ id, at, body }) => ({ ...body, entryId: id, at })),
@@ -165,6 +166,7 @@ export function foldVisit(
       alreadyReplaced: call.alreadyReplaced,
       findings: plain.filter(({ stage }) => stage === 'test'),
       excluded,
+      standing,
       gates: [...gates.keys()],
       skipped,
     },

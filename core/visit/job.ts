@@ -89,8 +89,7 @@ export function chosenOf(
 ): Option | undefined {
   const option = state.decision && [...options, ...wishes].find(({ id }) => id === state.decision)
   if (!option) return undefined
-  const { kind, construction } = state.machine
-  return withFound(option, kind, construction, shop.rates, repairOptions(state, shop, pace))
+  return withFound(option, state.machine, shop.rates, repairOptions(state, shop, pace))
 }
 
 /** The plan of what was decided on. */

@@ -210,7 +210,7 @@ describe('the history of a machine', () => {
       value: 200,
       low: 5,
       corrected: 50,
-      verdict: 'tired',
+      verdict: 'sound',
     })
     expect(weep).toMatchObject({ value: null, outcome: 'dripping' })
     expect(weep).not.toHaveProperty('corrected')

@@ -1,4 +1,4 @@
-import { DEFAULT_RATES, type Rates } from '../knowledge/shop/rates'
+import { DEFAULT_RATES, type EnteredRates } from '../knowledge/shop/rates'
 import type { PracticeWays } from '../knowledge/shop/practices'
 import type { UnitSystem } from '../quantity/measures'
 
@@ -7,7 +7,7 @@ export interface Shop {
   name: string
   place: string
   units: UnitSystem
-  rates: Rates
+  rates: EnteredRates
   schools?: PracticeWays
 }
 

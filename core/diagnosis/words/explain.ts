@@ -6,6 +6,7 @@ import type { Reader } from '../../quantity/sentence'
 import type { DiagnosisModel } from '../model'
 import { sortedLeads, type Finding } from '../finding'
 import type { Posterior, Weighed } from '../inference'
+import type { Fight } from '../standstill'
 
 /** Leads by what they are read as a winding, by colour as they are. */
 function windingName(leads: string): string {
@@ -87,6 +88,17 @@ function odds(ratio: number): string {
 export interface Disagreement {
   findings: [Finding, Finding]
   because: string
+}
+
+/** Two findings that cannot both be true, said as such. */
+export function fightingWords({ dead, live }: Fight, reader: Reader): Disagreement {
+  const turning = live[0] as Finding
+  return {
+    findings: [turning, dead],
+    because:
+      `These two readings disagree: ${describeFinding(turning, reader)}, and ${describeFinding(dead, reader)}. Both ` +
+      'cannot be true, so neither counts. Prove the instrument, then make the dead one again.',
+  }
 }
 
 /**

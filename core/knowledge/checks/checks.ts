@@ -442,7 +442,7 @@ export const CHECKS = {
     unit: 'psi',
     part: 'impeller',
     gates: RUNNING,
-    minutes: 5,
+    minutes: 8,
     tool: 'Rated valve and gauge, for a moment only',
     caution:
       'Only where the computed shut-off pressure is below the rating of everything upstream; never against a ' +
@@ -652,9 +652,10 @@ export const CHECKS = {
     ask: 'Look at the GFCI',
     outcomes: { on: 'sound', tripped: 'unclear', 'trips-again': 'failed' },
     part: 'gfci',
-    gates: ['guards-on', 'power-on'],
+    gates: ['guards-on', 'hands-clear', 'power-on'],
     minutes: 3,
     tool: 'Eyes; one reset at most',
+    caution: 'Nobody in the water, and no hand in a pit, while it is reset.',
   },
   interlock: {
     label: 'timer and interlock',
@@ -796,9 +797,16 @@ export function outcomeLabel(outcome: string): string {
 }
 
 /** The part a finding speaks about. */
-export function partOfFinding(finding: { check: string; part?: string; leads?: string }): string | undefined {
+export function partOfFinding(finding: {
+  check: string
+  part?: string
+  leads?: string
+  outcome?: string
+}): string | undefined {
   if (finding.part) return finding.part
   const info = checkInfo(finding.check)
+  // Plugged straight in, the float is out of it: what stays silent or hums is the pump.
+  if (finding.check === 'float-bypass' && finding.outcome !== 'runs') return 'pump'
   if (finding.check === 'winding-resistance') return finding.leads?.includes('start') ? 'start-winding' : 'run-winding'
   return info?.part ?? info?.parts?.[0]
 }

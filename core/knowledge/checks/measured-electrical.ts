@@ -6,6 +6,21 @@ const shop: Basis = { kind: 'shop', name: 'shop estimate' }
 const cp: Basis = { kind: 'common-practice', name: 'what the trade expects to read' }
 const one = (mean: number, sd: number): readonly Component[] => [{ weight: 1, mean, sd }]
 const NOTHING = one(0, 0.02)
+const LOW_AT_REST: readonly Component[] = [
+  { weight: 0.4, mean: 0.86, sd: 0.03 },
+  { weight: 0.2, mean: 0.94, sd: 0.03 },
+  { weight: 0.4, mean: 1.02, sd: 0.03 },
+]
+/** Another can than the plate asks: mostly the next sizes, seldom half. */
+const WRONG_RUN_CAN: readonly Component[] = [
+  { weight: 0.42, mean: 0.76, sd: 0.1 },
+  { weight: 0.46, mean: 1.35, sd: 0.15 },
+  { weight: 0.12, mean: 0.5, sd: 0.08 },
+]
+const WRONG_START_CAN: readonly Component[] = [
+  { weight: 0.4, mean: 0.62, sd: 0.12 },
+  { weight: 0.6, mean: 1.7, sd: 0.35 },
+]
 const STALLED = one(5, 1)
 const stalledOr = (weight: number, mean: number, sd: number): readonly Component[] => [
   { weight, mean: 5, sd: 1 },
@@ -95,10 +110,8 @@ export const MEASURED_ELECTRICAL: readonly MeasuredRow[] = [
         { weight: 0.75, mean: 0, sd: 0.02 },
         { weight: 0.25, mean: 1.02, sd: 0.03 },
       ],
-      'low-supply-voltage': [
-        { weight: 0.6, mean: 0.86, sd: 0.03 },
-        { weight: 0.4, mean: 0.95, sd: 0.03 },
-      ],
+      // Low at the panel, or sound at rest on a line that is too long or too thin.
+      'low-supply-voltage': LOW_AT_REST,
       'loose-connection': [
         { weight: 0.32, mean: 0, sd: 0.02 },
         { weight: 0.05, mean: 0.5, sd: 0.2 },
@@ -122,14 +135,7 @@ export const MEASURED_ELECTRICAL: readonly MeasuredRow[] = [
       { weight: 0.985, mean: 1.02, sd: 0.03 },
       { weight: 0.015, mean: 0.95, sd: 0.1 },
     ],
-    effects: {
-      'no-supply': NOTHING,
-      'outlet-dead': NOTHING,
-      'low-supply-voltage': [
-        { weight: 0.6, mean: 0.86, sd: 0.03 },
-        { weight: 0.4, mean: 0.95, sd: 0.03 },
-      ],
-    },
+    effects: { 'no-supply': NOTHING, 'outlet-dead': NOTHING, 'low-supply-voltage': LOW_AT_REST },
   },
   {
     check: 'supply-voltage-loaded',
@@ -157,6 +163,70 @@ export const MEASURED_ELECTRICAL: readonly MeasuredRow[] = [
       'start-relay-failed': one(0.96, 0.03),
       'start-winding-open': one(0.96, 0.03),
       'winding-shorted': one(0.96, 0.04),
+    },
+    // Over the volts at rest: what the line and its joints lose. What is low at the panel loses no more than usual.
+    besideRest: {
+      normal: one(0.98, 0.012),
+      effects: {
+        'no-supply': one(1, 0.02),
+        'outlet-dead': one(1, 0.02),
+        'low-supply-voltage': [
+          { weight: 0.55, mean: 0.975, sd: 0.015 },
+          { weight: 0.45, mean: 0.85, sd: 0.05 },
+        ],
+        'loose-connection': [
+          { weight: 0.45, mean: 0.8, sd: 0.09 },
+          { weight: 0.25, mean: 0.1, sd: 0.15 },
+          { weight: 0.3, mean: 0.97, sd: 0.03 },
+        ],
+        'motor-seized': one(0.93, 0.025),
+        'stages-bound': one(0.93, 0.025),
+        'run-capacitor-failed': one(0.95, 0.03),
+        'start-capacitor-failed': one(0.93, 0.025),
+        'start-switch-failed': one(0.94, 0.03),
+        'start-relay-failed': one(0.94, 0.03),
+        'start-winding-open': one(0.94, 0.03),
+        'winding-shorted': one(0.95, 0.025),
+      },
+    },
+  },
+  {
+    check: 'drop-test',
+    kinds: [...LINED, 'sump'],
+    statistic: 'volts-share',
+    meterSd: 0.003,
+    cuts: ['high'],
+    basis: cp,
+    normal: one(0.006, 0.005),
+    effects: {
+      'loose-connection': [
+        { weight: 0.8, mean: 0.12, sd: 0.07 },
+        { weight: 0.2, mean: 0.006, sd: 0.005 },
+      ],
+      'low-supply-voltage': [
+        { weight: 0.25, mean: 0.07, sd: 0.03 },
+        { weight: 0.75, mean: 0.007, sd: 0.006 },
+      ],
+    },
+  },
+  {
+    check: 'load-side-voltage',
+    kinds: [...LINED, 'sump'],
+    statistic: 'supply-ratio',
+    meterSd: 0.008,
+    cuts: [0.1, 'low', 'high'],
+    basis: cp,
+    normal: one(1.01, 0.035),
+    effects: {
+      'no-supply': NOTHING,
+      'outlet-dead': NOTHING,
+      'low-supply-voltage': LOW_AT_REST,
+      'timer-failed': nothingOr(0.96, 1.01, 0.035),
+      'pressure-switch-failed': nothingOr(0.72, 1.01, 0.035),
+      'pressure-switch-blocked': nothingOr(0.5, 1.01, 0.035),
+      'float-switch-failed': nothingOr(0.8, 1.01, 0.035),
+      'float-stuck': nothingOr(0.65, 1.01, 0.035),
+      'loose-connection': nothingOr(0.25, 1.01, 0.035),
     },
   },
   {
@@ -229,6 +299,14 @@ export const MEASURED_ELECTRICAL: readonly MeasuredRow[] = [
         { weight: 0.2, mean: 1.05, sd: 0.2 },
       ],
       'check-valve-failed': one(0.93, 0.11),
+      'wrong-capacitor-fitted': stalledOr(0.2, 1.15, 0.14),
+      'wrong-frequency': stalledOr(0.1, 1.25, 0.15),
+      'bearing-misfitted': one(1.08, 0.12),
+      'air-bound': DRY,
+      'water-level-low': one(0.8, 0.11),
+      'house-filter-clogged': one(0.86, 0.1),
+      'gfci-worn': nothingOr(0.35, 0.93, 0.1),
+      'supply-wiring-wet': nothingOr(0.4, 0.93, 0.1),
       'winding-to-ground': [
         { weight: 0.6, mean: 0, sd: 0.02 },
         { weight: 0.4, mean: 1, sd: 0.2 },
@@ -295,7 +373,7 @@ export const MEASURED_ELECTRICAL: readonly MeasuredRow[] = [
       { weight: 0.985, mean: 0.99, sd: 0.022 },
       { weight: 0.015, mean: 0.92, sd: 0.03 },
     ],
-    effects: { 'run-capacitor-failed': WEAK_CAPACITOR },
+    effects: { 'run-capacitor-failed': WEAK_CAPACITOR, 'wrong-capacitor-fitted': WRONG_RUN_CAN },
   },
   {
     check: 'capacitance',
@@ -310,7 +388,7 @@ export const MEASURED_ELECTRICAL: readonly MeasuredRow[] = [
       { weight: 0.985, mean: 1.09, sd: 0.045 },
       { weight: 0.015, mean: 0.95, sd: 0.05 },
     ],
-    effects: { 'start-capacitor-failed': WEAK_CAPACITOR },
+    effects: { 'start-capacitor-failed': WEAK_CAPACITOR, 'wrong-capacitor-fitted': WRONG_START_CAN },
   },
   {
     check: 'capacitance',

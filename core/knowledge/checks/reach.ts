@@ -29,6 +29,61 @@ export const UNPRIMED: ReadonlySet<Kind> = new Set<Kind>([...SUBMERGED, 'circula
 /** Kinds with a box beside the motor whose electronics a megohmmeter would destroy. */
 export const WITH_BOX: ReadonlySet<Kind> = new Set<Kind>(['well-three-wire'])
 
+/** What belongs to the place and is left behind with it when the machine stands on a bench. */
+export const SITE_CHECKS: ReadonlySet<string> = new Set<Check>([
+  'supply-voltage',
+  'outlet-voltage',
+  'battery-voltage',
+  'load-side-voltage',
+  'drop-test',
+  'breaker',
+  'gfci',
+  'interlock',
+  'conduit-look',
+  'tank-look',
+  'tank-air',
+  'tank-precharge',
+  'cut-in',
+  'cut-out',
+  'cycle-time',
+  'pressure-switch-contacts',
+  'switch-nipple',
+  'relief-valve',
+  'valve-position',
+  'house-leak',
+  'house-filter',
+  'filter-pressure',
+  'check-valve',
+  'prime-hold',
+  'pot-look',
+  'air-leak-test',
+  'air-hole',
+  'suction-vacuum',
+  'joint-look',
+  'weep-hole',
+  'basket-look',
+  'water-level',
+  'water-look',
+  'static-water-level',
+  'pumping-water-level',
+  'well-recovery',
+  'float-bypass',
+  'float-run',
+  'float-move',
+  'float-heights',
+  'pit-look',
+])
+/** What needs it running under water: on a bench only the barrel has that. */
+export const BARREL_CHECKS: ReadonlySet<string> = new Set<Check>([
+  'running-current',
+  'supply-voltage-loaded',
+  'discharge-pressure',
+  'shutoff-pressure',
+  'flow',
+  'listen',
+  'lead-current',
+])
+
 /** Minutes to bring a submerged machine to hand. */
 export const PULLING = {
   sumpMinutes: 8,

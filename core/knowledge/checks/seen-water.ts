@@ -12,21 +12,23 @@ export const SEEN_WATER: readonly SeenRow[] = [
     check: 'basket-look',
     kinds: ['pool', 'utility'],
     order: ['clear', 'worn', 'rubbed', 'fused', 'loose', 'broken', 'clogged'],
+    shows: { clogged: 'suction-blocked' },
     leak: { clogged: 0.05, broken: 0.02 },
     basis: cp,
     effects: {
       'suction-blocked': { clogged: 0.55 },
-      'impeller-clogged': { clogged: 0.1, broken: 0.35 },
-      cavitation: { clogged: 0.15 },
+      'impeller-clogged': { clogged: 0.01, broken: 0.35 },
+      cavitation: { clogged: 0.05 },
     },
   },
   {
     check: 'intake-look',
     kinds: ['pool', 'spa', 'booster', 'circulation', 'utility', ...WELLS],
     order: ['clear', 'worn', 'broken', 'clogged'],
+    shows: { clogged: 'suction-blocked' },
     leak: { clogged: 0.03 },
     basis: shop,
-    effects: { 'suction-blocked': { clogged: 0.5 }, cavitation: { clogged: 0.1 } },
+    effects: { 'suction-blocked': { clogged: 0.5 }, cavitation: { clogged: 0.05 } },
   },
   {
     check: 'pot-look',
@@ -35,6 +37,7 @@ export const SEEN_WATER: readonly SeenRow[] = [
     basis: cp,
     effects: {
       'suction-air-leak': { bubbling: 0.85, empty: 0.08 },
+      'water-level-low': { bubbling: 0.7, empty: 0.15 },
       'lost-prime': { bubbling: 0.12, empty: 0.85 },
       'suction-blocked': { bubbling: 0.12, empty: 0.05 },
       'housing-seal-leaking': { bubbling: 0.05 },
@@ -48,7 +51,7 @@ export const SEEN_WATER: readonly SeenRow[] = [
     basis: shop,
     effects: {
       'lost-prime': { falls: 0.3 },
-      'suction-air-leak': { falls: 0.75 },
+      'suction-air-leak': { falls: 0.7 },
       'foot-valve-leaking': { falls: 0.93 },
       'housing-seal-leaking': { falls: 0.15 },
       'seal-plate-cracked': { falls: 0.2 },
@@ -58,17 +61,18 @@ export const SEEN_WATER: readonly SeenRow[] = [
   {
     check: 'air-leak-test',
     kinds: [...PRIMED, 'circulation'],
+    shows: { found: 'suction-air-leak' },
     leak: { found: 0.02 },
     basis: shop,
     effects: { 'suction-air-leak': { found: 0.85 }, 'housing-seal-leaking': { found: 0.12 } },
   },
   {
     check: 'valve-position',
-    kinds: SURFACE,
+    kinds: [...SURFACE, ...WELLS],
     leak: { throttled: 0.04, shut: 0.004 },
     basis: shop,
     effects: {
-      'discharge-blocked': { throttled: 0.25, shut: 0.2 },
+      'discharge-blocked': { throttled: 0.3, shut: 0.22 },
       'suction-blocked': { throttled: 0.08, shut: 0.08 },
       cavitation: { throttled: 0.3 },
     },
@@ -79,7 +83,9 @@ export const SEEN_WATER: readonly SeenRow[] = [
     leak: { sandy: 0.03, 'air-bubbles': 0.03, dirty: 0.05 },
     basis: shop,
     effects: {
-      'low-water': { 'air-bubbles': 0.5, dirty: 0.15, sandy: 0.1 },
+      'low-water': { 'air-bubbles': 0.5, dirty: 0.12, sandy: 0.1 },
+      'pressure-switch-blocked': { dirty: 0.4 },
+      'drop-pipe-leaking': { 'air-bubbles': 0.15 },
       'stages-worn': { sandy: 0.25 },
       'suction-air-leak': { 'air-bubbles': 0.75 },
       'system-leak': { 'air-bubbles': 0.08 },
@@ -89,6 +95,7 @@ export const SEEN_WATER: readonly SeenRow[] = [
   {
     check: 'tank-look',
     kinds: HOUSE_WATER,
+    shows: { waterlogged: 'tank-waterlogged', 'water-at-air-valve': 'tank-waterlogged' },
     leak: { waterlogged: 0.03, 'water-at-air-valve': 0.01 },
     basis: cp,
     effects: { 'tank-waterlogged': { waterlogged: 0.5, 'water-at-air-valve': 0.4 } },
@@ -97,6 +104,7 @@ export const SEEN_WATER: readonly SeenRow[] = [
     check: 'pressure-switch-contacts',
     kinds: HOUSE_WATER,
     order: ['clean', 'pitted', 'burnt', 'not-closing', 'welded'],
+    shows: { burnt: 'pressure-switch-failed', welded: 'pressure-switch-failed' },
     leak: { pitted: 0.1, burnt: 0.01, 'not-closing': 0.01, welded: 0.002 },
     basis: cp,
     effects: {
@@ -108,6 +116,7 @@ export const SEEN_WATER: readonly SeenRow[] = [
   {
     check: 'switch-nipple',
     kinds: HOUSE_WATER,
+    shows: { blocked: 'pressure-switch-blocked' },
     leak: { blocked: 0.02 },
     basis: cp,
     effects: { 'pressure-switch-blocked': { blocked: 0.96 } },
@@ -117,6 +126,7 @@ export const SEEN_WATER: readonly SeenRow[] = [
     kinds: HOUSE_WATER,
     leak: { missing: 0.15, stuck: 0.02 },
     silent: ['missing'],
+    shows: { stuck: 'relief-valve-failed' },
     basis: shop,
     effects: { 'relief-valve-failed': { stuck: 0.85 } },
   },
@@ -127,6 +137,7 @@ export const SEEN_WATER: readonly SeenRow[] = [
     basis: cp,
     effects: {
       'check-valve-failed': { 'falls-back': 0.9, 'stuck-shut': 0.06 },
+      'drop-pipe-leaking': { 'falls-back': 0.6 },
       'foot-valve-leaking': { 'falls-back': 0.9 },
       'system-leak': { 'falls-back': 0.15 },
       'relief-valve-failed': { 'falls-back': 0.3 },
@@ -140,6 +151,7 @@ export const SEEN_WATER: readonly SeenRow[] = [
     basis: cp,
     effects: {
       'system-leak': { falls: 0.92 },
+      'drop-pipe-leaking': { falls: 0.1 },
       'relief-valve-failed': { falls: 0.6 },
       'joint-leaking': { falls: 0.3 },
       'check-valve-failed': { falls: 0.06 },
@@ -156,6 +168,7 @@ export const SEEN_WATER: readonly SeenRow[] = [
   {
     check: 'float-move',
     kinds: ['sump'],
+    shows: { stuck: 'float-stuck' },
     leak: { stuck: 0.02 },
     basis: cp,
     effects: { 'float-stuck': { stuck: 0.95 } },

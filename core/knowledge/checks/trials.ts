@@ -12,7 +12,7 @@ export const TRIALS = {
     unit: 'V',
     part: 'timer',
     gates: ['power-on'],
-    minutes: 2,
+    minutes: 4,
     tool: 'Meter on V AC, line to line behind timer, relay, switch or float while it calls for water',
     caution: LIVE,
     plausible: [0, 700],

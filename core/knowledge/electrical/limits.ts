@@ -9,6 +9,10 @@ export interface SupplyLimits {
   /** Below this share of the plate there is no supply to speak of. */
   absentFraction: number
   tiredDropFraction: number
+  /** More than this share of the plate lost from end to end of one joint is a poor joint. */
+  jointDropFraction: number
+  /** Where the supply lies so far under the plate no amps are read: the motor stalls and cooks meanwhile. */
+  noAmpsBelowFraction: number
   basis: Basis
   dropBasis: Basis
 }
@@ -18,6 +22,8 @@ export const SUPPLY: SupplyLimits = {
   dropFraction: 0.05,
   absentFraction: 0.1,
   tiredDropFraction: 0.03,
+  jointDropFraction: 0.02,
+  noAmpsBelowFraction: 0.86,
   basis: { kind: 'standard', name: 'NEMA MG 1: ±10 % of nameplate volts at rated frequency' },
   dropBasis: { kind: 'standard', name: 'NEC informational note: 3 % on a branch, 5 % in all; local code decides' },
 }
@@ -106,10 +112,15 @@ export const INSULATION: Record<InsulationSetup, InsulationLimits> = {
   },
   'cable-alone': { soundMegohms: 100, failedMegohms: 10, basis: { kind: 'shop', name: 'cable alone, shop estimate' } },
   'surface-motor': {
-    soundMegohms: 100,
+    // IEEE 43 asks 100 MΩ of form-wound machines alone; a small random-wound one is sound far below that.
+    soundMegohms: 20,
     failedMegohms: 5,
+    newMegohms: 100,
     correctedTo: 40,
-    basis: { kind: 'standard', name: 'IEEE 43: 5 MΩ at 40 °C for random-wound below 1 kV; sound above 100 MΩ' },
+    basis: {
+      kind: 'standard',
+      name: 'IEEE 43: 5 MΩ at 40 °C for random-wound below 1 kV; the trade wants 20 of a used one, 100 of a new one',
+    },
   },
 }
 /** Below the least, weak insulation does not show; the usual is what a reading should be repeated at. */
@@ -152,4 +163,11 @@ export const BATTERY_VOLTS = {
   /** Up to this many volts it is taken for six cells, above it for twelve. */
   sixCellsUpTo: 18,
   basis: { kind: 'common-practice', name: 'lead-acid, volts per cell at rest' } as Basis,
+}
+
+/** So far outside an assumed limit a reading is plain whatever the plate would say, as multiples of the limit. */
+export const PLAIN_WHATEVER = {
+  underLow: 0.3,
+  overHigh: 2.5,
+  basis: { kind: 'shop', name: 'machines of one kind differ less than this, shop estimate' } as Basis,
 }

@@ -74,7 +74,24 @@ export const WINDING_MODEL = {
     'capacitor-start-run': 2.2,
     electronic: 1,
   } satisfies Record<MotorType, number>,
+  /** A 3-wire submersible, whose capacitor sits in its box: 3.5 to 4.5 times the main winding. */
+  startMultipleOfBox: 4,
   basis: { kind: 'common-practice', name: 'typical winding by horsepower and voltage, estimated' } as Basis,
+}
+
+/**
+ * How far a guessed figure may lie from the real one, as a share of it: what is read against it tells the less. A start
+ * can of a dual-voltage motor is also met at twice the value: the winding half that it feeds is a 115 V one.
+ */
+export const GUESS_SPREAD = {
+  fullLoadAmps: 0.15,
+  runCapacitor: 0.3,
+  startCapacitor: 0.2,
+  startCapacitorAlsoTimes: 2,
+  runWinding: 0.28,
+  startWinding: 0.3,
+  pressureSwitchPsi: 7,
+  basis: { kind: 'shop', name: 'how machines of one horsepower differ, shop estimate' } as Basis,
 }
 
 /** What else is taken where the plate is silent. */

@@ -5,11 +5,24 @@ import type { Complaint, Fault, Kind, MotorType } from '../vocabulary'
 export type ComplaintTable = Partial<Record<Fault, Partial<Record<Complaint, number>>>>
 export const COMPLAINT_BASIS: Basis = { kind: 'shop', name: 'what callers say, shop estimate' }
 
+/** How often a complaint is made that no fault accounts for: seldom of a thing that happened, oftener of a feeling. */
+export const COMPLAINT_LEAK: { usual: number } & Partial<Record<Complaint, number>> = {
+  usual: 0.008,
+  'trips-gfci': 0.0005,
+  'trips-breaker': 0.001,
+  dead: 0.001,
+  'leak-under-motor': 0.003,
+  'leak-at-joint': 0.004,
+  'pit-flooded': 0.001,
+  'alarm-sounding': 0.001,
+  'hums-no-start': 0.004,
+}
+
 /** Pumps that circulate: pool, spa, booster, livestock tank, utility. */
 const CIRCULATING: ComplaintTable = {
   'no-supply': { dead: 0.95, 'no-water': 0.1 },
   'outlet-dead': { dead: 0.95, 'no-water': 0.1, 'trips-gfci': 0.05 },
-  'timer-failed': { dead: 0.8, 'never-stops': 0.15 },
+  'timer-failed': { dead: 0.8, 'never-stops': 0.15, 'one-speed-only': 0.5 },
   'low-supply-voltage': {
     'hums-no-start': 0.3,
     'runs-hot': 0.3,
@@ -75,12 +88,19 @@ const CIRCULATING: ComplaintTable = {
     'noise-whine': 0.55,
     'noise-squeal': 0.25,
     'noise-grind': 0.3,
-    'runs-hot': 0.12,
+    'noise-buzz': 0.25,
+    'runs-hot': 0.2,
     vibrates: 0.15,
     'hums-no-start': 0.02,
     'cuts-out-hot': 0.06,
   },
-  'bearing-loose-on-shaft': { 'noise-rattle': 0.3, vibrates: 0.5, 'noise-grind': 0.25, 'noise-whine': 0.15 },
+  'bearing-loose-on-shaft': {
+    'noise-rattle': 0.3,
+    vibrates: 0.5,
+    'noise-grind': 0.25,
+    'noise-whine': 0.35,
+    'runs-hot': 0.2,
+  },
   'shaft-bent': { vibrates: 0.75, 'leak-under-motor': 0.2, 'noise-grind': 0.12 },
   'rotor-rubbing': { 'noise-grind': 0.6, 'hums-no-start': 0.15, 'runs-hot': 0.3, 'trips-breaker': 0.15 },
   'motor-seized': { 'hums-no-start': 0.85, 'trips-breaker': 0.4, 'smell-burnt': 0.15 },
@@ -116,6 +136,20 @@ const CIRCULATING: ComplaintTable = {
   cavitation: { 'noise-grind': 0.4, 'noise-rattle': 0.5, 'low-flow': 0.4 },
   'drive-electronics-failed': { dead: 0.8, 'trips-gfci': 0.1, 'cuts-out-hot': 0.15, 'one-speed-only': 0.1 },
   'bonding-missing': { 'trips-gfci': 0.05 },
+  'wrong-frequency': { 'runs-hot': 0.45, 'cuts-out-hot': 0.4, 'trips-breaker': 0.2, 'noise-buzz': 0.2 },
+  'wrong-capacitor-fitted': {
+    'runs-hot': 0.4,
+    'cuts-out-hot': 0.35,
+    'noise-buzz': 0.3,
+    'hums-no-start': 0.25,
+    'trips-breaker': 0.1,
+  },
+  'supply-wiring-wet': { 'trips-gfci': 0.75, 'trips-breaker': 0.35, dead: 0.1 },
+  'gfci-worn': { 'trips-gfci': 0.95, dead: 0.1 },
+  'water-level-low': { 'loses-prime': 0.5, 'low-flow': 0.35, 'no-water': 0.15, 'noise-rattle': 0.2 },
+  'bearing-misfitted': { 'noise-whine': 0.5, 'noise-grind': 0.3, 'runs-hot': 0.35, vibrates: 0.25 },
+  'seal-misfitted': { 'leak-under-motor': 0.93 },
+  'adapter-leaking': { 'leak-at-joint': 0.95 },
   'nothing-wrong': {
     'low-flow': 0.2,
     'high-bill': 0.3,
@@ -178,7 +212,7 @@ const HOUSE_WATER: ComplaintTable = {
   'bearing-loose-on-shaft': { 'noise-rattle': 0.3, vibrates: 0.5, 'noise-grind': 0.25 },
   'shaft-bent': { vibrates: 0.75, 'noise-grind': 0.15, 'leak-under-motor': 0.2 },
   'rotor-rubbing': { 'noise-grind': 0.6, 'hums-no-start': 0.15, 'trips-breaker': 0.15 },
-  'motor-seized': { 'no-water': 0.75, 'trips-breaker': 0.6, 'hums-no-start': 0.5 },
+  'motor-seized': { 'no-water': 0.75, 'trips-breaker': 0.45, 'hums-no-start': 0.5 },
   'thrust-bearing-worn': {
     'low-pressure': 0.35,
     'noise-grind': 0.3,
@@ -203,7 +237,7 @@ const HOUSE_WATER: ComplaintTable = {
   'impeller-broken': { 'no-water': 0.75, 'never-stops': 0.4, 'low-pressure': 0.3 },
   'impeller-rubbing': { 'noise-grind': 0.65, 'noise-squeal': 0.25 },
   'stages-worn': { 'low-pressure': 0.7, 'never-stops': 0.5, 'low-flow': 0.45, 'high-bill': 0.25, 'dirty-water': 0.15 },
-  'stages-bound': { 'no-water': 0.7, 'trips-breaker': 0.65, 'hums-no-start': 0.4 },
+  'stages-bound': { 'no-water': 0.7, 'trips-breaker': 0.4, 'hums-no-start': 0.4, 'low-pressure': 0.12 },
   'stages-broken': { 'no-water': 0.7, 'low-pressure': 0.35, 'never-stops': 0.4 },
   'coupling-sheared': { 'no-water': 0.95, 'never-stops': 0.45 },
   'suction-air-leak': {
@@ -233,6 +267,29 @@ const HOUSE_WATER: ComplaintTable = {
   'low-water': { 'no-water': 0.5, 'air-at-taps': 0.5, 'dirty-water': 0.25, 'low-pressure': 0.3, 'never-stops': 0.2 },
   'undersized-pump': { 'low-pressure': 0.85, 'never-stops': 0.35, 'low-flow': 0.4 },
   cavitation: { 'noise-rattle': 0.5, 'noise-grind': 0.4, 'low-flow': 0.3 },
+  'wrong-frequency': { 'runs-hot': 0.45, 'cuts-out-hot': 0.4, 'trips-breaker': 0.3 },
+  'wrong-capacitor-fitted': {
+    'cuts-out-hot': 0.4,
+    'trips-breaker': 0.25,
+    'no-water': 0.3,
+    'hums-no-start': 0.25,
+    'noise-buzz': 0.2,
+  },
+  'house-filter-clogged': { 'low-flow': 0.75, 'low-pressure': 0.6, 'short-cycles': 0.1 },
+  'tank-air-low': { 'short-cycles': 0.9, 'low-pressure': 0.05, 'high-bill': 0.08 },
+  'drop-pipe-leaking': {
+    'low-pressure': 0.5,
+    'never-stops': 0.45,
+    'no-water': 0.3,
+    'short-cycles': 0.3,
+    'low-flow': 0.3,
+    'high-bill': 0.3,
+    'air-at-taps': 0.2,
+  },
+  'supply-wiring-wet': { 'trips-breaker': 0.7, 'trips-gfci': 0.3, 'no-water': 0.3 },
+  'bearing-misfitted': { 'noise-whine': 0.5, 'noise-grind': 0.3, 'runs-hot': 0.35, vibrates: 0.25 },
+  'seal-misfitted': { 'leak-under-motor': 0.93 },
+  'adapter-leaking': { 'leak-at-joint': 0.95 },
   'nothing-wrong': {
     'low-pressure': 0.2,
     'high-bill': 0.3,
@@ -294,6 +351,10 @@ const PIT: ComplaintTable = {
   'backup-battery-failed': { 'alarm-sounding': 0.95 },
   'undersized-pump': { 'pit-flooded': 0.7, 'never-stops': 0.6, 'alarm-sounding': 0.4 },
   'lost-prime': { 'no-water': 0.7, 'never-stops': 0.55, 'pit-flooded': 0.6, 'alarm-sounding': 0.4 },
+  'air-bound': { 'no-water': 0.7, 'never-stops': 0.55, 'pit-flooded': 0.6, 'alarm-sounding': 0.4 },
+  'supply-wiring-wet': { 'trips-gfci': 0.8, 'trips-breaker': 0.3, 'pit-flooded': 0.3 },
+  'gfci-worn': { 'trips-gfci': 0.95, 'pit-flooded': 0.4, 'alarm-sounding': 0.3, dead: 0.3 },
+  'adapter-leaking': { 'leak-at-joint': 0.95 },
   'nothing-wrong': { 'alarm-sounding': 0.2, 'high-bill': 0.25, 'low-flow': 0.15, 'noise-buzz': 0.12, dead: 0.02 },
 }
 
@@ -309,9 +370,18 @@ const FAMILY: Record<Kind, ComplaintTable> = {
   sump: PIT,
 }
 
+/** Where a kind says something else than its family: a booster that starves rattles. */
+const OWN: Partial<Record<Kind, ComplaintTable>> = {
+  booster: {
+    'suction-blocked': { 'low-flow': 0.75, 'low-pressure': 0.55, 'noise-rattle': 0.5, 'no-water': 0.15 },
+    'lost-prime': { 'no-water': 0.85, 'noise-rattle': 0.4, 'loses-prime': 0.3, 'low-pressure': 0.3 },
+    cavitation: { 'noise-rattle': 0.65, 'noise-grind': 0.3, 'low-flow': 0.4, 'low-pressure': 0.4 },
+  },
+}
+
 /** What the caller then says, for a fault of a kind. */
 export function complaintsOf(kind: Kind, fault: Fault): Partial<Record<Complaint, number>> {
-  return FAMILY[kind][fault] ?? {}
+  return OWN[kind]?.[fault] ?? FAMILY[kind][fault] ?? {}
 }
 
 /** A run capacitor that fails beside a start capacitor: the motor starts, and runs hot. */

@@ -1,5 +1,5 @@
 import type { Basis } from '../../judgement/judgement'
-import type { KindKnowledge, PairRow } from './model-types'
+import type { PairRow, Replacement } from './model-types'
 
 const shop: Basis = { kind: 'shop', name: 'shop estimate' }
 const cp = (name: string): Basis => ({ kind: 'common-practice', name })
@@ -52,9 +52,9 @@ export const FAULT_PAIRS: readonly PairRow[] = [
   },
 ]
 
-export const REPLACEMENT: KindKnowledge['replacement'] = {
-  lowered: 0.3,
-  raised: 1.6,
+export const REPLACEMENT: Replacement = {
+  lowered: 0.05,
+  raised: 2,
   masks: {
     'run-capacitor': ['start-switch-failed', 'start-winding-open', 'low-supply-voltage', 'motor-seized'],
     'start-capacitor': ['start-switch-failed', 'start-relay-failed', 'start-winding-open', 'motor-seized'],
@@ -96,5 +96,33 @@ export const REPLACEMENT: KindKnowledge['replacement'] = {
     battery: ['float-heights-wrong'],
     'lid-o-ring': ['suction-air-leak', 'housing-seal-leaking'],
   },
-  basis: { kind: 'shop', name: 'new parts fail and wrong parts are fitted; shop estimate' },
+  brings: {
+    'run-capacitor': { 'wrong-capacitor-fitted': 4 },
+    'start-capacitor': { 'wrong-capacitor-fitted': 4 },
+    'control-box': { 'wrong-capacitor-fitted': 1, 'leads-swapped': 4, 'loose-connection': 8 },
+    bearings: { 'bearing-misfitted': 12, 'bearing-loose-on-shaft': 8 },
+    'shaft-seal': { 'seal-misfitted': 4, 'shaft-o-ring-leaking': 10, 'housing-seal-leaking': 3 },
+    motor: {
+      'loose-connection': 8,
+      'wrong-voltage-selected': 5,
+      'seal-misfitted': 6,
+      'leads-swapped': 12,
+      'cable-to-ground': 6,
+      'housing-seal-leaking': 5,
+    },
+    pump: {
+      'loose-connection': 8,
+      'wrong-voltage-selected': 5,
+      'leads-swapped': 10,
+      'cable-to-ground': 8,
+      'joint-leaking': 6,
+      'adapter-leaking': 4,
+      'drop-pipe-leaking': 4,
+      'undersized-pump': 4,
+    },
+    'check-valve': { 'air-bound': 8 },
+    'pressure-switch': { 'pressure-switch-misset': 12 },
+    tank: { 'tank-air-low': 15, 'pressure-switch-misset': 5 },
+  },
+  basis: { kind: 'shop', name: 'new parts fail, wrong parts are fitted, hands slip; shop estimate' },
 }

@@ -34,7 +34,8 @@ export const FAULT_TRAITS: Record<Exclude<Fault, 'nothing-wrong'>, FaultTraits> 
   'leads-swapped': { shape: 0.5, part: 'splice', needs: 'start-winding' },
   'lead-connector-leaking': { shape: 1.6, part: 'lead-connector' },
   'water-in-motor': { shape: 1.6, part: 'insulation' },
-  'thermal-protector-open': { shape: 1.5, part: 'thermal-protector' },
+  // A drive guards its motor itself.
+  'thermal-protector-open': { shape: 1.5, part: 'thermal-protector', needs: 'start-winding' },
   'bearings-worn': { shape: 2.2, part: 'bearings' },
   'bearing-loose-on-shaft': { shape: 1.5, part: 'shaft' },
   'shaft-bent': { shape: 1, part: 'shaft' },
@@ -76,7 +77,45 @@ export const FAULT_TRAITS: Record<Exclude<Fault, 'nothing-wrong'>, FaultTraits> 
   cavitation: { shape: 1, part: 'suction-pipe' },
   'drive-electronics-failed': { shape: 1, part: 'drive-electronics', needs: 'electronics' },
   'bonding-missing': { shape: 1, part: 'bonding-lug' },
+  'wrong-frequency': { shape: 0.6, part: 'motor' },
+  'wrong-capacitor-fitted': { shape: 1, needs: 'capacitor' },
+  'house-filter-clogged': { shape: 1, part: 'house-filter' },
+  'supply-wiring-wet': { shape: 1.2, part: 'conduit' },
+  'gfci-worn': { shape: 1.6, part: 'gfci' },
+  'water-level-low': { shape: 1 },
+  'drop-pipe-leaking': { shape: 1.6, part: 'drop-pipe' },
+  'tank-air-low': { shape: 1.2 },
+  'air-bound': { shape: 1 },
+  'bearing-misfitted': { shape: 0.6 },
+  'seal-misfitted': { shape: 0.6 },
+  'adapter-leaking': { shape: 1.2, part: 'adapter' },
 }
+
+/** Faults that are heard and felt at the motor; the others at the pump. */
+export const AT_MOTOR: ReadonlySet<string> = new Set<Fault>([
+  'run-capacitor-failed',
+  'start-capacitor-failed',
+  'start-switch-failed',
+  'start-relay-failed',
+  'run-winding-open',
+  'start-winding-open',
+  'winding-shorted',
+  'bearings-worn',
+  'bearing-misfitted',
+  'bearing-loose-on-shaft',
+  'shaft-bent',
+  'rotor-rubbing',
+  'motor-seized',
+  'cooling-blocked',
+  'low-supply-voltage',
+  'wrong-voltage-selected',
+  'wrong-frequency',
+  'wrong-capacitor-fitted',
+  'loose-connection',
+])
+/** How often a noise is placed on the side where it is. */
+export const SIDE_RIGHT = 0.85
+export const SIDE_BASIS: Basis = { kind: 'shop', name: 'how well an ear places a noise, shop estimate' }
 
 /** How surely nothing turns with the fault alone. A reading of the water, or of running amps, then shows only that. */
 export const STANDS_STILL: Partial<Record<Fault, number>> = {
@@ -108,6 +147,10 @@ export const STANDS_STILL: Partial<Record<Fault, number>> = {
   'low-supply-voltage': 0.1,
   'drive-electronics-failed': 0.9,
   'impeller-clogged': 0.06,
+  'supply-wiring-wet': 0.2,
+  'gfci-worn': 0.3,
+  'wrong-capacitor-fitted': 0.2,
+  'wrong-frequency': 0.1,
 }
 export const STANDS_STILL_BASIS: Basis = {
   kind: 'shop',

@@ -3,7 +3,7 @@ import { ACTIONS_HOUSE_WATER } from '../repairs/actions-house-water'
 import { ACTIONS_PIT } from '../repairs/actions-pit'
 import { ACTIONS_SUPPLY } from '../repairs/actions-supply'
 import { ACTIONS_SURFACE } from '../repairs/actions-surface'
-import { complaintsByType, complaintsOf } from './fault-complaints'
+import { COMPLAINT_LEAK, complaintsByType, complaintsOf } from './fault-complaints'
 import { FAULT_PAIRS, REPLACEMENT } from './fault-pairs'
 import { FAULT_RATES } from './fault-rates'
 import { FAULT_TRAITS } from './fault-traits'
@@ -12,33 +12,12 @@ import { MEASURED_WATER } from '../checks/measured-water'
 import type { Applies, FaultRow, KindKnowledge } from './model-types'
 import { SEEN_ELECTRICAL } from '../checks/seen-electrical'
 import { SEEN_MECHANICAL } from '../checks/seen-mechanical'
+import { SEEN_TRIALS } from '../checks/seen-trials'
 import { SEEN_WATER } from '../checks/seen-water'
 import { KINDS, type Fault, type Kind } from '../vocabulary'
 
 const shop: Basis = { kind: 'shop', name: 'shop estimate' }
 type SingleFault = Exclude<Fault, 'nothing-wrong'>
-
-/** What needs a turning shaft is not asked of one that stands still. */
-const STANDSTILL: KindKnowledge['standstill'] = {
-  complaints: ['dead', 'hums-no-start'],
-  checks: [
-    'pot-look',
-    'suction-vacuum',
-    'filter-pressure',
-    'air-leak-test',
-    'running-current',
-    'motor-alone-listen',
-    'water-look',
-    'flow',
-    'discharge-pressure',
-    'shutoff-pressure',
-    'pumping-water-level',
-    'cycle-time',
-    'cut-out',
-  ],
-  dead: ['supply-voltage-loaded'],
-  basis: { kind: 'common-practice', name: 'what needs a turning shaft is not asked of one that stands still' },
-}
 
 function faultRows(kind: Kind): FaultRow[] {
   const { per1000, atYears, parts, basis } = FAULT_RATES[kind]
@@ -66,16 +45,21 @@ function compose(kind: Kind): KindKnowledge {
   const masks = Object.fromEntries(
     Object.entries(REPLACEMENT.masks).map(([part, list]) => [part, list.filter((fault) => known.has(fault))]),
   )
+  const brings = Object.fromEntries(
+    Object.entries(REPLACEMENT.brings).map(([part, rates]) => [
+      part,
+      Object.fromEntries(Object.entries(rates).filter(([fault]) => known.has(fault))),
+    ]),
+  )
   return {
     faults,
-    complaintLeak: 0.008,
+    complaintLeak: COMPLAINT_LEAK,
     unnoticed: 0.3,
-    standstill: STANDSTILL,
     nothingWrong: { per1000: 8, complaints: complaintsOf(kind, 'nothing-wrong'), basis: shop },
     pairs: FAULT_PAIRS.filter(({ faults: pair }) => pair.every((fault) => known.has(fault))),
     blocking: (['no-supply', 'outlet-dead', 'timer-failed'] as const).filter((fault) => known.has(fault)),
-    replacement: { ...REPLACEMENT, masks },
-    seen: [...SEEN_ELECTRICAL, ...SEEN_MECHANICAL, ...SEEN_WATER].filter(holds).map(own),
+    replacement: { ...REPLACEMENT, masks, brings },
+    seen: [...SEEN_ELECTRICAL, ...SEEN_MECHANICAL, ...SEEN_WATER, ...SEEN_TRIALS].filter(holds).map(own),
     measured: [...MEASURED_ELECTRICAL, ...MEASURED_WATER].filter(holds).map(own),
     actions: [...ACTIONS_SUPPLY, ...ACTIONS_SURFACE, ...ACTIONS_HOUSE_WATER, ...ACTIONS_PIT]
       .filter(holds)

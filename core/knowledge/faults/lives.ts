@@ -1,5 +1,5 @@
 import type { Basis } from '../../judgement/judgement'
-import type { Part } from '../vocabulary'
+import type { Kind, Part } from '../vocabulary'
 
 /** Years that a part usually lives, from and to. */
 export const LIVES: Readonly<Partial<Record<Part, readonly [from: number, to: number]>>> = {
@@ -35,6 +35,20 @@ export const LIVES_BASIS: Basis = {
     'usual lives: seal 3–8 years, O-rings 5 and more, motor and capacitor 5–10, submersible 8–15, sump pump 7–10; ' +
     'else shop estimate',
 }
+/** Where a kind’s own life differs: `part:kind`. */
+export const LIVES_OF_KIND: Readonly<Partial<Record<`${Part}:${Kind}`, readonly [from: number, to: number]>>> = {
+  'motor:well-two-wire': [8, 15],
+  'motor:well-three-wire': [8, 15],
+  'pump:well-two-wire': [8, 15],
+  'pump:well-three-wire': [8, 15],
+  'pump:sump': [7, 10],
+}
+
+/** Years that a part of this kind usually lives; undefined where no table has it. */
+export function livesOf(part: Part, kind: Kind): readonly [from: number, to: number] | undefined {
+  return LIVES_OF_KIND[`${part}:${kind}`] ?? LIVES[part]
+}
+
 /** How sharply failures gather about the usual life, and how far ahead a second visit is looked for. */
 export const WEAR_OUT = { shape: 3, horizonYears: 3 } as const
 /** A part that reads tired fails this many times as readily as its age alone says. Shop estimate. */

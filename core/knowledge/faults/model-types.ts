@@ -1,10 +1,10 @@
 import type { Basis } from '../../judgement/judgement'
-import type { Complaint, Construction, Fault, Gate, Kind, MotorType, Part } from '../vocabulary'
+import type { Complaint, Construction, Fault, Gate, Kind, MotorType, Part, Standing } from '../vocabulary'
 import type { Check } from '../checks/checks'
 import type { InsulationSetup } from '../electrical/limits'
 
 /** What a motor must have for a fault to exist in it. */
-export type Needs = 'run-capacitor' | 'start-capacitor' | 'start-switch' | 'start-winding' | 'electronics'
+export type Needs = 'run-capacitor' | 'start-capacitor' | 'capacitor' | 'start-switch' | 'start-winding' | 'electronics'
 
 /** One fault of one kind: how often, how age shapes it, what the caller then says. */
 export interface FaultRow {
@@ -32,6 +32,8 @@ export interface Applies {
   kinds?: readonly Kind[]
   constructions?: readonly Construction[]
   needs?: Needs
+  /** Only while the machine stands there. */
+  standings?: readonly Standing[]
 }
 
 /** A seen check: noisy-max over ordered outcomes with a leak. */
@@ -42,6 +44,8 @@ export interface SeenRow extends Applies {
   half?: 'motor' | 'pump-end'
   /** From normal to dominant; default the order of the check's outcomes. */
   order?: readonly string[]
+  /** Outcomes in which the fault itself is seen: they hardly ever show without it. */
+  shows?: Readonly<Partial<Record<string, Fault>>>
   /** Outcomes that cannot tell and move nothing. */
   silent?: readonly string[]
   leak: Distribution
@@ -70,6 +74,9 @@ export type Statistic =
   | 'shutoff-ratio'
   | 'battery-cell'
   | 'water-over-intake'
+  | 'static-level'
+  | 'jet-vacuum'
+  | 'volts-share'
   | 'plain'
 
 /** A measured check: a density over a statistic, per fault. */
@@ -85,6 +92,10 @@ export interface MeasuredRow extends Applies {
   meterSd: number
   /** Bounds between the ranges that the lamp speaks about; those named are taken from the judgement's limits. */
   cuts: readonly (number | 'low' | 'high')[]
+  /**
+   * The same reading beside another that is its measure, where that was taken: volts under load over volts at rest.
+   */
+  besideRest?: { normal: readonly Component[]; effects: Partial<Record<Fault, readonly Component[]>> }
   /** What it reads when nothing turns, whatever else is wrong. */
   still?: readonly Component[]
   /** How the lamp's card names a reading that gives no figure. */
@@ -118,6 +129,8 @@ export interface ActionRow extends Applies {
   minutes: number
   /** What must be open or out before the work, beyond making safe. */
   access?: Extract<Gate, 'pulled' | 'wet-end-open'>
+  /** Offered only where a reading of this check was taken. */
+  onlyAfter?: Check
   tools: readonly string[]
   reason: string
   /** Offered only under warranty. */
@@ -125,23 +138,30 @@ export interface ActionRow extends Applies {
   basis: Basis
 }
 
+/** What a part that was replaced makes of the faults. */
+export interface Replacement {
+  /** What is left of the rate of a renewed part's own faults. */
+  lowered: number
+  /** How much likelier becomes what such a replacement masks. */
+  raised: number
+  masks: Partial<Record<Part, readonly Fault[]>>
+  /** Faults that come with the work itself, per 1000 such replacements. */
+  brings: Partial<Record<Part, Partial<Record<Fault, number>>>>
+  basis: Basis
+}
+
 /** Everything the engine needs to know about a kind of machine. */
 export interface KindKnowledge {
   faults: readonly FaultRow[]
-  complaintLeak: number
+  /** How often a complaint is made without any of its causes. */
+  complaintLeak: { usual: number } & Partial<Record<Complaint, number>>
   nothingWrong: { per1000: number; complaints: Partial<Record<Complaint, number>>; basis: Basis }
   pairs: readonly PairRow[]
   /** Share of the year in which a second, unrelated fault would stand unnoticed beside the first. */
   unnoticed: number
   /** Faults that take the power away: under them a live check shows nothing of any other fault. */
   blocking: readonly Fault[]
-  /**
-   * With one of these complaints nothing turns, and a check that needs it turning is not offered; what is dead draws
-   * nothing either.
-   */
-  standstill: { complaints: readonly Complaint[]; checks: readonly Check[]; dead: readonly Check[]; basis: Basis }
-  /** A replaced part lowers its own fault by `lowered` and raises what such a replacement masks by `raised`. */
-  replacement: { lowered: number; raised: number; masks: Partial<Record<Part, readonly Fault[]>>; basis: Basis }
+  replacement: Replacement
   seen: readonly SeenRow[]
   measured: readonly MeasuredRow[]
   actions: readonly ActionRow[]

@@ -6,8 +6,9 @@ const SHOP: Basis = { kind: 'shop', name: 'from where on a probability is worth 
 export const LIKELIHOOD = {
   /** No observation is ever taken as impossible: tables are estimates and people slip. */
   floor: 0.002,
-  /** Spread of the readings that no row of a table foresaw, in the statistic's own terms. */
-  backgroundSd: 4,
+  /** How often an outcome in which a fault itself is seen shows without it: eyes and words slip. */
+  falseSight: 0.0003,
+  falseSightFloor: 0.0002,
   basis: { kind: 'shop', name: 'room for slips of the hand and gaps of the tables, shop estimate' } as Basis,
 }
 
@@ -17,8 +18,18 @@ export const LOOK_AHEAD = {
   negligible: 2e-4,
   /** Below this many bits a check tells next to nothing, and testing on is at its end. */
   worthAskingBits: 0.04,
+  /** A check none of whose faults stands at least this likely is not worth a hand. */
+  leastChance: 0.03,
+  /** Where what is not there by chance holds less than this, the pairs that chance makes count too. */
+  plainShare: 0.3,
+  /** Where a repair follows it needs the machine safe too: only this share of those minutes is the check’s own. */
+  gatesOwnShare: 0.4,
+  /** Checks behind the same gates share their minutes where each is worth this share of the loss at stake. */
+  sharesFrom: 0.003,
   /** A check this quick, with no gate to turn, counts as free: for it the look-ahead goes one step further. */
   freeMinutes: 1.5,
+  /** So many next checks are tried after it. */
+  followers: 6,
   basis: SHOP,
 }
 
@@ -27,8 +38,10 @@ export const DECIDING = {
   likelyShare: 0.4,
   /** A second repair is worth making with the first when what it cures stands this likely beside it. */
   beside: 0.5,
-  /** Options less likely to be right than this are not put beside the others, unless they are the cheapest. */
+  /** Options less likely to be right than this are not put beside the others. */
   worthShowing: 0.08,
+  /** Nothing less likely than this stands first, however cheap. */
+  worthLeading: 0.05,
   mostOptions: 5,
   basis: SHOP,
 }

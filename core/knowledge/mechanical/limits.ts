@@ -9,9 +9,3 @@ export const RUNOUT_INCHES = {
   high: 0.004,
   basis: { kind: 'shop', name: 'shaft runout at the seal, shop estimate' } as Basis,
 }
-
-/** A bearing's looseness that retaining compound can take, millimetres on the diameter. */
-export const RETAINING_MILLIMETRES = {
-  high: 0.1,
-  basis: { kind: 'shop', name: 'retaining compound sheet, shop default 0.1 mm' } as Basis,
-}

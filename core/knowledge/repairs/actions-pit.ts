@@ -123,7 +123,7 @@ export const ACTIONS_PIT: readonly ActionRow[] = [
     id: 'drill-air-hole',
     label: 'Clear the air hole and restart',
     kinds: ['sump'],
-    cures: ['lost-prime'],
+    cures: ['lost-prime', 'air-bound'],
     parts: [],
     minutes: 20,
     tools: ['3 mm drill'],

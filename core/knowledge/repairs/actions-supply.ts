@@ -1,12 +1,13 @@
 import type { Basis } from '../../judgement/judgement'
 import type { ActionRow } from '../faults/model-types'
-import { CORDED, SUBMERGED, SURFACE, type Kind } from '../vocabulary'
+import { CORDED, SUBMERGED, SURFACE, WELLS, type Kind } from '../vocabulary'
 
 const shop: Basis = { kind: 'shop', name: 'shop estimate; the shop’s own times take over' }
 const cp: Basis = { kind: 'common-practice', name: 'usual times and parts of the trade' }
 
 export const HAND_TOOLS = ['screwdrivers', 'nut drivers', 'adjustable wrench']
 export const ELECTRICAL = ['meter', 'bleed resistor 20 kΩ 5 W', 'insulated screwdriver']
+const BEHIND_GFCI: readonly Kind[] = ['pool', 'booster', 'spa', 'sump', 'circulation', 'utility']
 const TIMED: readonly Kind[] = ['pool', 'booster', 'spa']
 
 /** Supply, wiring and what can be changed with the pump left where it stands. */
@@ -76,10 +77,32 @@ export const ACTIONS_SUPPLY: readonly ActionRow[] = [
     basis: shop,
   },
   {
+    id: 'replace-gfci',
+    label: 'Replace the GFCI',
+    kinds: BEHIND_GFCI,
+    cures: ['gfci-worn'],
+    parts: ['gfci'],
+    minutes: 25,
+    tools: ELECTRICAL,
+    reason: 'Insulation passes and the wiring is dry: it trips by itself. Licensed practice decides who changes it.',
+    basis: cp,
+  },
+  {
+    id: 'dry-conduit',
+    label: 'Dry and reseal conduit and box',
+    kinds: [...SURFACE, ...WELLS, 'sump'],
+    cures: ['supply-wiring-wet'],
+    parts: ['conduit-fitting'],
+    minutes: 45,
+    tools: [...ELECTRICAL, 'sealing compound'],
+    reason: 'Water in the wiring, not in the motor: dried, drained and sealed, then read again.',
+    basis: cp,
+  },
+  {
     id: 'replace-run-capacitor',
     label: 'Replace the run capacitor',
     kinds: [...SURFACE, 'well-three-wire'],
-    cures: ['run-capacitor-failed'],
+    cures: ['run-capacitor-failed', 'wrong-capacitor-fitted'],
     parts: ['run-capacitor'],
     minutes: 15,
     tools: ELECTRICAL,
@@ -91,7 +114,7 @@ export const ACTIONS_SUPPLY: readonly ActionRow[] = [
     id: 'replace-start-capacitor',
     label: 'Replace the start capacitor',
     kinds: [...SURFACE, 'well-three-wire'],
-    cures: ['start-capacitor-failed'],
+    cures: ['start-capacitor-failed', 'wrong-capacitor-fitted'],
     parts: ['start-capacitor'],
     minutes: 15,
     tools: ELECTRICAL,
@@ -127,7 +150,7 @@ export const ACTIONS_SUPPLY: readonly ActionRow[] = [
     id: 'replace-control-box',
     label: 'Replace the control box',
     kinds: ['well-three-wire'],
-    cures: ['start-relay-failed', 'start-capacitor-failed', 'run-capacitor-failed'],
+    cures: ['start-relay-failed', 'start-capacitor-failed', 'run-capacitor-failed', 'wrong-capacitor-fitted'],
     parts: ['control-box'],
     minutes: 25,
     tools: ELECTRICAL,

@@ -58,7 +58,7 @@ export const USUAL_JOINT = { pipeInches: 1.5, celsius: 12 }
  */
 export const RETAINING_COMPOUND = {
   snugMm: 0.005,
-  fillsMm: 0.15,
+  fillsMm: 0.1,
   handleMinutes: 30,
   loadHours: 24,
   basis: {

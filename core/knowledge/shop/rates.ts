@@ -11,6 +11,12 @@ export interface Rates {
   partsMarkup: number
   /** The customer's trouble when a pump stays down until another visit. */
   downtime: number
+  /** What the shop holds a live check’s risk to be worth, each time: a dead one that tells as much goes first. */
+  liveRisk: number
+  /** A second person by the hour, where the work needs two. */
+  helperHourly: number
+  /** An hour after the day’s end, as a multiple of a usual one. */
+  afterHours: number
   /** By part; `part:kind` where a kind's own differs, as a motor's does. */
   partPrices: Partial<Record<Part | `${Part}:${Kind}`, number>>
 }
@@ -22,6 +28,9 @@ export const DEFAULT_RATES: Rates = {
   trip: 65,
   partsMarkup: 0.25,
   downtime: 60,
+  liveRisk: 5,
+  helperHourly: 48,
+  afterHours: 1.5,
   partPrices: {
     'run-capacitor': 19,
     'start-capacitor': 17,
@@ -67,6 +76,9 @@ export const DEFAULT_RATES: Rates = {
     'hose-connector': 16,
     'pressure-gauge': 15,
     'switch-springs': 6,
+    gfci: 46,
+    'house-filter': 18,
+    'drop-pipe': 150,
     'motor:well-two-wire': 430,
     'motor:well-three-wire': 410,
     'pump:well-two-wire': 760,
@@ -85,6 +97,15 @@ export const DEFAULT_RATES: Rates = {
   },
 }
 
+/** Rates as a shop entered them; what it has not said yet stands as usual. */
+export type EnteredRates = Omit<Rates, 'liveRisk' | 'helperHourly' | 'afterHours'> &
+  Partial<Pick<Rates, 'liveRisk' | 'helperHourly' | 'afterHours'>>
+
+export function wholeRates(entered: EnteredRates): Rates {
+  const { liveRisk, helperHourly, afterHours } = DEFAULT_RATES
+  return { liveRisk, helperHourly, afterHours, ...entered }
+}
+
 /**
  * A wrong repair: how often it shows in Prove while the van is still there, and what finding the right one then takes.
  * `carryOnMinutes`: what it usually takes to find the cause by testing on, the yardstick that any repair made now must
@@ -101,10 +122,5 @@ export const BEING_WRONG = {
 export const CHECKING = {
   /** Reaching for the instrument, reading it and writing it down. */
   overheadMinutes: 2,
-  /** The risk of live work. */
-  liveRiskMinutes: 3,
-  basis: {
-    kind: 'shop',
-    name: 'what a check costs beside its own minutes, live risk among it, shop estimate',
-  } as Basis,
+  basis: { kind: 'shop', name: 'what a check costs beside its own minutes, shop estimate' } as Basis,
 }

@@ -255,6 +255,18 @@ export const FAULTS = {
   cavitation: 'Cavitation',
   'drive-electronics-failed': 'Drive electronics failed',
   'bonding-missing': 'Bonding missing',
+  'wrong-frequency': 'Motor for another frequency',
+  'wrong-capacitor-fitted': 'Wrong capacitor fitted',
+  'house-filter-clogged': 'House filter clogged',
+  'supply-wiring-wet': 'Wet conduit or box',
+  'gfci-worn': 'GFCI worn',
+  'water-level-low': 'Water level low',
+  'drop-pipe-leaking': 'Drop pipe leaking',
+  'tank-air-low': 'Tank short of air',
+  'air-bound': 'Air-bound',
+  'bearing-misfitted': 'Bearing badly fitted',
+  'seal-misfitted': 'Seal badly fitted',
+  'adapter-leaking': 'Adapter leaking',
   'nothing-wrong': 'Nothing wrong',
 } as const
 export type Fault = keyof typeof FAULTS
@@ -397,6 +409,10 @@ export const GATES: Record<Gate, GateInfo> = {
 
 /** What the gates of a check may ask beyond being shut: what has to be open and live. */
 export const LIVE_GATES: readonly Gate[] = ['power-on', 'primed', 'guards-on']
+
+/** Where a machine can stand. */
+export const STANDINGS = ['installed', 'bench', 'barrel', 'in-box'] as const
+export type Standing = (typeof STANDINGS)[number]
 
 export const STAGES = ['call', 'prepare', 'safe', 'test', 'decide', 'repair', 'prove', 'hand-over'] as const
 export type Stage = (typeof STAGES)[number]

@@ -24,13 +24,29 @@ export const PRESSURES = {
   },
   shutoff: {
     soundFraction: 0.85,
+    /** What a pump without a sheet makes with the outlet shut, over its cut-out, and how far it may lie from it. */
+    overCutOut: 1.5,
+    overCutOutSpread: 0.25,
     basis: { kind: 'common-practice', name: 'shut-off within about 15 % of the curve' } as Basis,
   },
+  /** A jet pump's vacuum is its lift and the friction of its line: 5 ft of lift reads about 6 inHg. */
   jetVacuum: {
-    lowInHg: 8,
-    highInHg: 22,
-    basis: { kind: 'shop', name: 'suction vacuum of a lifting jet pump, shop estimate' } as Basis,
+    inHgPerFoot: 0.883,
+    frictionInHg: 1.6,
+    toleranceInHg: 4,
+    /** Where nobody knows the lift. */
+    usualLiftFeet: 15,
+    usualSpreadInHg: 5,
+    /** Lifts beyond this are made by an ejector in the well on two pipes: then the suction reads near nothing. */
+    twoPipeFromFeet: 26,
+    twoPipeInHg: 2,
+    basis: {
+      kind: 'handbook',
+      name: 'a foot of water is 0.883 inHg, and an inch or two of friction; two-pipe jets lift by pressure',
+    } as Basis,
   },
+  /** What a jet pump on one pipe can lift at sea level. */
+  jetLift: { feet: 25, basis: { kind: 'common-practice', name: 'about 25 ft at sea level' } as Basis },
   waterOverIntake: {
     lowFraction: 0.08,
     basis: {

@@ -1,0 +1,105 @@
+import { checkInfo, type Check } from '../knowledge/checks/checks'
+import { BARREL_CHECKS, SITE_CHECKS } from '../knowledge/checks/reach'
+import { STANDSTILL_CHECKS, UPSTREAM } from '../knowledge/checks/standstill'
+import { ONLY_FOR, TELLS_AS_MUCH } from '../knowledge/checks/tells-as-much'
+import { LOOK_AHEAD } from '../knowledge/faults/thresholds'
+import type { Standing } from '../knowledge/vocabulary'
+import { checkKey, type Finding } from './finding'
+import { accessGateOf, gatesFor } from './gates'
+import { modelCheckOf, type DiagnosisModel, type ModelCheck } from './model'
+import type { Safety } from './safety'
+import { standstillOf, type Standstill } from './standstill'
+
+export interface PossibleScene {
+  model: DiagnosisModel
+  /** The machine's own findings, newest of each mechanism. */
+  findings: readonly Finding[]
+  complaints: readonly string[]
+  skipped: readonly string[]
+  held: ReadonlySet<string>
+  standing: Standing
+  safety: Safety
+  posterior: Float64Array
+}
+
+/**
+ * The checks that may be lit at all: safe, where the machine stands, of what stands likely enough, not made already
+ * under this or another name, and not of what this machine does not do just now.
+ */
+export function possibleChecks(scene: PossibleScene): ModelCheck[] {
+  const { model, findings, complaints, skipped, safety, standing, held, posterior } = scene
+  // A finding that cannot tell was made all the same: asking for it again would tell no more.
+  const done = new Set(findings.map((finding) => modelCheckOf(model, finding)?.key ?? checkKey(finding)))
+  const passed = new Set(skipped)
+  const now = standstillOf(findings, complaints, model.plate)
+  const chances = plainChances(model, posterior)
+  return model.checks.filter(
+    (check) =>
+      !done.has(check.key) &&
+      !passed.has(check.key) &&
+      !passed.has(check.check) &&
+      !checkInfo(check.check)?.historyOnly &&
+      standsThere(check, standing, held.has(accessGateOf(model.pump.kind))) &&
+      !needsWhatIsNot(check, now, model) &&
+      !toldAlready(check, findings) &&
+      !(ONLY_FOR[check.check as Check]?.every((complaint) => !complaints.includes(complaint)) ?? false) &&
+      safety.bars(check) === undefined &&
+      check.speaksOf.some((fault) => (chances.get(fault) ?? 0) >= LOOK_AHEAD.leastChance),
+  )
+}
+
+/** The chance of each fault, alone or with one that follows from it; what only chance brings beside it is left out. */
+function plainChances({ hypotheses }: DiagnosisModel, posterior: Float64Array): Map<string, number> {
+  const chances = new Map<string, number>()
+  let all = 0
+  hypotheses.forEach(({ faults, byChance }, h) => {
+    if (byChance) return
+    const probability = posterior[h] as number
+    all += probability
+    for (const fault of faults) chances.set(fault, (chances.get(fault) ?? 0) + probability)
+  })
+  if (all === 0) return chances
+  // Where only pairs are left to explain it, each of the two counts.
+  if (all < LOOK_AHEAD.plainShare)
+    hypotheses.forEach(({ faults, byChance }, h) => {
+      if (byChance) for (const fault of faults) chances.set(fault, (chances.get(fault) ?? 0) + (posterior[h] as number))
+    })
+  const sum = all < LOOK_AHEAD.plainShare ? 1 : all
+  return new Map([...chances].map(([fault, chance]) => [fault, chance / sum]))
+}
+
+function standsThere({ check, standings, setup }: ModelCheck, standing: Standing, out: boolean): boolean {
+  if (standings) return standings.includes(standing) || (out && standing === 'installed' && standings.includes('bench'))
+  if (standing === 'installed') return true
+  if (setup === 'motor-and-cable' || setup === 'cable-alone') return false
+  return !SITE_CHECKS.has(check) && (standing === 'barrel' || !BARREL_CHECKS.has(check))
+}
+
+/** Nothing is asked that needs a turning shaft, a current or volts where there is none. */
+function needsWhatIsNot(
+  check: ModelCheck,
+  { still, dead, noPower }: Standstill,
+  { pump, plate }: DiagnosisModel,
+): boolean {
+  const id = check.check as Check
+  if (still && STANDSTILL_CHECKS.turning.includes(id)) return true
+  // What a rotor draws standing is asked of one that stands.
+  if (!still && id === 'locked-current') return true
+  if (dead && STANDSTILL_CHECKS.drawing.includes(id)) return true
+  return noPower && !UPSTREAM.has(id) && gatesFor(check, pump.kind, plate).includes('power-on')
+}
+
+function toldAlready({ check, part }: ModelCheck, findings: readonly Finding[]): boolean {
+  return TELLS_AS_MUCH.some(
+    ({ after, not }) =>
+      not.includes(check as Check) &&
+      findings.some(
+        (finding) =>
+          finding.check === after.check &&
+          (!after.outcomes || after.outcomes.includes(finding.outcome ?? '')) &&
+          (!after.notZero || (typeof finding.value === 'number' && finding.value > 1)) &&
+          (!after.samePart || (finding.part ?? part) === part) &&
+          (!after.half || (after.half === 'whole') === (finding.half === undefined || finding.half === 'whole')),
+      ),
+  )
+}

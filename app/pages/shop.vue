@@ -4,7 +4,8 @@ import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
 import type { Learned } from '#core/diagnosis/experience'
 import { ESTIMATE_WEIGHT } from '#core/knowledge/faults/thresholds'
 import { FAULTS, isIdOf, KINDS, PARTS, type Kind } from '#core/knowledge/vocabulary'
-import { formatPercent, formatShare } from '#core/quantity/format'
+import { formatNumber, formatPercent, formatShare } from '#core/quantity/format'
+import { DEFAULT_RATES, wholeRates } from '#core/knowledge/shop/rates'
 import type { PracticeWays } from '#core/knowledge/shop/practices'
 import type { LearnedStep } from '#core/takedown/own-times'
 import type { Shop } from '#core/visit/shop'
@@ -61,6 +62,13 @@ async function setPractices(practices: PracticeWays): Promise<void> {
 async function remember(): Promise<void> {
   if (forgetting.value) await journal.append('retracted', {}, forgetting.value.id)
   forgetting.value = undefined
+  await load()
+}
+const rates = computed(() => wholeRates(view.value?.shop.rates ?? DEFAULT_RATES))
+async function setLiveRisk(liveRisk: number): Promise<void> {
+  if (!view.value) return
+  const { shop } = view.value
+  await journal.append('shop-set', { ...shop, rates: { ...shop.rates, liveRisk } })
   await load()
 }
 const prices = computed(() =>
@@ -187,6 +195,8 @@ const closed = computed(() => taughtKinds.value.reduce((sum, { visits }) => sum 
                 ['an hour', money(view.shop.rates.hourly)],
                 ['a journey', money(view.shop.rates.trip)],
                 ['on parts', formatShare(view.shop.rates.partsMarkup)],
+                ['a second person, an hour', money(rates.helperHourly)],
+                ['after hours', `× ${formatNumber(rates.afterHours)}`],
                 ['a pump down until the next visit', money(view.shop.rates.downtime)],
               ]"
               :key="label"
@@ -196,6 +206,7 @@ const closed = computed(() => taughtKinds.value.reduce((sum, { visits }) => sum 
               <dd class="number">{{ value }}</dd>
             </div>
           </dl>
+          <RiskSetting class="mt-3" :rates="rates" @set="setLiveRisk" />
           <Disclosure v-slot="{ open }" as="div" class="mt-3 border-t border-rule"
             ><DisclosureButton class="flex min-h-12 w-full items-center justify-between text-left font-bold"
               >Part prices<span class="text-slate font-normal">{{

@@ -3,16 +3,22 @@ import { Worker } from 'node:worker_threads'
 import { buildModel } from '#core/diagnosis/model'
 import { MOTOR_TYPES, type Fault, type MotorType } from '#core/knowledge/vocabulary'
 import { ALL_KINDS } from './cases'
-import { printFigures, printKinds, printWorst } from './report'
+import { printFaults, printFigures, printKinds, printWorst } from './report'
 import type { Done, Task } from './worker'
 
-/** Seeds on which the tables were tuned, and those they are reported on. */
+/** Seeds on which the tables were tuned, and those they are reported on where none is given. */
 const TUNING_FROM = 1_000_000
 const REPORTING_FROM = 5_000_000
+/** Machines of one world share how far its rates lie from the engine’s. */
+const MACHINES_A_WORLD = 100
 
 export interface BenchOptions {
   machines: number
   tune: boolean
+  /** Where the seeds start; absent means those kept for reporting. */
+  seed?: number
+  /** So many machines of each fault. */
+  perFault: number
   everyFault: boolean
   worst: number
   workerFile: URL
@@ -46,20 +52,28 @@ async function runAll(tasks: readonly Task[], workerFile: URL): Promise<Done[]> 
   return done.flat().sort((a, b) => a.seed - b.seed)
 }
 
-export async function runBench({ machines, tune, everyFault, worst, workerFile }: BenchOptions): Promise<void> {
+export async function runBench({
+  machines,
+  tune,
+  seed,
+  perFault,
+  everyFault,
+  worst,
+  workerFile,
+}: BenchOptions): Promise<void> {
   const started = Date.now()
-  const from = tune ? TUNING_FROM : REPORTING_FROM
+  const from = seed ?? (tune ? TUNING_FROM : REPORTING_FROM)
   const drawn = Array.from({ length: machines }, (_, index): Task => ({
     seed: from + index,
+    world: from + Math.floor(index / MACHINES_A_WORLD),
     kind: ALL_KINDS[index % ALL_KINDS.length] as Task['kind'],
-    withChecklist: true,
+    withOthers: true,
   }))
   const rows = (await runAll(drawn, workerFile)).filter(({ lamp }) => lamp !== undefined)
   console.log(
     printFigures(
-      tune
-        ? `Tuning seeds from ${from}, faults at the stated rates`
-        : `Reporting seeds from ${from} (never used for tuning), faults at the stated rates`,
+      `Seeds from ${from}${tune ? ' (used for tuning)' : ''}; each fault up to three times as common, or as rare, ` +
+        'as believed',
       rows,
     ),
   )
@@ -67,13 +81,17 @@ export async function runBench({ machines, tune, everyFault, worst, workerFile }
   console.log('Worst faults:')
   console.log(printWorst(rows, worst))
   if (everyFault) {
+    const known = new Map(ALL_KINDS.map((kind) => [kind, faultsOf(kind)]))
+    // Each kind that can have a fault gives its share of the machines.
+    const kindsOf = (fault: Fault) => [...known.values()].filter((faults) => faults.includes(fault)).length
     const each = ALL_KINDS.flatMap((kind, k) =>
-      faultsOf(kind).flatMap((fault, f): Task[] =>
-        [0, 1, 2].map((turn) => ({
-          seed: from + 500_000 + k * 10_000 + f * 10 + turn,
+      (known.get(kind) ?? []).flatMap((fault, f): Task[] =>
+        Array.from({ length: Math.max(1, Math.ceil(perFault / kindsOf(fault))) }, (_, turn) => ({
+          seed: from + 500_000 + k * 100_000 + f * 100 + turn,
+          world: from,
           kind,
           fault,
-          withChecklist: false,
+          withOthers: false,
         })),
       ),
     )
@@ -81,18 +99,20 @@ export async function runBench({ machines, tune, everyFault, worst, workerFile }
     const called = all.filter(({ lamp }) => lamp !== undefined)
     console.log(
       `\n${printFigures(
-        'Every fault of every kind, three machines each, as if all were equally common (the tables know that ' +
+        `Every fault at least ${perFault} times over its kinds, as if all were equally common (the tables know that ` +
           'they are not)',
         called,
       )
         .split('\n')
-        .filter((line) => !line.includes('checklist') && !line.includes('minutes'))
+        .filter((line) => !line.includes('checklist') && !line.includes('minutes') && !line.includes('technician'))
         .join('\n')}`,
     )
     const silent = all.filter(({ lamp }) => lamp === undefined)
     console.log(
       `  nobody calls about: ${[...new Set(silent.map(({ kind, fault }) => `${kind} ${fault}`))].join(', ') || 'none'}`,
     )
+    console.log('Faults cured least often, over all kinds:')
+    console.log(printFaults(called, worst))
     console.log('Worst faults:')
     console.log(printWorst(called, worst))
   }

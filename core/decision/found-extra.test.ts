@@ -49,8 +49,7 @@ describe('a damage found on the way', () => {
   })
 
   it('is a part that was found damaged, and nothing that was only stuck or nowhere found', () => {
-    const with_ = (here: Parameters<typeof withFound>[3]) =>
-      withFound(diffuser, pump as PoolPump, DEFAULT_RATES, here)
+    const with_ = (here: Parameters<typeof withFound>[3]) => withFound(diffuser, pump as PoolPump, DEFAULT_RATES, here)
     expect(with_({})).toBe(diffuser)
     expect(with_({ found: [] })).toBe(diffuser)
     expect(with_({ found: [{ joint: 'cover-bolts', what: 'stuck' }] })).toBe(diffuser)

@@ -1,7 +1,15 @@
 import { BEING_WRONG, type Rates } from '../knowledge/shop/rates'
 import type { ActionRow } from '../knowledge/faults/model-types'
 import { livesOf, WEAR_OUT } from '../knowledge/faults/lives'
-import { LIFE_LEFT, LOST_WITH_MOTOR, METRED, OPENS_MOTOR, STAKES, TWO_PEOPLE, WARRANTY_RETURN } from '../knowledge/shop/stakes'
+import {
+  LIFE_LEFT,
+  LOST_WITH_MOTOR,
+  METRED,
+  OPENS_MOTOR,
+  STAKES,
+  TWO_PEOPLE,
+  WARRANTY_RETURN,
+} from '../knowledge/shop/stakes'
 import { WELLS, type Part } from '../knowledge/vocabulary'
 import type { Pump } from '../motor/nameplate'
 import { accessMinutes } from './gates'
@@ -127,7 +135,8 @@ export function lossTable(
     return (
       price +
       (beyond / 60) * rates.hourly * (rates.afterHours - 1) +
-      lifeLoss(action, price, pump, model.plate?.ageYears ?? 0) +
+      // What may be lost is what was put in, however far the way in stands open already.
+      lifeLoss(action, actionCost(action, pump, rates), pump, model.plate?.ageYears ?? 0) +
       (action.onlyUnderWarranty ? downtime * WARRANTY_RETURN.timesDowntime + rates.trip : 0) +
       (pump.underWarranty && action.parts.some((part) => OPENS_MOTOR.has(part))
         ? WARRANTY_RETURN.forfeitShare * partsPrice(['motor'], rates, pump)

@@ -110,15 +110,18 @@ export function nextCandidate(
   repair: { action: ActionRow; undecided: boolean },
 ): Candidate | undefined {
   const { input, reckoned, model, findings, posterior, held, losses, safety } = reasoning
-  const opened = held.has(accessGateOf(input.pump.kind)) ? losses : lossTable(model, reckoned, { ...lossScene(input), open: true })
+  const opened = held.has(accessGateOf(input.pump.kind))
+    ? losses
+    : lossTable(model, reckoned, { ...lossScene(input), open: true })
   const rank = (checks: readonly ModelCheck[]) =>
     rankChecks(model, { now: losses, opened }, posterior.probabilities, checks, {
       held,
       rates: reckoned,
       repairing: !repair.action.cures.includes('nothing-wrong'),
     })
-  const again = checkToRepeat(reasoning)
-  if (again) return rank([again])[0]
+  // A reading that cannot be true is made again; on a wet floor the outlet comes before everything.
+  const first = checkToRepeat(reasoning) ?? outletFirst(reasoning)
+  if (first) return rank([first])[0]
   const possible = possibleChecks({
     model,
     findings,
@@ -157,6 +160,12 @@ function lookBeforeRepeating(
     return undefined
   const looks = ranking.filter(({ check, gates }) => looksAtIt(check) && (!access || gates.includes(access)))
   return mostTelling(model, looks, posterior.probabilities)
+}
+
+/** The outlet, where the floor is wet: whatever else it would tell, it is proved first. */
+function outletFirst({ model, safety, input }: Reasoning): ModelCheck | undefined {
+  const outlet = model.checks.find(({ check }) => check === 'outlet-voltage')
+  return safety.rules.includes('wetFloor') && outlet && !input.skipped?.includes(outlet.key) ? outlet : undefined
 }
 
 /** Of two findings that fight, the dead one is made again, once: it is the safe one of the two. */
@@ -217,7 +226,8 @@ export function bestRepair(
   }
   return {
     action: actions[best] as ActionRow,
-    undecided: (expected[losses.carryOn] as number) < (expected[best] as number),
+    undecided:
+      (expected[losses.carryOn] as number) < (expected[best] as number) || (chances[best] as number) < DECIDING.sure,
   }
 }
 

@@ -100,7 +100,10 @@ export function fightOf(
   const dead = findings.findLast(
     (finding) =>
       (finding.check === 'shaft-turn' && finding.outcome === 'seized') ||
-      (finding.check !== 'listen' && showsNoPower(finding, plate)),
+      (finding.check !== 'listen' && showsNoPower(finding, plate)) ||
+      (finding.check === 'running-current' &&
+        typeof finding.value === 'number' &&
+        finding.value / plate.fullLoadAmps < TURNING_AMPS.nothingUnder),
   )
   return live.length > 0 && dead ? { dead, live } : undefined
 }

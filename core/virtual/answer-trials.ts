@@ -1,11 +1,27 @@
 import type { Check } from '../knowledge/checks/checks'
 import type { TRIALS } from '../knowledge/checks/trials'
 import type { Answer, Answering } from './answer'
-import { controlCloses } from './electrics'
+import { controlCloses, electricState, type ElectricState } from './electrics'
+import type { VirtualMachine } from './machine'
 import { INSTRUMENTS, read } from './instruments'
 
 const seen = (outcome: string): Answer => ({ outcome })
 const shown = (value: number | null): Answer => ({ value })
+/** On a bench it has leads of its own, sound volts and no control before it. */
+function onBench(machine: VirtualMachine): ElectricState {
+  const lifted = structuredClone(machine)
+  lifted.cable = { loopOhms: 0, open: 'no', swapped: 'no' }
+  Object.assign(lifted.supply, {
+    breakerDead: false,
+    outletDead: false,
+    timerOpen: false,
+    jointOhms: 0,
+    gfciWorn: false,
+  })
+  lifted.insulation.conduitMegohms = lifted.insulation.cableMegohms = 1000
+  return electricState(lifted, true)
+}
+
 /** Below this fraction of its water it is weak to the eye. */
 const WEAK = 0.5
 
@@ -26,23 +42,21 @@ export const TRIAL_ANSWERS: Record<Extract<Check, keyof typeof TRIALS>, Answerin
           ? 'starts-only'
           : 'starts-and-stops',
     ),
-  'bucket-run': ({ machine: { wheel }, state }) =>
-    seen(
-      !state.turning || wheel.clog > 0.9 || wheel.broken !== 'no'
-        ? 'nothing'
-        : wheel.clog > WEAK || wheel.wear > WEAK
-          ? 'weak'
-          : 'pumps',
-    ),
-  'dry-bump': ({ state }) => seen(state.turning ? 'turns' : state.hums ? 'hums' : 'silent'),
-  'barrel-run': ({ machine: { wheel }, state }) =>
-    seen(
-      state.tripsBreaker || state.cutsOut
-        ? 'trips'
-        : !state.turning || wheel.wear > WEAK || wheel.broken !== 'no'
-          ? 'weak'
-          : 'holds',
-    ),
+  'bucket-run': ({ machine }) => {
+    const { wheel } = machine
+    if (!onBench(machine).turning || wheel.clog > 0.9 || wheel.broken !== 'no') return seen('nothing')
+    return seen(wheel.clog > WEAK || wheel.wear > WEAK ? 'weak' : 'pumps')
+  },
+  'dry-bump': ({ machine }) => {
+    const { turning, hums } = onBench(machine)
+    return seen(turning ? 'turns' : hums ? 'hums' : 'silent')
+  },
+  'barrel-run': ({ machine }) => {
+    const { wheel, coupled } = machine
+    const { tripsBreaker, cutsOut, turning } = onBench(machine)
+    if (tripsBreaker || cutsOut) return seen('trips')
+    return seen(!turning || !coupled || wheel.wear > WEAK || wheel.broken !== 'no' ? 'weak' : 'holds')
+  },
   'thrust-gauge': ({ machine: { bearing } }) => seen(bearing.thrustWear > WEAK ? 'catches' : 'clears'),
   'conduit-look': ({ machine: { insulation } }) => seen(insulation.conduitMegohms < 1 ? 'wet' : 'dry'),
   'water-level': ({ machine: { suction } }) => seen(suction.levelLow ? 'low' : 'right'),

@@ -361,7 +361,7 @@ const ANSWERS: Record<Check, Answering> = {
     seen(motor.relayBurnt ? 'burnt' : motor.relay !== 'works' ? 'stuck' : 'sound'),
   breaker: (at) => tripping(at.state.tripsBreaker, at, at.machine.supply.breakerDead),
   gfci: (at) => tripping(at.state.tripsGfci, at, false),
-  interlock: ({ machine: { supply } }) => seen(supply.timerOpen || supply.breakerDead ? 'open' : 'satisfied'),
+  interlock: ({ machine: { supply } }) => seen(supply.timerOpen ? 'open' : 'satisfied'),
   'selector-setting': ({ machine }) => seen(machine.supply.selectorFactor === 1 ? 'matches' : 'mismatched'),
   'wiring-look': ({ machine: { supply } }) => seen(supply.bondingOff ? 'loose' : supply.jointShows),
   'connector-look': ({ machine }) => seen(machine.insulation.connector),

@@ -5,14 +5,26 @@ const {
   because = '',
   tool = '',
   caution = '',
+  barred = [],
   compact = false,
-} = defineProps<{ title: string; because?: string; tool?: string; caution?: string; compact?: boolean }>()
+} = defineProps<{
+  title: string
+  because?: string
+  tool?: string
+  caution?: string
+  /** What may not be done now, each with its reason. */
+  barred?: string[]
+  compact?: boolean
+}>()
 </script>
 
 <template>
   <section aria-label="the lamp" class="lamp-field flex flex-col gap-3 px-5 py-4" data-testid="lamp">
     <h2 class="text-[1.6rem] leading-tight" aria-live="polite" data-testid="lamp-title">{{ title }}</h2>
     <p v-if="because">{{ because }}</p>
+    <ul v-if="barred.length > 0" class="border-l-4 border-lamp-ink pl-3 font-bold" data-testid="lamp-barred">
+      <li v-for="reason in barred" :key="reason">{{ reason }}</li>
+    </ul>
     <slot name="gates" />
     <slot />
     <p v-if="tool" class="text-[0.95rem]"><strong>Tool:</strong> {{ tool }}</p>

@@ -65,6 +65,7 @@ function turnGate(): void {
     :because="`${next.because}${groundFirst}`"
     :tool="next.tool"
     :caution="cautions"
+    :barred="diagnosis.safety"
   >
     <template #gates>
       <p class="flex flex-wrap gap-x-4 gap-y-1 text-[0.95rem]" data-testid="lamp-gates">
@@ -123,6 +124,7 @@ function turnGate(): void {
         ? `${best.because}${beside ? ` And beside it: ${beside.label.toLowerCase()}.` : ''} ${NO_FURTHER}`
         : NO_FURTHER
     "
+    :barred="diagnosis.safety"
     data-settled
   >
     <template #buttons

@@ -92,6 +92,10 @@ describe('two findings that disagree', () => {
     expect(said([1, 0.2], [0.2, 1])).toBeUndefined()
     expect(said([1, 0.05])).toBeUndefined()
   })
+  it('are said to be explained by nothing known where even the best takes them badly', () => {
+    expect(said([1, 0.001], [0.001, 1])?.because).toMatch(/^Nothing known explains all of this\. These two/)
+    expect(said([1, 0.05], [0.05, 1])?.because).toMatch(/^These two/)
+  })
   it('are the worst of several', () =>
     expect(said([1, 0.01], [0.1, 1], [0.01, 1])?.findings.map(({ value }) => value)).toEqual([200, 202]))
   it('are found wherever they stand among the readings', () =>

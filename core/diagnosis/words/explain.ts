@@ -127,10 +127,19 @@ export function findDisagreement(
     })
   })
   if (!worst) return undefined
+  // How well the best single explanation takes all that was found, against each finding's own best.
+  let whole = -Infinity
+  for (let h = 0; h < model.hypotheses.length; h++)
+    whole = Math.max(
+      whole,
+      weighed.reduce((sum, { likelihood }) => sum + Math.log(likelihood[h] as number), 0),
+    )
+  const unexplained = whole - best.reduce((sum, log) => sum + log, 0) < SAYING.unexplained
   const [first, second] = worst.pair.map(({ finding }) => finding) as [Finding, Finding]
   return {
     findings: [first, second],
     because:
+      (unexplained ? 'Nothing known explains all of this. ' : '') +
       `These two readings disagree: ${describeFinding(first, reader)}, and ${describeFinding(second, reader)}. ` +
       'Prove the instrument, then repeat the cheaper one.',
   }

@@ -106,10 +106,7 @@ export const MEASURED_ELECTRICAL: readonly MeasuredRow[] = [
     effects: {
       'no-supply': NOTHING,
       'outlet-dead': NOTHING,
-      'timer-failed': [
-        { weight: 0.75, mean: 0, sd: 0.02 },
-        { weight: 0.25, mean: 1.02, sd: 0.03 },
-      ],
+      'timer-failed': nothingOr(0.9, 1.02, 0.03),
       // Low at the panel, or sound at rest on a line that is too long or too thin.
       'low-supply-voltage': LOW_AT_REST,
       'loose-connection': [
@@ -150,18 +147,21 @@ export const MEASURED_ELECTRICAL: readonly MeasuredRow[] = [
       'outlet-dead': NOTHING,
       'low-supply-voltage': one(0.82, 0.05),
       'loose-connection': [
-        { weight: 0.45, mean: 0.8, sd: 0.09 },
-        { weight: 0.3, mean: 0.1, sd: 0.15 },
-        { weight: 0.25, mean: 0.98, sd: 0.04 },
+        { weight: 0.4, mean: 0.8, sd: 0.09 },
+        { weight: 0.3, mean: 0, sd: 0.02 },
+        { weight: 0.1, mean: 0.45, sd: 0.2 },
+        { weight: 0.2, mean: 0.98, sd: 0.04 },
       ],
-      'timer-failed': nothingOr(0.75, 1, 0.03),
-      'motor-seized': one(0.95, 0.03),
-      'stages-bound': one(0.95, 0.03),
-      'run-capacitor-failed': one(0.97, 0.03),
-      'start-capacitor-failed': one(0.95, 0.03),
-      'start-switch-failed': one(0.96, 0.03),
-      'start-relay-failed': one(0.96, 0.03),
-      'start-winding-open': one(0.96, 0.03),
+      'timer-failed': nothingOr(0.9, 1, 0.03),
+      // A rotor that stands draws five times as much, and the line gives way under it.
+      'motor-seized': one(0.92, 0.035),
+      'stages-bound': one(0.89, 0.05),
+      'run-capacitor-failed': one(0.95, 0.03),
+      'start-capacitor-failed': one(0.92, 0.035),
+      'start-switch-failed': one(0.93, 0.045),
+      'start-relay-failed': one(0.92, 0.045),
+      'start-winding-open': one(0.92, 0.045),
+      'leads-swapped': one(0.94, 0.04),
       'winding-shorted': one(0.96, 0.04),
     },
     // Over the volts at rest: what the line and its joints lose. What is low at the panel loses no more than usual.
@@ -176,16 +176,17 @@ export const MEASURED_ELECTRICAL: readonly MeasuredRow[] = [
         ],
         'loose-connection': [
           { weight: 0.45, mean: 0.8, sd: 0.09 },
-          { weight: 0.25, mean: 0.1, sd: 0.15 },
-          { weight: 0.3, mean: 0.97, sd: 0.03 },
+          { weight: 0.2, mean: 0, sd: 0.02 },
+          { weight: 0.1, mean: 0.45, sd: 0.2 },
+          { weight: 0.25, mean: 0.97, sd: 0.03 },
         ],
-        'motor-seized': one(0.93, 0.025),
-        'stages-bound': one(0.93, 0.025),
+        'motor-seized': one(0.92, 0.03),
+        'stages-bound': one(0.88, 0.045),
         'run-capacitor-failed': one(0.95, 0.03),
-        'start-capacitor-failed': one(0.93, 0.025),
-        'start-switch-failed': one(0.94, 0.03),
-        'start-relay-failed': one(0.94, 0.03),
-        'start-winding-open': one(0.94, 0.03),
+        'start-capacitor-failed': one(0.92, 0.03),
+        'start-switch-failed': one(0.93, 0.03),
+        'start-relay-failed': one(0.91, 0.045),
+        'start-winding-open': one(0.92, 0.03),
         'winding-shorted': one(0.95, 0.025),
       },
     },
@@ -200,8 +201,9 @@ export const MEASURED_ELECTRICAL: readonly MeasuredRow[] = [
     normal: one(0.006, 0.005),
     effects: {
       'loose-connection': [
-        { weight: 0.8, mean: 0.12, sd: 0.07 },
-        { weight: 0.2, mean: 0.006, sd: 0.005 },
+        { weight: 0.6, mean: 0.12, sd: 0.07 },
+        { weight: 0.25, mean: 0.5, sd: 0.25 },
+        { weight: 0.15, mean: 0.006, sd: 0.005 },
       ],
       'low-supply-voltage': [
         { weight: 0.25, mean: 0.07, sd: 0.03 },
@@ -305,8 +307,9 @@ export const MEASURED_ELECTRICAL: readonly MeasuredRow[] = [
       'air-bound': DRY,
       'water-level-low': one(0.8, 0.11),
       'house-filter-clogged': one(0.86, 0.1),
-      'gfci-worn': nothingOr(0.35, 0.93, 0.1),
-      'supply-wiring-wet': nothingOr(0.4, 0.93, 0.1),
+      // Once it has let go nothing is drawn.
+      'gfci-worn': nothingOr(0.92, 0.93, 0.1),
+      'supply-wiring-wet': nothingOr(0.7, 0.93, 0.1),
       'winding-to-ground': [
         { weight: 0.6, mean: 0, sd: 0.02 },
         { weight: 0.4, mean: 1, sd: 0.2 },
@@ -358,6 +361,8 @@ export const MEASURED_ELECTRICAL: readonly MeasuredRow[] = [
       'leads-swapped': one(2.6, 1.2),
       'winding-to-ground': GROUND_TRIPS,
       'water-in-motor': GROUND_TRIPS,
+      'gfci-worn': nothingOr(0.9, 5.2, 1.2),
+      'supply-wiring-wet': nothingOr(0.7, 5.2, 1.2),
     },
   },
   {

@@ -264,7 +264,10 @@ export const MEASURED_WATER: readonly MeasuredRow[] = [
       'coupling-sheared': one(0, 0.02),
       'lost-prime': one(0, 0.05),
       'thrust-bearing-worn': one(0.85, 0.12),
-      'undersized-pump': one(0.99, 0.04),
+      'undersized-pump': [
+        { weight: 0.5, mean: 0.99, sd: 0.04 },
+        { weight: 0.5, mean: 0.68, sd: 0.1 },
+      ],
       'low-water': one(0.5, 0.35),
       'suction-air-leak': one(0.65, 0.25),
       'drop-pipe-leaking': one(0.7, 0.2),

@@ -242,6 +242,8 @@ export const SEEN_ELECTRICAL: readonly SeenRow[] = [
       'winding-to-ground': { silent: 0.6 },
       'water-in-motor': { silent: 0.6 },
       'lead-connector-leaking': { silent: 0.55 },
+      'gfci-worn': { silent: 0.9 },
+      'supply-wiring-wet': { silent: 0.6 },
     },
   },
 ]

@@ -305,6 +305,13 @@ export const PART_WORK: readonly PartWork[] = [
         tool: 'crimp tool, heat gun, megohmmeter',
         minutes: about(20),
       },
+      {
+        id: 'read',
+        text: 'Before it is lowered: motor, splice and cable together read to ground, the splice under water',
+        tool: 'megohmmeter, bucket',
+        minutes: about(5),
+        caution: 'Hands off the leads: the megohmmeter puts out 500 V. Discharge afterwards.',
+      },
     ],
   },
   { part: 'drop-pipe', steps: [{ id: 'fit', text: 'New pipe: {threads}', minutes: about(15) }] },

@@ -147,8 +147,8 @@ export const STANDS_STILL: Partial<Record<Fault, number>> = {
   'low-supply-voltage': 0.1,
   'drive-electronics-failed': 0.9,
   'impeller-clogged': 0.06,
-  'supply-wiring-wet': 0.2,
-  'gfci-worn': 0.3,
+  'supply-wiring-wet': 0.6,
+  'gfci-worn': 0.9,
   'wrong-capacitor-fitted': 0.2,
   'wrong-frequency': 0.1,
 }

@@ -17,13 +17,13 @@ export const LOOK_AHEAD = {
   /** Hypotheses that together hold less than this are left out of it (never out of the posterior). */
   negligible: 2e-4,
   /** Below this many bits a check tells next to nothing, and testing on is at its end. */
-  worthAskingBits: 0.04,
+  worthAskingBits: 0.03,
   /** A check none of whose faults stands at least this likely is not worth a hand. */
   leastChance: 0.03,
   /** Where what is not there by chance holds less than this, the pairs that chance makes count too. */
   plainShare: 0.3,
   /** Where a repair follows it needs the machine safe too: only this share of those minutes is the check’s own. */
-  gatesOwnShare: 0.4,
+  gatesOwnShare: 0.6,
   /** Checks behind the same gates share their minutes where each is worth this share of the loss at stake. */
   sharesFrom: 0.003,
   /** A check this quick, with no gate to turn, counts as free: for it the look-ahead goes one step further. */
@@ -36,6 +36,8 @@ export const LOOK_AHEAD = {
 export const DECIDING = {
   /** A repair this much less likely to be the cure than the likeliest one is no repair to make, however cheap. */
   likelyShare: 0.4,
+  /** Below this chance of being the cure a repair is not made while some check still tells something. */
+  sure: 0.8,
   /** A second repair is worth making with the first when what it cures stands this likely beside it. */
   beside: 0.5,
   /** Options less likely to be right than this are not put beside the others. */
@@ -58,6 +60,8 @@ export const SAYING = {
    * are called out (9 to 1).
    */
   disagreement: -2.2,
+  /** Where the best explanation takes all that was found worse than this, nothing known does (about 400 to 1). */
+  unexplained: -6,
   /** Outcomes rarer than this are not put on the card. */
   rareOutcome: 0.004,
   /** A check parts the faults that it is expected to move by more than this... */

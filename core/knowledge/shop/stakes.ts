@@ -24,10 +24,8 @@ export const TWO_PEOPLE = {
 }
 
 /** What is sold by the metre: the price in the shop’s list is for so many. */
-export const METRED: Readonly<Partial<Record<Part, { length: 'cableMetres' | 'wellDepthMetres'; pricedFor: number }>>> = {
-  cable: { length: 'cableMetres', pricedFor: 50 },
-  'drop-pipe': { length: 'wellDepthMetres', pricedFor: 50 },
-}
+export const METRED: Readonly<Partial<Record<Part, { length: 'cableMetres' | 'wellDepthMetres'; pricedFor: number }>>> =
+  { cable: { length: 'cableMetres', pricedFor: 50 }, 'drop-pipe': { length: 'wellDepthMetres', pricedFor: 50 } }
 export const METRED_BASIS: Basis = { kind: 'shop', name: 'the list’s price is for fifty metres, shop default' }
 
 /** What life is left in what is not renewed: how far ahead an investment in it is looked for. */

@@ -42,7 +42,7 @@ export function possibleChecks(scene: PossibleScene): ModelCheck[] {
       standsThere(check, standing, held.has(accessGateOf(model.pump.kind))) &&
       !needsWhatIsNot(check, now, model) &&
       !toldAlready(check, findings) &&
-      !(ONLY_FOR[check.check as Check]?.every((complaint) => !complaints.includes(complaint)) ?? false) &&
+      !isIdle(check.check as Check, complaints) &&
       safety.bars(check) === undefined &&
       check.speaksOf.some((fault) => (chances.get(fault) ?? 0) >= LOOK_AHEAD.leastChance),
   )
@@ -87,6 +87,12 @@ function needsWhatIsNot(
   if (!still && id === 'locked-current') return true
   if (dead && STANDSTILL_CHECKS.drawing.includes(id)) return true
   return noPower && !UPSTREAM.has(id) && gatesFor(check, pump.kind, plate).includes('power-on')
+}
+
+/** A look that only a leak, air or lost water makes worth while, where something else was told. */
+function isIdle(check: Check, complaints: readonly string[]): boolean {
+  const wanting = ONLY_FOR[check]
+  return wanting !== undefined && complaints.length > 0 && !wanting.some((complaint) => complaints.includes(complaint))
 }
 
 function toldAlready({ check, part }: ModelCheck, findings: readonly Finding[]): boolean {

@@ -1,3 +1,4 @@
+import { wholeRates } from '../../core/knowledge/shop/rates'
 import type { Kind } from '../../core/knowledge/vocabulary'
 import type { Pace } from '../../core/takedown/as-here'
 import type { Entry } from '../../core/visit/entry'
@@ -28,7 +29,9 @@ export function stateOf(view: VisitView): VisitState {
 
 /** The shop as its own entries say it. */
 export function shopOf(shopEntries: readonly Entry[]): Shop {
-  return newestOf(liveEntries(shopEntries), 'shop-set')?.body ?? UNNAMED_SHOP
+  const entered = newestOf(liveEntries(shopEntries), 'shop-set')?.body ?? UNNAMED_SHOP
+  // A shop that was entered before a price was known goes by the usual one, on every screen alike.
+  return { ...entered, rates: wholeRates(entered.rates) }
 }
 
 /** The newest forgetting of a kind's visits: since then they count again. */

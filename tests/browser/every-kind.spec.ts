@@ -17,8 +17,8 @@ const CASES: { kind: Kind; fault: Fault; seed: number }[] = [
   { kind: 'booster', fault: 'start-capacitor-failed', seed: 2 },
   { kind: 'spa', fault: 'run-capacitor-failed', seed: 3 },
   { kind: 'well-two-wire', fault: 'pressure-switch-failed', seed: 6 },
-  { kind: 'well-three-wire', fault: 'start-capacitor-failed', seed: 5 },
-  { kind: 'jet', fault: 'tank-waterlogged', seed: 7 },
+  { kind: 'well-three-wire', fault: 'start-capacitor-failed', seed: 23 },
+  { kind: 'jet', fault: 'start-capacitor-failed', seed: 7 },
   { kind: 'sump', fault: 'float-switch-failed', seed: 8 },
   { kind: 'circulation', fault: 'winding-to-ground', seed: 11 },
   { kind: 'utility', fault: 'start-capacitor-failed', seed: 10 },
@@ -142,6 +142,9 @@ for (const { kind, fault, seed } of CASES) {
           await panel.locator('.button-lit').click()
           tapped++
         }
+        // With the breaker locked for the readings before, a live one asks for it first.
+        const button = page.getByTestId('lamp-do')
+        if ((await button.textContent())?.trim() === 'Power is on') await button.click()
         await say(page, line)
       }
       await expect(lamp).toHaveAttribute('data-settled', '')

@@ -217,3 +217,24 @@ test('a correction replaces the line it corrects', { tag: '@desk' }, async ({ pa
   await expect(page.getByTestId('journal-line').filter({ hasText: 'supply at rest' })).toHaveCount(1)
   await expect(page.getByTestId('journal')).toContainText('236 V')
 })
+
+test('what may not be done now stands on the card with its reason, until it may', async ({ page, standing }) => {
+  await fixClock(page)
+  await page.goto(`${standing.url}/visits/${await standing.visit('cellar sump')}/test`)
+  await expect(page.getByTestId('lamp-title')).toHaveText('Prove the outlet')
+  await expect(page.getByTestId('lamp-barred')).toContainText('Wet floor: the outlet and its ground first')
+  await say(page, 'outlet 118')
+  await expect(page.getByTestId('lamp-barred')).toHaveCount(0)
+  await expect(page.getByTestId('lamp-title')).not.toHaveText('Prove the outlet')
+  await say(page, 'meg 0.1')
+  await expect(page.getByTestId('lamp-barred')).toContainText('No power: it reads to ground')
+})
+
+test('the shop prices the risk of a live check in the open', { tag: '@desk' }, async ({ page, shop }) => {
+  await page.goto(`${shop.url}/shop`)
+  await expect(page.getByTestId('live-risk')).toContainText('$5')
+  await page.getByRole('radio', { name: 'much: dead first' }).click()
+  await expect(page.getByTestId('live-risk')).toContainText('$20')
+  await page.reload()
+  await expect(page.getByTestId('live-risk')).toContainText('$20')
+})

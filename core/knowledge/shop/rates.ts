@@ -102,8 +102,8 @@ export type EnteredRates = Omit<Rates, 'liveRisk' | 'helperHourly' | 'afterHours
   Partial<Pick<Rates, 'liveRisk' | 'helperHourly' | 'afterHours'>>
 
 export function wholeRates(entered: EnteredRates): Rates {
-  const { liveRisk, helperHourly, afterHours } = DEFAULT_RATES
-  return { liveRisk, helperHourly, afterHours, ...entered }
+  const { liveRisk, helperHourly, afterHours, partPrices } = DEFAULT_RATES
+  return { liveRisk, helperHourly, afterHours, ...entered, partPrices: { ...partPrices, ...entered.partPrices } }
 }
 
 /**

@@ -140,7 +140,7 @@ describe('a part with its rating', () => {
 describe('why an option stands there', () => {
   it('names what it cures where that is one or two things, and no list', () => {
     const [best] = optionsFor(reasonOn(settled))
-    expect(best?.because).toMatch(/likely to be the whole cure \(run capacitor weak and wrong capacitor fitted\)\.$/)
+    expect(best?.because).toMatch(/likely to be the whole cure \(run capacitor weak or wrong capacitor fitted\)\.$/)
     const motor = optionsFor(reasonOn(settled)).find(({ id }) => id === 'swap-motor')
     expect(motor?.because).toMatch(/likely to be the whole cure\.$/)
   })

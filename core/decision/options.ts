@@ -80,7 +80,7 @@ export function optionsFor(reasoning: Reasoning, chosen?: string): Option[] {
 
 function reason(action: ActionRow, chanceRight: number): string {
   const cured =
-    action.cures.length <= 2 ? action.cures.map((fault) => faultLabel(fault).toLowerCase()).join(' and ') : ''
+    action.cures.length <= 2 ? action.cures.map((fault) => faultLabel(fault).toLowerCase()).join(' or ') : ''
   return `${action.reason} ${formatPercent(chanceRight)} likely to be the whole cure${cured ? ` (${cured})` : ''}.`
 }
 

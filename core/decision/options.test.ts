@@ -145,3 +145,38 @@ describe('why an option stands there', () => {
     expect(motor?.because).toMatch(/likely to be the whole cure\.$/)
   })
 })
+
+describe('what stands among the options', () => {
+  it('nothing under 5 % stands first, however cheap; what the lamp would do is always there', () => {
+    for (const complaint of ['low-flow', 'trips-gfci', 'noise-whine', 'dead', 'loses-prime'])
+      for (const kind of Object.keys(KINDS) as Kind[]) {
+        const input: DiagnosisCase = { pump: { kind, nameplate: { volts: 230 } }, complaints: [complaint] }
+        const reasoning = reasonOn(input)
+        const options = optionsFor(reasoning)
+        const likely = options.some(({ chanceRight }) => chanceRight >= 0.05)
+        if (likely) expect(options[0]?.chanceRight, `${kind} ${complaint}`).toBeGreaterThanOrEqual(0.05)
+        expect(options.map(({ id }) => id)).toContain(diagnose(input).bestAction)
+      }
+  })
+  it('leads are not swapped where none was read, and a shaft is not packed where its fit was not tried', () => {
+    const well: DiagnosisCase = {
+      pump: { kind: 'well-three-wire', ageYears: 1, nameplate: { volts: 230, motorType: 'capacitor-start' } },
+      complaints: ['hums-no-start', 'trips-breaker'],
+      alreadyReplaced: ['motor'],
+    }
+    const ids = (input: DiagnosisCase) => reasonOn(input).model.actions.map(({ id }) => id)
+    expect(ids(well)).not.toContain('swap-leads-above')
+    const read = { ...well, findings: [{ check: 'winding-resistance', leads: 'yellow-black', value: 12 }] }
+    expect(ids(read)).toContain('swap-leads-above')
+    expect(ids(humming)).not.toContain('bearings-with-compound')
+    expect(ids({ ...humming, findings: [{ check: 'bearing-fit', outcome: 'loose' }] })).toContain(
+      'bearings-with-compound',
+    )
+  })
+  it('bearings alone are a job of the bench', () => {
+    const ids = (standing: DiagnosisCase['standing']) =>
+      reasonOn({ ...humming, standing }).model.actions.map(({ id }) => id)
+    expect(ids('bench')).toContain('bearings-alone')
+    expect(ids('installed')).not.toContain('bearings-alone')
+  })
+})

@@ -13,7 +13,7 @@ import {
 import { WELLS, type Part } from '../knowledge/vocabulary'
 import type { Pump } from '../motor/nameplate'
 import { accessMinutes } from './gates'
-import type { DiagnosisModel } from './model'
+import type { DiagnosisModel, Hypothesis } from './model'
 
 /** Minutes of a repair, with reaching the place unless it stands open already. */
 export function actionMinutes(action: Pick<ActionRow, 'minutes' | 'access'>, pump: Pump, open = false): number {
@@ -122,63 +122,90 @@ export interface LossTable {
  * by the cheapest repairs that cure it.
  *
  */
-export function lossTable(
-  model: DiagnosisModel,
-  rates: Rates,
-  { open = false, complaints, minutesLeft }: LossScene = {},
-): LossTable {
+export function lossTable(model: DiagnosisModel, rates: Rates, scene: LossScene = {}): LossTable {
   const { actions, hypotheses, pump } = model
-  const downtime = rates.downtime * stakesOf(pump, complaints)
-  const costs = actions.map((action) => {
-    const price = actionCost(action, pump, rates, open)
-    const beyond = minutesLeft === undefined ? 0 : Math.max(0, actionMinutes(action, pump, open) - minutesLeft)
-    return (
-      price +
-      (beyond / 60) * rates.hourly * (rates.afterHours - 1) +
-      // What may be lost is what was put in, however far the way in stands open already.
-      lifeLoss(action, actionCost(action, pump, rates), pump, model.plate?.ageYears ?? 0) +
-      (action.onlyUnderWarranty ? downtime * WARRANTY_RETURN.timesDowntime + rates.trip : 0) +
-      (pump.underWarranty && action.parts.some((part) => OPENS_MOTOR.has(part))
-        ? WARRANTY_RETURN.forfeitShare * partsPrice(['motor'], rates, pump)
-        : 0)
-    )
-  })
+  const downtime = rates.downtime * stakesOf(pump, scene.complaints)
+  const costs = actions.map((action) => lossOfPrice(action, model, rates, scene, downtime))
+  const dearest = Math.max(...costs)
   const cures = actions.map(({ cures: list }) => new Set<string>(list))
-  const cheapestFor = new Map<string, number>()
-  const cheapest = (faults: readonly string[]): number => {
-    const key = faults.join('+')
-    const known = cheapestFor.get(key)
-    if (known !== undefined) return known
-    const single = Math.min(...costs.filter((_, index) => faults.every((fault) => cures[index]?.has(fault))))
-    const apart = faults.length > 1 ? faults.reduce((sum, fault) => sum + cheapest([fault]), 0) : Infinity
-    const least = Math.min(single, apart)
-    const value = Number.isFinite(least) ? least : Math.max(...costs)
-    cheapestFor.set(key, value)
-    return value
+  const cheapestOf = (faults: readonly string[]): number => {
+    let least = Infinity
+    for (let a = 0; a < actions.length; a++) {
+      const cured = cures[a] as Set<string>
+      if ((costs[a] as number) < least && faults.every((fault) => cured.has(fault))) least = costs[a] as number
+    }
+    return least
   }
+  // Faults by number: the table is made anew with every line that is written.
+  const numbered = [...new Set(hypotheses.flatMap(({ faults }) => faults))]
+  const numberOf = new Map(numbered.map((fault, index) => [fault, index]))
+  const numberAt = (place: 0 | 1) =>
+    Int16Array.from(hypotheses, ({ faults }) =>
+      faults[place] === undefined ? -1 : (numberOf.get(faults[place]) as number),
+    )
+  const [firsts, seconds] = [numberAt(0), numberAt(1)]
+  const alone = Float64Array.from(numbered, (fault) => Math.min(cheapestOf([fault]), Infinity)).map((least) =>
+    Number.isFinite(least) ? least : dearest,
+  )
+  // What cures all of it at once, or each by itself.
+  const whole = Float64Array.from(hypotheses, ({ faults }, h) => {
+    const first = alone[firsts[h] as number] as number
+    return faults.length === 1 ? first : Math.min(cheapestOf(faults), first + (alone[seconds[h] as number] as number))
+  })
   const perMinute = rates.hourly / 60
   const wrong =
     BEING_WRONG.noticedOnSite * BEING_WRONG.onSiteMinutes * perMinute +
     (1 - BEING_WRONG.noticedOnSite) * (rates.trip + BEING_WRONG.laterMinutes * perMinute + downtime)
   // Leaving a faulty machine running is never noticed on site: it comes back as a call.
   const comeback = rates.trip + BEING_WRONG.laterMinutes * perMinute + downtime
-  const rows = actions.length + 1
-  const table = new Float64Array(rows * hypotheses.length)
-  const whole = new Uint8Array(actions.length * hypotheses.length)
-  actions.forEach((action, a) => {
-    hypotheses.forEach(({ faults }, h) => {
+  const count = hypotheses.length
+  const table = new Float64Array((actions.length + 1) * count)
+  const cured = new Uint8Array(actions.length * count)
+  for (let a = 0; a < actions.length; a++) {
+    const list = cures[a] as Set<string>
+    const mends = Uint8Array.from(numbered, (fault) => (list.has(fault) ? 1 : 0))
+    const found = list.has('nothing-wrong') ? comeback : wrong
+    const cost = costs[a] as number
+    for (let h = 0; h < count; h++) {
+      const first = firsts[h] as number
+      const second = seconds[h] as number
       // A repair of what was never wrong leaves the complaint as it was.
-      const left = faults.filter((fault) => !cures[a]?.has(fault))
-      const consequence =
-        left.length === 0 ? 0 : (action.cures.includes('nothing-wrong') ? comeback : wrong) + cheapest(left)
-      table[a * hypotheses.length + h] = (costs[a] as number) + consequence
-      if (left.length === 0) whole[a * hypotheses.length + h] = 1
-    })
-  })
-  hypotheses.forEach(({ faults }, h) => {
-    table[actions.length * hypotheses.length + h] = BEING_WRONG.carryOnMinutes * perMinute + cheapest(faults)
-  })
-  return { table, actions: rows, hypotheses: hypotheses.length, carryOn: actions.length, cures: whole }
+      const leavesFirst = mends[first] === 0
+      const leavesSecond = second >= 0 && mends[second] === 0
+      const at = a * count + h
+      if (!leavesFirst && !leavesSecond) {
+        cured[at] = 1
+        table[at] = cost
+      } else {
+        const left = leavesFirst && (leavesSecond || second < 0) ? whole[h] : alone[leavesFirst ? first : second]
+        table[at] = cost + found + (left as number)
+      }
+    }
+  }
+  for (let h = 0; h < count; h++)
+    table[actions.length * count + h] = BEING_WRONG.carryOnMinutes * perMinute + (whole[h] as number)
+  return { table, actions: actions.length + 1, hypotheses: count, carryOn: actions.length, cures: cured }
+}
+
+/** What a repair is reckoned to lose where it is the right one: its price, and what hangs on when and on what. */
+function lossOfPrice(
+  action: ActionRow,
+  { pump, plate }: DiagnosisModel,
+  rates: Rates,
+  { open = false, minutesLeft }: LossScene,
+  downtime: number,
+): number {
+  const beyond = minutesLeft === undefined ? 0 : Math.max(0, actionMinutes(action, pump, open) - minutesLeft)
+  return (
+    actionCost(action, pump, rates, open) +
+    (beyond / 60) * rates.hourly * (rates.afterHours - 1) +
+    // What may be lost is what was put in, however far the way in stands open already.
+    lifeLoss(action, actionCost(action, pump, rates), pump, plate?.ageYears ?? 0) +
+    (action.onlyUnderWarranty ? downtime * WARRANTY_RETURN.timesDowntime + rates.trip : 0) +
+    (pump.underWarranty && action.parts.some((part) => OPENS_MOTOR.has(part))
+      ? WARRANTY_RETURN.forfeitShare * partsPrice(['motor'], rates, pump)
+      : 0)
+  )
 }
 
 /** Probability that curing these faults cures everything that is wrong. */
@@ -188,10 +215,12 @@ export function cureChance(
   cures: readonly string[],
 ): number {
   const cured = new Set(cures)
-  return hypotheses.reduce(
-    (sum, { faults }, h) => (faults.every((fault) => cured.has(fault)) ? sum + (probabilities[h] as number) : sum),
-    0,
-  )
+  let sum = 0
+  for (let h = 0; h < hypotheses.length; h++) {
+    const [first, second] = (hypotheses[h] as Hypothesis).faults as [string, string?]
+    if (cured.has(first) && (second === undefined || cured.has(second))) sum += probabilities[h] as number
+  }
+  return sum
 }
 
 /** Expected loss of each action, then of testing on. */

@@ -15,7 +15,7 @@ export const LIKELIHOOD = {
 /** When the look-ahead stops. */
 export const LOOK_AHEAD = {
   /** Hypotheses that together hold less than this are left out of it (never out of the posterior). */
-  negligible: 2e-4,
+  negligible: 5e-4,
   /** Below this many bits a check tells next to nothing, and testing on is at its end. */
   worthAskingBits: 0.03,
   /** A check none of whose faults stands at least this likely is not worth a hand. */

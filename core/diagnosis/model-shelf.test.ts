@@ -22,4 +22,9 @@ describe('a shelf for one model', () => {
       model.hypotheses.find(({ faults }) => faults.length === 1 && faults[0] === fault)?.prior ?? 0
     expect(prior(others[2] as typeof first, 'shaft-seal-leaking')).toBeGreaterThan(prior(first, 'shaft-seal-leaking'))
   })
+  it('builds it of the motor that the findings prove', () => {
+    const shelf = new ModelShelf()
+    const seen = [{ check: 'start-switch-look', outcome: 'stuck-open' }]
+    expect(shelf.modelOf({ pump, findings: seen }).holding.has('start-switch-failed')).toBe(true)
+  })
 })

@@ -1,3 +1,4 @@
+import { pumpAsFound } from '../motor/as-found'
 import type { DiagnosisCase } from './finding'
 import { buildModel, type DiagnosisModel } from './model'
 
@@ -10,9 +11,10 @@ export class ModelShelf {
 
   /** The model of this case's machine, built where it is not the last one. */
   modelOf(
-    { pump, alreadyReplaced = [] }: Pick<DiagnosisCase, 'pump' | 'alreadyReplaced'>,
+    { pump: told, alreadyReplaced = [], findings = [] }: Pick<DiagnosisCase, 'pump' | 'alreadyReplaced' | 'findings'>,
     experience: Readonly<Record<string, number>> = {},
   ): DiagnosisModel {
+    const pump = pumpAsFound(told, findings)
     const key = JSON.stringify([pump, alreadyReplaced, experience])
     if (this.last?.key !== key) this.last = { key, model: buildModel(pump, alreadyReplaced, experience) }
     return this.last.model

@@ -4,6 +4,7 @@ import { worstVerdict, type Judgement, type Verdict } from '../judgement/judgeme
 import type { Earlier } from '../diagnosis/diagnose'
 import { partOfFinding } from '../knowledge/checks/checks'
 import { GATES, STAGES, type Gate, type Stage, type Standing } from '../knowledge/vocabulary'
+import { pumpAsFound } from '../motor/as-found'
 import { completePlate, type CompletePlate, type Pump } from '../motor/nameplate'
 import type { JobConditions } from '../takedown/conditions'
 import type { TakeDownFound } from '../takedown/plan'
@@ -97,12 +98,16 @@ export function foldVisit(
   if (!opened) return undefined
   const { customer, scheduledAt, plannedMinutes, callerSays } = opened.body
   const machine = machineOf(live) as Machine
-  const pump = pumpOf(machine, scheduledAt)
+  const findingEntries = ofKind(live, 'finding')
+  // A part that was seen is there, whatever the plate says.
+  const pump = pumpAsFound(
+    pumpOf(machine, scheduledAt),
+    findingEntries.map(({ body }) => body),
+  )
   const plate = completePlate(pump)
   const callEntry = newestOf(live, 'call')
   const call = callEntry?.body ?? { complaints: [], alreadyReplaced: [], callerSays }
   const inConflict = new Set(conflicts.flatMap(({ claims }) => claims.map(({ entry }) => entry.id)))
-  const findingEntries = ofKind(live, 'finding')
   const plain = findingEntries.filter(({ id }) => !inConflict.has(id)).map(({ body }) => body)
   const judged = findingEntries.map((entry): JudgedFinding => ({
     entryId: entry.id,

@@ -118,9 +118,9 @@ export interface LossTable {
  * The loss of every action under every hypothesis.
  *
  * What an action leaves uncured is found out, usually in Prove while the van is still there, else on a second trip;
- * then it is put right
- * by the cheapest repairs that cure it.
+ * then it is put right by the cheapest repairs that cure it.
  *
+ * @param scene what hangs on the pump, what stands open, and how much of the day is left
  */
 export function lossTable(model: DiagnosisModel, rates: Rates, scene: LossScene = {}): LossTable {
   const { actions, hypotheses, pump } = model
@@ -144,9 +144,10 @@ export function lossTable(model: DiagnosisModel, rates: Rates, scene: LossScene 
       faults[place] === undefined ? -1 : (numberOf.get(faults[place]) as number),
     )
   const [firsts, seconds] = [numberAt(0), numberAt(1)]
-  const alone = Float64Array.from(numbered, (fault) => Math.min(cheapestOf([fault]), Infinity)).map((least) =>
-    Number.isFinite(least) ? least : dearest,
-  )
+  const alone = Float64Array.from(numbered, (fault) => {
+    const least = cheapestOf([fault])
+    return Number.isFinite(least) ? least : dearest
+  })
   // What cures all of it at once, or each by itself.
   const whole = Float64Array.from(hypotheses, ({ faults }, h) => {
     const first = alone[firsts[h] as number] as number

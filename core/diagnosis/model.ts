@@ -27,6 +27,7 @@ import {
   mixtureStates,
   noisyMax,
   resolveMixture,
+  type Background,
   type Guess,
   type Mixture,
 } from './likelihood'
@@ -304,17 +305,16 @@ function seenCheck(row: SeenRow, hypotheses: readonly Hypothesis[], knowledge: K
     weigh: ({ outcome, side }) => {
       const state = outcome === undefined ? -1 : states.indexOf(outcome)
       if (state < 0 || row.silent?.includes(outcome as string)) return null
-      return Float64Array.from(
-        hypotheses,
-        ({ faults }, index) => (rows[index * states.length + state] as number) * sideShare(side, speakingOf(faults)),
-      )
+      const seen = Float64Array.from(hypotheses, (_, index) => rows[index * states.length + state] as number)
+      return side
+        ? seen.map((given, h) => given * sideShare(side, speakingOf((hypotheses[h] as Hypothesis).faults)))
+        : seen
     },
   }
 }
 
 /** How well the side where a thing is heard or felt suits the faults that would make it. */
-function sideShare(side: Finding['side'], faults: readonly string[]): number {
-  if (!side) return 1
+function sideShare(side: NonNullable<Finding['side']>, faults: readonly string[]): number {
   if (faults.length === 0) return 1 - SIDE_RIGHT
   return faults.some((fault) => AT_MOTOR.has(fault) === (side === 'motor')) ? SIDE_RIGHT : 1 - SIDE_RIGHT
 }
@@ -331,7 +331,8 @@ function measuredCheck(
   const { mixtures, known } = mixturesOf(row, scale, scale.guess, plate, hypotheses, knowledge)
   // Beside a reading that is its measure no guess is left in it.
   const sure = scale.sure && scale.guess && mixturesOf(row, scale, undefined, plate, hypotheses, knowledge).mixtures
-  const beside = row.besideRest && besideRest(row.besideRest, row.meterSd, hypotheses, knowledge)
+  const beside =
+    row.besideRest && mixturesOf({ ...row, ...row.besideRest }, scale, undefined, plate, hypotheses, knowledge)
   const background = backgroundOf(known)
   const cuts = row.cuts
     .map((cut) => (cut === 'low' ? scale.low : cut === 'high' ? scale.high : cut))
@@ -353,11 +354,9 @@ function measuredCheck(
       const value = finding.value ?? null
       const rest = finding.beside?.restVolts
       if (beside && value !== null && rest !== undefined && rest > plate.volts * SUPPLY.absentFraction)
-        return beside(value / rest)
+        return densities(beside.mixtures, value / rest, backgroundOf(beside.known))
       const statistic = value === null ? null : scale.from(value, finding)
-      const own = sure && scale.sure?.(finding) ? sure : mixtures
-      const densities = perMixture(own, (mixture) => mixtureDensity(mixture, statistic, background))
-      return Float64Array.from(own, (mixture) => densities.get(mixture) as number)
+      return densities(sure && scale.sure?.(finding) ? sure : mixtures, statistic, background)
     },
   }
 }
@@ -392,28 +391,10 @@ function mixturesOf(
   return { mixtures, known: [normal, ...effects.values(), ...(still ? [still] : [])] }
 }
 
-/** The likelihood of a reading as a share of the one at rest: of two faults the one that takes more of it speaks. */
-function besideRest(
-  { normal, effects }: NonNullable<MeasuredRow['besideRest']>,
-  meterSd: number,
-  hypotheses: readonly Hypothesis[],
-  knowledge: KindKnowledge,
-): (share: number) => Float64Array {
-  const resolve = (components: MeasuredRow['normal']) => resolveMixture(components, 0, meterSd)
-  const usual = resolve(normal)
-  const known = new Map(
-    Object.entries(effects).map(([fault, components]) => [fault, resolve(components as MeasuredRow['normal'])]),
-  )
-  const speakingOf = speaking('supply-voltage-loaded', effects, knowledge)
-  const mixtures = hypotheses.map(({ faults }) => {
-    const [first, second] = speakingOf(faults).map((fault) => known.get(fault) as Mixture)
-    return first && second ? mixHalves(first, second) : (first ?? usual)
-  })
-  const background = backgroundOf([usual, ...known.values()])
-  return (share) => {
-    const densities = perMixture(mixtures, (mixture) => mixtureDensity(mixture, share, background))
-    return Float64Array.from(mixtures, (mixture) => densities.get(mixture) as number)
-  }
+/** The density of a value under each hypothesis's mixture. */
+function densities(mixtures: readonly Mixture[], value: number | null, background: Background): Float64Array {
+  const found = perMixture(mixtures, (mixture) => mixtureDensity(mixture, value, background))
+  return Float64Array.from(mixtures, (mixture) => found.get(mixture) as number)
 }
 
 /** A figure for each different mixture: most hypotheses share theirs. */

@@ -1,21 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import type { DiagnosisCase, Finding } from './finding'
-import { possibleChecks } from './possible-checks'
-import { reasonOn } from './reasoning'
+import { checksPossible, reasonOn } from './reasoning'
 
-const possible = (input: DiagnosisCase): string[] => {
-  const { model, findings, held, safety, posterior } = reasonOn(input)
-  return possibleChecks({
-    model,
-    findings,
-    complaints: input.complaints ?? [],
-    skipped: input.skipped ?? [],
-    held,
-    standing: input.standing ?? 'installed',
-    safety,
-    posterior: posterior.probabilities,
-  }).map(({ key }) => key)
-}
+const possible = (input: DiagnosisCase): string[] => checksPossible(reasonOn(input)).map(({ key }) => key)
 const pool = (complaints: string[], ...findings: Finding[]): DiagnosisCase => ({
   pump: { kind: 'pool', ageYears: 8, nameplate: { volts: 230, motorType: 'permanent-split', fullLoadAmps: 7 } },
   complaints,

@@ -50,22 +50,17 @@ export function possibleChecks(scene: PossibleScene): ModelCheck[] {
 
 /** The chance of each fault, alone or with one that follows from it; what only chance brings beside it is left out. */
 function plainChances({ hypotheses }: DiagnosisModel, posterior: Float64Array): Map<string, number> {
-  const chances = new Map<string, number>()
-  let all = 0
-  hypotheses.forEach(({ faults, byChance }, h) => {
-    if (byChance) return
-    const probability = posterior[h] as number
-    all += probability
-    for (const fault of faults) chances.set(fault, (chances.get(fault) ?? 0) + probability)
-  })
-  if (all === 0) return chances
+  const plain = hypotheses.reduce((sum, { byChance }, h) => (byChance ? sum : sum + (posterior[h] as number)), 0)
+  if (plain === 0) return new Map()
   // Where only pairs are left to explain it, each of the two counts.
-  if (all < LOOK_AHEAD.plainShare)
-    hypotheses.forEach(({ faults, byChance }, h) => {
-      if (byChance) for (const fault of faults) chances.set(fault, (chances.get(fault) ?? 0) + (posterior[h] as number))
-    })
-  const sum = all < LOOK_AHEAD.plainShare ? 1 : all
-  return new Map([...chances].map(([fault, chance]) => [fault, chance / sum]))
+  const counts = plain < LOOK_AHEAD.plainShare
+  const chances = new Map<string, number>()
+  hypotheses.forEach(({ faults, byChance }, h) => {
+    if (byChance && !counts) return
+    const share = (posterior[h] as number) / (counts ? 1 : plain)
+    for (const fault of faults) chances.set(fault, (chances.get(fault) ?? 0) + share)
+  })
+  return chances
 }
 
 function standsThere({ check, standings, setup }: ModelCheck, standing: Standing, out: boolean): boolean {

@@ -109,7 +109,7 @@ export function nextCandidate(
   reasoning: Reasoning,
   repair: { action: ActionRow; undecided: boolean },
 ): Candidate | undefined {
-  const { input, reckoned, model, findings, posterior, held, losses, safety } = reasoning
+  const { input, reckoned, model, posterior, held, losses } = reasoning
   const opened = held.has(accessGateOf(input.pump.kind))
     ? losses
     : lossTable(model, reckoned, { ...lossScene(input), open: true })
@@ -122,7 +122,17 @@ export function nextCandidate(
   // A reading that cannot be true is made again; on a wet floor the outlet comes before everything.
   const first = checkToRepeat(reasoning) ?? outletFirst(reasoning)
   if (first) return rank([first])[0]
-  const possible = possibleChecks({
+  const ranking = rank(checksPossible(reasoning))
+  const worthwhile = ranking[0] && ranking[0].worth > ranking[0].cost ? ranking[0] : undefined
+  // On the caller's word alone nothing is replaced: one reading at least is taken.
+  const unread = posterior.weighed.length === 0
+  if (repair.undecided || (unread && !worthwhile)) return mostTelling(model, ranking, posterior.probabilities)
+  return worthwhile ?? lookBeforeRepeating(reasoning, repair.action, ranking)
+}
+
+/** The checks that may be lit in this case. */
+export function checksPossible({ input, model, findings, held, safety, posterior }: Reasoning): ModelCheck[] {
+  return possibleChecks({
     model,
     findings,
     complaints: input.complaints ?? [],
@@ -132,12 +142,6 @@ export function nextCandidate(
     safety,
     posterior: posterior.probabilities,
   })
-  const ranking = rank(possible)
-  const worthwhile = ranking[0] && ranking[0].worth > ranking[0].cost ? ranking[0] : undefined
-  // On the caller's word alone nothing is replaced: one reading at least is taken.
-  const unread = posterior.weighed.length === 0
-  if (repair.undecided || (unread && !worthwhile)) return mostTelling(model, ranking, posterior.probabilities)
-  return worthwhile ?? lookBeforeRepeating(reasoning, repair.action, ranking)
 }
 
 /** What was renewed before and did not cure is not renewed again unseen: one look at it comes first. */

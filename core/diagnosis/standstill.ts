@@ -4,7 +4,7 @@ import { SUPPLY } from '../knowledge/electrical/limits'
 import type { CompletePlate } from '../motor/nameplate'
 import type { Finding } from './finding'
 
-/** Complaints of a shaft that stands, and of one that turns, as told. */
+/** Complaints of a shaft that stands. */
 const TOLD_STILL: ReadonlySet<string> = new Set(['dead', 'hums-no-start'])
 
 /**
@@ -100,7 +100,7 @@ export function fightOf(
   const dead = findings.findLast(
     (finding) =>
       (finding.check === 'shaft-turn' && finding.outcome === 'seized') ||
-      (finding.check !== 'listen' && showsNoPower(finding, plate)) ||
+      showsNoPower(finding, plate) ||
       (finding.check === 'running-current' &&
         typeof finding.value === 'number' &&
         finding.value / plate.fullLoadAmps < TURNING_AMPS.nothingUnder),

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { SAFETY } from '../knowledge/checks/safety'
+import { DEFAULT_RATES } from '../knowledge/shop/rates'
 import { KINDS, MOTOR_TYPES, type Kind, type MotorType } from '../knowledge/vocabulary'
 import { diagnose } from './diagnose'
 import { checkKey, type DiagnosisCase, type Finding } from './finding'
@@ -161,9 +162,15 @@ describe('a charged capacitor', () => {
 })
 
 describe('what live work is worth avoiding', () => {
-  it('is a price of the shop’s own: set high, a dead check goes first', () => {
-    const humming: DiagnosisCase = { pump: pumpOf('pool', 'permanent-split'), complaints: ['hums-no-start'] }
-    const first = diagnose({ ...humming, gates: ['power-on'] })
-    expect(first.next).not.toBeNull()
+  it('is a price of the shop’s own: set high, a dead check goes before a live one', () => {
+    const dripping: DiagnosisCase = {
+      pump: { kind: 'booster', ageYears: 8, nameplate: { volts: 230, motorType: 'capacitor-start', horsepower: 0.75 } },
+      complaints: ['leak-under-motor'],
+      findings: [{ check: 'weep-hole', outcome: 'dripping' }],
+    }
+    const first = (liveRisk: number) =>
+      diagnose(dripping, { rates: { ...DEFAULT_RATES, liveRisk } }).next?.gates.includes('power-on')
+    expect(first(0)).toBe(true)
+    expect(first(500)).toBe(false)
   })
 })

@@ -4,7 +4,7 @@ import type { Complaint, Fault, Kind, Part } from '#core/knowledge/vocabulary'
 import { KINDS } from '#core/knowledge/vocabulary'
 import type { Pump } from '#core/motor/nameplate'
 import { buildMachine } from '#core/virtual/build'
-import { complaintsOfMachine } from '#core/virtual/complaint'
+import { complaintsOfMachine, noticeableComplaints } from '#core/virtual/complaint'
 import { breakMachine } from '#core/virtual/faults'
 import { houseWater, type VirtualMachine } from '#core/virtual/machine'
 import { OUTSIDE } from '#core/virtual/outside'
@@ -19,6 +19,8 @@ export interface VirtualCase {
   outside?: string
   complaints: Complaint[]
   alreadyReplaced: Part[]
+  /** Of what the caller told, what is there still once these causes are cured. */
+  toldStill: (cures: readonly string[]) => Complaint[]
   chance: Chance
 }
 
@@ -68,14 +70,15 @@ export function pumpOfMachine(machine: VirtualMachine): Pump {
   }
 }
 
+/** A number of a fault’s own. */
+const faultSeed = (fault: string) =>
+  [...fault].reduce((sum, letter) => (Math.imul(sum, 31) + letter.charCodeAt(0)) >>> 0, 7)
+
 /** How much commoner each fault of this world is than the engine believes: one draw a world and fault. */
 export function worldOf(seed: number): (fault: string) => number {
   const known = new Map<string, number>()
   return (fault) => {
-    const factor =
-      known.get(fault) ??
-      RATES_DIFFER_BY **
-        chance(seed + [...fault].reduce((sum, letter) => sum * 31 + letter.charCodeAt(0), 7)).between(-1, 1)
+    const factor = known.get(fault) ?? RATES_DIFFER_BY ** chance(seed + faultSeed(fault)).between(-1, 1)
     known.set(fault, factor)
     return factor
   }
@@ -97,7 +100,6 @@ export function drawCase(
   const dice = chance(seed)
   for (let turn = 0; turn < (only ? MOST_UNNOTICED : MOST_TRIES); turn++) {
     const machine = buildMachine(kind, dice)
-    const pump = pumpOfMachine(machine)
     if (only && only !== 'nothing-wrong' && !motorHas(machine.motorType, FAULT_TRAITS[only].needs)) continue
     const outside =
       !only && dice.hit(OUTSIDE_SHARE) ? dice.pick(OUTSIDE.filter(({ kinds }) => kinds.includes(kind))) : undefined
@@ -113,8 +115,17 @@ export function drawCase(
           drawn.splice(0, drawn.length, trouble)
       }
     }
+    // What somebody has lived with since the well was drilled makes nobody call today.
+    const livedWith = noticeableComplaints(machine)
+    const whole = structuredClone(machine)
+    const turnSeed = Math.floor(dice.next() * 2 ** 31)
+    const broken = (faults: readonly Fault[]) => {
+      const again = structuredClone(whole)
+      for (const fault of faults) breakMachine(again, fault, chance(turnSeed + faultSeed(fault)))
+      return again
+    }
     if (outside) outside.change(machine, dice)
-    else for (const fault of drawn) breakMachine(machine, fault, dice)
+    else Object.assign(machine, broken(drawn))
     const sound = drawn.includes('nothing-wrong')
     // A sound machine that somebody calls about is as rare as its rate says: no second chance at being noticed.
     const said = complaintsOfMachine(machine, sound, dice)
@@ -122,8 +133,23 @@ export function drawCase(
       houseWater(kind) && said.includes('no-water') && dice.hit(SAYS_ONLY_NO_WATER)
         ? (['no-water'] as Complaint[])
         : said
-    if (complaints.length > 0)
-      return { seed, machine, pump, faults: drawn, outside: outside?.id, complaints, alreadyReplaced, chance: dice }
+    if (sound ? complaints.length > 0 : complaints.some((complaint) => !livedWith.includes(complaint)))
+      return {
+        seed,
+        machine,
+        pump: pumpOfMachine(machine),
+        faults: drawn,
+        outside: outside?.id,
+        complaints,
+        alreadyReplaced,
+        toldStill: (cures) => {
+          const left = drawn.filter((fault) => !cures.includes(fault))
+          if (outside || sound) return left.length > 0 ? complaints : []
+          const noticed = noticeableComplaints(broken(left))
+          return complaints.filter((complaint) => noticed.includes(complaint) && !livedWith.includes(complaint))
+        },
+        chance: dice,
+      }
   }
   return undefined
 }

@@ -22,7 +22,9 @@ export interface Outcome {
   settled: boolean
   minutes: number
   checks: string[]
-  /** The repair cures everything that is wrong. */
+  /** What the caller told of is gone after the repair. */
+  cured: boolean
+  /** The repair cures everything that is wrong, also what nobody told of. */
   right: boolean
   /** The cause it names first is one of those that are there. */
   named: boolean
@@ -84,6 +86,7 @@ function outcomeOf(
       (finding) =>
         `${checkKey(finding)}=${finding.outcome ?? (finding.value === null ? 'open' : String(finding.value))}`,
     ),
+    cured: each.toldStill(done.cures).length === 0,
     right,
     named: each.faults.includes(top as never),
     action: [action.id, beside?.id].filter(Boolean).join(' + '),

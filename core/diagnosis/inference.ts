@@ -1,5 +1,5 @@
 import type { Check } from '../knowledge/checks/checks'
-import { ECHOES } from '../knowledge/faults/echoes'
+import { ECHOES, SPOKEN_FOR } from '../knowledge/faults/echoes'
 import type { Complaint } from '../knowledge/vocabulary'
 import { newestFindings, type Finding } from './finding'
 import { ownFindings } from './own-findings'
@@ -35,34 +35,62 @@ export interface Evidence {
  */
 export function infer(model: DiagnosisModel, { complaints = [], findings = [], excluded = [] }: Evidence): Posterior {
   const log = Float64Array.from(model.hypotheses, ({ prior }) => Math.log(prior))
-  // What was found to be just what was told is one thing: the finding speaks.
-  const told = [...new Set(complaints)].filter((complaint) => !isEchoed(complaint, findings))
-  const said = told.map((complaint) => ({ complaint, likelihood: complaintLikelihood(model, complaint) }))
+  const told = [...new Set(complaints)].map((complaint) => ({
+    complaint,
+    likelihood: complaintLikelihood(model, complaint),
+  }))
+  const found = weigh(model, findings)
+  const said = told.filter(({ complaint }) => !found.some(({ finding }) => echoes(finding, complaint)))
   for (const { likelihood } of said) addLog(log, likelihood)
   const fromComplaint = normalise(log)
   model.hypotheses.forEach(({ faults }, h) => {
     if (faults.some((fault) => excluded.includes(fault))) log[h] = -Infinity
   })
-  const weighed = weigh(model, findings)
+  const weighed = found.map((each) => asTold(each, told))
   for (const { likelihood } of weighed) addLog(log, likelihood)
   return { probabilities: normalise(log), fromComplaint, weighed, complaints: said }
 }
 
-function isEchoed(complaint: string, findings: readonly Finding[]): boolean {
-  const echo = ECHOES[complaint as Complaint]
-  return (
-    echo !== undefined &&
-    findings.some(({ check, outcome, of }) => of !== 'new' && echo[check as Check]?.includes(outcome ?? ''))
+function echoes({ check, outcome }: Finding, complaint: string): boolean {
+  return ECHOES[complaint as Complaint]?.[check as Check]?.includes(outcome ?? '') ?? false
+}
+
+/**
+ * What was found to be just what was told is one thing: the finding speaks, and no cause makes it likelier than the
+ * word and the finding each. So a noise that was called about is not taken for one that is heard of any machine.
+ */
+function asTold(
+  { finding, likelihood }: Weighed,
+  told: readonly { complaint: string; likelihood: Float64Array }[],
+): Weighed {
+  const alike = told.filter(({ complaint }) => echoes(finding, complaint))
+  return {
+    finding,
+    likelihood: likelihood.map((found, h) =>
+      alike.reduce((least, { likelihood: said }) => Math.min(least, said[h] as number), found),
+    ),
+  }
+}
+
+function isSpokenFor({ check, outcome }: Finding, findings: readonly Finding[]): boolean {
+  return SPOKEN_FOR.some(
+    (pair) =>
+      pair.check === check &&
+      pair.outcome === outcome &&
+      findings.some((other) => other.check === pair.by.check && other.outcome === pair.by.outcome),
   )
 }
 
 /** The findings that can tell, with their likelihoods, in an order that does not depend on the order of entry. */
 function weigh(model: DiagnosisModel, findings: readonly Finding[]): Weighed[] {
-  const speaking = ownFindings(newestFindings(findings), model.pump?.kind).flatMap((finding) => {
-    const check = modelCheckOf(model, finding)
-    const likelihood = check?.weigh(finding)
-    return check && likelihood ? [{ key: check.key, finding, likelihood }] : []
-  })
+  const own = ownFindings(newestFindings(findings), model.pump?.kind)
+  const speaking = own
+    .filter((finding) => !isSpokenFor(finding, own))
+    .flatMap((finding) => {
+      const check = modelCheckOf(model, finding)
+      const likelihood = check?.weigh(finding)
+      return check && likelihood ? [{ key: check.key, finding, likelihood }] : []
+    })
   // Two ways of naming one reading are one reading: the last said speaks.
   return [...new Map(speaking.map((each) => [each.key, each])).values()].sort((a, b) =>
     a.key < b.key ? -1 : a.key > b.key ? 1 : 0,

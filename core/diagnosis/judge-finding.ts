@@ -192,6 +192,8 @@ function judgeMeasured(finding: Finding, context: JudgingContext): Judgement {
       return isLeg(finding.lead) ? judgeLeg(finding, value, context) : judgeSupply(plate.volts, value)
     case 'outlet-voltage':
       return judgeSupply(plate.volts, value, 'outlet')
+    case 'breaker-voltage':
+      return judgeSupply(plate.volts, value, 'breaker')
     case 'supply-voltage-loaded':
       if (isLeg(finding.lead)) return judgeLeg(finding, value, context)
       return judgeLoadedSupply(plate.volts, value, newest(findings, 'supply-voltage'))

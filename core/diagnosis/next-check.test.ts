@@ -41,7 +41,7 @@ const EVEN = Float64Array.from([0.5, 0.5])
 const none: ReadonlySet<string> = new Set()
 const options = (more: Partial<RankOptions> = {}): RankOptions => ({
   held: none,
-  repairing: false,
+  repairing: 0,
   rates: { ...DEFAULT_RATES, hourly: 60, liveRisk: 3 },
   ...more,
 })
@@ -102,7 +102,7 @@ describe('what a check costs', () => {
     const held = rank([check('shaft-turn', 1)], { held: new Set(DEAD) })[0]
     expect(held?.missingGates).toEqual([])
     expect((shaft?.cost ?? 0) - (held?.cost ?? 0)).toBeCloseTo(5, 9)
-    const [before] = rank([check('shaft-turn', 1)], { repairing: true })
+    const [before] = rank([check('shaft-turn', 1)], { repairing: 0.4 })
     expect((before?.cost ?? 0) - (held?.cost ?? 0), 'the repair that follows needs them too').toBeCloseTo(3, 9)
     expect(held?.cost).toBeCloseTo(2 + (held?.minutes ?? 0), 9)
   })

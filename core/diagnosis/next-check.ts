@@ -4,6 +4,7 @@ import { CHECKING, type Rates } from '../knowledge/shop/rates'
 import { GATES, LIVE_GATES, type Gate } from '../knowledge/vocabulary'
 import { accessGateOf, accessMinutes, gateMinutes, gatesFor } from './gates'
 import type { LossTable } from './loss'
+import type { Slip } from './slip'
 import type { CheckState, DiagnosisModel, ModelCheck } from './model'
 
 export interface Candidate {
@@ -15,6 +16,8 @@ export interface Candidate {
   /** Gates it needs, in order; those not yet held cost their minutes. */
   gates: Gate[]
   missingGates: Gate[]
+  /** It was made, and is made once more: its decimal seems to have slipped. */
+  again?: Slip
 }
 
 export interface ActivePosterior {
@@ -35,8 +38,8 @@ export function activeHypotheses(probabilities: Float64Array): ActivePosterior {
 export interface RankOptions {
   held: ReadonlySet<string>
   rates: Rates
-  /** The best repair as things stand works on the machine: the gates that make it safe are the repair’s gates too. */
-  repairing: boolean
+  /** Chance that the best repair follows whatever the check says: the gates that make it safe are its gates too. */
+  repairing: number
 }
 
 /** The loss tables of a machine as it stands, and with the place behind its access gate open. */
@@ -92,7 +95,7 @@ export function rankChecks(
       (live && held.has(access) && !needed.includes(access) && !check.standings ? accessMinutes(pump) : 0)
     const reaching = missingGates.includes(access) ? accessMinutes(pump) : 0
     const making = missingGates.reduce((sum, gate) => sum + (gate === access ? 0 : gateMinutes(gate, pump)), 0)
-    const turned = (repairing && !live ? LOOK_AHEAD.gatesOwnShare : 1) * making + undo
+    const turned = (live ? 1 : 1 - repairing) * making + undo
     const own = checkInfo(check.check)?.minutes ?? 5
     const minutes = CHECKING.overheadMinutes + own + reaching + turned / Math.max(1, Math.min(3, sharing))
     return {
@@ -105,10 +108,15 @@ export function rankChecks(
     }
   })
   for (const candidate of candidates) {
-    if (candidate.minutes > LOOK_AHEAD.freeMinutes || candidate.missingGates.length > 0) continue
+    if (!isFree(candidate)) continue
     candidate.worth = Math.max(candidate.worth, base - lossAfterTwo(candidate, candidates, active, now))
   }
   return candidates.sort((a, b) => b.worth - b.cost - (a.worth - a.cost))
+}
+
+/** Quick, and nothing has to be made safe for it. */
+function isFree({ minutes, missingGates }: Candidate): boolean {
+  return minutes <= LOOK_AHEAD.freeMinutes && missingGates.length === 0
 }
 
 function sameGates(a: readonly Gate[], b: readonly Gate[]): boolean {
@@ -224,8 +232,10 @@ export function mostTelling(
     const bits = informationBits(candidate.check, active)
     return { candidate, bits, score: bits / candidate.cost }
   })
-  const best = scored.sort((a, b) => b.score - a.score)[0]
-  return best && best.bits > LOOK_AHEAD.worthAskingBits ? best.candidate : undefined
+  const asking = scored.filter(({ bits }) => bits > LOOK_AHEAD.worthAskingBits).sort((a, b) => b.score - a.score)
+  const best = asking[0]
+  const free = asking.find(({ candidate: each }) => isFree(each))
+  return (best && free && free.score >= LOOK_AHEAD.nearlyAsTelling * best.score ? free : best)?.candidate
 }
 
 /** Expected information of a check about the hypotheses: mutual information, bits. */

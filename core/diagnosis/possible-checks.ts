@@ -1,7 +1,7 @@
 import { checkInfo, type Check } from '../knowledge/checks/checks'
 import { BARREL_CHECKS, SITE_CHECKS } from '../knowledge/checks/reach'
 import { STANDSTILL_CHECKS, UPSTREAM } from '../knowledge/checks/standstill'
-import { ONLY_FOR, TELLS_AS_MUCH } from '../knowledge/checks/tells-as-much'
+import { ONLY_AFTER, ONLY_FOR, TELLS_AS_MUCH } from '../knowledge/checks/tells-as-much'
 import { LOOK_AHEAD } from '../knowledge/faults/thresholds'
 import type { Standing } from '../knowledge/vocabulary'
 import { checkKey, type Finding } from './finding'
@@ -43,6 +43,7 @@ export function possibleChecks(scene: PossibleScene): ModelCheck[] {
       !needsWhatIsNot(check, now, model) &&
       !toldAlready(check, findings) &&
       !isIdle(check.check as Check, complaints) &&
+      !comesLater(check.check as Check, findings) &&
       safety.bars(check) === undefined &&
       check.speaksOf.some((fault) => (chances.get(fault) ?? 0) >= LOOK_AHEAD.leastChance),
   )
@@ -88,6 +89,14 @@ function needsWhatIsNot(
 function isIdle(check: Check, complaints: readonly string[]): boolean {
   const wanting = ONLY_FOR[check]
   return wanting !== undefined && complaints.length > 0 && !wanting.some((complaint) => complaints.includes(complaint))
+}
+
+function comesLater(check: Check, findings: readonly Finding[]): boolean {
+  const before = ONLY_AFTER[check]
+  return (
+    before !== undefined &&
+    !findings.some((finding) => finding.check === before.check && finding.outcome === before.outcome)
+  )
 }
 
 function toldAlready({ check, part }: ModelCheck, findings: readonly Finding[]): boolean {

@@ -1,6 +1,6 @@
 import { checkInfo } from '../knowledge/checks/checks'
 import type { ActionRow } from '../knowledge/faults/model-types'
-import { DECIDING, LISTING } from '../knowledge/faults/thresholds'
+import { DECIDING, LISTING, LOOK_AHEAD } from '../knowledge/faults/thresholds'
 import { DEFAULT_RATES, wholeRates, type EnteredRates, type Rates } from '../knowledge/shop/rates'
 import { ownFindings } from './own-findings'
 import { mechanismOf, newestFindings, type DiagnosisCase, type Finding } from './finding'
@@ -11,6 +11,7 @@ import { buildModel, modelCheckOf, type DiagnosisModel, type ModelCheck } from '
 import { mostTelling, rankChecks, type Candidate } from './next-check'
 import { pumpAsFound } from '../motor/as-found'
 import { possibleChecks } from './possible-checks'
+import { slipOf, type Slip } from './slip'
 import { safetyOf, type Safety } from './safety'
 import { fightOf, type Fight } from './standstill'
 
@@ -117,17 +118,25 @@ export function nextCandidate(
     rankChecks(model, { now: losses, opened }, posterior.probabilities, checks, {
       held,
       rates: reckoned,
-      repairing: !repair.action.cures.includes('nothing-wrong'),
+      repairing: chanceOfFollowing(reasoning, repair.action),
     })
   // A reading that cannot be true is made again; on a wet floor the outlet comes before everything.
   const first = checkToRepeat(reasoning) ?? outletFirst(reasoning)
   if (first) return rank([first])[0]
+  const slip = slipToRepeat(reasoning)
+  if (slip) return { ...(rank([slip.check])[0] as Candidate), again: slip }
   const ranking = rank(checksPossible(reasoning))
   const worthwhile = ranking[0] && ranking[0].worth > ranking[0].cost ? ranking[0] : undefined
   // On the caller's word alone nothing is replaced: one reading at least is taken.
   const unread = posterior.weighed.length === 0
   if (repair.undecided || (unread && !worthwhile)) return mostTelling(model, ranking, posterior.probabilities)
   return worthwhile ?? lookBeforeRepeating(reasoning, repair.action, ranking)
+}
+
+/** Chance that what makes a check safe is done for a repair anyway. */
+function chanceOfFollowing({ model, posterior }: Reasoning, { cures }: ActionRow): number {
+  if (cures.includes('nothing-wrong')) return 0
+  return Math.max(LOOK_AHEAD.someRepairFollows, cureChance(model.hypotheses, posterior.probabilities, cures))
 }
 
 /** The checks that may be lit in this case. */
@@ -179,6 +188,12 @@ function checkToRepeat({ fight, input, model, safety }: Reasoning): ModelCheck |
   const made = (input.findings ?? []).filter((finding) => mechanismOf(finding) === mechanism).length
   const check = modelCheckOf(model, fight.dead)
   return made === 1 && check && safety.bars(check) === undefined ? check : undefined
+}
+
+/** A figure whose decimal slipped, as it seems, is read once more before anything hangs on it. */
+function slipToRepeat({ model, posterior, input, safety }: Reasoning): Slip | undefined {
+  const slip = slipOf(model, posterior, input.findings ?? [])
+  return slip && !input.skipped?.includes(slip.check.key) && safety.bars(slip.check) === undefined ? slip : undefined
 }
 
 /** The gates held now: as said, else those under which the last finding was made. */

@@ -7,6 +7,15 @@ import type { Finding } from './finding'
 /** Complaints of a shaft that stands. */
 const TOLD_STILL: ReadonlySet<string> = new Set(['dead', 'hums-no-start'])
 
+/** Figures of moving water, or of what moving water has reached. */
+const SHOWN_BY_WATER: ReadonlySet<string> = new Set([
+  'flow',
+  'filter-pressure',
+  'discharge-pressure',
+  'shutoff-pressure',
+  'cut-out',
+])
+
 /**
  * Does this finding show the shaft turning, or standing?
  *
@@ -21,8 +30,7 @@ export function turningSeen(
     const share = value / fullLoadAmps
     return share >= TURNING_AMPS.nothingUnder && share < TURNING_AMPS.stalledFrom
   }
-  if (check === 'flow' || check === 'filter-pressure' || check === 'discharge-pressure')
-    return typeof value === 'number' && value > 1 ? true : undefined
+  if (SHOWN_BY_WATER.has(check)) return typeof value === 'number' && value > 1 ? true : undefined
   if (check === 'shaft-turn') return outcome === 'seized' ? false : undefined
   if (drawsNothing({ check, outcome, value, part, leads })) return false
   return outcome === undefined ? undefined : TURNING_SEEN[check as Check]?.[outcome]
@@ -44,7 +52,7 @@ function drawsNothing({
 /** No volts to speak of where they were read. */
 export function showsNoPower({ check, value, lead }: Finding, { volts }: Pick<CompletePlate, 'volts'>): boolean {
   return (
-    (check === 'supply-voltage' || check === 'outlet-voltage') &&
+    (check === 'supply-voltage' || check === 'supply-voltage-loaded' || check === 'outlet-voltage') &&
     !lead &&
     typeof value === 'number' &&
     value < volts * SUPPLY.absentFraction

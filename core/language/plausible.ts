@@ -24,6 +24,7 @@ const LIVE: ReadonlySet<string> = new Set([
   'supply-voltage',
   'supply-voltage-loaded',
   'outlet-voltage',
+  'breaker-voltage',
   'running-current',
   'locked-current',
   'lead-current',
@@ -136,7 +137,8 @@ function likelySpan(finding: Finding, { plate, printed }: Scene): Likely | undef
   switch (finding.check) {
     case 'supply-voltage':
     case 'supply-voltage-loaded':
-    case 'outlet-voltage': {
+    case 'outlet-voltage':
+    case 'breaker-voltage': {
       const share = (value: number) => value / plate.volts
       return {
         fits: (value) =>

@@ -13,6 +13,7 @@ const NARROWER: Readonly<Record<string, string>> = {
   'locked-current': 'running-current',
   'lead-current': 'running-current',
   'outlet-voltage': 'supply-voltage',
+  'breaker-voltage': 'supply-voltage',
   'battery-voltage': 'supply-voltage',
   'filter-pressure': 'discharge-pressure',
   'pumping-water-level': 'static-water-level',

@@ -16,6 +16,8 @@ function onBench(machine: VirtualMachine): ElectricState {
     outletDead: false,
     timerOpen: false,
     jointOhms: 0,
+    lineOhms: 0,
+    panelVolts: machine.nameplate.volts,
     gfciWorn: false,
   })
   lifted.insulation.conduitMegohms = lifted.insulation.cableMegohms = 1000
@@ -27,6 +29,8 @@ const WEAK = 0.5
 
 /** How the trials are answered, from the machine’s own numbers alone. */
 export const TRIAL_ANSWERS: Record<Extract<Check, keyof typeof TRIALS>, Answering> = {
+  'breaker-voltage': ({ machine: { supply }, chance }) =>
+    shown(read(INSTRUMENTS.volts, supply.breakerDead ? 0 : supply.panelVolts, chance)),
   'load-side-voltage': ({ machine, state, chance }) =>
     shown(read(INSTRUMENTS.volts, controlCloses(machine) && !machine.supply.timerOpen ? state.restVolts : 0, chance)),
   'drop-test': ({ machine, state, chance }) => {

@@ -28,6 +28,7 @@ function noticeable(machine: VirtualMachine, state: ElectricState): Partial<Reco
       tell('pit-flooded', 0.55)
       tell('alarm-sounding', 0.4)
     }
+    if (kind === 'circulation') tell('alarm-sounding', 0.4)
     return told
   }
   const { water } = state
@@ -36,6 +37,7 @@ function noticeable(machine: VirtualMachine, state: ElectricState): Partial<Reco
     if (flow < 0.12) tell('no-water', 0.85)
     else if (flow < 0.75) tell('low-flow', 0.85)
     if (flow >= 0.12 && flow < 0.7) tell('low-pressure', 0.3)
+    if (kind === 'circulation' && flow < 0.5) tell('alarm-sounding', 0.35)
     if (!suction.primed || suction.airLeak > 0.3) tell('loses-prime', suction.primed ? 0.75 : 0.4)
   }
   if (piped) {
@@ -57,6 +59,7 @@ function noticeable(machine: VirtualMachine, state: ElectricState): Partial<Reco
       tell('never-stops', 0.5)
     const cycle = cycleSeconds(machine, water)
     if (cycle !== undefined && cycle < 34) tell('short-cycles', 0.9)
+    else if (cycle !== undefined && cycle < 75) tell('short-cycles', 0.5)
     if (machine.discharge.checkLeaks || leaks.dropPipe > 0.3 || leaks.houseGallonsPerMinute > 0.3)
       tell('short-cycles', 0.55)
     if (leaks.houseGallonsPerMinute > 0.3) tell('high-bill', 0.35)
@@ -118,6 +121,11 @@ function noticeable(machine: VirtualMachine, state: ElectricState): Partial<Reco
     if (leaks.jointDrip > 0) tell('leak-at-joint', 0.92)
   }
   return told
+}
+
+/** What there is to notice at this machine, whoever lives with it and however long. */
+export function noticeableComplaints(machine: VirtualMachine): Complaint[] {
+  return Object.keys(noticeable(machine, electricState(machine))) as Complaint[]
 }
 
 /** Without a fault, what made somebody call all the same. */

@@ -196,7 +196,10 @@ const CHANGES: Record<Exclude<Fault, 'nothing-wrong'>, Change> = {
     suction.where =
       kind === 'pool' || kind === 'utility'
         ? chance.pick(['basket', 'intake', 'line'])
-        : chance.pick(['intake', 'line'])
+        : // Who stands in the water has no suction pipe.
+          kind.startsWith('well')
+          ? 'intake'
+          : chance.pick(['intake', 'line'])
   },
   'foot-valve-leaking': ({ suction }, chance) => {
     suction.footLeaks = true
@@ -256,7 +259,8 @@ const CHANGES: Record<Exclude<Fault, 'nothing-wrong'>, Change> = {
   'backup-battery-failed': ({ pit }, chance) => {
     pit.batteryVolts = chance.hit(0.75) ? chance.between(9.5, 11.6) : chance.between(1, 9)
   },
-  'low-water': ({ well }, chance) => {
+  'low-water': ({ well, suction, kind }, chance) => {
+    suction.levelLow = kind === 'circulation'
     well.pumpingFeet = well.depthFeet * chance.between(0.95, 1.02)
     well.recoveryGpm = chance.between(0.2, 1.6)
     well.dirty ||= chance.hit(0.15)
@@ -304,7 +308,7 @@ const CHANGES: Record<Exclude<Fault, 'nothing-wrong'>, Change> = {
     leaks.dropPipe = chance.between(0.25, 0.85)
   },
   'tank-air-low': ({ house }, chance) => {
-    house.prechargePsi = house.cutInPsi * chance.between(0.2, 0.75)
+    house.prechargePsi = house.cutInPsi * chance.between(0, 0.7)
   },
   'air-bound': ({ pit }, chance) => {
     pit.airBound = true

@@ -27,6 +27,8 @@ const STATIC: Partial<Record<VirtualMachine['kind'], number>> = {
   sump: 0.45,
 }
 const SUCTION_SHARE = 0.3
+/** A metre of water, as a vacuum gauge shows it. */
+const INHG_PER_METRE = 2.9
 
 /**
  * The water side of a machine whose shaft turns at a share of its speed: one quadratic each for pump and pipes, solved
@@ -60,14 +62,15 @@ export function waterPoint(machine: VirtualMachine, speed = 1): WaterPoint {
     ? 0.12
     : dry
       ? 0.24
-      : (0.5 + 0.5 * Math.min(flow, 1.2)) * (0.35 + 0.65 * wheelShare) * (1 - 0.35 * air) * machine.headScale ** 0.5
-  const lift = kind === 'jet' ? 10.5 : 0.9
+      : (0.5 + 0.5 * Math.min(flow, 1.2)) * (0.35 + 0.65 * wheelShare) * (1 - 0.35 * air)
+  const lift = kind === 'jet' ? (machine.installation.liftMetres ?? 4) * INHG_PER_METRE : 0.9
+  const friction = kind === 'jet' ? 2.2 : 4.2
   const vacuumInHg =
     turns === 0
       ? 0.1
       : Math.min(
           26,
-          (lift + 4.2 * (rs / SUCTION_SHARE) * flow * flow + 9 * suction.tooMuchLift * flow) *
+          (lift + friction * (rs / SUCTION_SHARE) * flow * flow + 9 * suction.tooMuchLift * flow) *
             (1 - 0.75 * suction.airLeak) *
             Math.min(1, shutoff * 1.1) +
             (kind === 'jet' && suction.blocked > 0.4 ? 8 * suction.blocked : 0) +

@@ -25,7 +25,12 @@ function bruteForce(made: DiagnosisModel, complaints: string[], findings: Findin
   const joint = made.hypotheses.map(({ prior }, h) => {
     let weight = prior
     for (const complaint of complaints) weight *= complaintLikelihood(made, complaint)[h] as number
-    for (const finding of findings) weight *= (modelCheckOf(made, finding)?.weigh(finding)?.[h] ?? 1) as number
+    for (const finding of findings) {
+      const found = (modelCheckOf(made, finding)?.weigh(finding)?.[h] ?? 1) as number
+      // The hum was told and heard: it is one thing, and is no likelier than the word and the finding each.
+      const heard = finding.outcome === 'hum' ? (complaintLikelihood(made, 'hums-no-start')[h] as number) : 1
+      weight *= Math.min(found, heard)
+    }
     return weight
   })
   const sum = joint.reduce((total, weight) => total + weight, 0)
@@ -36,7 +41,6 @@ describe('the posterior', () => {
   it.each(Object.keys(MOTOR_TYPES) as MotorType[])('equals brute force to 1e-9 for %s', (motorType) => {
     const made = model(motorType)
     const { probabilities } = infer(made, { complaints: ['hums-no-start', 'trips-breaker'], findings: FINDINGS })
-    // The hum was told and heard: it is one thing, and the finding speaks.
     bruteForce(made, ['trips-breaker'], FINDINGS).forEach((expected, h) =>
       expect(Math.abs((probabilities[h] as number) - expected)).toBeLessThan(1e-9),
     )

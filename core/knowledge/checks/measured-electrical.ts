@@ -135,6 +135,18 @@ export const MEASURED_ELECTRICAL: readonly MeasuredRow[] = [
     effects: { 'no-supply': NOTHING, 'outlet-dead': NOTHING, 'low-supply-voltage': LOW_AT_REST },
   },
   {
+    check: 'breaker-voltage',
+    statistic: 'supply-ratio',
+    meterSd: 0.008,
+    cuts: [0.1, 'low', 'high'],
+    basis: cp,
+    normal: [
+      { weight: 0.985, mean: 1.03, sd: 0.03 },
+      { weight: 0.015, mean: 0.95, sd: 0.1 },
+    ],
+    effects: { 'no-supply': NOTHING, 'low-supply-voltage': LOW_AT_REST },
+  },
+  {
     check: 'supply-voltage-loaded',
     kinds: [...LINED, 'sump'],
     statistic: 'supply-ratio',
@@ -145,12 +157,16 @@ export const MEASURED_ELECTRICAL: readonly MeasuredRow[] = [
     effects: {
       'no-supply': NOTHING,
       'outlet-dead': NOTHING,
-      'low-supply-voltage': one(0.82, 0.05),
+      // Under a rotor that stands, a long or thin line loses five times what it loses under one that runs.
+      'low-supply-voltage': [
+        { weight: 0.75, mean: 0.82, sd: 0.05 },
+        { weight: 0.25, mean: 0.58, sd: 0.13 },
+      ],
       'loose-connection': [
-        { weight: 0.4, mean: 0.8, sd: 0.09 },
+        { weight: 0.3, mean: 0.8, sd: 0.09 },
         { weight: 0.3, mean: 0, sd: 0.02 },
-        { weight: 0.1, mean: 0.45, sd: 0.2 },
-        { weight: 0.2, mean: 0.98, sd: 0.04 },
+        { weight: 0.25, mean: 0.48, sd: 0.16 },
+        { weight: 0.15, mean: 0.98, sd: 0.04 },
       ],
       'timer-failed': nothingOr(0.9, 1, 0.03),
       // A rotor that stands draws five times as much, and the line gives way under it.
@@ -171,14 +187,16 @@ export const MEASURED_ELECTRICAL: readonly MeasuredRow[] = [
         'no-supply': one(1, 0.02),
         'outlet-dead': one(1, 0.02),
         'low-supply-voltage': [
-          { weight: 0.55, mean: 0.975, sd: 0.015 },
-          { weight: 0.45, mean: 0.85, sd: 0.05 },
+          { weight: 0.4, mean: 0.975, sd: 0.015 },
+          { weight: 0.15, mean: 0.91, sd: 0.03 },
+          { weight: 0.25, mean: 0.85, sd: 0.05 },
+          { weight: 0.2, mean: 0.58, sd: 0.13 },
         ],
         'loose-connection': [
-          { weight: 0.45, mean: 0.8, sd: 0.09 },
+          { weight: 0.35, mean: 0.8, sd: 0.09 },
           { weight: 0.2, mean: 0, sd: 0.02 },
-          { weight: 0.1, mean: 0.45, sd: 0.2 },
-          { weight: 0.25, mean: 0.97, sd: 0.03 },
+          { weight: 0.25, mean: 0.48, sd: 0.16 },
+          { weight: 0.2, mean: 0.97, sd: 0.03 },
         ],
         'motor-seized': one(0.92, 0.03),
         'stages-bound': one(0.88, 0.045),

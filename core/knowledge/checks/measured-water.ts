@@ -109,8 +109,8 @@ export const MEASURED_WATER: readonly MeasuredRow[] = [
       'impeller-worn': one(9, 4),
       'suction-air-leak': one(8, 4),
       'discharge-blocked': [
-        { weight: 0.5, mean: 38, sd: 8 },
-        { weight: 0.5, mean: 19, sd: 5 },
+        { weight: 0.7, mean: 36, sd: 8 },
+        { weight: 0.3, mean: 19, sd: 5 },
       ],
     },
   },
@@ -137,7 +137,11 @@ export const MEASURED_WATER: readonly MeasuredRow[] = [
       'discharge-blocked': one(4.5, 2.5),
       'house-filter-clogged': one(4, 2.5),
       'drop-pipe-leaking': one(5.5, 3),
-      'undersized-pump': one(7, 2.5),
+      // Short of head it may give plenty into an open hose.
+      'undersized-pump': [
+        { weight: 0.5, mean: 7, sd: 2.5 },
+        { weight: 0.5, mean: 11, sd: 3 },
+      ],
       'thrust-bearing-worn': one(8.5, 3),
       'foot-valve-leaking': [
         { weight: 0.5, mean: 0.5, sd: 0.8 },
@@ -241,7 +245,7 @@ export const MEASURED_WATER: readonly MeasuredRow[] = [
       'system-leak': neverOr(0.4, 0, 1.5),
       'drop-pipe-leaking': neverOr(0.6, 0, 1.5),
       'relief-valve-failed': neverOr(0.45, 0, 1.5),
-      'undersized-pump': neverOr(0.5, 0, 1.5),
+      'undersized-pump': neverOr(0.75, 0, 1.5),
       'thrust-bearing-worn': neverOr(0.5, 0, 1.5),
       'low-supply-voltage': neverOr(0.4, 0, 1.5),
     },
@@ -256,7 +260,8 @@ export const MEASURED_WATER: readonly MeasuredRow[] = [
     basis: cp,
     normal: one(0.99, 0.04),
     effects: {
-      'stages-worn': one(0.72, 0.12),
+      // What a worn or a small pump lacks is lacking at the tap, after the lift has been taken off.
+      'stages-worn': one(0.65, 0.18),
       'impeller-worn': one(0.74, 0.12),
       'stages-broken': one(0.35, 0.2),
       'impeller-broken': one(0.05, 0.06),
@@ -266,7 +271,7 @@ export const MEASURED_WATER: readonly MeasuredRow[] = [
       'thrust-bearing-worn': one(0.85, 0.12),
       'undersized-pump': [
         { weight: 0.5, mean: 0.99, sd: 0.04 },
-        { weight: 0.5, mean: 0.68, sd: 0.1 },
+        { weight: 0.5, mean: 0.62, sd: 0.18 },
       ],
       'low-water': one(0.5, 0.35),
       'suction-air-leak': one(0.65, 0.25),
@@ -287,7 +292,7 @@ export const MEASURED_WATER: readonly MeasuredRow[] = [
     openLabel: 'never cycles',
     basis: shop,
     normal: [
-      { weight: 0.9, mean: 2.05, sd: 0.25 },
+      { weight: 0.9, mean: 2.4, sd: 0.35 },
       { weight: 0.1, open: true },
     ],
     effects: {
@@ -297,28 +302,33 @@ export const MEASURED_WATER: readonly MeasuredRow[] = [
       ],
       'tank-air-low': [
         { weight: 0.3, mean: 0.9, sd: 0.25 },
-        { weight: 0.7, mean: 1.4, sd: 0.15 },
+        { weight: 0.7, mean: 1.75, sd: 0.25 },
       ],
       'check-valve-failed': one(1.7, 0.4),
       'drop-pipe-leaking': neverOr(0.5, 1.9, 0.35),
-      'stages-worn': neverOr(0.7, 2.1, 0.25),
-      'impeller-worn': neverOr(0.7, 2.1, 0.25),
-      'stages-broken': neverOr(0.9, 2.1, 0.25),
+      'stages-worn': neverOr(0.7, 2.5, 0.35),
+      'impeller-worn': neverOr(0.7, 2.5, 0.35),
+      'stages-broken': neverOr(0.9, 2.5, 0.35),
       'impeller-broken': NEVER,
       'coupling-sheared': NEVER,
       'lost-prime': NEVER,
-      'low-water': neverOr(0.75, 2.1, 0.25),
-      'undersized-pump': neverOr(0.7, 2.1, 0.25),
-      'suction-blocked': neverOr(0.4, 2.2, 0.3),
-      'suction-air-leak': neverOr(0.5, 2.2, 0.3),
+      'low-water': neverOr(0.75, 2.5, 0.35),
+      'undersized-pump': neverOr(0.7, 2.5, 0.35),
+      'suction-blocked': neverOr(0.3, 2.8, 0.4),
+      'suction-air-leak': neverOr(0.5, 2.6, 0.4),
       'foot-valve-leaking': neverOr(0.5, 2.3, 0.4),
-      'impeller-clogged': neverOr(0.4, 2.2, 0.3),
+      'impeller-clogged': neverOr(0.4, 2.8, 0.4),
       'pressure-switch-blocked': [
         { weight: 0.3, mean: 0.8, sd: 0.4 },
         { weight: 0.5, open: true },
-        { weight: 0.2, mean: 2, sd: 0.3 },
+        { weight: 0.2, mean: 2.3, sd: 0.4 },
       ],
-      'system-leak': neverOr(0.4, 1.9, 0.3),
+      // Through a throat before it the tank fills slowly; one behind it leaves the tank to itself.
+      'discharge-blocked': [
+        { weight: 0.5, mean: 2.4, sd: 0.35 },
+        { weight: 0.5, mean: 2.85, sd: 0.4 },
+      ],
+      'system-leak': neverOr(0.4, 2.1, 0.35),
     },
   },
   {

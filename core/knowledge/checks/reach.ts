@@ -33,6 +33,7 @@ export const WITH_BOX: ReadonlySet<Kind> = new Set<Kind>(['well-three-wire'])
 export const SITE_CHECKS: ReadonlySet<string> = new Set<Check>([
   'supply-voltage',
   'outlet-voltage',
+  'breaker-voltage',
   'battery-voltage',
   'load-side-voltage',
   'drop-test',

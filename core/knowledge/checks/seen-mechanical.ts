@@ -269,7 +269,7 @@ export const SEEN_MECHANICAL: readonly SeenRow[] = [
     basis: shop,
     effects: {
       'impeller-clogged': { clogged: 0.95 },
-      'impeller-worn': { worn: 0.88 },
+      'impeller-worn': { worn: 0.93 },
       'impeller-broken': { broken: 0.6, loose: 0.35 },
       'impeller-rubbing': { rubbed: 0.85 },
       cavitation: { worn: 0.35 },

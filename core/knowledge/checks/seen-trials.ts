@@ -118,6 +118,14 @@ export const SEEN_TRIALS: readonly SeenRow[] = [
     effects: { 'water-level-low': { low: 0.97 } },
   },
   {
+    check: 'water-level',
+    kinds: ['circulation'],
+    shows: { low: 'low-water' },
+    leak: { low: 0.02 },
+    basis: cp,
+    effects: { 'low-water': { low: 0.95 } },
+  },
+  {
     check: 'house-filter',
     kinds: HOUSE_WATER,
     order: ['no-change', 'open-cures'],

@@ -23,12 +23,22 @@ export const SEEN_WATER: readonly SeenRow[] = [
   },
   {
     check: 'intake-look',
-    kinds: ['pool', 'spa', 'booster', 'circulation', 'utility', ...WELLS],
+    kinds: ['pool', 'spa', 'booster', 'circulation', 'utility'],
     order: ['clear', 'worn', 'broken', 'clogged'],
     shows: { clogged: 'suction-blocked' },
     leak: { clogged: 0.03 },
     basis: shop,
     effects: { 'suction-blocked': { clogged: 0.5 }, cavitation: { clogged: 0.05 } },
+  },
+  {
+    // A pump that stands in its water has no suction pipe: what blocks it sits on its screen.
+    check: 'intake-look',
+    kinds: WELLS,
+    order: ['clear', 'worn', 'broken', 'clogged'],
+    shows: { clogged: 'suction-blocked' },
+    leak: { clogged: 0.03 },
+    basis: cp,
+    effects: { 'suction-blocked': { clogged: 0.95 }, cavitation: { clogged: 0.05 } },
   },
   {
     check: 'pot-look',
@@ -137,7 +147,8 @@ export const SEEN_WATER: readonly SeenRow[] = [
     basis: cp,
     effects: {
       'check-valve-failed': { 'falls-back': 0.9, 'stuck-shut': 0.06 },
-      'drop-pipe-leaking': { 'falls-back': 0.6 },
+      // A hole above the check at the pump lets the gauge fall, unless a second check stands at the tee.
+      'drop-pipe-leaking': { 'falls-back': 0.75 },
       'foot-valve-leaking': { 'falls-back': 0.9 },
       'system-leak': { 'falls-back': 0.15 },
       'relief-valve-failed': { 'falls-back': 0.3 },

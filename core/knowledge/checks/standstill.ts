@@ -30,6 +30,7 @@ export const TURNING_AMPS = { nothingUnder: 0.08, stalledFrom: 3 }
 export const UPSTREAM: ReadonlySet<string> = new Set<Check>([
   'supply-voltage',
   'outlet-voltage',
+  'breaker-voltage',
   'load-side-voltage',
   'interlock',
   'breaker',
@@ -52,9 +53,8 @@ export const STANDSTILL_CHECKS: { turning: readonly Check[]; drawing: readonly C
     'pumping-water-level',
     'cycle-time',
     'cut-out',
-    'drop-test',
     'house-filter',
   ],
-  drawing: ['supply-voltage-loaded', 'locked-current'],
+  drawing: ['supply-voltage-loaded', 'locked-current', 'drop-test'],
   basis: { kind: 'common-practice', name: 'what needs a turning shaft is not asked of one that stands still' },
 }

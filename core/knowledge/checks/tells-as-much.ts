@@ -16,13 +16,28 @@ export interface TellsAsMuch {
 
 export const TELLS_AS_MUCH: readonly TellsAsMuch[] = [
   { after: { check: 'insulation-resistance' }, not: ['ground-ohmmeter'] },
-  { after: { check: 'supply-voltage', notZero: true }, not: ['outlet-voltage', 'interlock', 'load-side-voltage'] },
-  { after: { check: 'outlet-voltage', notZero: true }, not: ['supply-voltage'] },
+  {
+    after: { check: 'supply-voltage', notZero: true },
+    not: ['outlet-voltage', 'breaker-voltage', 'interlock', 'load-side-voltage'],
+  },
+  { after: { check: 'outlet-voltage', notZero: true }, not: ['supply-voltage', 'breaker-voltage'] },
+  { after: { check: 'breaker-voltage' }, not: ['breaker'] },
   {
     after: { check: 'running-current', notZero: true },
-    not: ['outlet-voltage', 'interlock', 'load-side-voltage', 'breaker', 'locked-current', 'float-bypass'],
+    not: [
+      'outlet-voltage',
+      'breaker-voltage',
+      'interlock',
+      'load-side-voltage',
+      'breaker',
+      'locked-current',
+      'float-bypass',
+    ],
   },
-  { after: { check: 'supply-voltage-loaded', notZero: true }, not: ['supply-voltage', 'outlet-voltage', 'interlock'] },
+  {
+    after: { check: 'supply-voltage-loaded', notZero: true },
+    not: ['supply-voltage', 'outlet-voltage', 'breaker-voltage', 'interlock'],
+  },
   { after: { check: 'capacitance', samePart: true }, not: ['capacitor-look'] },
   {
     after: { check: 'capacitor-look', outcomes: ['bulged', 'leaking', 'burnt'], samePart: true },
@@ -40,7 +55,8 @@ export const TELLS_AS_MUCH: readonly TellsAsMuch[] = [
   { after: { check: 'tank-air' }, not: ['tank-look'] },
   { after: { check: 'float-bypass', outcomes: ['silent', 'hums'] }, not: ['float-run', 'float-move'] },
   { after: { check: 'float-run' }, not: ['float-bypass'] },
-  { after: { check: 'listen', outcomes: ['hum'] }, not: ['motor-alone-listen'] },
+  // What hums has its float closed.
+  { after: { check: 'listen', outcomes: ['hum'] }, not: ['motor-alone-listen', 'float-bypass'] },
   { after: { check: 'float-bypass' }, not: ['listen', 'wiring-look', 'load-side-voltage'] },
   // What turns free as a whole turns free in each half; and where a half was turned, the whole says no more.
   { after: { check: 'shaft-turn', outcomes: ['free'], half: 'whole' }, not: ['shaft-turn'] },
@@ -66,6 +82,11 @@ export const TELLS_AS_MUCH: readonly TellsAsMuch[] = [
 export const TELLS_AS_MUCH_BASIS: Basis = {
   kind: 'common-practice',
   name: 'what was looked at is not looked at again by another name',
+}
+
+/** What is measured only after an easier look has said that it is worth it: no panel is opened over a tripped breaker. */
+export const ONLY_AFTER: Readonly<Partial<Record<Check, { check: Check; outcome: string }>>> = {
+  'breaker-voltage': { check: 'breaker', outcome: 'on' },
 }
 
 /** Looks that only what was told of a leak, of air or of lost water makes worth a look. */

@@ -6,6 +6,17 @@ const OFF_THE_WATER = 'A second at most: seals and bushings run dry. Held fast, 
 
 /** Trials: what is found by letting it run a moment, or by looking where a fault was before. Common practice. */
 export const TRIALS = {
+  'breaker-voltage': {
+    label: 'volts at the breaker',
+    ask: 'Measure behind the breaker',
+    unit: 'V',
+    part: 'breaker',
+    gates: ['power-on'],
+    minutes: 4,
+    tool: 'Meter on V AC at the breaker’s own terminals, toward the pump',
+    caution: `${LIVE} Licensed practice decides who opens the panel.`,
+    plausible: [0, 700],
+  },
   'load-side-voltage': {
     label: 'volts behind the control',
     ask: 'Measure behind the control that calls',
@@ -24,7 +35,7 @@ export const TRIALS = {
     part: 'splice',
     gates: ['guards-on', 'power-on'],
     minutes: 4,
-    tool: 'Meter on V AC from end to end of the joint or cable, motor running',
+    tool: 'Meter on V AC from end to end of the joint or cable, motor running or humming',
     caution: LIVE,
     plausible: [0, 250],
   },
@@ -90,14 +101,14 @@ export const TRIALS = {
     tool: 'Covers off, lamp',
   },
   'water-level': {
-    label: 'water in the pool',
+    label: 'water level',
     ask: 'Look at the water’s level',
     outcomes: { right: 'sound', low: 'failed' },
     part: 'suction-pipe',
     gates: [],
     minutes: 1,
-    tool: 'Eyes: half way up the skimmer’s mouth',
-    kinds: ['pool', 'spa'],
+    tool: 'Eyes: half way up the skimmer’s mouth, or well above the intake',
+    kinds: ['pool', 'spa', 'circulation'],
   },
   'house-filter': {
     label: 'house filter',

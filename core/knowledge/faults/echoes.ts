@@ -19,4 +19,8 @@ export const ECHOES: Partial<Record<Complaint, Partial<Record<Check, readonly st
   'leak-at-joint': { 'joint-look': ['dripping'] },
   'smell-burnt': { 'winding-smell': ['burnt'] },
 }
+/** The same hum heard by two checks is one hum: the second, which says more, speaks for both. */
+export const SPOKEN_FOR: readonly { check: Check; outcome: string; by: { check: Check; outcome: string } }[] = [
+  { check: 'listen', outcome: 'hum', by: { check: 'float-bypass', outcome: 'hums' } },
+]
 export const ECHOES_BASIS: Basis = { kind: 'common-practice', name: 'a complaint that is found is one thing, not two' }

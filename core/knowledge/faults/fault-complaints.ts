@@ -159,6 +159,7 @@ const CIRCULATING: ComplaintTable = {
   'adapter-leaking': { 'leak-at-joint': 0.95 },
   'nothing-wrong': {
     'low-flow': 0.2,
+    'low-pressure': 0.12,
     'high-bill': 0.3,
     'noise-buzz': 0.15,
     'noise-whine': 0.08,
@@ -270,9 +271,15 @@ const HOUSE_WATER: ComplaintTable = {
     'low-pressure': 0.25,
     'air-at-taps': 0.1,
   },
-  'relief-valve-failed': { 'leak-at-joint': 0.6, 'low-pressure': 0.3, 'never-stops': 0.3 },
+  'relief-valve-failed': {
+    'leak-at-joint': 0.6,
+    'short-cycles': 0.4,
+    'high-bill': 0.3,
+    'low-pressure': 0.3,
+    'never-stops': 0.3,
+  },
   'low-water': { 'no-water': 0.5, 'air-at-taps': 0.5, 'dirty-water': 0.25, 'low-pressure': 0.3, 'never-stops': 0.2 },
-  'undersized-pump': { 'low-pressure': 0.85, 'never-stops': 0.35, 'low-flow': 0.4 },
+  'undersized-pump': { 'low-pressure': 0.85, 'never-stops': 0.5, 'low-flow': 0.4 },
   cavitation: { 'noise-rattle': 0.5, 'noise-grind': 0.4, 'low-flow': 0.3 },
   'wrong-frequency': { 'runs-hot': 0.45, 'cuts-out-hot': 0.4, 'trips-breaker': 0.3 },
   'wrong-capacitor-fitted': {
@@ -306,6 +313,8 @@ const HOUSE_WATER: ComplaintTable = {
     'air-at-taps': 0.03,
     'trips-gfci': 0.05,
     'noise-buzz': 0.1,
+    'noise-whine': 0.05,
+    'runs-hot': 0.05,
   },
 }
 
@@ -363,7 +372,14 @@ const PIT: ComplaintTable = {
   'supply-wiring-wet': { 'trips-gfci': 0.8, 'trips-breaker': 0.3, 'pit-flooded': 0.3 },
   'gfci-worn': { 'trips-gfci': 0.95, 'pit-flooded': 0.4, 'alarm-sounding': 0.3, dead: 0.3 },
   'adapter-leaking': { 'leak-at-joint': 0.95 },
-  'nothing-wrong': { 'alarm-sounding': 0.2, 'high-bill': 0.25, 'low-flow': 0.15, 'noise-buzz': 0.12, dead: 0.02 },
+  'nothing-wrong': {
+    'alarm-sounding': 0.2,
+    'high-bill': 0.25,
+    'low-flow': 0.15,
+    'noise-buzz': 0.12,
+    'trips-gfci': 0.05,
+    dead: 0.02,
+  },
 }
 
 const FAMILY: Record<Kind, ComplaintTable> = {
@@ -387,9 +403,25 @@ const OWN: Partial<Record<Kind, ComplaintTable>> = {
   },
 }
 
+/** Where water must not stop an alarm watches it: half of those who have no water, a third who have little, tell of it. */
+const ALARM_TELLS: Partial<Record<Complaint, number>> = {
+  dead: 0.5,
+  'no-water': 0.5,
+  'hums-no-start': 0.5,
+  'trips-breaker': 0.5,
+  'trips-gfci': 0.5,
+  'low-flow': 0.3,
+}
+const ALARMS_OF_ITSELF = 0.1
+
 /** What the caller then says, for a fault of a kind. */
 export function complaintsOf(kind: Kind, fault: Fault): Partial<Record<Complaint, number>> {
-  return OWN[kind]?.[fault] ?? FAMILY[kind][fault] ?? {}
+  const said = OWN[kind]?.[fault] ?? FAMILY[kind][fault] ?? {}
+  if (kind !== 'circulation') return said
+  if (fault === 'nothing-wrong') return { ...said, 'alarm-sounding': ALARMS_OF_ITSELF }
+  const told = Object.entries(ALARM_TELLS).map(([complaint, share]) => share * (said[complaint as Complaint] ?? 0))
+  const alarm = Math.max(...told)
+  return alarm > 0 ? { ...said, 'alarm-sounding': alarm } : said
 }
 
 /** A run capacitor that fails beside a start capacitor: the motor starts, and runs hot. */

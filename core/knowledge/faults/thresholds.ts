@@ -9,6 +9,8 @@ export const LIKELIHOOD = {
   /** How often an outcome in which a fault itself is seen shows without it: eyes and words slip. */
   falseSight: 0.0003,
   falseSightFloor: 0.0002,
+  /** How often a figure is written with its decimal, or its prefix, in one certain wrong place. */
+  slip: 0.003,
   basis: { kind: 'shop', name: 'room for slips of the hand and gaps of the tables, shop estimate' } as Basis,
 }
 
@@ -18,12 +20,14 @@ export const LOOK_AHEAD = {
   negligible: 5e-4,
   /** Below this many bits a check tells next to nothing, and testing on is at its end. */
   worthAskingBits: 0.03,
+  /** A free look that tells this share as much for its cost as the best check comes first. */
+  nearlyAsTelling: 0.85,
   /** A check none of whose faults stands at least this likely is not worth a hand. */
   leastChance: 0.03,
   /** Where what is not there by chance holds less than this, the pairs that chance makes count too. */
   plainShare: 0.3,
-  /** Where a repair follows it needs the machine safe too: only this share of those minutes is the check’s own. */
-  gatesOwnShare: 0.6,
+  /** At least this likely some repair follows behind the same gates, whichever it will be. */
+  someRepairFollows: 0.4,
   /** Checks behind the same gates share their minutes where each is worth this share of the loss at stake. */
   sharesFrom: 0.003,
   /** A check this quick, with no gate to turn, counts as free: for it the look-ahead goes one step further. */

@@ -1,6 +1,19 @@
 import type { CheckSaid } from './check-said'
 
 export const TRIALS_SAID = {
+  'breaker-voltage': {
+    names: [
+      'breaker voltage',
+      'breaker volts',
+      'volts at breaker',
+      'voltage at breaker',
+      'at breaker',
+      'behind breaker',
+      'out of breaker',
+      'breaker terminals',
+      'load side of breaker',
+    ],
+  },
   'load-side-voltage': {
     names: [
       'load side',

@@ -3,7 +3,7 @@ import { ECHOES, SPOKEN_FOR } from '../knowledge/faults/echoes'
 import type { Complaint } from '../knowledge/vocabulary'
 import { newestFindings, type Finding } from './finding'
 import { ownFindings } from './own-findings'
-import { complaintLikelihood, modelCheckOf, type DiagnosisModel } from './model'
+import { complaintLeak, complaintLikelihood, modelCheckOf, type DiagnosisModel } from './model'
 
 /** One piece of evidence that moves the posterior: its likelihood per hypothesis. */
 export interface Weighed {
@@ -38,6 +38,7 @@ export function infer(model: DiagnosisModel, { complaints = [], findings = [], e
   const told = [...new Set(complaints)].map((complaint) => ({
     complaint,
     likelihood: complaintLikelihood(model, complaint),
+    leak: complaintLeak(model.knowledge, complaint),
   }))
   const found = weigh(model, findings)
   const said = told.filter(({ complaint }) => !found.some(({ finding }) => echoes(finding, complaint)))
@@ -51,23 +52,30 @@ export function infer(model: DiagnosisModel, { complaints = [], findings = [], e
   return { probabilities: normalise(log), fromComplaint, weighed, complaints: said }
 }
 
+/** A word this many times as likely as without any cause is accounted for. */
+const ACCOUNTED = 1.05
+
 function echoes({ check, outcome }: Finding, complaint: string): boolean {
   return ECHOES[complaint as Complaint]?.[check as Check]?.includes(outcome ?? '') ?? false
 }
 
 /**
- * What was found to be just what was told is one thing: the finding speaks, and no cause makes it likelier than the
- * word and the finding each. So a noise that was called about is not taken for one that is heard of any machine.
+ * What was found to be just what was told is one thing where a cause accounts for the word: the finding speaks for both,
+ * and is no likelier than each. Told and found where nothing accounts for it, it is two coincidences: so a noise that
+ * was called about is not taken for one that is heard of any machine.
  */
 function asTold(
   { finding, likelihood }: Weighed,
-  told: readonly { complaint: string; likelihood: Float64Array }[],
+  told: readonly { complaint: string; likelihood: Float64Array; leak: number }[],
 ): Weighed {
   const alike = told.filter(({ complaint }) => echoes(finding, complaint))
   return {
     finding,
     likelihood: likelihood.map((found, h) =>
-      alike.reduce((least, { likelihood: said }) => Math.min(least, said[h] as number), found),
+      alike.reduce((both, { likelihood: words, leak }) => {
+        const word = words[h] as number
+        return word > ACCOUNTED * leak ? Math.min(both, word) : both * word
+      }, found),
     ),
   }
 }

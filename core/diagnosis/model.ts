@@ -231,6 +231,14 @@ function enumerate(
   return all.map((hypothesis) => ({ ...hypothesis, prior: hypothesis.prior / sum }))
 }
 
+/** How often this is told without any of its causes. */
+export function complaintLeak(
+  { complaintLeak: leak }: Pick<KindKnowledge, 'complaintLeak'>,
+  complaint: string,
+): number {
+  return (leak as Record<string, number>)[complaint] ?? leak.usual
+}
+
 /** Probability that this complaint is made, per hypothesis: noisy-or over the faults with a leak. */
 export function complaintLikelihood(
   { knowledge, hypotheses, plate }: Pick<DiagnosisModel, 'knowledge' | 'hypotheses' | 'plate'>,
@@ -242,7 +250,7 @@ export function complaintLikelihood(
       ((row.complaintsByType?.[plate.motorType] ?? row.complaints) as Record<string, number>)[complaint] ?? 0,
     ]),
   )
-  const leak = (knowledge.complaintLeak as Record<string, number>)[complaint] ?? knowledge.complaintLeak.usual
+  const leak = complaintLeak(knowledge, complaint)
   byFault.set('nothing-wrong', (knowledge.nothingWrong.complaints as Record<string, number>)[complaint] ?? 0)
   return Float64Array.from(
     hypotheses,

@@ -221,6 +221,19 @@ describe('what a check tells', () => {
     }
     expect(mostTelling(chance, [a, b], EVEN), 'what only chance brings together is nobody’s question').toBeUndefined()
   })
+  it('the free look first, where it tells nearly as much for its cost', () => {
+    const two = {
+      hypotheses: [
+        { faults: ['a'], prior: 0.5 },
+        { faults: ['b'], prior: 0.5 },
+      ],
+    }
+    const [free, paid] = [rank([check('water-level', 0.8)])[0]!, rank([check('listen', 0.9)])[0]!]
+    const score = informationBits(free.check, active) / free.cost
+    const scoring = (share: number) => ({ ...paid, cost: informationBits(paid.check, active) / (score / share) })
+    expect(mostTelling(two, [scoring(0.9), free], EVEN)).toBe(free)
+    expect(mostTelling(two, [scoring(0.7), free], EVEN)?.check.check).toBe('listen')
+  })
   it('for each outcome: how likely, and what is then likely', () => {
     const [one, other] = outcomesOf(check('listen', 0.9), Float64Array.from([0.8, 0.2]))
     expect(one?.probability).toBeCloseTo(0.74, 9)

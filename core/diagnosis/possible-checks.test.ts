@@ -49,6 +49,28 @@ describe('what may be lit', () => {
     expect(found).toContain('breaker')
     expect(found).not.toContain('supply-voltage-loaded')
   })
+  it('is no panel opened before its breaker was looked at, nor where volts arrive', () => {
+    const dead: Finding = { check: 'supply-voltage', value: 0 }
+    const on: Finding = { check: 'breaker', outcome: 'on' }
+    expect(possible(pool(['dead'], dead))).not.toContain('breaker-voltage')
+    expect(possible(pool(['dead'], dead, on))).toContain('breaker-voltage')
+    expect(possible(pool(['dead'], dead, { check: 'breaker', outcome: 'tripped' }))).not.toContain('breaker-voltage')
+    expect(possible(pool(['dead'], { check: 'supply-voltage', value: 236 }, on))).not.toContain('breaker-voltage')
+  })
+  it('is what a joint loses also under a rotor that stands and hums, never where nothing is drawn', () => {
+    const low: Finding = { check: 'supply-voltage-loaded', value: 170 }
+    expect(possible(pool(['hums-no-start'], low))).toContain('drop-test')
+    expect(possible(pool(['dead'], { check: 'supply-voltage', value: 236 }))).not.toContain('drop-test')
+  })
+  it('is no float bypassed where it hums: what hums has its float closed', () => {
+    const sump = (...findings: Finding[]): DiagnosisCase => ({
+      pump: { kind: 'sump', ageYears: 6, nameplate: { volts: 115 } },
+      complaints: ['hums-no-start'],
+      findings,
+    })
+    expect(possible(sump())).toContain('float-bypass')
+    expect(possible(sump({ check: 'listen', outcome: 'hum' }))).not.toContain('float-bypass')
+  })
   it('on the bench has no site, and trials of its own; in the barrel it may run', () => {
     const at = (standing: DiagnosisCase['standing']) => possible(well({ standing }))
     expect(at('installed')).toEqual(expect.arrayContaining(['static-water-level']))

@@ -9,6 +9,8 @@ export interface Slip {
   check: ModelCheck
   /** The figure with its decimal, or its prefix, put right; absent for what was seen. */
   likely?: number
+  /** The posterior without it. */
+  without: Float64Array
 }
 
 /** What was read is this many times what was written: a decimal slipped, or a prefix misread. */
@@ -33,7 +35,7 @@ export function slipOf(model: DiagnosisModel, posterior: Posterior, made: readon
     for (const { likely, chance } of slipsOf(finding, check, foreseen)) {
       const odds = (LIKELIHOOD.slip * chance) / asWritten
       if (odds > 1 && odds > (likeliest?.odds ?? 0))
-        likeliest = { slip: { finding, check, ...(likely === undefined ? {} : { likely }) }, odds }
+        likeliest = { slip: { finding, check, ...(likely === undefined ? {} : { likely }), without: others }, odds }
     }
   }
   return likeliest?.slip

@@ -5,6 +5,7 @@ import { CHECKS, checkInfo } from '../knowledge/checks/checks'
 import { saidOf } from '../knowledge/said/said'
 import { KINDS, MOTOR_TYPES, type Kind, type MotorType } from '../knowledge/vocabulary'
 import { completePlate } from '../motor/nameplate'
+import { lexicon } from './lexicon'
 import { isHere, type Scene } from './scene'
 import { understand } from './understand'
 
@@ -180,6 +181,8 @@ function slipIn(line: string, at: number, kind: string): string {
       : kind === 'double'
         ? before + here + here + after
         : before + (after[0] ?? '') + here + after.slice(1)
+  // A slip that makes another known word says that word, and nobody can tell: a hose for a house.
+  if (lexicon().words.has(slipped)) return line
   words[index] = slipped
   return words.join(' ')
 }

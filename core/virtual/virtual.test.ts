@@ -3,7 +3,7 @@ import { CHECKS, checkInfo } from '../knowledge/checks/checks'
 import { FAULTS, KINDS, type Fault, type Kind } from '../knowledge/vocabulary'
 import { answer } from './answer'
 import { buildMachine } from './build'
-import { complaintsOfMachine } from './complaint'
+import { complaintsOfMachine, noticeableComplaints } from './complaint'
 import { electricState, leakMegohms } from './electrics'
 import { breakMachine } from './faults'
 import { INSTRUMENTS, read } from './instruments'
@@ -183,6 +183,37 @@ describe('what follows from the physics', () => {
     const bound = broken('well-two-wire', 'stages-bound')
     expect(answer(bound, { check: 'shaft-turn', half: 'motor' }, chance(1)).outcome).toBe('free')
     expect(answer(bound, { check: 'shaft-turn', half: 'pump-end' }, chance(4)).outcome).toMatch(/seized|tight/)
+  })
+
+  it('where a joint, a breaker or a long line keeps the volts, each is measured at its place', () => {
+    const volts = (machine: VirtualMachine, check: string) => answer(machine, { check }, chance(2)).value as number
+    const dark = broken('sump', 'no-supply')
+    expect(volts(dark, 'breaker-voltage')).toBeLessThan(1)
+    const outlet = broken('sump', 'outlet-dead')
+    expect(volts(outlet, 'outlet-voltage')).toBeLessThan(1)
+    expect(volts(outlet, 'breaker-voltage')).toBeGreaterThan(110)
+    const stalled = many((seed) => broken('sump', 'low-supply-voltage', seed)).filter((machine) => {
+      const { turning, hums } = electricState(machine)
+      return !turning && hums
+    })
+    expect(stalled.length).toBeGreaterThan(3)
+    for (const machine of stalled) expect(answer(machine, { check: 'dry-bump' }, chance(3)).outcome).toBe('turns')
+  })
+
+  it('a jet pump draws a vacuum of its lift and an inch or two of friction', () => {
+    for (const machine of many((seed) => sound('jet', seed))) {
+      const lifted = (machine.installation.liftMetres as number) * 2.9
+      const { vacuumInHg } = waterPoint(machine)
+      expect(vacuumInHg).toBeGreaterThan(lifted)
+      expect(vacuumInHg).toBeLessThan(lifted + 3)
+    }
+  })
+
+  it('a circulation pump whose water has fallen shows it at the level, and its alarm tells', () => {
+    const low = broken('circulation', 'low-water')
+    expect(answer(low, { check: 'water-level' }, chance(1)).outcome).toBe('low')
+    expect(noticeableComplaints(low)).toContain('alarm-sounding')
+    expect(noticeableComplaints(sound('circulation'))).toEqual([])
   })
 
   it('nobody calls where nothing is to be noticed', () => {

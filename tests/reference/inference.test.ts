@@ -20,6 +20,12 @@ const FINDINGS: Finding[] = [
 const model = (motorType: MotorType): DiagnosisModel =>
   buildModel({ kind: 'pool', ageYears: 8, nameplate: { volts: 230, motorType, horsepower: 1 } })
 
+/** A hum told and heard: with a cause one thing, no likelier than the word and the finding each; without, two. */
+function heardAsTold(made: DiagnosisModel, h: number, found: number): number {
+  const told = complaintLikelihood(made, 'hums-no-start')[h] as number
+  return told > 0.0042 ? Math.min(told, found) : told * found
+}
+
 /** The posterior by the plain definition, written apart from the engine: products, no logarithms. */
 function bruteForce(made: DiagnosisModel, complaints: string[], findings: Finding[]): number[] {
   const joint = made.hypotheses.map(({ prior }, h) => {
@@ -27,9 +33,7 @@ function bruteForce(made: DiagnosisModel, complaints: string[], findings: Findin
     for (const complaint of complaints) weight *= complaintLikelihood(made, complaint)[h] as number
     for (const finding of findings) {
       const found = (modelCheckOf(made, finding)?.weigh(finding)?.[h] ?? 1) as number
-      // The hum was told and heard: it is one thing, and is no likelier than the word and the finding each.
-      const heard = finding.outcome === 'hum' ? (complaintLikelihood(made, 'hums-no-start')[h] as number) : 1
-      weight *= Math.min(found, heard)
+      weight *= finding.outcome === 'hum' ? heardAsTold(made, h, found) : found
     }
     return weight
   })

@@ -9,7 +9,9 @@ import { pickAsked, type Asked } from '../finding'
 import type { CheckState } from '../model'
 import { outcomesOf, type Candidate } from '../next-check'
 import { bestRepair, marginals, type Reasoning } from '../reasoning'
+import type { Slip } from '../slip'
 import { checkTitle } from './check-title'
+import { describeFinding } from './explain'
 import { faultLabel } from './fault-label'
 
 export interface NextOutcome {
@@ -30,11 +32,11 @@ export interface DescribedCheck extends Asked {
 
 /** The next check as the card says it: what to do, why, and what each outcome would come to. */
 export function describeNext(
-  { check, gates, missingGates, minutes }: Candidate,
+  { check, gates, missingGates, minutes, again }: Candidate,
   reasoning: Reasoning,
   reader: Reader,
 ): DescribedCheck {
-  const { probabilities } = reasoning.posterior
+  const probabilities = again?.without ?? reasoning.posterior.probabilities
   const info = checkInfo(check.check)
   const all = outcomesOf(check, probabilities).map((outcome) => ({
     ...outcome,
@@ -51,13 +53,21 @@ export function describeNext(
     minutes,
     gates,
     missingGates,
-    because: whyThisCheck(reasoning, likely(all), minutes),
+    because: again ? whyAgain(again, reader) : whyThisCheck(reasoning, likely(all), minutes),
     outcomes: told.map(({ state, probability, then }) => ({
       if: stateWords(state, info?.unit, reader),
       probability,
       then,
     })),
   }
+}
+
+/** "Read it once more: running current 48 A fits nothing else that was found, 4.8 A would." */
+function whyAgain({ finding, check, likely }: Slip, reader: Reader): string {
+  const found = `${describeFinding(finding, reader)} fits nothing else that was found`
+  return likely === undefined
+    ? `Look once more: ${found}.`
+    : `Read it once more: ${found}, ${formatReading(likely, checkInfo(check.check)?.unit, reader.system)} would.`
 }
 
 /** "Parts run capacitor weak (62 %) from start switch stuck (21 %) for four minutes' work." */

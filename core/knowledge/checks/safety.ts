@@ -32,7 +32,7 @@ export type SafetyRule = keyof typeof SAFETY
 
 /** Amps that are not read on low volts. */
 export const AMPS_CHECKS: ReadonlySet<string> = new Set<Check>(['running-current', 'locked-current', 'lead-current'])
-/** Live, and yet the motor takes no part: at the outlet with its plug out, in the panel with it off the line, on the drive's own display. */
+/** Live, and yet the motor takes no part: at the outlet with its plug out, in the panel, on the drive’s own display. */
 export const MOTOR_STAYS_OFF: ReadonlySet<string> = new Set<Check>(['outlet-voltage', 'breaker-voltage', 'drive-error'])
 /** A hand here is in the space that holds the capacitor: the motor's rear or top cover, or the box of a 3-wire well. */
 export const BESIDE_A_CAPACITOR: Readonly<Record<'motor' | 'box', ReadonlySet<string>>> = {

@@ -84,7 +84,7 @@ export const TELLS_AS_MUCH_BASIS: Basis = {
   name: 'what was looked at is not looked at again by another name',
 }
 
-/** What is measured only after an easier look has said that it is worth it: no panel is opened over a tripped breaker. */
+/** Measured only after an easier look has said that it is worth it: no panel is opened over a tripped breaker. */
 export const ONLY_AFTER: Readonly<Partial<Record<Check, { check: Check; outcome: string }>>> = {
   'breaker-voltage': { check: 'breaker', outcome: 'on' },
 }

@@ -25,7 +25,7 @@ const CIRCULATING: ComplaintTable = {
   'timer-failed': { dead: 0.8, 'never-stops': 0.15, 'one-speed-only': 0.5 },
   'low-supply-voltage': {
     'hums-no-start': 0.3,
-    'runs-hot': 0.3,
+    'runs-hot': 0.4,
     'cuts-out-hot': 0.35,
     'trips-breaker': 0.12,
     'low-flow': 0.1,
@@ -178,6 +178,7 @@ const HOUSE_WATER: ComplaintTable = {
     'trips-breaker': 0.25,
     'low-pressure': 0.25,
     'no-water': 0.3,
+    'runs-hot': 0.35,
     'cuts-out-hot': 0.25,
   },
   'wrong-voltage-selected': {
@@ -322,7 +323,7 @@ const HOUSE_WATER: ComplaintTable = {
 const PIT: ComplaintTable = {
   'no-supply': { dead: 0.6, 'pit-flooded': 0.6, 'alarm-sounding': 0.45 },
   'outlet-dead': { dead: 0.6, 'pit-flooded': 0.6, 'alarm-sounding': 0.45 },
-  'low-supply-voltage': { 'hums-no-start': 0.35, 'pit-flooded': 0.35, 'cuts-out-hot': 0.3 },
+  'low-supply-voltage': { 'hums-no-start': 0.45, 'pit-flooded': 0.4, 'alarm-sounding': 0.3, 'cuts-out-hot': 0.3 },
   'loose-connection': { dead: 0.55, 'pit-flooded': 0.4, 'alarm-sounding': 0.3 },
   'run-capacitor-failed': { 'hums-no-start': 0.75, 'pit-flooded': 0.5, 'alarm-sounding': 0.35, 'trips-breaker': 0.15 },
   'start-capacitor-failed': { 'hums-no-start': 0.85, 'pit-flooded': 0.5, 'alarm-sounding': 0.35, 'trips-breaker': 0.2 },
@@ -403,7 +404,7 @@ const OWN: Partial<Record<Kind, ComplaintTable>> = {
   },
 }
 
-/** Where water must not stop an alarm watches it: half of those who have no water, a third who have little, tell of it. */
+/** Where water must not stop an alarm watches it: half of those without water tell of it, fewer who have little. */
 const ALARM_TELLS: Partial<Record<Complaint, number>> = {
   dead: 0.5,
   'no-water': 0.5,
@@ -434,9 +435,13 @@ const RUNS_HOT: Partial<Record<Complaint, number>> = {
   'high-bill': 0.1,
 }
 
+/** Electronics that miss their volts switch off and say so; nothing hums. */
+const SWITCHES_OFF: Partial<Record<Complaint, number>> = { dead: 0.5, 'cuts-out-hot': 0.15, 'no-water': 0.3 }
+
 /** Where the motor type makes the caller say something else. */
 export function complaintsByType(
   fault: Fault,
 ): Partial<Record<MotorType, Partial<Record<Complaint, number>>>> | undefined {
-  return fault === 'run-capacitor-failed' ? { 'capacitor-start-run': RUNS_HOT } : undefined
+  if (fault === 'run-capacitor-failed') return { 'capacitor-start-run': RUNS_HOT }
+  return fault === 'low-supply-voltage' ? { electronic: SWITCHES_OFF } : undefined
 }

@@ -295,7 +295,8 @@ export const FAULT_RATES: Record<Kind, KindRates> = {
     per1000: {
       'no-supply': 8,
       'outlet-dead': 14,
-      'low-supply-voltage': 2,
+      // Many hang on a long, thin extension cord.
+      'low-supply-voltage': 4,
       'loose-connection': 3,
       'run-capacitor-failed': 14,
       'start-capacitor-failed': 9,

@@ -291,6 +291,7 @@ export const WATER_SAID = {
         '+thuds full',
         '+full',
         '+sounds solid',
+        '+solid',
       ],
       'water-at-air-valve': [
         'water at air valve',

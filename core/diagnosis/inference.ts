@@ -60,9 +60,9 @@ function echoes({ check, outcome }: Finding, complaint: string): boolean {
 }
 
 /**
- * What was found to be just what was told is one thing where a cause accounts for the word: the finding speaks for both,
- * and is no likelier than each. Told and found where nothing accounts for it, it is two coincidences: so a noise that
- * was called about is not taken for one that is heard of any machine.
+ * What was found to be just what was told is one thing where a cause accounts for the word: the finding speaks for
+ * both, and is no likelier than each. Told and found where nothing accounts for it, it is two coincidences: so a noise
+ * that was called about is not taken for one that is heard of any machine.
  */
 function asTold(
   { finding, likelihood }: Weighed,

@@ -193,7 +193,7 @@ function judgeMeasured(finding: Finding, context: JudgingContext): Judgement {
     case 'outlet-voltage':
       return judgeSupply(plate.volts, value, 'outlet')
     case 'breaker-voltage':
-      return judgeSupply(plate.volts, value, 'breaker')
+      return judgeSupply(plate.volts, value, 'volts at the breaker')
     case 'supply-voltage-loaded':
       if (isLeg(finding.lead)) return judgeLeg(finding, value, context)
       return judgeLoadedSupply(plate.volts, value, newest(findings, 'supply-voltage'))

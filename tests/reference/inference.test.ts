@@ -106,7 +106,7 @@ describe('the value of a check', () => {
     const ranking = rankChecks(made, { now: losses, opened: losses }, probabilities, made.checks, {
       held: new Set(),
       rates: DEFAULT_RATES,
-      repairing: false,
+      repairing: 0,
     })
     /** The rule that acts: of the repairs likely enough to be the cure the one that loses least, or testing on. */
     const acting = (weights: Float64Array): number => {

@@ -6,6 +6,11 @@ const shop: Basis = { kind: 'shop', name: 'shop estimate' }
 const cp: Basis = { kind: 'common-practice', name: 'what the trade expects to read' }
 const one = (mean: number, sd: number): readonly Component[] => [{ weight: 1, mean, sd }]
 const NOTHING = one(0, 0.02)
+/** What arrives of sound volts at rest; a few feeders lie low without being a fault. */
+const AT_REST: readonly Component[] = [
+  { weight: 0.985, mean: 1.02, sd: 0.03 },
+  { weight: 0.015, mean: 0.95, sd: 0.1 },
+]
 const LOW_AT_REST: readonly Component[] = [
   { weight: 0.4, mean: 0.86, sd: 0.03 },
   { weight: 0.2, mean: 0.94, sd: 0.03 },
@@ -99,10 +104,7 @@ export const MEASURED_ELECTRICAL: readonly MeasuredRow[] = [
     meterSd: 0.008,
     cuts: [0.1, 'low', 'high'],
     basis: cp,
-    normal: [
-      { weight: 0.985, mean: 1.02, sd: 0.03 },
-      { weight: 0.015, mean: 0.95, sd: 0.1 },
-    ],
+    normal: AT_REST,
     effects: {
       'no-supply': NOTHING,
       'outlet-dead': NOTHING,
@@ -128,10 +130,7 @@ export const MEASURED_ELECTRICAL: readonly MeasuredRow[] = [
     meterSd: 0.008,
     cuts: [0.1, 'low', 'high'],
     basis: cp,
-    normal: [
-      { weight: 0.985, mean: 1.02, sd: 0.03 },
-      { weight: 0.015, mean: 0.95, sd: 0.1 },
-    ],
+    normal: AT_REST,
     effects: { 'no-supply': NOTHING, 'outlet-dead': NOTHING, 'low-supply-voltage': LOW_AT_REST },
   },
   {
@@ -140,10 +139,7 @@ export const MEASURED_ELECTRICAL: readonly MeasuredRow[] = [
     meterSd: 0.008,
     cuts: [0.1, 'low', 'high'],
     basis: cp,
-    normal: [
-      { weight: 0.985, mean: 1.03, sd: 0.03 },
-      { weight: 0.015, mean: 0.95, sd: 0.1 },
-    ],
+    normal: AT_REST,
     effects: { 'no-supply': NOTHING, 'low-supply-voltage': LOW_AT_REST },
   },
   {

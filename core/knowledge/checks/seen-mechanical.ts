@@ -16,7 +16,7 @@ export const SEEN_MECHANICAL: readonly SeenRow[] = [
       'bearings-worn': { gritty: 0.6, tight: 0.12, seized: 0.01 },
       'bearing-misfitted': { gritty: 0.3, tight: 0.5 },
       'motor-seized': { tight: 0.05, seized: 0.93 },
-      'impeller-clogged': { gritty: 0.12, tight: 0.18, seized: 0.04 },
+      'impeller-clogged': { gritty: 0.12, tight: 0.18, seized: 0.08 },
       'impeller-rubbing': { gritty: 0.3, tight: 0.42, seized: 0.02 },
       'rotor-rubbing': { gritty: 0.4, tight: 0.35, seized: 0.12 },
       'shaft-bent': { gritty: 0.3, tight: 0.2 },
@@ -96,7 +96,10 @@ export const SEEN_MECHANICAL: readonly SeenRow[] = [
     order: ['quiet', 'hiss', 'buzz', 'whine', 'rattle', 'squeal', 'grind', 'rub', 'hum'],
     leak: { hiss: 0.02, buzz: 0.04, whine: 0.03, rattle: 0.02, hum: 0.004 },
     basis: cp,
-    byType: { 'capacitor-start-run': { 'run-capacitor-failed': { buzz: 0.6, hum: 0.05 } } },
+    byType: {
+      'capacitor-start-run': { 'run-capacitor-failed': { buzz: 0.6, hum: 0.05 } },
+      electronic: { 'low-supply-voltage': { hum: 0.02, buzz: 0.05 } },
+    },
     effects: {
       'run-capacitor-failed': { hum: 0.76, buzz: 0.12 },
       'start-capacitor-failed': { hum: 0.93 },

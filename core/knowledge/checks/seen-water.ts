@@ -143,6 +143,7 @@ export const SEEN_WATER: readonly SeenRow[] = [
   {
     check: 'check-valve',
     kinds: [...HOUSE_WATER, 'sump', 'circulation'],
+    shows: { 'stuck-shut': 'check-valve-failed' },
     leak: { 'falls-back': 0.03, 'stuck-shut': 0.003 },
     basis: cp,
     effects: {
@@ -152,7 +153,6 @@ export const SEEN_WATER: readonly SeenRow[] = [
       'foot-valve-leaking': { 'falls-back': 0.9 },
       'system-leak': { 'falls-back': 0.15 },
       'relief-valve-failed': { 'falls-back': 0.3 },
-      'discharge-blocked': { 'stuck-shut': 0.08 },
     },
   },
   {

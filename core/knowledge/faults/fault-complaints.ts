@@ -114,8 +114,9 @@ const CIRCULATING: ComplaintTable = {
     'low-flow': 0.85,
     'no-water': 0.15,
     'noise-rattle': 0.2,
-    'hums-no-start': 0.04,
-    'trips-breaker': 0.02,
+    // A pebble between wheel and volute holds the shaft.
+    'hums-no-start': 0.08,
+    'trips-breaker': 0.03,
     'low-pressure': 0.4,
   },
   'impeller-worn': { 'low-flow': 0.9, 'low-pressure': 0.5 },

@@ -11,6 +11,7 @@ export const TRIALS_SAID = {
       'behind breaker',
       'out of breaker',
       'breaker terminals',
+      'breaker',
       'load side of breaker',
     ],
   },

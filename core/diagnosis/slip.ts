@@ -3,12 +3,12 @@ import { mechanismOf, type Finding } from './finding'
 import { normalise, type Posterior } from './inference'
 import { modelCheckOf, type DiagnosisModel, type ModelCheck } from './model'
 
-/** A finding that is likelier to be a slip than to be so. */
+/** A figure that is likelier to be a slip than to be so. What is seen is believed. */
 export interface Slip {
   finding: Finding
   check: ModelCheck
-  /** The figure with its decimal, or its prefix, put right; absent for what was seen. */
-  likely?: number
+  /** The figure with its decimal, or its prefix, put right. */
+  likely: number
   /** The posterior without it. */
   without: Float64Array
 }
@@ -17,9 +17,8 @@ export interface Slip {
 const SLIPS = [10, 0.1, 1000, 0.001]
 
 /**
- * A finding that a slip explains better than anything that can be wrong with the machine, as all the others have it: a
- * figure whose decimal slipped, a look that nothing led to expect. Undefined where there is none, or where it was made
- * a second time and came out the same.
+ * A figure that a slipped decimal explains better than anything that can be wrong with the machine, as all the other
+ * findings have it. Undefined where there is none, or where it was made a second time and came out the same.
  *
  * @param made all findings, every one that was made
  */
@@ -27,31 +26,18 @@ export function slipOf(model: DiagnosisModel, posterior: Posterior, made: readon
   const once = (finding: Finding) => made.filter((other) => mechanismOf(other) === mechanismOf(finding)).length === 1
   let likeliest: { slip: Slip; odds: number } | undefined
   for (const { finding, likelihood } of posterior.weighed) {
-    const check = once(finding) ? modelCheckOf(model, finding) : undefined
-    if (!check) continue
-    const others = normalise(posterior.probabilities.map((p, h) => Math.log(p) - Math.log(likelihood[h] as number)))
-    const foreseen = (densities: Float64Array) => densities.reduce((sum, density, h) => sum + density * others[h]!, 0)
+    const { value } = finding
+    const check = modelCheckOf(model, finding)
+    if (!check || typeof value !== 'number' || value <= 0 || !once(finding)) continue
+    const without = normalise(posterior.probabilities.map((p, h) => Math.log(p) - Math.log(likelihood[h] as number)))
+    const foreseen = (densities: Float64Array) => densities.reduce((sum, density, h) => sum + density * without[h]!, 0)
     const asWritten = foreseen(likelihood)
-    for (const { likely, chance } of slipsOf(finding, check, foreseen)) {
-      const odds = (LIKELIHOOD.slip * chance) / asWritten
-      if (odds > 1 && odds > (likeliest?.odds ?? 0))
-        likeliest = { slip: { finding, check, ...(likely === undefined ? {} : { likely }), without: others }, odds }
+    for (const times of SLIPS) {
+      const likely = value * times
+      const meant = check.weigh({ ...finding, value: likely })
+      const odds = meant ? (LIKELIHOOD.slip * foreseen(meant)) / asWritten : 0
+      if (odds > 1 && odds > (likeliest?.odds ?? 0)) likeliest = { slip: { finding, check, likely, without }, odds }
     }
   }
   return likeliest?.slip
-}
-
-/** What may have been meant instead, and how likely that was to be found. */
-function slipsOf(
-  finding: Finding,
-  check: ModelCheck,
-  foreseen: (densities: Float64Array) => number,
-): { likely?: number; chance: number }[] {
-  const { value, outcome } = finding
-  if (outcome !== undefined) return [{ chance: 1 }]
-  if (typeof value !== 'number' || value <= 0) return []
-  return SLIPS.flatMap((times) => {
-    const meant = check.weigh({ ...finding, value: value * times })
-    return meant ? [{ likely: value * times, chance: foreseen(meant) }] : []
-  })
 }

@@ -64,10 +64,8 @@ export function describeNext(
 
 /** "Read it once more: running current 48 A fits nothing else that was found, 4.8 A would." */
 function whyAgain({ finding, check, likely }: Slip, reader: Reader): string {
-  const found = `${describeFinding(finding, reader)} fits nothing else that was found`
-  return likely === undefined
-    ? `Look once more: ${found}.`
-    : `Read it once more: ${found}, ${formatReading(likely, checkInfo(check.check)?.unit, reader.system)} would.`
+  const would = formatReading(likely, checkInfo(check.check)?.unit, reader.system)
+  return `Read it once more: ${describeFinding(finding, reader)} fits nothing else that was found, ${would} would.`
 }
 
 /** "Parts run capacitor weak (62 %) from start switch stuck (21 %) for four minutes' work." */

@@ -100,6 +100,9 @@ function outcomeOf(
 
 const modelOf = ({ pump, alreadyReplaced }: VirtualCase) => buildModel(pump, alreadyReplaced)
 
+/** Repairs of a machine in its place that hang on no reading. */
+const offered = ({ actions }: DiagnosisModel) => actions.filter(({ onlyAfter, standings }) => !onlyAfter && !standings)
+
 /**
  * Parts of a repair beyond those of the repair with least parts that cures what is wrong; all of them where it does not
  * cure.
@@ -110,7 +113,7 @@ export function unneededParts(
   faults: readonly string[],
 ): number {
   const cure = (fault: string) =>
-    model.actions
+    offered(model)
       .filter(({ cures }) => (cures as readonly string[]).includes(fault))
       .sort(
         (a, b) => partsPrice(a.parts, DEFAULT_RATES, model.pump) - partsPrice(b.parts, DEFAULT_RATES, model.pump),
@@ -165,7 +168,7 @@ function followOrder(each: VirtualCase, order: readonly string[]): Outcome {
   const dice = chance(each.seed ^ 0x5bd1e995)
   const clock = new VisitClock(each.pump)
   const model = modelOf(each)
-  const actions = model.actions.filter(({ onlyAfter, standings }) => !onlyAfter && !standings)
+  const actions = offered(model)
   const priced = (action: ActionRow) => actionCost(action, each.pump, DEFAULT_RATES)
   const list = inOrder(model, order, each.complaints)
   const made: { asked: Asked; found: Finding }[] = []

@@ -47,11 +47,10 @@ describe('findings that cannot all be true', () => {
   it('are a seized shaft, no volts or no amps beside one that turns', () => {
     expect(fightOf([amps(7), heard('quiet'), seized], plate)).toEqual({ dead: seized, live: [amps(7), heard('quiet')] })
     expect(fightOf([volts(0), amps(7)], plate)?.dead).toEqual(volts(0))
-    const [loaded, cutOut]: Finding[] = [
-      { check: 'supply-voltage-loaded', value: 0.24 },
-      { check: 'cut-out', value: 51 },
-    ]
-    expect(fightOf([cutOut as Finding, loaded as Finding], plate)).toEqual({ dead: loaded, live: [cutOut] })
+    const loaded: Finding = { check: 'supply-voltage-loaded', value: 0.24 }
+    const shutoff: Finding = { check: 'shutoff-pressure', value: 62 }
+    expect(fightOf([shutoff, loaded], plate)).toEqual({ dead: loaded, live: [shutoff] })
+    expect(fightOf([{ check: 'cut-out', value: 50 }, loaded], plate), 'as the label says').toBeUndefined()
     expect(fightOf([heard('whine'), amps(0.008)], plate)?.dead).toEqual(amps(0.008))
   })
   it('are none where it hums seized, or turns freely', () => {

@@ -7,13 +7,12 @@ import type { Finding } from './finding'
 /** Complaints of a shaft that stands. */
 const TOLD_STILL: ReadonlySet<string> = new Set(['dead', 'hums-no-start'])
 
-/** Figures of moving water, or of what moving water has reached. */
+/** Figures of water that moves just now; a cut-out may have been read off the switch’s label. */
 const SHOWN_BY_WATER: ReadonlySet<string> = new Set([
   'flow',
   'filter-pressure',
   'discharge-pressure',
   'shutoff-pressure',
-  'cut-out',
 ])
 
 /**

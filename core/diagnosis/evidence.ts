@@ -1,4 +1,5 @@
 import { badField } from '../validation/input-error'
+import { shares } from './likelihood'
 import { informationBits } from './next-check'
 
 /** A test of a network with one cause at a time: its states, and for each cause their probabilities in that order. */
@@ -35,7 +36,7 @@ const best = (gains: Readonly<Record<string, number>>, minutes: Readonly<Record<
 function normalised(weights: Float64Array): Float64Array {
   const sum = weights.reduce((total, weight) => total + weight, 0)
   if (!(sum > 0)) throw badField('evidence', sum, 'something that at least one cause can bring about')
-  return weights.map((weight) => weight / sum)
+  return shares(weights)
 }
 
 function candidateOf<T>(tables: Readonly<Record<string, T>>, name: string, field: string): T {

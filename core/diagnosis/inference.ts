@@ -2,6 +2,7 @@ import type { Check } from '../knowledge/checks/checks'
 import { ECHOES, SPOKEN_FOR } from '../knowledge/faults/echoes'
 import type { Complaint } from '../knowledge/vocabulary'
 import { newestFindings, type Finding } from './finding'
+import { shares } from './likelihood'
 import { ownFindings } from './own-findings'
 import { complaintLeak, complaintLikelihood, modelCheckOf, type DiagnosisModel } from './model'
 
@@ -65,13 +66,14 @@ function echoes({ check, outcome }: Finding, complaint: string): boolean {
  * that was called about is not taken for one that is heard of any machine.
  */
 function asTold(
-  { finding, likelihood }: Weighed,
+  weighed: Weighed,
   told: readonly { complaint: string; likelihood: Float64Array; leak: number }[],
 ): Weighed {
-  const alike = told.filter(({ complaint }) => echoes(finding, complaint))
+  const alike = told.filter(({ complaint }) => echoes(weighed.finding, complaint))
+  if (alike.length === 0) return weighed
   return {
-    finding,
-    likelihood: likelihood.map((found, h) =>
+    ...weighed,
+    likelihood: weighed.likelihood.map((found, h) =>
       alike.reduce((both, { likelihood: words, leak }) => {
         const word = words[h] as number
         return word > ACCOUNTED * leak ? Math.min(both, word) : both * word
@@ -110,10 +112,8 @@ function addLog(log: Float64Array, likelihood: Float64Array): void {
 }
 
 /** From logarithms to probabilities that sum to one. All excluded leaves an even spread over nothing: zeros. */
-export function normalise(log: Float64Array): Float64Array {
+function normalise(log: Float64Array): Float64Array {
   const largest = log.reduce((max, value) => (value > max ? value : max), -Infinity)
   if (largest === -Infinity) return new Float64Array(log.length)
-  const raw = log.map((value) => Math.exp(value - largest))
-  const sum = raw.reduce((total, value) => total + value, 0)
-  return raw.map((value) => value / sum)
+  return shares(log.map((value) => Math.exp(value - largest)))
 }

@@ -1,8 +1,19 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { LIKELIHOOD } from '../knowledge/faults/thresholds'
-import { backgroundOf, mixtureDensity, mixtureStates, noisyMax, normalCumulative, resolveMixture } from './likelihood'
+import {
+  backgroundOf,
+  mixtureDensity,
+  mixtureStates,
+  noisyMax,
+  normalCumulative,
+  resolveMixture,
+  shares,
+} from './likelihood'
 import { ageFactor } from './model'
+
+it('shares are the weights brought to a sum of one', () =>
+  expect([...shares(Float64Array.from([1, 0, 3]))]).toEqual([0.25, 0, 0.75]))
 
 describe('noisy-max', () => {
   const states = ['quiet', 'buzz', 'hum']

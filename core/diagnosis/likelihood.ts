@@ -40,6 +40,12 @@ export function withFloor(probabilities: readonly number[], floors?: readonly nu
   return lifted.map((probability) => probability / sum)
 }
 
+/** Weights brought to a sum of one. Weights of nothing at all have no shares: not a number. */
+export function shares(weights: Float64Array): Float64Array {
+  const sum = weights.reduce((total, weight) => total + weight, 0)
+  return weights.map((weight) => weight / sum)
+}
+
 /** Standard normal distribution function (error below 1.5·10⁻⁷). */
 export function normalCumulative(z: number): number {
   return (1 + errorFunction(z / Math.SQRT2)) / 2

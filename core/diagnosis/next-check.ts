@@ -3,6 +3,7 @@ import { DECIDING, LOOK_AHEAD } from '../knowledge/faults/thresholds'
 import { CHECKING, type Rates } from '../knowledge/shop/rates'
 import { GATES, LIVE_GATES, type Gate } from '../knowledge/vocabulary'
 import { accessGateOf, accessMinutes, gateMinutes, gatesFor } from './gates'
+import { shares } from './likelihood'
 import type { LossTable } from './loss'
 import type { Slip } from './slip'
 import type { CheckState, DiagnosisModel, ModelCheck } from './model'
@@ -31,8 +32,7 @@ export function activeHypotheses(probabilities: Float64Array): ActivePosterior {
     [...probabilities.keys()].filter((index) => (probabilities[index] as number) > LOOK_AHEAD.negligible),
   )
   const picked = Float64Array.from(indices, (index) => probabilities[index] as number)
-  const sum = picked.reduce((total, value) => total + value, 0)
-  return { indices, probabilities: picked.map((value) => value / sum) }
+  return { indices, probabilities: shares(picked) }
 }
 
 export interface RankOptions {

@@ -1,6 +1,7 @@
 import { LIKELIHOOD } from '../knowledge/faults/thresholds'
 import { mechanismOf, type Finding } from './finding'
-import { normalise, type Posterior } from './inference'
+import type { Posterior } from './inference'
+import { shares } from './likelihood'
 import { modelCheckOf, type DiagnosisModel, type ModelCheck } from './model'
 
 /** A figure that is likelier to be a slip than to be so. What is seen is believed. */
@@ -29,8 +30,8 @@ export function slipOf(model: DiagnosisModel, posterior: Posterior, made: readon
     const { value } = finding
     const check = modelCheckOf(model, finding)
     if (!check || typeof value !== 'number' || value <= 0 || !once(finding)) continue
-    const without = normalise(posterior.probabilities.map((p, h) => Math.log(p) - Math.log(likelihood[h] as number)))
-    const foreseen = (densities: Float64Array) => densities.reduce((sum, density, h) => sum + density * without[h]!, 0)
+    const without = shares(posterior.probabilities.map((probability, h) => probability / (likelihood[h] as number)))
+    const foreseen = (given: Float64Array) => given.reduce((sum, density, h) => sum + density * without[h]!, 0)
     const asWritten = foreseen(likelihood)
     for (const times of SLIPS) {
       const likely = value * times

@@ -2,7 +2,8 @@ import { bench, describe } from 'vitest'
 import { CONSTRUCTION_GRAPHS } from '../core/knowledge/constructions'
 import type { ConstructionGraph } from '../core/knowledge/constructions/joint'
 import type { Part } from '../core/knowledge/vocabulary'
-import { cheapestOpening, planTakeDown } from '../core/takedown/plan'
+import { cheapestOpening } from '../core/takedown/cheapest-opening'
+import { planTakeDown } from '../core/takedown/plan'
 
 const largest = [...CONSTRUCTION_GRAPHS].sort((a, b) => b.joints.length - a.joints.length)[0] as ConstructionGraph
 const five = Object.keys(largest.reach).slice(-5) as Part[]

@@ -240,8 +240,14 @@ class Writer {
     }, from)
   }
 
-  private step(visitId: string, { id, count, estimate }: TakeDownStep, at: number): void {
-    this.write(visitId, 'step', at, { step: id, done: true, ...(count === undefined ? {} : { count }), estimate })
+  private step(visitId: string, { id, count, estimate, asks }: TakeDownStep, at: number): void {
+    this.write(visitId, 'step', at, {
+      step: id,
+      done: true,
+      ...(count === undefined ? {} : { count }),
+      ...(asks?.[0] ? { answer: asks[0].id } : {}),
+      estimate,
+    })
   }
 
   private line(visitId: string, machine: Machine, line: string, stage: 'test' | 'prove', at: number): void {
@@ -264,8 +270,10 @@ class Writer {
   }
 }
 
-function stepsOf({ kind, construction }: Machine, option: string): readonly TakeDownStep[] {
-  return repairSteps(kind, construction, option)?.steps ?? []
+function stepsOf(machine: Machine, option: string): readonly TakeDownStep[] {
+  const { kind, construction } = machine
+  const { motorType } = completePlate({ kind, construction, nameplate: machine.nameplate })
+  return repairSteps(kind, construction, option, { motorType })?.steps ?? []
 }
 
 /** An id that is the same at every seeding. */

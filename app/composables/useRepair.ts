@@ -5,17 +5,27 @@ import type { JointCorrection } from '#core/takedown/as-here'
 import { render } from '#core/quantity/sentence'
 import { likelyMinutes } from '#core/takedown/clock'
 import { waterStakes, type Downtime, type WaterStakes } from '#core/takedown/downtime'
-import { jointOf, opening } from '#core/takedown/step-ref'
+import { isOpening, jointOf, opening } from '#core/takedown/step-ref'
 import { partVerdicts } from '#core/visit/fold'
-import { spareGoesIn, splitStep } from '#core/takedown/step-plan'
+import { splitStep } from '#core/takedown/split-step'
+import { spareGoesIn } from '#core/takedown/step-plan'
 import { trayOf } from '#core/takedown/tray'
 import { whileOpenSums } from '#core/takedown/while-open'
 import { useRepairPlan } from '~/stores/repair-plan'
 
-/** The plan of the chosen repair, where in it the work stands, and what lies in the tray. */
+/** What is said of a step as it is ticked. */
+interface Ticked {
+  count?: number
+  places?: JointPlace[]
+  reason?: string
+  note?: string
+  answer?: string
+}
+
+/** The plan of the agreed jobs, where in it the work stands, and what lies in the tray. */
 export function useRepair() {
   const { visit, state } = useVisitContext()
-  const { plan, clock } = storeToRefs(useRepairPlan())
+  const { plan, records, clock } = storeToRefs(useRepairPlan())
   const { reader } = useUnits()
   /** What hangs on the water is known at once; how long it is off, once the clock is read. */
   const downtime = computed<WaterStakes & Partial<Downtime>>(
@@ -23,23 +33,23 @@ export function useRepair() {
   )
   const canSpare = computed(() => {
     const { kind, construction } = state.value.machine
-    return plan.value !== undefined && spareGoesIn(kind, construction, plan.value)
+    return plan.value !== undefined && spareGoesIn(kind, construction, plan.value, state.value.standing)
   })
   const steps = computed(() =>
     (plan.value?.steps ?? []).map((step, index) => ({
       ...step,
       ...splitStep(render(step.text, reader.value)),
       number: index + 1,
-      record: state.value.steps.get(step.id),
+      record: records.value.get(step.id),
     })),
   )
   const current = computed(() => steps.value.find(({ record }) => !record?.done))
   const lastDone = computed(() => steps.value.findLast(({ record }) => record?.done))
-  const tray = computed(() => trayOf(plan.value?.steps ?? [], state.value.steps))
+  const tray = computed(() => trayOf(plan.value?.steps ?? [], records.value))
   /** What came out at this opening on the way down, for the way back. */
   const cameOut = (id: string) => {
     const joint = jointOf(id)
-    const record = joint === undefined ? undefined : state.value.steps.get(opening(joint))
+    const record = joint === undefined ? undefined : records.value.get(opening(joint))
     return record?.count === undefined ? undefined : { count: record.count, places: record.places }
   }
   const likely = computed(() => likelyMinutes(steps.value))
@@ -50,11 +60,7 @@ export function useRepair() {
       ? whileOpenSums(plan.value.whileOpen, likely.value, state.value.plate.ageYears, visit.shop.rates, verdicts.value)
       : [],
   )
-  function tick(
-    step: string,
-    done: boolean,
-    { count, places, reason, note }: { count?: number; places?: JointPlace[]; reason?: string; note?: string } = {},
-  ): void {
+  function tick(step: string, done: boolean, { count, places, reason, note, answer }: Ticked = {}): void {
     const planned = steps.value.find(({ id }) => id === step)
     visit.append('step', {
       step,
@@ -63,12 +69,14 @@ export function useRepair() {
       ...(places && planned?.places ? { places } : {}),
       ...(reason ? { reason } : {}),
       ...(note ? { note } : {}),
+      ...(answer ? { answer } : {}),
       ...(planned ? { estimate: planned.estimate } : {}),
     })
     // Counted otherwise than its construction: the machine remembers, for next time.
     if (
       done &&
-      planned?.phase === 'down' &&
+      planned !== undefined &&
+      isOpening(step) &&
       count !== undefined &&
       (count !== planned.count || JSON.stringify(places) !== JSON.stringify(planned.places))
     )
@@ -91,6 +99,7 @@ export function useRepair() {
   const damaged = (part: string) => visit.append('take-down-found', { part: part as never, what: 'damaged' })
   return {
     plan,
+    records,
     clock,
     downtime,
     canSpare,

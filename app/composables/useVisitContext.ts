@@ -1,5 +1,5 @@
 import { computed } from 'vue'
-import { chosenOf, priceOf, type Job } from '#core/visit/job'
+import { chosenOf, priceOf, stepsBefore, type Job } from '#core/visit/job'
 import type { VisitState } from '#core/visit/fold'
 import { useRepairPlan } from '~/stores/repair-plan'
 import { useVisit } from '~/stores/visit'
@@ -12,7 +12,9 @@ export function useVisitContext() {
   const diagnosis = computed(() => visit.thought?.diagnosis)
   const options = computed(() => visit.thought?.options ?? [])
   const wishes = computed(() => visit.thought?.wishes ?? [])
-  const chosen = computed(() => visit.thought && chosenOf(visit.thought, state.value, visit.shop, visit.pace))
+  const chosen = computed(() => visit.thought && chosenOf(visit.thought, state.value))
+  /** All agreed jobs as one plan: its minutes and its price. */
+  const bill = computed(() => visit.thought?.bill)
   /** As the sheet and its PDF have it; undefined for the moment in which it is being thought. */
   const job = computed(
     (): Job | undefined =>
@@ -20,7 +22,8 @@ export function useVisitContext() {
         ...visit.thought,
         chosen: chosen.value,
         repair: repair.plan,
-        price: priceOf(state.value, chosen.value),
+        before: stepsBefore(state.value, visit.shop, visit.pace),
+        price: priceOf(state.value, bill.value),
       },
   )
   return {
@@ -30,6 +33,7 @@ export function useVisitContext() {
     options,
     wishes,
     chosen,
+    bill,
     job,
     preparation: computed(() => visit.thought?.preparation),
   }

@@ -31,10 +31,25 @@ export function visitThought(
   // As text: most lines of a journal change nothing of it, and what goes to a worker must be plain.
   const asked = computed(() => {
     if (!state.value) return undefined
-    const { case: of, earlier, pump, plate, decision } = state.value
+    const { case: of, earlier, pump, plate, jobs, machine, decision, agreed, agreedStanding } = state.value
+    const { spareFirst, takeDownFound, measured, rounds } = state.value
     const { rates, schools } = shop.value
     const question: Asked = [
-      { case: of, earlier, pump, plate, decision },
+      {
+        case: of,
+        earlier,
+        pump,
+        plate,
+        jobs,
+        machine,
+        decision,
+        agreed,
+        agreedStanding,
+        spareFirst,
+        takeDownFound,
+        measured,
+        rounds,
+      },
       { rates, schools },
       pace.value,
       experience.value,

@@ -16,19 +16,17 @@ const clock = {
   read(
     kind: Kind,
     construction: Construction,
-    option: string,
+    jobs: readonly string[],
     options: RepairOptions,
     installation: Installation | undefined,
     done: readonly string[],
   ): RepairClock | undefined {
-    const plan = repairSteps(kind, construction, option, options)
+    const plan = repairSteps(kind, construction, jobs, options)
     if (!plan) return undefined
-    const inPlace = options.spareFirst
-      ? repairSteps(kind, construction, option, { ...options, spareFirst: false })
-      : plan
+    const inPlace = options.spareFirst ? repairSteps(kind, construction, jobs, { ...options, spareFirst: false }) : plan
     const spare =
       inPlace && spareGoesIn(kind, construction, inPlace)
-        ? repairSteps(kind, construction, option, { ...options, spareFirst: true })
+        ? repairSteps(kind, construction, jobs, { ...options, spareFirst: true })
         : undefined
     return {
       minutes: minutesOf(

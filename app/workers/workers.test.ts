@@ -39,15 +39,15 @@ describe('the worker that reads the clock', () => {
   })
   const steps = () => repairSteps('pool', 'bolted-seal-plate', 'swap-motor', {})?.steps ?? []
   it('reads less the more is done, and nothing once all is', () => {
-    const read = (done: string[]) => clock.read('pool', 'bolted-seal-plate', 'swap-motor', {}, undefined, done)
+    const read = (done: string[]) => clock.read('pool', 'bolted-seal-plate', ['swap-motor'], {}, undefined, done)
     const ids = steps().map(({ id }) => id)
     expect(ids.length).toBeGreaterThan(5)
     expect(read([])?.minutes.p50).toBeGreaterThan(read(ids.slice(0, 5))?.minutes.p50 as number)
     expect(read(ids)?.minutes.p50).toBe(0)
   })
   it('knows a spare only where one can be put in', () => {
-    expect(clock.read('pool', 'bolted-seal-plate', 'swap-motor', {}, undefined, [])?.downtime).toBeDefined()
-    expect(clock.read('pool', 'bolted-seal-plate', 'polish-it', {}, undefined, [])).toBeUndefined()
+    expect(clock.read('pool', 'bolted-seal-plate', ['swap-motor'], {}, undefined, [])?.downtime).toBeDefined()
+    expect(clock.read('pool', 'bolted-seal-plate', ['polish-it'], {}, undefined, [])).toBeUndefined()
   })
 })
 

@@ -1,30 +1,42 @@
+import { KIND_KNOWLEDGE } from '../knowledge/faults/kinds'
 import { jobsFor } from '../knowledge/repairs/jobs'
-import type { EnteredRates } from '../knowledge/shop/rates'
-import type { CompletePlate, Pump } from '../motor/nameplate'
-import { partsPrice } from '../diagnosis/loss'
-import { likelyMinutes } from '../takedown/clock'
-import { repairSteps, type RepairOptions } from '../takedown/step-plan'
-import { partLabel, type Option } from './options'
+import { reckoningOf, type Pricing } from './bill'
+import type { Option } from './options'
 
-/** Work that no fault asks for, priced as a repair is: parts, and the likely minutes of its steps. */
-export function jobOptions(pump: Pump, plate: CompletePlate, rates: EnteredRates, here: RepairOptions = {}): Option[] {
-  const { kind, construction } = pump
+/**
+ * Work that no fault asks for, and what was asked for besides, priced as a repair is. What cannot be done where the
+ * machine stands is not among them.
+ *
+ * @param asked ids of jobs or repairs that were wished for or agreed, whatever the lamp thinks of them
+ * @param agreed ids of what is agreed: what was asked for says what it adds to it
+ */
+export function jobOptions(pricing: Pricing, asked: readonly string[] = [], agreed: readonly string[] = []): Option[] {
+  const { kind, construction } = pricing.pump
   if (!construction) return []
-  return jobsFor(kind, construction).map(({ id, label, parts, because }): Option => {
-    const minutes = Math.round(likelyMinutes(repairSteps(kind, construction, id, here)?.steps ?? []))
-    const [materials, labour] = [partsPrice(parts, rates, pump), (minutes / 60) * rates.hourly]
-    return {
-      id,
-      label,
-      because,
-      minutes,
-      tools: [],
-      parts: parts.map((part) => ({ part, label: partLabel(part, plate), price: partsPrice([part], rates, pump) })),
-      partsPrice: materials,
-      labourPrice: labour,
-      price: materials + labour,
-      expectedCost: materials + labour,
-      chanceRight: 0,
-    }
+  const offered = jobsFor(kind, construction)
+  const repairs = (KIND_KNOWLEDGE[kind]?.actions ?? []).filter(({ id }) => asked.includes(id))
+  const rows = [
+    ...offered.map(({ id, label, because }) => ({ id, label, because })),
+    ...repairs.map(({ id, label, reason }) => ({ id, label, because: reason })),
+  ]
+  const bill = agreed.length > 0 ? reckoningOf(agreed, pricing) : undefined
+  return rows.flatMap(({ id, label, because }): Option[] => {
+    const reckoning = reckoningOf([id], pricing)
+    if (!reckoning) return []
+    const together =
+      bill && asked.includes(id) && !agreed.includes(id) ? reckoningOf([...agreed, id], pricing) : undefined
+    return [
+      {
+        ...reckoning,
+        id,
+        label,
+        because,
+        expectedCost: reckoning.price,
+        chanceRight: 0,
+        ...(bill && together
+          ? { added: { minutes: together.minutes.p50 - bill.minutes.p50, price: together.price - bill.price } }
+          : {}),
+      },
+    ]
   })
 }

@@ -5,7 +5,9 @@ import { DEFAULT_RATES } from '../knowledge/shop/rates'
 import { KINDS, type Kind } from '../knowledge/vocabulary'
 import { reasonOn } from '../diagnosis/reasoning'
 import { completePlate } from '../motor/nameplate'
-import { optionsFor, partLabel } from './options'
+import { optionsFor } from './options'
+import { partLabel } from './part-label'
+import { reckoningOf } from './bill'
 
 const humming: DiagnosisCase = {
   pump: {
@@ -37,10 +39,20 @@ describe('options side by side', () => {
   it('puts the cheap cure first and the whole pump last, with parts, minutes and price', () => {
     expect(options[0]).toMatchObject({
       id: 'replace-run-capacitor',
-      minutes: 15,
       parts: [{ label: 'run capacitor 30 μF, 370 V or more' }],
     })
     expect(options.map(({ id }) => id)).toContain('swap-motor')
+    // One clock, one price: those of the plan that would be carried out.
+    for (const { id, minutes, price, parts } of options)
+      expect({ minutes, price, parts }).toEqual(
+        (({ minutes: m, price: p, parts: q }) => ({ minutes: m, price: p, parts: q }))(
+          reckoningOf([id], {
+            pump: settled.pump,
+            plate: completePlate(settled.pump),
+            rates: DEFAULT_RATES,
+          }) as NonNullable<ReturnType<typeof reckoningOf>>,
+        ),
+      )
     const likely = options.filter(({ chanceRight }) => chanceRight >= 0.05).map(({ expectedCost }) => expectedCost)
     expect(likely).toEqual([...likely].sort((a, b) => a - b))
   })
@@ -76,9 +88,9 @@ describe('options side by side', () => {
     const without = optionsFor(reasonOn(settled)).map(({ id }) => id)
     const unlikely = 'restore-supply'
     expect(without).not.toContain(unlikely)
-    expect(optionsFor(reasonOn(settled), unlikely).map(({ id }) => id)).toEqual([...without, unlikely])
-    expect(optionsFor(reasonOn(settled), without[0]).map(({ id }) => id)).toEqual(without)
-    expect(optionsFor(reasonOn(settled), 'polish-it').map(({ id }) => id)).toEqual(without)
+    expect(optionsFor(reasonOn(settled), [unlikely]).map(({ id }) => id)).toEqual([...without, unlikely])
+    expect(optionsFor(reasonOn(settled), without.slice(0, 1)).map(({ id }) => id)).toEqual(without)
+    expect(optionsFor(reasonOn(settled), ['polish-it']).map(({ id }) => id)).toEqual(without)
   })
 
   it('offers to send back only what is under warranty', () => {
@@ -109,7 +121,7 @@ describe('options side by side', () => {
       }),
     )[0]
     expect(pull).toMatchObject({ id: 'replace-two-wire-motor' })
-    expect(pull?.minutes).toBeGreaterThan(130)
+    expect(pull?.minutes.p50).toBeGreaterThan(130)
   })
 })
 

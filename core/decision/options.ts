@@ -1,43 +1,37 @@
 import type { ActionRow } from '../knowledge/faults/model-types'
 import { DECIDING } from '../knowledge/faults/thresholds'
-import { PARTS, type Part } from '../knowledge/vocabulary'
 import { accessGateOf } from '../diagnosis/gates'
-import { actionCost, actionMinutes, cureChance, expectedLosses, partsPrice } from '../diagnosis/loss'
+import { actionCost, cureChance, expectedLosses, partsPrice } from '../diagnosis/loss'
 import { bestRepair, repairBeside, type Reasoning } from '../diagnosis/reasoning'
 import { faultLabel } from '../diagnosis/words/fault-label'
 import { formatPercent } from '../quantity/format'
-import type { CompletePlate } from '../motor/nameplate'
+import type { RepairOptions } from '../takedown/step-plan'
+import { reckoningOf, type Reckoning } from './bill'
+import { partLabel } from './part-label'
 
-export interface OptionPart {
-  part: Part
-  label: string
-  price: number
-}
-export interface Option {
+export interface Option extends Reckoning {
   id: string
   label: string
-  parts: OptionPart[]
-  minutes: number
-  partsPrice: number
-  labourPrice: number
-  price: number
   /** Price plus what being wrong is expected to cost. */
   expectedCost: number
   /** Probability that this repair cures everything that is wrong. */
   chanceRight: number
   because: string
-  tools: readonly string[]
+  /** What it adds to what is agreed; absent where nothing is, or where it is one of them. */
+  added?: { minutes: number; price: number }
 }
 
 /**
- * The repairs worth considering, side by side, least expected cost first.
+ * The repairs worth considering, side by side, least expected cost first: minutes and price from the plan that would be
+ * carried out.
  *
  * Expected cost is the price plus, over every explanation the repair would not cure, what finding and mending that then
  * costs.
  *
- * @param chosen a repair that stays among them however unlikely it has become: it is the one being done
+ * @param chosen repairs that stay among them however unlikely they have become: they are being done
+ * @param here what a repair of this machine is planned with
  */
-export function optionsFor(reasoning: Reasoning, chosen?: string): Option[] {
+export function optionsFor(reasoning: Reasoning, chosen: readonly string[] = [], here: RepairOptions = {}): Option[] {
   const { input, rates, reckoned, model, held, losses } = reasoning
   // With every cause set aside there is nothing that a repair could be for.
   if (!reasoning.explicable) return []
@@ -45,63 +39,58 @@ export function optionsFor(reasoning: Reasoning, chosen?: string): Option[] {
   const { probabilities } = reasoning.posterior
   const open = held.has(accessGateOf(pump.kind))
   const expected = expectedLosses(losses, probabilities)
-  const options = model.actions.map((action, index): Option => {
-    const chanceRight = cureChance(model.hypotheses, probabilities, action.cures)
+  const rows = model.actions.map((action, index) => ({
+    action,
+    chanceRight: cureChance(model.hypotheses, probabilities, action.cures),
+    // What is expected beyond the repair itself.
+    wrong: (expected[index] as number) - actionCost(action, pump, reckoned, open),
+    rough: actionCost(action, pump, rates, open),
+  }))
+  // What is hardly the cure stands behind what may be it, however cheap it is.
+  const leads = ({ chanceRight }: { chanceRight: number }) => chanceRight >= DECIDING.worthLeading
+  rows.sort((a, b) => Number(leads(b)) - Number(leads(a)) || a.rough + a.wrong - (b.rough + b.wrong))
+  const { action: best } = bestRepair(reasoning)
+  // What the lamp would do is always among them, and so is what was chosen.
+  const always = new Set([best.id, repairBeside(reasoning, best)?.id, ...chosen])
+  const likely = rows.filter(({ chanceRight }, index) => index === 0 || chanceRight >= DECIDING.worthShowing)
+  const shown = new Set(likely.slice(0, DECIDING.mostOptions))
+  const options = rows
+    .filter((row) => shown.has(row) || always.has(row.action.id))
+    .map(({ action, chanceRight, wrong }): Option => {
+      const reckoning = reckoningOf([action.id], { pump, plate: model.plate, rates, here }) ?? tableReckoning(action)
+      return {
+        ...reckoning,
+        id: action.id,
+        label: action.label,
+        expectedCost: reckoning.price + wrong,
+        chanceRight,
+        because: reason(action, chanceRight),
+      }
+    })
+  return options.sort((a, b) => Number(leads(b)) - Number(leads(a)) || a.expectedCost - b.expectedCost)
+
+  /** A repair that no plan leads to where the machine stands now: the table’s minutes say what it would come to. */
+  function tableReckoning(action: ActionRow): Reckoning {
     const materials = partsPrice(action.parts, rates, pump)
     const price = actionCost(action, pump, rates, open)
+    const minutes = Math.round(((price - materials) / rates.hourly) * 60)
     return {
-      id: action.id,
-      label: action.label,
-      tools: action.tools,
-      minutes: Math.round(actionMinutes(action, pump, open)),
-      partsPrice: materials,
       parts: action.parts.map((part) => ({
         part,
         label: partLabel(part, model.plate),
         price: partsPrice([part], rates, pump),
       })),
+      minutes: { p50: minutes, p90: minutes },
+      partsPrice: materials,
       labourPrice: price - materials,
       price,
-      expectedCost: price + (expected[index] as number) - actionCost(action, pump, reckoned, open),
-      chanceRight,
-      because: reason(action, chanceRight),
+      tools: action.tools,
     }
-  })
-  // What is hardly the cure stands behind what may be it, however cheap it is.
-  const leads = ({ chanceRight }: Option) => chanceRight >= DECIDING.worthLeading
-  const sorted = options.sort((a, b) => Number(leads(b)) - Number(leads(a)) || a.expectedCost - b.expectedCost)
-  const { action } = bestRepair(reasoning)
-  // What the lamp would do is always among them, and so is what was chosen.
-  const always = new Set([action.id, repairBeside(reasoning, action)?.id, chosen])
-  const likely = sorted.filter(({ chanceRight }, index) => index === 0 || chanceRight >= DECIDING.worthShowing)
-  const shown = new Set(likely.slice(0, DECIDING.mostOptions))
-  return sorted.filter((option) => shown.has(option) || always.has(option.id))
+  }
 }
 
 function reason(action: ActionRow, chanceRight: number): string {
   const cured =
     action.cures.length <= 2 ? action.cures.map((fault) => faultLabel(fault).toLowerCase()).join(' or ') : ''
   return `${action.reason} ${formatPercent(chanceRight)} likely to be the whole cure${cured ? ` (${cured})` : ''}.`
-}
-
-/** A part with its rating, as it goes on the loading list and the sheet. */
-export function partLabel(
-  part: Part,
-  plate: Pick<
-    CompletePlate,
-    'runCapacitorMicrofarads' | 'runCapacitorVolts' | 'startCapacitorMicrofarads' | 'horsepower' | 'volts'
-  >,
-): string {
-  const name = PARTS[part]
-  if (part === 'run-capacitor' && plate.runCapacitorMicrofarads !== undefined)
-    return `${name} ${plate.runCapacitorMicrofarads} μF, ${plate.runCapacitorVolts ?? 370} V or more`
-  if (part === 'start-capacitor' && plate.startCapacitorMicrofarads !== undefined) {
-    const rated = plate.startCapacitorMicrofarads
-    return `${name} ${typeof rated === 'number' ? rated : `${rated[0]} to ${rated[1]}`} μF`
-  }
-  if (part === 'motor')
-    return `${name}, ${Number(plate.horsepower.toFixed(2))} hp, ${plate.volts} V, same flange and shaft`
-  if (part === 'shaft-seal') return `${name} set of this pump`
-  if (part === 'bearings') return 'bearings, both ends (read the rings)'
-  return name
 }

@@ -12,8 +12,7 @@ import * as checksTellsAsMuch from './checks/tells-as-much'
 import * as constructionsAssemblies from './constructions/assemblies'
 import * as constructionsTables from './constructions'
 import * as constructionsJoint from './constructions/joint'
-import * as constructionsSubmerged from './constructions/submerged'
-import * as constructionsSurface from './constructions/surface'
+import * as constructionsOrder from './constructions/order-rules'
 import * as electricalLimits from './electrical/limits'
 import * as electricalMotors from './electrical/motors'
 import * as electricalTypicalMotor from './electrical/typical-motor'
@@ -113,13 +112,7 @@ const TRADES: readonly { trade: string; tables: readonly object[] }[] = [
   },
   {
     trade: 'Take-down',
-    tables: [
-      constructionsAssemblies,
-      constructionsTables,
-      constructionsJoint,
-      constructionsSubmerged,
-      constructionsSurface,
-    ],
+    tables: [constructionsAssemblies, constructionsTables, constructionsJoint, constructionsOrder],
   },
   { trade: 'The shop', tables: [shopLearning, shopLoading, shopPractices, shopRates, shopShelf, shopStakes] },
 ]

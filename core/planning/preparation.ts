@@ -1,4 +1,5 @@
-import { partLabel } from '../decision/options'
+import type { Bill } from '../decision/bill'
+import { partLabel } from '../decision/part-label'
 import { marginals, type Reasoning } from '../diagnosis/reasoning'
 import { faultLabel } from '../diagnosis/words/fault-label'
 import { LOADING } from '../knowledge/shop/loading'
@@ -17,6 +18,8 @@ export interface Preparation {
   tools: LoadItem[]
 }
 
+const EVERY_VISIT = 'every visit'
+
 /**
  * From the complaint alone: the suspects, and so the parts and tools worth loading, each tied to the suspect it is for.
  *
@@ -28,7 +31,7 @@ export function prepare({ model, posterior }: Reasoning): Preparation {
     label: tool,
     kind: 'tool',
     fault: '',
-    because: 'every visit',
+    because: EVERY_VISIT,
     probability: 1,
   }))
   const suspects = [...marginals(model, posterior.fromComplaint)]
@@ -54,4 +57,33 @@ export function prepare({ model, posterior }: Reasoning): Preparation {
     }
   }
   return { suspects, parts: [...parts.values()], tools: [...tools.values()] }
+}
+
+/**
+ * Once jobs are agreed, what they need and nothing else: the parts of their one plan as they are identified, and its
+ * tools.
+ */
+export function prepareAgreed(
+  { suspects, tools }: Preparation,
+  bill: Pick<Bill, 'parts' | 'tools' | 'lines'>,
+): Preparation {
+  const because = bill.lines.map(({ label }) => label).join('; ')
+  const needed = (id: string, label: string, kind: LoadItem['kind']): LoadItem => ({
+    id,
+    label,
+    kind,
+    fault: '',
+    because,
+    probability: 1,
+  })
+  const everyVisit = tools.filter((tool) => tool.because === EVERY_VISIT)
+  const known = new Set(everyVisit.map(({ id }) => id))
+  return {
+    suspects,
+    parts: bill.parts.map(({ part, label }) => needed(`part:${part}`, label, 'part')),
+    tools: [
+      ...everyVisit,
+      ...bill.tools.map((tool) => needed(`tool:${tool}`, tool, 'tool')).filter(({ id }) => !known.has(id)),
+    ],
+  }
 }

@@ -1,5 +1,5 @@
-import { closing, opening } from './step-ref'
-import type { ConstructionGraph, Joint, JointPlace, Minutes, WorkStep } from '../knowledge/constructions/joint'
+import { closing, inAnyAssembly, opening, parseJoint, printStep } from './step-ref'
+import type { Act, ConstructionGraph, Joint, JointPlace, Minutes, WorkStep } from '../knowledge/constructions/joint'
 import { PRACTICE_WORDS, wayOf, type PracticeId, type PracticeWays } from '../knowledge/shop/practices'
 import { badField, type InputError } from '../validation/input-error'
 import { waitHere, type JobConditions } from './conditions'
@@ -48,7 +48,7 @@ export function said(words: string, ways?: PracticeWays): Said {
 }
 
 /** The construction as it stands here: exact for the planner, which then sees the minutes that count. */
-export function asHere(graph: ConstructionGraph, here: Here): ConstructionGraph {
+export function asHere<G extends ConstructionGraph>(graph: G, here: Here): G {
   const corrections = new Map((here.machineCorrections ?? []).map((correction) => [correction.joint, correction]))
   for (const joint of corrections.keys())
     if (!hasJoint(graph, joint)) throw noJoint('options.machineCorrections', joint, graph)
@@ -71,13 +71,26 @@ export function jointHere(joint: Joint, { practices, pace, conditions = {} }: He
     ...(joint.back === undefined ? {} : { back: back.text }),
     wait: waitHere(joint.wait, conditions),
     minutes: {
-      down: paced(estimateDown, pace?.[opening(joint.id)]),
-      back: paced(estimateBack, pace?.[closing(joint.id)]),
+      // What was learned of a joint holds in whichever assembly it stands.
+      down: paced(estimateDown, pace?.[inAnyAssembly(opening(joint.id))]),
+      back: paced(estimateBack, pace?.[inAnyAssembly(closing(joint.id))]),
     },
     estimate: { down: estimateDown[1], back: estimateBack[1] },
-    materials: { down: down.materials, back: back.materials },
+    ...(joint.acts ? { acts: { down: actsHere(joint, 'down', pace), back: actsHere(joint, 'back', pace) } } : {}),
+    materials: {
+      down: [...(joint.materials?.down ?? []), ...down.materials],
+      back: [...(joint.materials?.back ?? []), ...back.materials],
+    },
     practices: { down: down.practices, back: back.practices },
   }
+}
+
+function actsHere({ id, acts }: Joint, phase: 'down' | 'back', pace?: Pace): readonly Act[] {
+  return (acts?.[phase] ?? []).map((act) => ({
+    ...act,
+    estimate: act.minutes[1],
+    minutes: paced(act.minutes, pace?.[inAnyAssembly(printStep({ phase, ...parseJoint(id), act: act.id }))]),
+  }))
 }
 
 /** One step of the work in the shop’s words and minutes. */

@@ -1,6 +1,4 @@
 import { closing } from './step-ref'
-import type { Minutes } from '../knowledge/constructions/joint'
-import type { Gate } from '../knowledge/vocabulary'
 import { chance } from '../quantity/random'
 import type { TakeDownPlan, TakeDownStep, Wait } from './plan'
 
@@ -24,28 +22,43 @@ export function minutesOf(
   seed: number = USUAL_SEED,
 ): TakeDownPlan['minutes'] {
   const { next } = chance(seed)
-  const begun = new Map(waits.map((wait) => [wait.after, wait]))
-  const totals = Array.from({ length: SAMPLES }, () => {
+  const plan = steps.map((step) => timeOf(step, waits))
+  const until = new Float64Array(waits.length)
+  const totals = new Float64Array(SAMPLES)
+  for (let sample = 0; sample < SAMPLES; sample++) {
     let clock = 0
     const day = next()
-    const until: { gate?: Gate; closes?: string; at: number }[] = []
-    for (const { id, times, gates } of steps) {
-      for (const { gate, closes, at } of until)
-        if ((gate !== undefined && gates.includes(gate)) || (closes !== undefined && id === closing(closes)))
-          clock = Math.max(clock, at)
-      clock += triangular(times, next() < OF_THE_DAY ? day : next())
-      const wait = begun.get(id)
-      if (wait) until.push({ gate: wait.gate, closes: wait.closes, at: clock + wait.minutes })
+    until.fill(0)
+    for (const { low, likely, high, turn, heldBy, starts } of plan) {
+      for (const wait of heldBy) clock = Math.max(clock, until[wait] as number)
+      const share = next() < OF_THE_DAY ? day : next()
+      // Triangular: the share of tries that end below these minutes.
+      if (high <= low) clock += likely
+      else if (share < turn) clock += low + Math.sqrt(share * (high - low) * (likely - low))
+      else clock += high - Math.sqrt((1 - share) * (high - low) * (high - likely))
+      for (const wait of starts) until[wait] = clock + (waits[wait] as Wait).minutes
     }
-    return clock
-  }).sort((a, b) => a - b)
+    totals[sample] = clock
+  }
+  totals.sort()
   return { p50: totals[Math.floor(SAMPLES / 2)] as number, p90: totals[Math.floor(SAMPLES * 0.9)] as number }
 }
 
-function triangular([low, likely, high]: Minutes, share: number): number {
-  if (high <= low) return likely
-  const turn = (likely - low) / (high - low)
-  return share < turn
-    ? low + Math.sqrt(share * (high - low) * (likely - low))
-    : high - Math.sqrt((1 - share) * (high - low) * (high - likely))
+/** A step’s three points, the waits that hold it and those that it starts, by their places in the list. */
+function timeOf(
+  { id, times: [low, likely, high], gates }: Pick<TakeDownStep, 'id' | 'times' | 'gates'>,
+  waits: readonly Wait[],
+) {
+  const places = (test: (wait: Wait) => boolean) => waits.flatMap((wait, place) => (test(wait) ? [place] : []))
+  return {
+    low,
+    likely,
+    high,
+    turn: high > low ? (likely - low) / (high - low) : 0,
+    heldBy: places(
+      ({ gate, closes }) =>
+        (gate !== undefined && gates.includes(gate)) || (closes !== undefined && id === closing(closes)),
+    ),
+    starts: places(({ after }) => after === id),
+  }
 }

@@ -93,24 +93,25 @@ export function workHere(
 ): readonly WorkStep[] {
   if (part === 'bearings')
     return steps.flatMap((step) =>
-      step.id === 'press' ? [...bearingSteps(conditions, ways), oneOf(step, conditions)] : [oneOf(step, conditions)],
+      step.id === 'press-drive'
+        ? [...bearingSteps(conditions, ways), ...oneOf(step, conditions)]
+        : oneOf(step, conditions),
     )
   if (part === 'pump' && assembly === 'sump-sealed') return [...steps, ...outletSteps(conditions)]
   return steps
 }
 
-/** One bearing instead of two: half the pulling and pressing. */
-function oneOf(step: WorkStep, { oneBearing }: JobConditions): WorkStep {
-  if (!oneBearing || (step.id !== 'pull' && step.id !== 'press')) return step
-  const [low, likely, high] = step.minutes
-  return {
-    ...step,
-    minutes: [low / 2, likely / 2, high / 2],
-    text:
-      step.id === 'pull'
-        ? 'Draw the bad bearing by the inner ring; the other spins silent, without play, and stays'
-        : 'Press the new one on by the inner ring only, square, to the shoulder',
-  }
+/** One bearing instead of two: the other spins silent, without play, and stays. */
+function oneOf(step: WorkStep, { oneBearing }: JobConditions): WorkStep[] {
+  if (!oneBearing) return [step]
+  if (step.id.endsWith('-far')) return []
+  if (step.id === 'pull-drive')
+    return [
+      { ...step, text: 'Draw the bad bearing by the inner ring; the other spins silent, without play, and stays' },
+    ]
+  return step.id === 'press-drive'
+    ? [{ ...step, text: 'Press the new one on by the inner ring only, square, to the shoulder' }]
+    : [step]
 }
 
 function bearingSteps(conditions: JobConditions, ways?: PracticeWays): WorkStep[] {
@@ -121,11 +122,20 @@ function bearingSteps(conditions: JobConditions, ways?: PracticeWays): WorkStep[
   if (fit === 'compound')
     return [
       {
+        id: 'dry-fit',
+        text: 'Alcohol on shaft and bore, everything dry-fitted, apart again: the compound waits for nobody',
+        tool: 'alcohol',
+        minutes: about(3),
+        tags: ['dry-fits'],
+      },
+      {
         id: 'compound',
-        text: say`Retaining compound on the shaft: ${clearance} of clearance, it fills up to ${fills}; degrease,
+        text: say`Primer, then retaining compound on the shaft: ${clearance} of clearance, it fills up to ${fills};
           a thin ring, the bearing straight on. Full load after ${loadHours} h`,
-        tool: 'degreaser',
-        minutes: about(6),
+        tool: 'primer',
+        minutes: about(4),
+        bench: true,
+        tags: ['glues'],
         materials: ['retaining compound'],
         practices: ['loose-bearing'],
         wait: { minutes: handleMinutes, what: 'the retaining compound takes', closes: 'through-bolts' },

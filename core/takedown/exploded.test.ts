@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { KIND_KNOWLEDGE } from '../knowledge/faults/kinds'
 import { KIND_CONSTRUCTIONS, type Construction, type Kind } from '../knowledge/vocabulary'
 import { explodedOf } from './exploded'
-import { jointOf } from './step-ref'
+import { isOpening, jointOf } from './step-ref'
 import { repairSteps } from './step-plan'
 import type { StepRecord } from './tray'
 
@@ -29,7 +29,7 @@ describe('the machine drawn apart', () => {
       for (const { id } of KIND_KNOWLEDGE[kind]?.actions ?? []) {
         const plan = repairSteps(kind, construction, id)?.steps ?? []
         const off = plan
-          .filter(({ phase, joint, temporary }) => phase === 'down' && joint !== 'gate' && !temporary)
+          .filter(({ id: step, joint, temporary }) => isOpening(step) && joint !== 'gate' && !temporary)
           .map((step) => jointOf(step.id) ?? '')
         const records = new Map<string, StepRecord>()
         const shown = new Map<string, string[]>()
@@ -75,7 +75,7 @@ describe('the machine drawn apart', () => {
     const spare =
       repairSteps('circulation', 'flooded-circulation', 'replace-shaft-seal', { spareFirst: true })?.steps ?? []
     const keys = (at: string) => explodedOf(spare, new Map(), at).pieces.map(({ key }) => key)
-    expect(keys('down:unions')).toEqual(['unions', 'unplug', 'pump-out'])
+    expect(keys('down:unions')).toEqual(['unions', 'unplug', 'pump-out', 'bonding'])
     expect(keys('down:impeller')).toEqual(expect.arrayContaining(['volute-bolts', 'impeller', 'work:shaft-seal']))
     expect(keys('down:impeller')).not.toContain('unions')
   })

@@ -99,8 +99,8 @@ describe('the shop’s own times', () => {
     const pace = paceOf(learned)
     const step = (options: object) =>
       planTakeDown('band-clamp', ['diffuser'], options).down.find(({ id }) => id === 'down:diffuser')
-    expect(step({ pace })).toMatchObject({ minutes: 3 * (pace['down:diffuser'] as number), estimate: 3 })
-    expect(step({})).toMatchObject({ minutes: 3, estimate: 3 })
+    expect(step({ pace })).toMatchObject({ minutes: 2 * (pace['down:diffuser'] as number), estimate: 2 })
+    expect(step({})).toMatchObject({ minutes: 2, estimate: 2 })
     const bench = stepPlan('pool', 'band-clamp', 'bearings-and-seal', { pace: { 'down:springs': 2 } })
     expect(bench?.steps.find(({ id }) => id === 'down:motor-bench.springs')).toMatchObject({ minutes: 6, estimate: 3 })
   })

@@ -1,21 +1,28 @@
-import { CONSTRUCTION_GRAPHS, PART_WORK, STUCK } from '../knowledge/constructions'
+import { PART_WORK, STUCK } from '../knowledge/constructions'
 import type {
+  Act,
   Assembly,
-  ConstructionGraph,
+  FinishStep,
   Joint,
   Minutes,
   SelfRunning,
+  StuckKind,
   WorkStep,
 } from '../knowledge/constructions/joint'
-import { RINGS } from '../knowledge/constructions/part-groups'
+import type { OrderTag } from '../knowledge/constructions/order-rules'
+import { RINGS, RINGS_FITTED } from '../knowledge/constructions/part-groups'
+import { USUAL_HOLD, type Freeing } from '../knowledge/constructions/stuck'
 import { wayOf, type PracticeId } from '../knowledge/shop/practices'
-import { PARTS, type Gate, type Part } from '../knowledge/vocabulary'
+import { PARTS, type Gate, type MotorType, type Part, type Standing } from '../knowledge/vocabulary'
 import type { Telling } from '../quantity/sentence'
-import { badField } from '../validation/input-error'
 import { asHere, hasJoint, noJoint, workStepHere, type Here } from './as-here'
+import { cheapestOpening, openingOrder } from './cheapest-opening'
 import { minutesOf } from './clock'
-import { workHere } from './conditions'
-import { closing, opening, printStep } from './step-ref'
+import { waitHere, workHere } from './conditions'
+import { assemblyGraph, existsHere, homeOfWay, type MachineGraph, type Where } from './machine-graph'
+import { inOrder, type Placed } from './order'
+import { reasonsOf, type PlannedJoint, type PlannedWork } from './reasons'
+import { closing, opening, parseJoint, printStep } from './step-ref'
 
 /** What was met on the way: a joint that will not open, a part that is damaged. */
 export interface TakeDownFound {
@@ -34,16 +41,22 @@ export interface TakeDownOptions extends Here {
   found?: readonly TakeDownFound[]
   /** Joints not to be opened this time. */
   alternativesExcluded?: readonly string[]
-  /** Targets that are only reached on the way to another assembly: nothing is done at them here. */
-  accessOnly?: readonly Part[]
+  /** What sits in the machine’s motor: no switch where there is none. */
+  motorType?: MotorType
+  /** On the bench, no step of the site. */
+  standing?: Standing
+  /** Gates shut in Safe: carried in, and never asked again. */
+  gatesHeld?: readonly string[]
   seed?: number
 }
 
+export type StepPhase = 'down' | 'work' | 'back' | 'commission'
 export interface TakeDownStep {
   id: string
-  phase: 'down' | 'work' | 'back'
+  phase: StepPhase
   text: Telling
   part: Part
+  assembly?: Assembly
   joint?: Joint['type']
   count?: number
   countNote?: string
@@ -61,10 +74,18 @@ export interface TakeDownStep {
   lubricant?: string
   twoPeople?: true
   temporary?: true
+  /** Pressing, pulling and curing are work for the bench. */
+  bench?: true
   /** The printed estimate, against which the shop’s own times are measured. */
   estimate: number
   materials?: readonly string[]
   practices?: readonly PracticeId[]
+  /** What it does that the order of other steps hangs on. */
+  tags?: readonly OrderTag[]
+  /** What it asks: it closes with one of these answers. */
+  asks?: WorkStep['asks']
+  /** The figure that decides: it does not close without it. */
+  decides?: WorkStep['decides']
   /** What is tried next where this does not free it. */
   orElse?: { text: string; minutes: number }[]
 }
@@ -73,13 +94,19 @@ export type Wait = SelfRunning & { after: string }
 export type Consumable = { part: Part; because: string } | { material: string; because: string }
 export interface TakeDownPlan {
   construction: Assembly
+  /** Every step in its true order: down, work, back and what needs power, as their reasons have it. */
+  steps: TakeDownStep[]
   down: TakeDownStep[]
   work: TakeDownStep[]
   back: TakeDownStep[]
+  /** What is done once the power is on. */
+  commission: TakeDownStep[]
   tools: string[]
   consumables: Consumable[]
   /** At the machine until the water is back, waits that run alongside counted only where they hold up. */
   minutes: { p50: number; p90: number }
+  /** For each step of the work, the joints that must lie open for it. */
+  behind: Readonly<Record<string, readonly string[]>>
   /** What runs by itself after a step; what wants its gate, or the closing it holds, waits for it. */
   waits: Wait[]
   cautions: string[]
@@ -89,19 +116,26 @@ export interface TakeDownPlan {
   practices: PracticeId[]
 }
 
-/** @throws InputError for a construction that is none */
-export function graphOf(construction: string): ConstructionGraph {
-  const found = CONSTRUCTION_GRAPHS.find(({ id }) => id === construction)
-  if (!found)
-    throw badField('construction', construction, `one of ${CONSTRUCTION_GRAPHS.map(({ id }) => id).join(', ')}`)
-  return found
-}
-
 /** A plan without its clock: two thousand tries are for whoever reads the minutes. */
 export type UntimedPlan = Omit<TakeDownPlan, 'minutes'>
 
+/** A job's own step, beside the work at its parts: done where these lie open, or behind these joints. */
+export interface OwnWork {
+  part: Part
+  step: WorkStep
+  targets: readonly Part[]
+  through: readonly string[]
+}
+/** What of the targets is only reached, and what a job does of its own. */
+export interface Wanted {
+  accessOnly?: readonly Part[]
+  /** Targets that are worked on and stay: cleaned, set, looked at. */
+  kept?: readonly Part[]
+  own?: readonly OwnWork[]
+}
+
 /**
- * The take-down of least time that reaches all targets, its work, and the way back.
+ * The take-down of least time that reaches all targets in one assembly, its work, and the way back.
  *
  * @throws InputError for a target the construction does not reach, or that nothing reaches once alternatives are
  *   excluded
@@ -111,69 +145,125 @@ export function planTakeDown(
   targets: readonly Part[],
   options: TakeDownOptions = {},
 ): TakeDownPlan {
-  const plan = untimedPlan(construction, targets, options)
-  return { ...plan, minutes: minutesOf([...plan.down, ...plan.work, ...plan.back], plan.waits, options.seed) }
+  return timed(untimedPlan(assemblyGraph(construction, options), targets, options), options.seed)
 }
 
-/** The same, without its minutes. */
+/** A plan with its minutes. */
+export function timed(plan: UntimedPlan, seed?: number): TakeDownPlan {
+  return { ...plan, minutes: minutesOf(plan.steps, plan.waits, seed) }
+}
+
+/**
+ * The plan over a machine’s graph, without its minutes.
+ *
+ * @param wanted targets at which nothing is done, and works beside those of the targets
+ */
 export function untimedPlan(
-  construction: string,
+  machine: MachineGraph,
   targets: readonly Part[],
-  options: TakeDownOptions = {},
+  options: TakeDownOptions & Where = {},
+  { accessOnly = [], kept = [], own = [] }: Wanted = {},
 ): UntimedPlan {
-  const graph = asHere(graphOf(construction), options)
-  const [opened, underway] = [new Set(options.opened ?? []), options.underway ?? []]
+  const graph = asHere(machine, options)
+  const held = heldOpen(graph, options.gatesHeld ?? [])
+  const [opened, underway] = [new Set([...(options.opened ?? []), ...held]), options.underway ?? []]
   for (const id of [...opened, ...underway, ...(options.alternativesExcluded ?? [])])
     if (!hasJoint(graph, id)) throw noJoint('options', id, graph)
-  const wanted = withDamaged(graph, targets, options)
-  const order = openingOrder(
+  const treated = withBrought(
     graph,
-    cheapestOpening(graph, wanted, new Set([...opened, ...underway]), new Set(options.alternativesExcluded ?? [])),
+    withDamaged(graph, targets, options).filter((part) => !accessOnly.includes(part)),
   )
+  const wanted = [...new Set([...treated, ...accessOnly])]
+  const chosen = cheapestOpening(
+    graph,
+    wanted,
+    new Set([...opened, ...underway]),
+    new Set(options.alternativesExcluded ?? []),
+    own.flatMap(({ through }) => through),
+  )
+  const order = openingOrder(graph, chosen)
   const tries = (id: string) =>
     (options.found ?? []).filter(({ what, joint }) => what === 'stuck' && joint === id).length
-  const treated = wanted.filter((part) => !options.accessOnly?.includes(part))
-  const treatment = treated.flatMap((part) =>
-    workHere(part, graph.id, workAt(graph.id, part), options.conditions ?? {}, options.practices).map((step) => ({
+  const joints = order.map((joint, index) => plannedJoint(joint, index, opened.has(joint.id), tries(joint.id)))
+  const rings = order
+    .flatMap(({ id, spends = [] }) => spends.map((part) => ({ part, joint: id })))
+    .filter(({ part }) => RINGS_FITTED.includes(part) && !wanted.includes(part))
+  const works = [
+    ...treated.flatMap((part, index) => worksAt(graph, part, chosen, options, { rank: index })),
+    ...rings.flatMap(({ part, joint }, index) =>
+      worksAt(graph, part, chosen, options, { ring: joint, rank: wanted.length + index }),
+    ),
+    ...own.map(({ part, step, targets: at, through }, index): PlannedWork => ({
       part,
-      step: workStepHere(part, step, options),
+      assembly: graph.id,
+      spec: step,
+      step: workStep(part, workStepHere(part, step, options)),
+      way: reachedBy(graph, [...through, ...at.flatMap((target) => wayOfPart(graph, target, chosen))], chosen),
+      rank: wanted.length + rings.length + index,
     })),
-  )
-  const down = order
-    .filter(({ id }) => !opened.has(id))
-    .flatMap((joint) => [...freeing(joint, tries(joint.id)), downStep(joint)])
-  const work = treatment.map(({ part, step }) => workStep(part, step))
-  const back = [...order].reverse().flatMap((joint) => backStep(joint) ?? [])
-  const steps = [...down, ...work, ...back]
+  ]
+  const finish = graph.finish
+    .filter(({ when }) => when.some((id) => chosen.has(id)))
+    .map((spec) => ({ spec, step: finishStep(spec, options) }))
+  const waits = [
+    ...joints.flatMap(({ joint, waits: started }) =>
+      started.map((wait) => ({ ...wait, after: startsAt(joint.id, wait) })),
+    ),
+    ...works.flatMap(({ spec, step }) => {
+      const wait = waitHere(spec.wait, options.conditions ?? {})
+      return wait ? [{ ...wait, after: step.id }] : []
+    }),
+  ].map((wait) => ({ ...wait, ...(wait.closes ? { closes: heldBy(graph, wait.closes) } : {}) }))
+  const placed = placedOf(joints, works, finish)
+  const steps = inOrder(placed, reasonsOf(graph, joints, works, finish), waits)
   const spent = partsSpent(
     order,
-    treated,
-    treatment.map(({ step }) => step),
+    treated.filter((part) => !kept.includes(part)),
+    works.map(({ spec }) => spec),
     options,
-    givenUp(order, tries),
+    joints.flatMap(({ joint, freed }) => (freed.some(({ giveUp }) => giveUp) ? [joint.part] : [])),
   )
+  const of = (phase: StepPhase) => steps.filter((step) => step.phase === phase)
   return {
     construction: graph.id,
-    down,
-    work,
-    back,
+    steps,
+    down: of('down'),
+    work: of('work'),
+    back: of('back'),
+    commission: of('commission'),
     tools: [...new Set(steps.flatMap(({ tool }) => tool?.split(/,\s*/) ?? []))],
     consumables: [...spent, ...materialsSpent(steps)],
-    waits: [
-      ...order.flatMap(({ id, wait }) => (wait ? [{ ...wait, after: startsAt(id, wait) }] : [])),
-      ...treatment.flatMap(({ part, step: { id, wait } }) => (wait ? [{ ...wait, after: `work:${part}:${id}` }] : [])),
-    ],
+    behind: Object.fromEntries(
+      works
+        .filter(({ spec }) => !spec.early)
+        .map(({ step, way, spec }) => [step.id, [...way].filter((id) => !spec.mounted?.includes(id))]),
+    ),
+    waits,
     cautions: [...new Set(steps.flatMap(({ caution }) => caution ?? []))],
     whileOpen: besides(graph, order, [...wanted, ...spent.map(({ part }) => part)]),
     practices: [...new Set(steps.flatMap(({ practices }) => practices ?? []))],
   }
 }
 
+/** Joints that Safe has opened: all the gates that they shut are held. */
+function heldOpen(graph: MachineGraph, gates: readonly string[]): string[] {
+  return graph.joints
+    .filter(({ shuts = [] }) => shuts.length > 0 && shuts.every((gate) => gates.includes(gate)))
+    .map(({ id }) => id)
+}
+
+/** A wait holds a joint of its own assembly, or of the machine. */
+function heldBy(graph: MachineGraph, joint: string): string {
+  return graph.homes.has(joint)
+    ? joint
+    : ([...graph.homes.keys()].find((id) => parseJoint(id).joint === joint) ?? joint)
+}
+
 /**
  * What was found damaged and can be reached here is renewed with the rest, and before it: a seal goes into the new
  * plate.
  */
-function withDamaged(graph: ConstructionGraph, targets: readonly Part[], { found = [] }: TakeDownOptions): Part[] {
+function withDamaged(graph: MachineGraph, targets: readonly Part[], { found = [] }: TakeDownOptions): Part[] {
   return [
     ...new Set([
       ...found.flatMap(({ part, what }) => (part && what === 'damaged' && graph.reach[part] ? [part] : [])),
@@ -182,88 +272,124 @@ function withDamaged(graph: ConstructionGraph, targets: readonly Part[], { found
   ]
 }
 
+/** With the parts that are done with them: disturbed is new. */
+function withBrought(graph: MachineGraph, targets: readonly Part[]): Part[] {
+  const all = new Set(targets)
+  for (const part of all)
+    for (const brought of workRow(graph, part)?.brings ?? []) if (graph.reach[brought]) all.add(brought)
+  return [...all]
+}
+
+function workRow(graph: MachineGraph, part: Part) {
+  const assembly = homeOfWay(graph, graph.reach[part]?.[0] ?? [])
+  return (
+    PART_WORK.find((work) => work.part === part && work.in?.includes(assembly)) ??
+    PART_WORK.find((work) => work.part === part && !work.in)
+  )
+}
+
 /** Cement is wet from when it is put on, on the way back; a motor cools from when it is switched off. */
 function startsAt(joint: string, { by }: SelfRunning): string {
   return by === 'cement' ? closing(joint) : opening(joint)
 }
 
-/**
- * The set of joints of least likely time, both ways, that reaches every target and opens nothing that is still blocked.
- * Exact: every choice between alternatives is followed, and left only when it costs more than the best so far.
- */
-export function cheapestOpening(
-  graph: ConstructionGraph,
-  targets: readonly Part[],
-  opened: ReadonlySet<string>,
-  excluded: ReadonlySet<string>,
-): Set<string> {
-  const byId = new Map(graph.joints.map((joint) => [joint.id, joint]))
-  const cost = (id: string) => costOf(byId.get(id) as Joint, opened)
-  let best: { cost: number; set: Set<string> } | undefined
-  const clauses: string[][][] = targets.map((part) => {
-    const ways = graph.reach[part]
-    if (!ways)
-      throw badField(
-        'targets',
+function stuckKind({ holds, type }: Joint): StuckKind {
+  return holds ?? USUAL_HOLD[type] ?? 'bolt'
+}
+
+function plannedJoint(joint: Joint, index: number, open: boolean, tries: number): PlannedJoint {
+  const freed = STUCK[stuckKind(joint)].slice(0, tries)
+  const remake = freed.find(({ remake: made }) => made)?.remake
+  const acts = { down: joint.acts?.down ?? [], back: [...(remake?.acts ?? []), ...(joint.acts?.back ?? [])] }
+  const closes = backStep(joint, remake?.materials)
+  return {
+    joint,
+    index,
+    freed,
+    down: open
+      ? []
+      : [...acts.down.map((act) => actStep(joint, 'down', act)), ...freeing(joint, tries), downStep(joint)],
+    back: closes ? [...acts.back.map((act) => actStep(joint, 'back', act)), closes] : [],
+    waits: [joint.wait, remake?.wait].filter((wait) => wait !== undefined),
+  }
+}
+
+function worksAt(
+  graph: MachineGraph,
+  part: Part,
+  chosen: ReadonlySet<string>,
+  options: TakeDownOptions & Where,
+  { rank, ring }: { rank: number; ring?: string },
+): PlannedWork[] {
+  const way = wayOfPart(graph, part, chosen)
+  const assembly = homeOfWay(graph, way)
+  const reached = reachedBy(graph, way, chosen)
+  const prefix = way.at(-1)?.includes('.') ? `${assembly}.` : ''
+  return workHere(part, assembly, workRow(graph, part)?.steps ?? [], options.conditions ?? {}, options.practices)
+    .filter((step) => existsHere(step, options))
+    .map((step): PlannedWork => {
+      const spec = { ...step, mounted: step.mounted?.map((id) => (graph.homes.has(id) ? id : `${prefix}${id}`)) }
+      const written = workStep(part, workStepHere(part, step, options))
+      return {
         part,
-        `a part that ${graph.label} gives access to: ${Object.keys(graph.reach).join(', ')}`,
-      )
-    return ways.map((way) => [...way])
-  })
-  // What is open already is there to be closed again, whatever is chosen.
-  follow(new Set(), 0, [...[...opened].map((id) => [[id]]), ...clauses])
-  if (!best) throw badField('targets', targets, 'targets that some way still reaches: all of them are excluded')
-  return (best as { set: Set<string> }).set
-
-  function follow(set: Set<string>, spent: number, open: readonly string[][][]): void {
-    if (best && spent >= best.cost) return
-    const index = open.findIndex((ways) => !ways.some((way) => way.every((id) => set.has(id))))
-    if (index < 0) {
-      best = { cost: spent, set }
-      return
-    }
-    const rest = open.slice(index + 1)
-    for (const way of open[index] as string[][]) {
-      const fresh = way.filter((id) => !set.has(id))
-      if (fresh.some((id) => excluded.has(id))) continue
-      const blocked = fresh.flatMap((id) =>
-        (byId.get(id) as Joint).after.map((before) =>
-          typeof before === 'string' ? [[before]] : before.map((id) => [id]),
-        ),
-      )
-      follow(new Set([...set, ...fresh]), spent + fresh.reduce((sum, id) => sum + cost(id), 0), [...blocked, ...rest])
-    }
-  }
+        assembly,
+        spec,
+        step: { ...written, assembly, ...(ring ? { phase: 'back' as const } : {}) },
+        way: reached,
+        rank,
+        ...(ring ? { ring } : {}),
+      }
+    })
 }
 
-/** Likely minutes of a joint, both ways; an open one has only its way back. */
-export function costOf(joint: Joint, opened: ReadonlySet<string>): number {
-  return (opened.has(joint.id) ? 0 : joint.minutes.down[1]) + joint.minutes.back[1]
+/** The way by which a part is reached in a plan: the one whose joints are all opened in it. */
+function wayOfPart(graph: MachineGraph, part: Part, chosen: ReadonlySet<string>): readonly string[] {
+  const ways = graph.reach[part] ?? []
+  return ways.find((each) => each.every((id) => chosen.has(id))) ?? ways[0] ?? []
 }
 
-/**
- * Chosen joints in an order in which each is free when its turn comes: as the construction lists them, as far as that
- * goes.
- */
-export function openingOrder(graph: ConstructionGraph, chosen: ReadonlySet<string>): Joint[] {
-  const left = graph.joints.filter(({ id }) => chosen.has(id))
-  const order: Joint[] = []
-  const done = new Set<string>()
-  while (left.length > 0) {
-    const index = left.findIndex((joint) => isFree(joint, done))
-    if (index < 0) throw new Error(`${graph.id}: ${left.map(({ id }) => id).join(', ')} block each other`)
-    const [next] = left.splice(index, 1) as [Joint]
-    order.push(next)
-    done.add(next.id)
-  }
-  return order
+/** These joints and all that is opened before them. */
+function reachedBy(graph: MachineGraph, way: readonly string[], chosen: ReadonlySet<string>): Set<string> {
+  const byId = new Map(graph.joints.map((joint) => [joint.id, joint]))
+  const reached = new Set(way.filter((id) => byId.has(id)))
+  for (const id of reached)
+    for (const before of (byId.get(id) as Joint).after.flat()) if (chosen.has(before)) reached.add(before)
+  return reached
 }
 
-/** Is everything open that must be open before this joint? */
-export function isFree(joint: Joint, open: ReadonlySet<string>): boolean {
-  return joint.after.every((before) =>
-    typeof before === 'string' ? open.has(before) : before.some((id) => open.has(id)),
-  )
+const SOON: ReadonlySet<OrderTag> = new Set<OrderTag>(['turns-by-hand', 'reads-insulation', 'cleans-place'])
+
+/** Where each step stands when its reasons leave it free. */
+function placedOf(
+  joints: readonly PlannedJoint[],
+  works: readonly PlannedWork[],
+  finish: readonly { spec: FinishStep; step: TakeDownStep }[],
+): Placed[] {
+  const PHASE = { down: 0, work: 10_000, back: 20_000, commission: 30_000 }
+  const last = joints.length
+  const backRank = new Map(joints.map(({ joint, index }) => [joint.id, last - index]))
+  return [
+    ...joints.flatMap(({ index, down, back, joint }) => [
+      ...down.map((step, act) => ({ step, rank: PHASE.down + index + act / 100 })),
+      ...back.map((step, act) => ({
+        step,
+        rank: (joint.commissions ? PHASE.commission + 500 : PHASE.back) + (last - index) + act / 100,
+      })),
+    ]),
+    ...works.map(({ step, spec, rank, ring }, index) => ({
+      step,
+      rank: spec.early
+        ? -1000 + index
+        : ring
+          ? PHASE.back + (backRank.get(ring) as number) - 0.5
+          : PHASE[step.phase] + rank + index / 100,
+    })),
+    // Turning by hand and reading come as soon as they may, priming and its stream as late.
+    ...finish.map(({ step, spec }, index) => ({
+      step,
+      rank: PHASE[spec.phase] + (spec.tags?.some((tag) => SOON.has(tag)) ? -1 : 900) + index / 100,
+    })),
+  ]
 }
 
 const OTHER_TURN = { clockwise: 'counter-clockwise', 'counter-clockwise': 'clockwise' } as const
@@ -286,7 +412,7 @@ function shared({
 
 /** A joint as the step that opens it. */
 export function downStep(joint: Joint): TakeDownStep {
-  const { id, down, minutes, turn, caution, materials, practices, estimate } = joint
+  const { id, down, minutes, turn, caution, orientation, materials, practices, estimate, tags } = joint
   return {
     ...shared(joint),
     id: opening(id),
@@ -295,18 +421,23 @@ export function downStep(joint: Joint): TakeDownStep {
     minutes: minutes.down[1],
     times: minutes.down,
     estimate: estimate?.down ?? minutes.down[1],
-    ...defined({ turn, caution, ...has(materials?.down, practices?.down) }),
+    ...defined({ turn, caution, orientation, tags: tags?.down, ...has(materials?.down, practices?.down) }),
   }
 }
 
-/** A joint as the step that closes it; none where nothing closes. */
-export function backStep(joint: Joint): TakeDownStep | undefined {
-  const { id, back, minutes, turn, orientation, tighten, lubricant, materials, practices, estimate } = joint
+/**
+ * A joint as the step that closes it; none where nothing closes.
+ *
+ * @param remade what it spends besides, where it was given up and made anew
+ */
+export function backStep(joint: Joint, remade: readonly string[] = []): TakeDownStep | undefined {
+  const { id, back, minutes, turn, orientation, tighten, lubricant, materials, practices, estimate, tags } = joint
   if (back === undefined) return undefined
+  const tool = joint.backTool ?? joint.tool
   return {
-    ...shared(joint),
+    ...shared({ ...joint, tool: tool === '' ? undefined : tool }),
     id: closing(id),
-    phase: 'back',
+    phase: joint.commissions ? 'commission' : 'back',
     text: back,
     minutes: minutes.back[1],
     times: minutes.back,
@@ -316,8 +447,24 @@ export function backStep(joint: Joint): TakeDownStep | undefined {
       orientation,
       tighten,
       lubricant,
-      ...has(materials?.back, practices?.back),
+      tags: tags?.back,
+      ...has([...(materials?.back ?? []), ...remade], practices?.back),
     }),
+  }
+}
+
+function actStep(joint: Joint, phase: 'down' | 'back', act: Act): TakeDownStep {
+  const { id, text, minutes, tool, count, caution, orientation, tags, materials, estimate } = act
+  return {
+    id: printStep({ phase, ...parseJoint(joint.id), act: id }),
+    phase,
+    text,
+    part: joint.part,
+    minutes: minutes[1],
+    times: minutes,
+    estimate: estimate ?? minutes[1],
+    gates: joint.gates ?? [],
+    ...defined({ tool, count, caution, orientation, tags, materials }),
   }
 }
 
@@ -329,21 +476,38 @@ function has(
 }
 
 /** A step of the work at a part. */
-export function workStep(
-  part: Part,
-  { id, text, tool, minutes, caution, orientation, estimate, materials, practices }: WorkStep,
-): TakeDownStep {
+export function workStep(part: Part, spec: WorkStep): TakeDownStep {
+  const {
+    id,
+    text,
+    tool,
+    minutes,
+    caution,
+    orientation,
+    estimate,
+    materials,
+    practices,
+    count,
+    bench,
+    tags,
+    asks,
+    decides,
+  } = spec
   return {
     id: printStep({ phase: 'work', work: `${part}:${id}` }),
-    phase: 'work',
+    phase: spec.phase ?? (spec.early ? 'down' : 'work'),
     text,
     part,
     minutes: minutes[1],
     times: minutes,
     estimate: estimate ?? minutes[1],
     gates: [],
-    ...defined({ tool, caution, orientation, ...has(materials, practices) }),
+    ...defined({ tool, caution, orientation, count, bench, tags, asks, decides, ...has(materials, practices) }),
   }
+}
+
+function finishStep(spec: FinishStep, options: TakeDownOptions): TakeDownStep {
+  return { ...workStep(spec.part, workStepHere(spec.part, spec, options)), phase: spec.phase }
 }
 
 /**
@@ -351,11 +515,11 @@ export function workStep(
  * alternatives with their minutes behind it.
  */
 function freeing(joint: Joint, tries: number): TakeDownStep[] {
-  const ways = STUCK[joint.type] ?? STUCK.bolt
+  const ways: readonly Freeing[] = STUCK[stuckKind(joint)]
   return ways
     .slice(0, tries)
     .map(({ text, tool, minutes, caution }, index): TakeDownStep => ({
-      id: printStep({ phase: 'down', joint: joint.id, attempt: index + 1 }),
+      id: printStep({ phase: 'down', ...parseJoint(joint.id), attempt: index + 1 }),
       phase: 'down',
       text,
       part: joint.part,
@@ -370,22 +534,6 @@ function freeing(joint: Joint, tries: number): TakeDownStep[] {
         ? { orElse: ways.slice(index + 1).map((way) => ({ text: way.text, minutes: way.minutes[1] })) }
         : {}),
     }))
-}
-
-/** Parts whose joints were given up: they are bought new. */
-function givenUp(order: readonly Joint[], tries: (id: string) => number): Part[] {
-  return order
-    .filter(({ id, type }) => (STUCK[type] ?? STUCK.bolt).slice(0, tries(id)).some(({ giveUp }) => giveUp))
-    .map(({ part }) => part)
-}
-
-function workAt(construction: Assembly, part: Part): readonly WorkStep[] {
-  return (
-    (
-      PART_WORK.find((work) => work.part === part && work.in?.includes(construction)) ??
-      PART_WORK.find((work) => work.part === part && !work.in)
-    )?.steps ?? []
-  )
 }
 
 function partsSpent(
@@ -416,7 +564,7 @@ function partsSpent(
 function materialsSpent(steps: readonly TakeDownStep[]): Consumable[] {
   const spent = new Map<string, string>()
   for (const { materials = [], text } of steps)
-    for (const material of materials) if (!spent.has(material)) spent.set(material, firstWords(text))
+    for (const material of materials) if (material && !spent.has(material)) spent.set(material, firstWords(text))
   return [...spent].map(([material, because]) => ({ material, because }))
 }
 
@@ -430,18 +578,17 @@ function firstWords(text: Telling): string {
 }
 
 /** What lies open and is not renewed anyway. */
-function besides(
-  graph: ConstructionGraph,
-  order: readonly Joint[],
-  renewed: readonly Part[],
-): TakeDownPlan['whileOpen'] {
+function besides(graph: MachineGraph, order: readonly Joint[], renewed: readonly Part[]): TakeDownPlan['whileOpen'] {
   const open = new Set(order.map(({ id }) => id))
   const lying = new Set(order.flatMap(({ exposes = [] }) => exposes))
   for (const [part, ways] of Object.entries(graph.reach))
     if (ways.some((way) => way.every((id) => open.has(id)))) lying.add(part as Part)
   return [...lying]
     .filter((part) => !renewed.includes(part))
-    .map((part) => ({ part, minutes: workAt(graph.id, part).reduce((sum, { minutes }) => sum + minutes[1], 0) }))
+    .map((part) => ({
+      part,
+      minutes: (workRow(graph, part)?.steps ?? []).reduce((sum, { minutes }) => sum + minutes[1], 0),
+    }))
     .filter(({ minutes }) => minutes > 0)
 }
 

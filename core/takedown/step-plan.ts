@@ -1,43 +1,27 @@
 import type { ActionRow } from '../knowledge/faults/model-types'
-import { jobsFor } from '../knowledge/repairs/jobs'
 import { KIND_KNOWLEDGE } from '../knowledge/faults/kinds'
-import type { Assembly, WorkStep } from '../knowledge/constructions/joint'
-import { IN_THE_MOTOR, IN_THE_PUMP, PRESSURE_SIDE, RINGS_ALONE } from '../knowledge/constructions/part-groups'
-import { about, makeDead, valves } from '../knowledge/constructions/shared'
-import { WELLS, type Construction, type Kind, type Part } from '../knowledge/vocabulary'
-import { hasJoint, jointHere, workStepHere } from './as-here'
+import type { Assembly } from '../knowledge/constructions/joint'
+import { RINGS_ALONE } from '../knowledge/constructions/part-groups'
+import { about } from '../knowledge/constructions/shared'
+import { DEEDS } from '../knowledge/repairs/deeds'
+import { jobsFor, type JobRow } from '../knowledge/repairs/jobs'
+import { renewedParts } from '../knowledge/repairs/renews'
+import type { Construction, Kind, Part } from '../knowledge/vocabulary'
 import { minutesOf } from './clock'
-import { inAssembly, jointOf, parseJoint, printJoint, printStep } from './step-ref'
+import { addressIn, machineGraph, type MachineGraph } from './machine-graph'
 import {
-  backStep,
-  downStep,
-  graphOf,
   untimedPlan,
-  workStep,
+  type OwnWork,
   type TakeDownOptions,
   type TakeDownPlan,
   type TakeDownStep,
   type UntimedPlan,
 } from './plan'
+import { jointOf } from './step-ref'
 
-/**
- * A step's sentence in two: what is done, and how. "Lock screw out of the impeller eye" · "Left-handed, turn it
- * clockwise."
- */
-export function splitStep(text: string): { title: string; how: string } {
-  const found = /^(.{12,64}?)[:;.,] (.+)$/.exec(text)
-  if (!found) return { title: text, how: '' }
-  const how = found[2] as string
-  return {
-    title: found[1] as string,
-    how: `${how.charAt(0).toUpperCase()}${how.slice(1)}${/[.!?]$/.test(how) ? '' : '.'}`,
-  }
-}
-
-/** The steps of a chosen repair, through one assembly or from one into the next. */
-export interface StepPlan extends Omit<TakeDownPlan, 'construction' | 'down' | 'work' | 'back'> {
+/** The steps of the agreed jobs, through every assembly they need. */
+export interface StepPlan extends Omit<TakeDownPlan, 'construction' | 'down' | 'work' | 'back' | 'commission'> {
   assemblies: readonly Assembly[]
-  steps: TakeDownStep[]
   /** The step after which the water is back, where that is not the last. */
   waterBack?: string
 }
@@ -49,59 +33,223 @@ export interface RepairOptions extends TakeDownOptions {
   spareFirst?: boolean
 }
 
-/** One assembly of a repair: what is reached in it, and what of that is only the way to the next. */
-interface Leg {
-  assembly: Assembly
+/** What one job wants of a machine. */
+interface JobWants {
   targets: readonly Part[]
-  accessOnly?: readonly Part[]
+  accessOnly: readonly Part[]
+  /** Worked on, and not renewed. */
+  kept: readonly Part[]
+  own: readonly OwnWork[]
+  consumed: readonly Part[]
 }
 
 /**
- * The steps of a chosen repair: down, the work, and back in the reverse order, planned in least time through every
- * assembly on the way.
+ * One plan for all agreed jobs: down, the work, back and what needs power, in the least time that keeps every reason.
+ * Nothing is opened twice, and what a job makes pointless is left out.
  *
  * A repair that opens nothing gets its gates, its own sentence as the work, and the gates back: never an empty page.
  *
- * @param actionId the option chosen under Decide
- * @returns undefined for a repair that is none
+ * @param jobs ids of repairs and jobs, as chosen under Decide
+ * @returns undefined where none of them is known, or can be done on this machine where it stands
  */
 export function stepPlan(
   kind: Kind,
-  construction: Construction,
-  actionId: string,
+  construction: Construction | 'motor-bench',
+  jobs: string | readonly string[],
   options: RepairOptions = {},
 ): StepPlan | undefined {
-  const plan = repairSteps(kind, construction, actionId, options)
+  const plan = repairSteps(kind, construction, jobs, options)
   return plan && { ...plan, minutes: minutesOf(plan.steps, plan.waits, options.seed) }
 }
 
 /** The same without its minutes, for whoever reads only the steps. */
 export function repairSteps(
   kind: Kind,
-  construction: Construction,
-  actionId: string,
+  construction: Construction | 'motor-bench',
+  jobs: string | readonly string[],
   options: RepairOptions = {},
 ): Repair | undefined {
-  const action = KIND_KNOWLEDGE[kind]?.actions.find(({ id }) => id === actionId)
-  const job = jobsFor(kind, construction).find(({ id }) => id === actionId)
-  const wanted = action ?? job
-  if (!wanted) return undefined
-  const legs = legsOf(kind, construction, wanted)
-  // With a spare first the swap is one job and the bench another: what stands open belongs to either.
-  const own = options.spareFirst ? { ...options, underway: undefined } : options
-  const repair = legs.length > 0 ? joined(legs, own, job?.extra) : action && simple(action, options)
-  return repair && options.spareFirst ? spareFirst(kind, construction, repair, own) : repair
+  const graph = machineGraph(construction, { ...options, kind })
+  const wants = (typeof jobs === 'string' ? [jobs] : jobs).flatMap((id) => wantsOf(graph, kind, construction, id) ?? [])
+  if (wants.length === 0) return undefined
+  const wanted = together(wants, kind)
+  const here = optionsOn(graph, options)
+  if (options.spareFirst) return spareFirst(kind, construction, jobs, options) ?? planned(graph, kind, wanted, here)
+  return planned(graph, kind, wanted, here)
 }
 
-/** Where a pump leaves its place as one: a spare can go in at once, and the old one be mended on the bench. */
-export function spareAssembly(kind: Kind, construction: Construction): Assembly | undefined {
-  const assembly = WELLS.includes(kind) ? 'well-installation' : construction
-  return graphOf(assembly).reach.pump ? assembly : undefined
+/** Ids of every repair and job that can be done on this machine, where it stands. */
+export function jobsHere(
+  kind: Kind,
+  construction: Construction | 'motor-bench',
+  options: TakeDownOptions = {},
+): string[] {
+  const graph = machineGraph(construction, { ...options, kind })
+  return [...(KIND_KNOWLEDGE[kind]?.actions ?? []), ...jobsFor(kind, construction)]
+    .map(({ id }) => id)
+    .filter((id) => wantsOf(graph, kind, construction, id) !== undefined)
+}
+
+/** The row of a job's id: a repair that cures something, or work that no fault asks for. */
+export function jobRow(
+  kind: Kind,
+  construction: Construction | 'motor-bench',
+  id: string,
+): ActionRow | JobRow | undefined {
+  return (
+    KIND_KNOWLEDGE[kind]?.actions.find((action) => action.id === id) ??
+    jobsFor(kind, construction).find((job) => job.id === id)
+  )
+}
+
+function wantsOf(
+  graph: MachineGraph,
+  kind: Kind,
+  construction: Construction | 'motor-bench',
+  id: string,
+): JobWants | undefined {
+  const row = jobRow(kind, construction, id)
+  if (!row) return undefined
+  const deed = DEEDS[id]
+  const parts = deed?.at ?? row.parts
+  const alone = parts.filter((part) => !RINGS_ALONE.includes(part))
+  // A splice is spent by the pull that a pump’s own parts ask for; alone, it is the repair.
+  const sought = (alone.length > 0 ? alone : parts).filter((part) => part !== 'splice' || parts.length === 1)
+  const reached = sought.filter((part) => graph.reach[part])
+  const own = 'extra' in row ? (row.extra ?? []) : []
+  const ownWorks = own.map((step): OwnWork => ({
+    part: sought[0] ?? 'pump',
+    step,
+    targets: step.at ? [step.at] : reached,
+    through: [],
+  }))
+  // Nothing leads to its parts here: they are not in this machine, or out of reach where it stands.
+  if (reached.length === 0 && !deed?.only && sought.some((part) => IN_A_MACHINE.has(part))) return undefined
+  const deeds: OwnWork[] = deed || reached.length === 0 ? [deedOf(graph, row, deed?.water === true, reached)] : []
+  return {
+    targets: deed?.only ? [] : reached,
+    accessOnly: deed?.only ? reached : [],
+    kept: reached.filter((part) => !row.parts.includes(part)),
+    own: [...ownWorks, ...deeds],
+    // Rings and splices are spent by the joints that hold them; the rest that nothing leads to comes with the job.
+    consumed:
+      reached.length === 0 || deed
+        ? row.parts
+        : row.parts.filter((part) => !reached.includes(part) && !RINGS_ALONE.includes(part) && part !== 'splice'),
+  }
+}
+
+/** Parts that are in a machine: a job for one that nothing leads to cannot be done where it stands. */
+const IN_A_MACHINE: ReadonlySet<Part> = new Set<Part>([
+  'run-capacitor',
+  'start-capacitor',
+  'start-switch',
+  'switch-springs',
+  'bearings',
+  'motor',
+  'pump',
+  'pump-end',
+  'shaft-seal',
+  'impeller',
+  'stages',
+  'coupling',
+  'seal-plate',
+  'lead-connector',
+  'control-box',
+  'start-relay',
+  'shims',
+  'foot',
+  'drop-pipe',
+  'cable',
+])
+
+function deedOf(graph: MachineGraph, row: ActionRow | JobRow, water: boolean, targets: readonly Part[]): OwnWork {
+  const nothing = 'cures' in row && row.cures.includes('nothing-wrong')
+  const reason = 'reason' in row ? row.reason : row.because
+  const minutes = 'minutes' in row ? row.minutes : 10
+  const through = nothing
+    ? []
+    : ['make-dead', ...(water ? ['valves', 'relieve'] : [])].filter((id) => graph.homes.has(id))
+  const tools = 'tools' in row ? row.tools : []
+  return {
+    part: row.parts[0] ?? 'pump',
+    targets,
+    through,
+    step: {
+      id: nothing ? 'leave' : row.id,
+      text: nothing ? 'Leave the machine as it is; tell the owner what was looked at' : `${row.label}. ${reason}`,
+      minutes: about(minutes),
+      ...(tools.length > 0 ? { tool: tools.join(', ') } : {}),
+    },
+  }
+}
+
+/** What several jobs want as one: a new motor takes what is inside it with it, a new pump all of it. */
+function together(wants: readonly JobWants[], kind: Kind): JobWants {
+  const targets = [...new Set(wants.flatMap((each) => each.targets))]
+  const whole = targets.filter((part) => part === 'motor' || part === 'pump')
+  const renewed = new Set(whole.flatMap((part) => [...renewedParts([part], kind)].filter((inside) => inside !== part)))
+  const left = targets.filter((part) => !renewed.has(part))
+  return {
+    targets: left,
+    accessOnly: [...new Set(wants.flatMap((each) => each.accessOnly))].filter((part) => !left.includes(part)),
+    kept: left.filter((part) => wants.every((each) => !each.targets.includes(part) || each.kept.includes(part))),
+    own: [...new Map(wants.flatMap((each) => each.own).map((work) => [`${work.part}:${work.step.id}`, work])).values()],
+    consumed: [...new Set(wants.flatMap((each) => each.consumed))],
+  }
+}
+
+function planned(graph: MachineGraph, kind: Kind, wanted: JobWants, options: TakeDownOptions): Repair {
+  const { targets, accessOnly, kept, own, consumed } = wanted
+  return repairOf(untimedPlan(graph, targets, { ...options, kind }, { accessOnly, kept, own }), graph, consumed)
+}
+
+function repairOf(plan: UntimedPlan, graph: MachineGraph, consumed: readonly Part[]): Repair {
+  const { construction: _, down: __, work: ___, back: ____, commission: _____, ...rest } = plan
+  const parts = new Set(rest.consumables.flatMap((each) => ('part' in each ? [each.part] : [])))
+  const opened = plan.steps.filter(({ phase, joint }) => phase === 'down' && joint !== 'gate')
+  return {
+    ...rest,
+    consumables: [
+      ...consumed.filter((part) => !parts.has(part)).map((part) => ({ part, because: 'to be replaced' })),
+      ...rest.consumables,
+    ],
+    assemblies: [...new Set(opened.flatMap(({ id }) => graph.homes.get(jointOf(id) ?? '') ?? []))],
+  }
+}
+
+/** What of the options concerns the machine as it stands here: joints by their address, and only those it has. */
+function optionsOn(graph: MachineGraph, options: RepairOptions): TakeDownOptions {
+  const list = (joints?: readonly string[]) => joints?.flatMap((joint) => addressIn(graph, joint) ?? [])
+  return {
+    ...options,
+    opened: list(options.opened),
+    underway: list(options.underway),
+    alternativesExcluded: list(options.alternativesExcluded),
+    machineCorrections: options.machineCorrections?.flatMap((each) => {
+      const joint = addressIn(graph, each.joint)
+      return joint === undefined ? [] : [{ ...each, joint }]
+    }),
+    found: options.found?.flatMap((each) => {
+      if (each.joint === undefined) return [each]
+      const joint = addressIn(graph, each.joint)
+      return joint === undefined ? [] : [{ ...each, joint }]
+    }),
+  }
 }
 
 /** Can a spare go in while this repair is done on the bench? */
-export function spareGoesIn(kind: Kind, construction: Construction, plan: Pick<StepPlan, 'assemblies'>): boolean {
-  return spareAssembly(kind, construction) !== undefined && plan.assemblies.length > 0
+export function spareGoesIn(
+  kind: Kind,
+  construction: Construction | 'motor-bench',
+  plan: Pick<StepPlan, 'assemblies'>,
+  standing?: TakeDownOptions['standing'],
+): boolean {
+  return (
+    (standing ?? 'installed') === 'installed' &&
+    machineGraph(construction, { kind }).reach.pump !== undefined &&
+    plan.assemblies.length > 0
+  )
 }
 
 /**
@@ -109,217 +257,46 @@ export function spareGoesIn(kind: Kind, construction: Construction, plan: Pick<S
  */
 function spareFirst(
   kind: Kind,
-  construction: Construction,
-  repair: Repair,
+  construction: Construction | 'motor-bench',
+  jobs: string | readonly string[],
   options: RepairOptions,
 ): Repair | undefined {
-  const assembly = spareAssembly(kind, construction)
-  if (!assembly) return repair
-  // What is damaged inside waits for the bench.
-  const swap = untimedPlan(assembly, ['pump'], {
-    ...ownOptions([{ assembly, targets: ['pump'] }], 0, {
-      ...options,
-      found: options.found?.filter(({ what }) => what === 'stuck'),
-    }),
-    accessOnly: ['pump'],
-  })
-  const fit: TakeDownStep = {
-    id: 'work:pump:spare',
-    phase: 'work',
+  const site = machineGraph(construction, { ...options, kind })
+  if (!site.reach.pump || (options.standing ?? 'installed') !== 'installed') return undefined
+  const fit: OwnWork = {
     part: 'pump',
-    text: 'Spare pump in its place; this one to the bench, labelled',
-    minutes: 4,
-    times: about(4),
-    estimate: 4,
-    gates: [],
+    targets: ['pump'],
+    through: [],
+    step: { id: 'spare', text: 'Spare pump in its place; this one to the bench, labelled', minutes: about(4) },
   }
+  // What is damaged inside waits for the bench; what stands open belongs to either.
+  const { found, underway: _, ...others } = options
+  const swap = untimedPlan(
+    site,
+    [],
+    { ...optionsOn(site, { ...others, found: found?.filter(({ what }) => what === 'stuck') }), kind },
+    { accessOnly: ['pump'], own: [fit] },
+  )
   const swapped = new Set(swap.down.map(({ id }) => jointOf(id)))
-  const bench = repair.steps.filter(({ id, phase }) => phase === 'work' || !swapped.has(jointOf(id)))
+  const bench = repairSteps(kind, construction, jobs, { ...others, found, standing: 'bench', spareFirst: false })
+  const rest = (bench?.steps ?? []).filter((step) => jointOf(step.id) === undefined || !swapped.has(jointOf(step.id)))
+  const swapRepair = repairOf(swap, site, [])
+  const steps: TakeDownStep[] = [...swap.steps, ...rest.filter(({ id }) => !swap.steps.some((step) => step.id === id))]
   return {
-    ...repair,
-    assemblies: [...new Set([assembly, ...repair.assemblies])],
-    steps: [...swap.down, fit, ...swap.back, ...bench],
-    waterBack: swap.back.at(-1)?.id ?? fit.id,
-    tools: [...new Set([...swap.tools, ...repair.tools])],
-    cautions: [...new Set([...swap.cautions, ...repair.cautions])],
-    practices: [...new Set([...swap.practices, ...repair.practices])],
-    waits: [...swap.waits, ...repair.waits.filter(({ after }) => bench.some(({ id }) => id === after))],
-  }
-}
-
-function legsOf(kind: Kind, construction: Construction, { parts, id }: Pick<ActionRow, 'parts' | 'id'>): Leg[] {
-  const wanted = parts.some((part) => !RINGS_ALONE.includes(part))
-    ? parts.filter((part) => !RINGS_ALONE.includes(part))
-    : parts
-  const reachable = (assembly: Assembly, list: readonly Part[]) => list.filter((part) => graphOf(assembly).reach[part])
-  const pressure = reachable(
-    'pressure-tee',
-    wanted.filter((part) => PRESSURE_SIDE.includes(part)),
-  )
-  if (pressure.length > 0 && kind !== 'jet') return [{ assembly: 'pressure-tee', targets: pressure }]
-  if (WELLS.includes(kind)) {
-    // Above the ground a check valve or a splice is reached without a pull.
-    if (id === 'replace-check-valve-above') return []
-    const below = reachable(
-      construction,
-      wanted.filter((part) => IN_THE_PUMP.includes(part) || (part === 'run-capacitor' && kind === 'well-two-wire')),
-    )
-    if (below.length > 0)
-      return [
-        { assembly: 'well-installation', targets: ['pump'], accessOnly: ['pump'] },
-        { assembly: construction, targets: below },
-      ]
-    const targets = reachable('well-installation', wanted.includes('pump') ? ['pump'] : wanted)
-    return targets.length > 0 ? [{ assembly: 'well-installation', targets }] : []
-  }
-  const inside = construction === 'vertical-shimmed' ? [] : wanted.filter((part) => IN_THE_MOTOR.includes(part))
-  const outside = reachable(
-    construction,
-    wanted.filter((part) => !inside.includes(part)),
-  )
-  if (inside.length > 0)
-    return [
-      { assembly: construction, targets: [...outside, 'motor'], accessOnly: ['motor'] },
-      { assembly: 'motor-bench', targets: inside },
-    ]
-  // A motor or a pump that leaves takes the rest with it.
-  const whole = outside.find((part) => part === 'pump' || part === 'motor')
-  return outside.length > 0
-    ? [{ assembly: construction, targets: whole ? [whole] : outside }]
-    : pressure.length > 0
-      ? [{ assembly: 'pressure-tee', targets: pressure }]
-      : []
-}
-
-/** One leg inside the other: down through both, the work, and back out of both. */
-function joined(legs: readonly Leg[], options: TakeDownOptions, extra: readonly WorkStep[] = []): Repair {
-  const plans = legs.map(({ assembly, targets, accessOnly }, index) =>
-    named(untimedPlan(assembly, targets, { accessOnly, ...ownOptions(legs, index, options) }), index),
-  )
-  const steps = [
-    ...plans.flatMap(({ down }) => down),
-    ...plans.toReversed().flatMap(({ work }) => work),
-    ...extra.map((step) =>
-      workStep(legs.at(-1)?.targets[0] ?? 'pump', workStepHere(legs.at(-1)?.targets[0] ?? 'pump', step, options)),
-    ),
-    ...plans.toReversed().flatMap(({ back }) => back),
-  ]
-  const consumables = [
-    ...new Map(
-      plans.flatMap((plan) => plan.consumables).map((each) => ['part' in each ? each.part : each.material, each]),
-    ).values(),
-  ]
-  return {
-    assemblies: legs.map(({ assembly }) => assembly),
     steps,
-    consumables,
+    assemblies: [...new Set([...swapRepair.assemblies, ...(bench?.assemblies ?? [])])],
+    consumables: bench?.consumables ?? [],
+    behind: {
+      ...Object.fromEntries(
+        Object.entries(bench?.behind ?? {}).map(([id, joints]) => [id, joints.filter((joint) => !swapped.has(joint))]),
+      ),
+      ...swap.behind,
+    },
+    waterBack: swap.steps.at(-1)?.id,
     tools: [...new Set(steps.flatMap(({ tool }) => tool?.split(/,\s*/) ?? []))],
     cautions: [...new Set(steps.flatMap(({ caution }) => caution ?? []))],
-    waits: plans.flatMap(({ waits }) => waits),
-    practices: [...new Set(plans.flatMap(({ practices }) => practices))],
-    whileOpen: [
-      ...new Map(
-        plans
-          .flatMap(({ whileOpen }) => whileOpen)
-          .filter(
-            ({ part }) =>
-              !legs.some(({ targets }) => targets.includes(part)) &&
-              !consumables.some((each) => 'part' in each && each.part === part),
-          )
-          .map((each) => [each.part, each]),
-      ).values(),
-    ],
-  }
-}
-
-/** Joints of an inner assembly carry its name, so that two of one id stay two. */
-function named(plan: UntimedPlan, index: number): UntimedPlan {
-  if (index === 0) return plan
-  const name = (step: TakeDownStep): TakeDownStep => ({ ...step, id: inAssembly(step.id, plan.construction) })
-  return {
-    ...plan,
-    down: plan.down.map(name),
-    back: plan.back.map(name),
-    waits: plan.waits.map((wait) => ({
-      ...wait,
-      after: inAssembly(wait.after, plan.construction),
-      ...(wait.closes === undefined ? {} : { closes: printJoint({ assembly: plan.construction, joint: wait.closes }) }),
-    })),
-  }
-}
-
-/**
- * What of a repair's options concerns one of its legs. A part found damaged is renewed once, in the innermost assembly
- * that reaches it.
- */
-function ownOptions(
-  legs: readonly Leg[],
-  index: number,
-  { machineCorrections, found, opened, underway, alternativesExcluded, ...others }: TakeDownOptions,
-): TakeDownOptions {
-  const own = (joint: string) => ownJoint(legs, index, joint)
-  const list = (joints?: readonly string[]) => joints?.flatMap((joint) => own(joint) ?? [])
-  const legOf = (part: Part) =>
-    Math.max(
-      0,
-      legs.findLastIndex(({ assembly }) => graphOf(assembly).reach[part] !== undefined),
-    )
-  return {
-    ...others,
-    opened: list(opened),
-    underway: list(underway),
-    alternativesExcluded: list(alternativesExcluded),
-    machineCorrections: machineCorrections?.flatMap((correction) => renamed(correction, own(correction.joint))),
-    found: found?.flatMap((each) =>
-      each.joint === undefined
-        ? each.part !== undefined && legOf(each.part) === index
-          ? [each]
-          : []
-        : renamed(each, own(each.joint)),
-    ),
-  }
-}
-
-/** A joint named with its assembly is that one's; named plainly, it is the first's that has it. */
-function ownJoint(legs: readonly Leg[], index: number, joint: string): string | undefined {
-  const { assembly } = legs[index] as Leg
-  const named = parseJoint(joint)
-  if (named.assembly !== undefined) return index > 0 && named.assembly === assembly ? named.joint : undefined
-  return legs.findIndex((leg) => hasJoint(graphOf(leg.assembly), joint)) === index ? joint : undefined
-}
-
-function renamed<T extends { joint?: string }>(each: T, joint: string | undefined): T[] {
-  return joint === undefined ? [] : [{ ...each, joint }]
-}
-
-function simple(action: ActionRow, options: TakeDownOptions): Repair {
-  const work = (id: string, text: string): TakeDownStep => ({
-    id: printStep({ phase: 'work', work: id }),
-    phase: 'work',
-    part: action.parts[0] ?? 'pump',
-    text,
-    minutes: action.minutes,
-    times: about(action.minutes),
-    estimate: action.minutes,
-    gates: [],
-    ...(action.tools.length > 0 ? { tool: action.tools.join(', ') } : {}),
-  })
-  const gates = [makeDead, valves].map((gate) => jointHere(gate, options))
-  const steps = action.cures.includes('nothing-wrong')
-    ? [work('leave', 'Leave the machine as it is; tell the owner what was looked at')]
-    : [
-        ...gates.map(downStep),
-        work(action.id, `${action.label}. ${action.reason}`),
-        ...gates.toReversed().flatMap((gate) => backStep(gate) ?? []),
-      ]
-  return {
-    assemblies: [],
-    steps,
-    tools: [...action.tools],
-    consumables: action.parts.map((part) => ({ part, because: 'to be replaced' })),
-    waits: [],
-    cautions: [],
-    whileOpen: [],
     practices: [...new Set(steps.flatMap(({ practices }) => practices ?? []))],
+    waits: [...swap.waits, ...(bench?.waits ?? []).filter(({ after }) => rest.some(({ id }) => id === after))],
+    whileOpen: bench?.whileOpen ?? [],
   }
 }

@@ -8,12 +8,15 @@ export interface JointRef {
 export type StepRef =
   | ({
       phase: 'down'
-      /** The how-manieth way of freeing it, where it held; absent for opening itself. */ attempt?: number
+      /** The how-manieth way of freeing it, where it held; absent for opening itself. */
+      attempt?: number
+      /** An act before the opening itself. */
+      act?: string
     } & JointRef)
-  | ({ phase: 'back' } & JointRef)
+  | ({ phase: 'back'; /** An act before the closing itself. */ act?: string } & JointRef)
   | { phase: 'work'; /** The part and the step of its work, or the repair’s own id. */ work: string }
 
-const AT_JOINT = /^(down|back):(?:([a-z0-9-]+)\.)?([a-z0-9-]+)(?::free(\d*))?$/
+const AT_JOINT = /^(down|back):(?:([a-z0-9-]+)\.)?([a-z0-9-]+)(?::(?:free(\d*)|([a-z][a-z0-9-]*)))?$/
 const WORK = /^work:(.+)$/
 
 /**
@@ -26,9 +29,13 @@ const WORK = /^work:(.+)$/
 export function parseStep(id: string): StepRef | undefined {
   const work = WORK.exec(id)?.[1]
   if (work !== undefined) return { phase: 'work', work }
-  const [, phase, assembly, joint, attempt] = AT_JOINT.exec(id) ?? []
+  const [, phase, assembly, joint, attempt, act] = AT_JOINT.exec(id) ?? []
   if (joint === undefined) return undefined
-  const at: JointRef = { ...(assembly === undefined ? {} : { assembly }), joint }
+  const at: JointRef & { act?: string } = {
+    ...(assembly === undefined ? {} : { assembly }),
+    joint,
+    ...(act === undefined ? {} : { act }),
+  }
   if (phase === 'down')
     return { phase, ...at, ...(attempt === undefined ? {} : { attempt: attempt === '' ? 1 : Number(attempt) }) }
   return attempt === undefined ? { phase: 'back', ...at } : undefined
@@ -38,7 +45,8 @@ export function parseStep(id: string): StepRef | undefined {
 export function printStep(ref: StepRef): string {
   if (ref.phase === 'work') return `work:${ref.work}`
   const attempt = ref.phase === 'down' ? ref.attempt : undefined
-  return `${ref.phase}:${printJoint(ref)}${attempt === undefined ? '' : `:free${attempt === 1 ? '' : attempt}`}`
+  const tail = ref.act ?? (attempt === undefined ? undefined : `free${attempt === 1 ? '' : attempt}`)
+  return `${ref.phase}:${printJoint(ref)}${tail === undefined ? '' : `:${tail}`}`
 }
 
 /** A joint as it is addressed in the journal: `rear-cover`, `motor-bench.rear-cover`. */
@@ -68,10 +76,16 @@ export function jointOf(id: string): string | undefined {
   return ref && ref.phase !== 'work' ? printJoint(ref) : undefined
 }
 
-/** Does this step open its joint, rather than free, close or work on it? */
+/** Does this step open its joint, rather than prepare, free, close or work on it? */
 export function isOpening(id: string): boolean {
   const ref = parseStep(id)
-  return ref?.phase === 'down' && ref.attempt === undefined
+  return ref?.phase === 'down' && ref.attempt === undefined && ref.act === undefined
+}
+
+/** Does this step close its joint: the last of its acts? */
+export function isClosing(id: string): boolean {
+  const ref = parseStep(id)
+  return ref?.phase === 'back' && ref.act === undefined
 }
 
 /** Does this step try to free a joint that held? */

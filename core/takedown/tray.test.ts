@@ -1,11 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { planTakeDown } from './plan'
+import { isClosing, isOpening } from './step-ref'
 import { stepPlan } from './step-plan'
 import { isCount, placesThatDiffer, trayOf, type StepRecord } from './tray'
 
-const { down, work, back } = planTakeDown('bolted-seal-plate', ['shaft-seal'])
-const steps = [...down, ...work, ...back]
+const { steps, back } = planTakeDown('bolted-seal-plate', ['shaft-seal'])
 const ticked = (ids: readonly string[], counts: Record<string, number> = {}) =>
   new Map<string, StepRecord>(
     ids.map((id) => [
@@ -100,9 +100,9 @@ describe('the bolt tray', () => {
         const tray = trayOf(steps, ticked(steps.slice(0, so).map(({ id }) => id)))
         const open = steps
           .slice(0, so)
-          .filter(({ phase }) => phase === 'down')
+          .filter(({ id }) => isOpening(id))
           .filter(({ id }) => back.some((step) => step.id === id.replace('down:', 'back:'))).length
-        const closed = steps.slice(0, so).filter(({ phase }) => phase === 'back').length
+        const closed = steps.slice(0, so).filter(({ id }) => isClosing(id)).length
         expect(tray.length).toBe(open - closed)
       }),
     )

@@ -1,5 +1,5 @@
 import type { Telling } from '../quantity/sentence'
-import { isOpening, jointOf } from './step-ref'
+import { isClosing, isOpening, jointOf } from './step-ref'
 import type { JointPlace } from '../knowledge/constructions/joint'
 import type { Part } from '../knowledge/vocabulary'
 import type { TakeDownStep } from './plan'
@@ -37,7 +37,7 @@ export interface TrayItem {
 
 /** What lies in the tray: every joint that is open and has a way back that is not done yet. */
 export function trayOf(steps: readonly TakeDownStep[], records: ReadonlyMap<string, StepRecord>): TrayItem[] {
-  const back = new Map(steps.filter(({ phase }) => phase === 'back').map((step) => [jointOf(step.id), step]))
+  const back = new Map(steps.filter(({ id }) => isClosing(id)).map((step) => [jointOf(step.id), step]))
   return steps
     .filter(({ id }) => isOpening(id))
     .flatMap((step): TrayItem[] => {

@@ -154,6 +154,11 @@ function describeEntry(
       const { title, answer, verdict } = keptAnswer(entry.body, reader)
       return { text: title, detail: answer, verdict }
     }
+    case 'job':
+      return {
+        text: `${entry.body.state}: ${jobLabel(entry.body.job)}`,
+        ...(entry.body.why ? { detail: entry.body.why } : {}),
+      }
     case 'decision':
       return {
         text: `decided: ${entry.body.option.replaceAll('-', ' ')}${entry.body.spareFirst ? ', a spare in first' : ''}`,

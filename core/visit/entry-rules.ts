@@ -60,10 +60,14 @@ import { validated } from '../validation/validated'
 import { isPartPrice, MOST_PRICE } from './part-price'
 import {
   ENTRY_VERSION,
+  JOB_SOURCES,
+  JOB_STATES,
   type Customer,
   type Entry,
   type EntryBodies,
   type EntryKind,
+  type JobSource,
+  type JobState,
   type Machine,
   type Said,
 } from './entry'
@@ -187,6 +191,12 @@ class DecisionBody {
   @IsString() @Length(1, 60) option!: string
   @MayBeAbsent() @IsBoolean() spareFirst?: boolean
 }
+class JobBody {
+  @IsString() @Length(1, 60) job!: string
+  @IsIn(JOB_STATES) state!: JobState
+  @MayBeAbsent() @IsIn(JOB_SOURCES) from?: JobSource
+  @MayBeAbsent() @IsString() @MaxLength(300) why?: string
+}
 class TakeDownFoundBody {
   @MayBeAbsent() @IsString() @Length(1, 60) joint?: string
   @MayBeAbsent() @IdOf(PARTS) part?: string
@@ -204,6 +214,7 @@ class StepBody {
   places?: PlaceInput[]
   @MayBeAbsent() @IsString() @MaxLength(300) reason?: string
   @MayBeAbsent() @IsString() @MaxLength(300) note?: string
+  @MayBeAbsent() @IsString() @Length(1, 40) answer?: string
   @OptionalQuantity({ min: 0, max: 1440 }) estimate?: number
 }
 class JointDoneBody {
@@ -265,6 +276,7 @@ const BODIES: Record<Exclude<EntryKind, 'retracted'>, new () => object> = {
   'cause-said': CauseSaidBody,
   'post-mortem': PostMortemBody,
   'shop-forget': ShopForgetBody,
+  job: JobBody,
   decision: DecisionBody,
   'take-down-found': TakeDownFoundBody,
   'take-down-measured': JobConditionsInput,

@@ -34,6 +34,12 @@ export interface Machine {
   joints?: JointCorrection[]
 }
 
+export const JOB_STATES = ['offered', 'agreed', 'done', 'left'] as const
+export type JobState = (typeof JOB_STATES)[number]
+/** Where a job comes from: the lamp’s options, a wish, what lies open, damage met, or the shop itself. */
+export const JOB_SOURCES = ['lamp', 'wish', 'open', 'damage', 'shop'] as const
+export type JobSource = (typeof JOB_SOURCES)[number]
+
 /** Everything that can be written in a visit's journal, by kind. */
 export interface EntryBodies {
   'visit-opened': {
@@ -60,6 +66,8 @@ export interface EntryBodies {
   'post-mortem': { fault: string; why: string; keeping: string }
   /** A working with the numbers it was asked with, and the units it was read in. */
   'working-kept': { question: string; input: object; units: UnitSystem }
+  /** A job beside the chosen repair, or what becomes of one: offered, agreed, done, or left with its reason. */
+  job: { job: string; state: JobState; from?: JobSource; why?: string }
   /** The repair that was chosen; with `spareFirst`, a spare goes in at once and the repair follows on the bench. */
   decision: { option: string; spareFirst?: boolean }
   /** Met on the way down: a joint that will not open, a part that is damaged. The plan goes on from there. */
@@ -73,6 +81,8 @@ export interface EntryBodies {
     places?: JointPlace[]
     reason?: string
     note?: string
+    /** What it found, of what it asks. */
+    answer?: string
     /** What the printed estimate gave it, minutes. */ estimate?: number
   }
   'joint-done': { joint: Stage }
@@ -87,7 +97,7 @@ export interface EntryBodies {
 export type EntryKind = keyof EntryBodies
 
 /** The version of an entry’s shape that is written now. Older ones are lifted on reading: see lift.ts. */
-export const ENTRY_VERSION = 3
+export const ENTRY_VERSION = 4
 
 /** A line as it was typed, and the id of its act. */
 export interface Said {

@@ -182,31 +182,91 @@ describe('proving and handing over', () => {
     expect(repaired().case.findings?.map(({ value }) => value)).toEqual([236, undefined, 27])
   })
 
-  it('another repair chosen: what is open stays open, what was closed and done begins anew', () => {
-    const first = [opened(), entry('decision', { option: 'reprime' })]
-    const ticked = ['down:valves', 'down:lid', 'work:lid-o-ring:ring', 'back:lid'].map((step) =>
-      entry('step', { step, done: true }),
-    )
-    const journal = [...first, ...ticked, entry('decision', { option: 'replace-shaft-seal' })]
-    expect([...fold(journal).steps.keys()]).toEqual(['down:valves'])
+  const ticked = (...steps: string[]) => steps.map((step) => entry('step', { step, done: true }))
+  const stepsOf = (journal: Entry[]) => [...fold(journal).steps.keys()]
+
+  it('another repair chosen, or another job agreed: nothing that was done is touched', () => {
+    const done = ['down:valves', 'down:lid', 'work:lid-o-ring:groove', 'back:lid']
+    const journal = [opened(), entry('decision', { option: 'reprime' }), ...ticked(...done)]
+    expect(stepsOf([...journal, entry('decision', { option: 'replace-shaft-seal' })])).toEqual(done)
+    const more = fold([...journal, entry('job', { job: 'diffuser', state: 'agreed', from: 'open' })])
+    expect([...more.steps.keys()]).toEqual(done)
+    expect(more.agreed).toEqual(['reprime', 'diffuser'])
   })
 
+  it('what is opened again is closed no longer', () =>
+    expect(stepsOf([opened(), ...ticked('down:lid', 'back:lid', 'down:lid')])).toEqual(['down:lid']))
+
   it('with the power back between, what was bled is bled again and what was cool is felt again', () => {
-    const ticked = (...steps: string[]) => steps.map((step) => entry('step', { step, done: true }))
-    const shell = [
+    const shell = [opened(), ...ticked('down:make-dead', 'down:cool', 'down:discharge', 'down:clamp')]
+    expect(stepsOf([...shell, entry('decision', { option: 'swap-motor' })])).toHaveLength(4)
+    expect(stepsOf([...shell, ...ticked('back:make-dead')])).toEqual(['down:make-dead', 'down:clamp', 'back:make-dead'])
+  })
+
+  it('once everything is closed another job begins a new round: what was done is done, and kept', () => {
+    const whole = [
       opened(),
-      entry('decision', { option: 'replace-run-capacitor' }),
-      ...ticked('down:make-dead', 'down:cool', 'down:discharge', 'down:clamp'),
+      entry('decision', { option: 'replace-shaft-seal' }),
+      ...ticked('down:make-dead', 'down:clamp', 'work:shaft-seal:seat', 'back:clamp', 'back:make-dead'),
     ]
-    expect([...fold([...shell, entry('decision', { option: 'swap-motor' })]).steps.keys()]).toEqual([
-      'down:make-dead',
-      'down:cool',
-      'down:discharge',
-      'down:clamp',
+    expect(fold(whole)).toMatchObject({ agreed: ['replace-shaft-seal'], pastSteps: [] })
+    const again = fold([...whole, entry('job', { job: 'replace-shaft-seal', state: 'agreed', from: 'shop' })])
+    expect([...again.steps.keys()]).toEqual([])
+    expect(again.pastSteps.map(({ step }) => step)).toContain('work:shaft-seal:seat')
+    expect(again.agreed).toEqual(['replace-shaft-seal'])
+    const other = fold([...whole, entry('job', { job: 'lid-ring', state: 'agreed' })])
+    expect(other.jobs.map(({ id, state }) => `${id} ${state}`)).toEqual(['replace-shaft-seal done', 'lid-ring agreed'])
+    expect(other.agreed).toEqual(['lid-ring'])
+    // With the band still off it is the same round.
+    expect(fold([...whole.slice(0, -2), entry('job', { job: 'lid-ring', state: 'agreed' })]).agreed).toEqual([
+      'replace-shaft-seal',
+      'lid-ring',
     ])
-    expect([
-      ...fold([...shell, ...ticked('back:make-dead'), entry('decision', { option: 'swap-motor' })]).steps.keys(),
-    ]).toEqual(['down:clamp'])
+  })
+
+  it('jobs come from the lamp, a wish, the shop; one is left with its reason, and another way takes the first one’s place', () => {
+    const journal = [
+      opened(),
+      entry('wish', { job: 'hose-connectors' }),
+      entry('decision', { option: 'replace-shaft-seal' }),
+      entry('job', { job: 'hose-connectors', state: 'agreed' }),
+      entry('job', { job: 'new-foot', state: 'left', from: 'open', why: 'sits firm' }),
+    ]
+    expect(fold(journal).jobs.map(({ id, state, from }) => [id, state, from])).toEqual([
+      ['replace-shaft-seal', 'agreed', 'lamp'],
+      ['hose-connectors', 'agreed', 'wish'],
+      ['new-foot', 'left', 'open'],
+    ])
+    expect(fold(journal).jobs.at(-1)?.why).toBe('sits firm')
+    const other = fold([...journal, entry('decision', { option: 'swap-pump' })])
+    expect(other.agreed).toEqual(['hose-connectors', 'swap-pump'])
+    expect(other.decision).toBe('swap-pump')
+    // A wish that was the chosen way stays offered when another way is taken.
+    const wished = [opened(), entry('wish', { job: 'swap-motor' }), entry('decision', { option: 'swap-motor' })]
+    expect(fold([...wished, entry('decision', { option: 'bearings-and-seal' })]).jobs[0]).toMatchObject({
+      id: 'swap-motor',
+      state: 'offered',
+    })
+  })
+
+  it('carries what Safe has shut into the round, and the place where the jobs were agreed', () => {
+    const gate = (name: 'power-off' | 'proved-dead', shut: boolean) => entry('gate', { gate: name, shut })
+    const safe = [
+      opened(),
+      gate('power-off', true),
+      gate('proved-dead', true),
+      entry('decision', { option: 'swap-motor' }),
+    ]
+    expect(fold(safe).carriedGates).toEqual(['power-off', 'proved-dead'])
+    expect(fold([...safe.slice(0, 3), gate('proved-dead', false)]).carriedGates).toEqual(['power-off'])
+    // The power back at the end does not ask for the lock again.
+    expect(fold([...safe, ...ticked('down:clamp', 'back:clamp', 'back:make-dead')]).carriedGates).toEqual([
+      'power-off',
+      'proved-dead',
+    ])
+    expect(fold(safe).agreedStanding).toBe('installed')
+    const moved = fold([...safe, entry('standing', { at: 'bench' })])
+    expect([moved.standing, moved.agreedStanding]).toEqual(['bench', 'installed'])
   })
 
   it('what was measured for the repair adds up, the newest of each speaking; a spare may come first', () => {

@@ -3,15 +3,17 @@ import { judgeFinding } from '../diagnosis/judge-finding'
 import { worstVerdict, type Judgement, type Verdict } from '../judgement/judgement'
 import type { Earlier } from '../diagnosis/diagnose'
 import { partOfFinding } from '../knowledge/checks/checks'
-import { GATES, STAGES, type Gate, type Stage, type Standing } from '../knowledge/vocabulary'
+import { GATES, LIVE_GATES, STAGES, type Gate, type Stage, type Standing } from '../knowledge/vocabulary'
 import { pumpAsFound } from '../motor/as-found'
 import { completePlate, type CompletePlate, type Pump } from '../motor/nameplate'
 import type { JobConditions } from '../takedown/conditions'
 import type { TakeDownFound } from '../takedown/plan'
-import { opening, parseStep, printJoint } from '../takedown/step-ref'
+import { parseStep } from '../takedown/step-ref'
 import { MILLISECONDS_PER_YEAR } from '../quantity/conversions'
 import type { Customer, Entry, EntryBodies, EntryOf, Machine } from './entry'
+import { agrees, JobBook, type VisitJob } from './agreed'
 import { newestOf, ofKind } from './of-kind'
+import { POWER_JOINT, StepBook, type StepRecordAt } from './step-book'
 import { supersessionOf, type Conflict } from './supersession'
 
 /** A finding with its place in the journal and its judgement. */
@@ -65,12 +67,26 @@ export interface VisitState {
   postMortem?: EntryBodies['post-mortem'] & { at: string }
   /** Workings kept in this visit, oldest first. */
   kept: (EntryBodies['working-kept'] & { entryId: string; at: string })[]
+  /** The way chosen for what is wrong. */
   decision?: string
+  /** All jobs of the visit, in the order in which they came up. */
+  jobs: VisitJob[]
+  /** Ids of the jobs that are agreed and not done yet: what the plan is for. */
+  agreed: string[]
+  /** Where the machine stood when they were agreed: their price is that of this place. */
+  agreedStanding: Standing
   /** A spare goes in first, and the chosen repair follows on the bench. */
   spareFirst: boolean
+  /** What was met in this round: joints that would not open, parts that are damaged. */
   takeDownFound: TakeDownFound[]
+  /** What was carried out and closed before. */
+  rounds: Round[]
   measured: JobConditions
-  steps: ReadonlyMap<string, EntryBodies['step'] & { at: string }>
+  steps: ReadonlyMap<string, StepRecordAt>
+  /** Steps of rounds that were closed before another job was agreed, oldest first. */
+  pastSteps: readonly StepRecordAt[]
+  /** Gates that Safe has shut for this round: the plan does not ask for them again. */
+  carriedGates: Gate[]
   stagesDone: ReadonlyMap<Stage, string>
   /** The first stage that is not done yet. */
   stage: Stage
@@ -123,6 +139,7 @@ export function foldVisit(
   const dissected = newestOf(live, 'post-mortem')
   const excluded = [...causes].filter(([, verdict]) => verdict === 'not-this').map(([fault]) => fault)
   const standing = newestOf(live, 'standing')?.body.at ?? 'installed'
+  const { book, steps, rounds, found, agreedStanding = standing } = foldWork(live)
   const skipped = ofKind(live, 'check-skipped').map(({ body }) => checkKey(body))
   return {
     id: opened.visitId as string,
@@ -154,11 +171,17 @@ export function foldVisit(
     confirmed: confirmedCause(live),
     ...(dissected ? { postMortem: { ...dissected.body, at: dissected.at } } : {}),
     kept: ofKind(live, 'working-kept').map(({ id, at, body }) => ({ ...body, entryId: id, at })),
-    decision: newestOf(live, 'decision')?.body.option,
+    decision: book.decided,
+    jobs: book.jobs,
+    agreed: book.agreed,
+    agreedStanding,
     spareFirst: newestOf(live, 'decision')?.body.spareFirst ?? false,
-    takeDownFound: ofKind(live, 'take-down-found').map(({ body }) => body),
+    takeDownFound: found,
+    rounds,
     measured: Object.assign({}, ...ofKind(live, 'take-down-measured').map(({ body }) => body)) as JobConditions,
-    steps: foldSteps(live),
+    steps: steps.steps,
+    pastSteps: steps.past,
+    carriedGates: steps.carried,
     stagesDone,
     stage: STAGES.find((stage) => !stagesDone.has(stage)) ?? 'hand-over',
     ...(handedOver ? { handedOver: { ...handedOver.body, at: handedOver.at } } : {}),
@@ -203,35 +226,56 @@ export function pumpOf(machine: Machine, onDay: string): Pump {
   }
 }
 
-/**
- * Steps as they stand. Where another repair is chosen, what is open stays open; what was closed again, and the work of
- * the repair before, begin anew.
- */
-/** Joints that stand for a state which power undoes. */
-const UNDONE_BY_POWER: ReadonlySet<string> = new Set(['discharge', 'cool'])
-
-function foldSteps(live: readonly Entry[]): VisitState['steps'] {
-  const steps = new Map<string, EntryBodies['step'] & { at: string }>()
-  let chosen: string | undefined
-  for (const entry of live) {
-    if (entry.kind === 'step') steps.set(entry.body.step, { ...entry.body, at: entry.at })
-    if (entry.kind !== 'decision' || entry.body.option === chosen) continue
-    chosen = entry.body.option
-    const done = [...steps].flatMap(([id, step]) => (step.done ? [parseStep(id)] : []))
-    const closed = new Set(done.flatMap((ref) => (ref?.phase === 'back' ? [opening(printJoint(ref))] : [])))
-    // With the power back, what was bled may be charged again, and what was cool is hot.
-    const powered = closed.has(opening(POWER_JOINT))
-    for (const id of steps.keys()) {
-      const ref = parseStep(id)
-      const kept = ref?.phase === 'down' && !closed.has(id) && !(powered && UNDONE_BY_POWER.has(ref.joint))
-      if (!kept) steps.delete(id)
-    }
-  }
-  return steps
+/** Jobs that were carried out and closed before another was agreed, and what was met on their way. */
+export interface Round {
+  jobs: string[]
+  found: TakeDownFound[]
+  standing: Standing
+}
+interface Work {
+  book: JobBook
+  steps: StepBook
+  rounds: Round[]
+  found: TakeDownFound[]
+  agreedStanding?: Standing
 }
 
-/** The joint whose closing puts the power back on. */
-const POWER_JOINT = 'make-dead'
+/** Jobs and steps as they stand, read together: a job that is agreed once everything is closed begins a new round. */
+function foldWork(live: readonly Entry[]): Work {
+  const [book, steps] = [new JobBook(), new StepBook()]
+  const rounds: Round[] = []
+  let found: TakeDownFound[] = []
+  let standing: Standing = 'installed'
+  let agreedStanding: Standing | undefined
+  const held = new Set<Gate>()
+  for (const entry of live) {
+    if (entry.kind === 'step') steps.tick({ ...entry.body, at: entry.at })
+    const turned = turnedBy(entry)
+    if (turned) {
+      const { gate, shut } = turned.body
+      for (const undone of shut ? (GATES[gate].undoes ?? []) : [gate]) {
+        held.delete(undone)
+        steps.opened(undone)
+      }
+      if (shut) {
+        held.add(gate)
+        // A live check's gates are no part of a take-down.
+        if (!LIVE_GATES.includes(gate)) steps.shut(gate)
+      }
+    }
+    // What was agreed before this line is done; what it agrees is the new round.
+    if (entry.kind === 'standing') standing = entry.body.at
+    if (entry.kind === 'take-down-found') found.push(entry.body)
+    if (agrees(entry) && steps.agree(held)) {
+      rounds.push({ jobs: book.agreed, found, standing: agreedStanding ?? standing })
+      found = []
+      book.finish()
+    }
+    if (agrees(entry) && book.agreed.length === 0) agreedStanding = standing
+    book.read(entry)
+  }
+  return { book, steps, rounds, found, ...(agreedStanding ? { agreedStanding } : {}) }
+}
 
 function turnedBy(entry: Entry): Pick<EntryOf<'gate'>, 'body' | 'at'> | undefined {
   if (entry.kind === 'gate') return entry

@@ -1,12 +1,15 @@
-import { withFound } from '../decision/found-extra'
+import { billOf, together, type Bill, type OptionPart, type Pricing } from '../decision/bill'
 import { jobOptions } from '../decision/job-options'
 import { optionsFor, type Option } from '../decision/options'
 import { diagnosisOf, type Diagnosis } from '../diagnosis/diagnose'
 import type { DiagnosisModel } from '../diagnosis/model'
 import { reasonOn } from '../diagnosis/reasoning'
-import { prepare, type Preparation } from '../planning/preparation'
+import { prepare, prepareAgreed, type Preparation } from '../planning/preparation'
+import { renewedParts } from '../knowledge/repairs/renews'
+import type { Kind } from '../knowledge/vocabulary'
 import type { UnitSystem } from '../quantity/measures'
 import type { Pace } from '../takedown/as-here'
+import type { TakeDownStep } from '../takedown/plan'
 import { repairSteps, type Repair, type RepairOptions } from '../takedown/step-plan'
 import { isOpening, jointOf } from '../takedown/step-ref'
 import type { VisitState } from './fold'
@@ -15,31 +18,37 @@ import type { Shop } from './shop'
 /** What the shop's own visits make of each fault's rate, as a multiple. */
 export type Experience = Readonly<Record<string, number>>
 
-/** What is thought of a visit before anything is decided: what is wrong, what to load, and what could be done. */
+/** What is thought of a visit: what is wrong, what to load, what could be done, and what the agreed jobs come to. */
 export interface Consideration {
   diagnosis: Diagnosis
   preparation: Preparation
   /** Repairs worth considering, least expected cost first. */
   options: Option[]
-  /** Work that no fault asks for. */
+  /** Work that no fault asks for, and what was wished for. */
   wishes: Option[]
+  /** All agreed jobs as one plan; none before one is agreed. */
+  bill?: Bill
 }
 
 /** Everything that follows from a visit: what is thought, what is being done about it, and what it costs. */
 export interface Job extends Consideration {
-  /** The option that was decided on, with what was found damaged on the way. */
+  /** The option that was decided on. */
   chosen?: Option
-  /** The chosen repair's steps. */
+  /** The steps of all agreed jobs. */
   repair?: Repair
-  /** What the customer pays, in the shop's currency: as it was handed over, else as the chosen option comes to. */
+  /** The steps of what was carried out and closed before they were agreed. */
+  before: TakeDownStep[]
+  /** What the customer pays, in the shop's currency: as it was handed over, else as the agreed jobs come to. */
   price?: number
 }
 
-export type ConsideredState = Pick<VisitState, 'case' | 'earlier' | 'pump' | 'plate' | 'decision'>
 export type DecidedState = Pick<
   VisitState,
-  'machine' | 'decision' | 'spareFirst' | 'takeDownFound' | 'measured' | 'steps' | 'handedOver'
+  'machine' | 'decision' | 'agreed' | 'agreedStanding' | 'rounds' | 'spareFirst' | 'takeDownFound' | 'measured'
 >
+export type ConsideredState = Pick<VisitState, 'case' | 'earlier' | 'pump' | 'plate' | 'jobs'> & DecidedState
+export type WorkingState = DecidedState &
+  Pick<VisitState, 'plate' | 'standing' | 'steps' | 'carriedGates' | 'handedOver'>
 
 /**
  * The one place where options, repair and price come together. Screens, sheet, PDF and command line all show this, so
@@ -48,68 +57,124 @@ export type DecidedState = Pick<
  * @param pace the shop's own times, as ratios to the estimate, by step
  */
 export function jobOf(
-  state: ConsideredState & DecidedState,
+  state: ConsideredState & WorkingState,
   shop: Shop,
   pace: Pace = {},
   experience: Experience = {},
 ): Job {
   const considered = considerationOf(state, shop, pace, experience, { system: shop.units })
-  const chosen = chosenOf(considered, state, shop, pace)
-  return { ...considered, chosen, repair: repairOf(state, shop, pace), price: priceOf(state, chosen) }
+  return {
+    ...considered,
+    chosen: chosenOf(considered, state),
+    repair: repairOf(state, shop, pace),
+    before: stepsBefore(state, shop, pace),
+    price: priceOf(state, considered.bill),
+  }
 }
 
 /**
- * The heavy half of a job, which the page has done in a worker: one model, one inference.
+ * The heavy half of a job, which the page has done in a worker: one model, one inference, and the plans that price it.
  *
  * @param system in whose units it is put into words
  * @param model this very machine's model, where it was built before
  */
 export function considerationOf(
   state: ConsideredState,
-  { rates, schools: practices }: Pick<Shop, 'rates' | 'schools'>,
+  shop: Pick<Shop, 'rates' | 'schools'>,
   pace: Pace,
   experience: Experience,
   { system = 'us', model }: { system?: UnitSystem; model?: DiagnosisModel } = {},
 ): Consideration {
+  const { rates } = shop
   const reasoning = reasonOn(state.case, { rates, experience, model })
+  const pricing: Pricing = { pump: state.pump, plate: state.plate, rates, here: pricedWith(state, shop, pace) }
+  const options = optionsFor(reasoning, state.agreed, pricing.here)
+  const shown = new Set(options.map(({ id }) => id))
+  const bill = billOfRounds(state, pricing)
+  const loading = prepare(reasoning)
   return {
     diagnosis: diagnosisOf(reasoning, { earlier: state.earlier, reader: { system, currency: rates.currency } }),
-    preparation: prepare(reasoning),
-    options: optionsFor(reasoning, state.decision),
-    wishes: jobOptions(state.pump, state.plate, rates, { practices, pace }),
+    preparation: bill ? prepareAgreed(loading, bill) : loading,
+    options,
+    wishes: jobOptions(
+      pricing,
+      state.jobs.map(({ id }) => id),
+      state.agreed,
+    ).filter(
+      ({ id, parts }) => !shown.has(id) && (state.agreed.includes(id) || !isPointless(parts, bill, state.pump.kind)),
+    ),
+    ...(bill ? { bill } : {}),
   }
 }
 
-/** What was decided on, with what was found damaged on the way. */
-export function chosenOf(
-  { options, wishes }: Pick<Consideration, 'options' | 'wishes'>,
-  state: DecidedState,
-  shop: Pick<Shop, 'rates' | 'schools'>,
-  pace: Pace,
-): Option | undefined {
-  const option = state.decision && [...options, ...wishes].find(({ id }) => id === state.decision)
-  if (!option) return undefined
-  return withFound(option, state.machine, shop.rates, repairOptions(state, shop, pace))
+/** What was carried out before, and what is agreed now: each round opened once, all of it one bill. */
+function billOfRounds(state: DecidedState, pricing: Pricing): Bill | undefined {
+  const bills = [
+    ...state.rounds.map(({ jobs, found, standing }) =>
+      billOf(jobs, { ...pricing, here: { ...pricing.here, found, standing, spareFirst: false } }),
+    ),
+    state.agreed.length > 0 ? billOf(state.agreed, pricing) : undefined,
+  ]
+  return together(bills.filter((bill) => bill !== undefined))
 }
 
-/** The plan of what was decided on. */
-export function repairOf(state: DecidedState, shop: Pick<Shop, 'schools'>, pace: Pace): Repair | undefined {
-  if (state.decision === undefined) return undefined
+/** Is all that a job would renew new with what is agreed? No bearings for a motor that goes into the bin. */
+function isPointless(parts: readonly OptionPart[], bill: Bill | undefined, kind: Kind): boolean {
+  if (!bill || parts.length === 0) return false
+  const renewed = renewedParts(
+    bill.parts.map(({ part }) => part),
+    kind,
+  )
+  return parts.every(({ part }) => renewed.has(part))
+}
+
+/** The way that was chosen for what is wrong. */
+export function chosenOf(
+  { options, wishes }: Pick<Consideration, 'options' | 'wishes'>,
+  state: Pick<DecidedState, 'decision'>,
+): Option | undefined {
+  return state.decision === undefined ? undefined : [...options, ...wishes].find(({ id }) => id === state.decision)
+}
+
+/** The one plan of all agreed jobs, from where things are. */
+export function repairOf(state: WorkingState, shop: Pick<Shop, 'schools'>, pace: Pace): Repair | undefined {
+  if (state.agreed.length === 0) return undefined
   const { kind, construction } = state.machine
-  return repairSteps(kind, construction, state.decision, repairOptions(state, shop, pace))
+  return repairSteps(kind, construction, state.agreed, repairOptions(state, shop, pace))
+}
+
+/** The steps of the rounds before this one, as they were planned. */
+export function stepsBefore(
+  state: Pick<VisitState, 'machine' | 'rounds' | 'plate' | 'measured'>,
+  { schools: practices }: Pick<Shop, 'schools'>,
+  pace: Pace,
+): TakeDownStep[] {
+  const { kind, construction, joints: machineCorrections } = state.machine
+  return state.rounds.flatMap(
+    ({ jobs, found, standing }) =>
+      repairSteps(kind, construction, jobs, {
+        machineCorrections,
+        found,
+        standing,
+        conditions: state.measured,
+        motorType: state.plate.motorType,
+        practices,
+        pace,
+      })?.steps ?? [],
+  )
 }
 
 /** What the customer pays, in the shop's currency. */
 export function priceOf(
-  { handedOver }: Pick<DecidedState, 'handedOver'>,
-  chosen: Option | undefined,
+  { handedOver }: Pick<VisitState, 'handedOver'>,
+  bill: Pick<Bill, 'price'> | undefined,
 ): number | undefined {
-  return handedOver?.price ?? chosen?.price
+  return handedOver?.price ?? bill?.price
 }
 
-/** What the repair of a visit is planned with. */
-export function repairOptions(
-  state: DecidedState,
+/** What the jobs of a visit are priced with: this machine, and what was met on it; not what is open by now. */
+function pricedWith(
+  state: DecidedState & Pick<VisitState, 'plate'>,
   { schools: practices }: Pick<Shop, 'schools'>,
   pace: Pace,
 ): RepairOptions {
@@ -118,13 +183,24 @@ export function repairOptions(
     found: state.takeDownFound,
     conditions: state.measured,
     spareFirst: state.spareFirst,
+    motorType: state.plate.motorType,
+    standing: state.agreedStanding,
     practices,
     pace,
+  }
+}
+
+/** What the plan of a visit is worked out with: what Safe has shut, and what is open by now. */
+export function repairOptions(state: WorkingState, shop: Pick<Shop, 'schools'>, pace: Pace): RepairOptions {
+  return {
+    ...pricedWith(state, shop, pace),
+    standing: state.standing,
+    gatesHeld: state.carriedGates,
     underway: underwayOf(state),
   }
 }
 
 /** Joints that this repair has opened, closed again or not: the way that was begun is the way that is finished. */
-function underwayOf({ steps }: Pick<DecidedState, 'steps'>): string[] {
+function underwayOf({ steps }: Pick<VisitState, 'steps'>): string[] {
   return [...steps].flatMap(([id, { done }]) => (done && isOpening(id) ? (jointOf(id) ?? []) : []))
 }

@@ -1,4 +1,5 @@
-import type { Option } from '../decision/options'
+import type { Bill } from '../decision/bill'
+import { jobLabel } from '../language/other-words'
 import { faultLabel } from '../diagnosis/words/fault-label'
 import { VERDICT_WORDS, type Verdict } from '../judgement/judgement'
 import { practiceLines } from '../knowledge/shop/practices'
@@ -42,7 +43,8 @@ export interface Sheet {
   work: { text: string; count?: number; at: string }[]
   /** How this shop does what good practice does in more than one way, where it mattered here. */
   practices: string[]
-  option?: Option
+  /** What the agreed jobs come to: their parts, their minutes, the sum. */
+  bill?: Bill
   price?: number
   watch: string[]
   nextDate?: string
@@ -89,10 +91,15 @@ export function writeSheet(state: VisitState, shop: Shop, job: Job, system: Unit
       ...(before ? { before: valueText(before, reader), beforeVerdict: before.judgement.verdict } : {}),
       ...(after ? { after: valueText(after, reader), afterVerdict: after.judgement.verdict } : {}),
     })),
-    seenAndLeft: state.notes.filter(({ seenAndLeft }) => seenAndLeft).map(({ text }) => text),
+    seenAndLeft: [
+      ...state.notes.filter(({ seenAndLeft }) => seenAndLeft).map(({ text }) => text),
+      ...state.jobs
+        .filter((each) => each.state === 'left')
+        .map(({ id, why }) => `${jobLabel(id)}${why ? `: ${why}` : ''}`),
+    ],
     workings: state.kept.map((kept) => keptAnswer(kept, reader)),
     ...workDone(state, shop, job, reader),
-    option: job.chosen,
+    bill: job.bill,
     price: job.price,
     watch: [...watchList(state, reader), ...(state.handedOver?.watch ? [state.handedOver.watch] : [])],
     nextDate: state.handedOver?.nextDate,
@@ -139,9 +146,11 @@ function describeMachine({ machine, plate, pump }: VisitState): string {
     .join(' · ')
 }
 
-function summary(state: VisitState, { chosen, diagnosis }: Job): string {
+function summary(state: VisitState, { bill, diagnosis }: Job): string {
   const cause = state.confirmed ? `${faultLabel(state.confirmed)}, confirmed.` : leading(diagnosis)
-  const done = chosen ? `${chosen.label}${state.handedOver ? ': done.' : '.'}` : 'No repair was chosen.'
+  const done = bill
+    ? `${bill.lines.map(({ label }) => label).join('; ')}${state.handedOver ? ': done.' : '.'}`
+    : 'No repair was chosen.'
   return `${cause} ${done}`
 }
 
@@ -156,15 +165,20 @@ function limitsText(judged: JudgedFinding | undefined, system: UnitSystem): stri
 function workDone(
   state: VisitState,
   { schools: practices }: Shop,
-  { repair }: Job,
+  { repair, before }: Job,
   reader: Reader,
 ): Pick<Sheet, 'work' | 'practices'> {
-  const done = (repair?.steps ?? []).filter(({ id }) => state.steps.get(id)?.done)
+  const past = new Map(state.pastSteps.map((record) => [record.step, record]))
+  const done = [
+    ...before.map((step) => ({ step, record: past.get(step.id) })),
+    ...(repair?.steps ?? []).map((step) => ({ step, record: state.steps.get(step.id) })),
+  ].flatMap(({ step, record }) => (record?.done ? [{ ...step, record }] : []))
   return {
-    work: done.map(({ id, text }) => {
-      const { at, count } = state.steps.get(id) as { at: string; count?: number }
-      return { text: render(text, reader), at, ...(count === undefined ? {} : { count }) }
-    }),
+    work: done.map(({ text, record: { at, count } }) => ({
+      text: render(text, reader),
+      at,
+      ...(count === undefined ? {} : { count }),
+    })),
     practices: practiceLines([...new Set(done.flatMap((step) => step.practices ?? []))], practices),
   }
 }

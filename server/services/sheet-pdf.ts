@@ -185,12 +185,12 @@ function priceLines(sheet: Sheet, money: (amount: number) => string): Content[] 
   const row = (label: string, amount: string, bold = false): Content => ({
     columns: [text(label, { bold }), { text: amount, alignment: 'right', width: 90, bold }],
   })
-  const { option, price } = sheet
-  if (!option) return price === undefined ? [] : [row('In all', money(price), true)]
+  const { bill, price } = sheet
+  if (!bill) return price === undefined ? [] : [row('In all', money(price), true)]
   return [
-    ...option.parts.map(({ label, price: each }) => row(label, money(each))),
-    row(`Labour, ${option.minutes} minutes`, money(option.labourPrice)),
-    row('In all', money(price ?? option.price), true),
+    ...bill.parts.map(({ label, price: each }) => row(label, money(each))),
+    row(`Labour, ${bill.minutes.p50} minutes`, money(bill.labourPrice)),
+    row('In all', money(price ?? bill.price), true),
   ]
 }
 

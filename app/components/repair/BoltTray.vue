@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { render } from '#core/quantity/sentence'
 import type { TrayItem } from '#core/takedown/tray'
-import { splitStep } from '#core/takedown/step-plan'
+import { splitStep } from '#core/takedown/split-step'
 
 /** Everything that is out and not back, each in its own cup: what, how many, where it belongs. */
 const { items } = defineProps<{ items: readonly TrayItem[] }>()

@@ -19,8 +19,8 @@ const gains = computed(
   () => downtime.spareFirst && downtime.inPlace && downtime.spareFirst.p50 < downtime.inPlace.p50 - 10,
 )
 const choose = (spareFirst: boolean) => {
-  if (state.value.decision)
-    visit.append('decision', { option: state.value.decision, ...(spareFirst ? { spareFirst } : {}) })
+  const option = state.value.decision ?? state.value.agreed[0]
+  if (option) visit.append('decision', { option, ...(spareFirst ? { spareFirst } : {}) })
 }
 </script>
 

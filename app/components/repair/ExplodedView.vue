@@ -10,14 +10,14 @@ import { shapeOf, sizeOf } from '~/utils/piece-shape'
  * lit.
  */
 const emit = defineEmits<{ part: [part: string] }>()
-const { steps, current } = useRepair()
+const { steps, records, current } = useRepair()
 const { state } = useVisitContext()
 const WIDTH = 760
 const HEIGHT = 296
 const AXIS = 112
 const ROWS = 5
 const GAP = { on: 3, lit: 24, off: 20 }
-const apart = computed(() => explodedOf(steps.value, state.value.steps, current.value?.id))
+const apart = computed(() => explodedOf(steps.value, records.value, current.value?.id))
 const label = computed(
   () =>
     CONSTRUCTION_GRAPHS.find(({ id }) => id === (apart.value.assembly || state.value.machine.construction))?.label ??

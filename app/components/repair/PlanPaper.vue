@@ -3,30 +3,24 @@ import { format } from 'date-fns'
 import { practiceLines } from '#core/knowledge/shop/practices'
 import { PARTS } from '#core/knowledge/vocabulary'
 import { formatMinutes } from '#core/quantity/format'
+import { sectionsOf } from '#core/takedown/sections'
+import { isOpening } from '#core/takedown/step-ref'
+import { PHASE_LABELS } from '~/utils/phase-labels'
 
 /**
  * The plan on paper, for hands that cannot hold a screen: every step with its box, and the tray as cups to write counts
  * in.
  */
 const { steps, plan, clock, tray } = useRepair()
-const { visit, state, chosen } = useVisitContext()
+const { visit, state, bill } = useVisitContext()
 const money = useMoney()
-const PHASES = { down: 'Down', work: 'The work', back: 'The way back' } as const
-// A spare put in first makes the way go down and back twice: the phases follow the steps.
-const groups = computed(() =>
-  steps.value.reduce<{ phase: keyof typeof PHASES; steps: typeof steps.value }[]>((list, step) => {
-    const last = list.at(-1)
-    if (last?.phase === step.phase) last.steps.push(step)
-    else list.push({ phase: step.phase, steps: [step] })
-    return list
-  }, []),
-)
+const groups = computed(() => sectionsOf(steps.value))
 const out = computed(() =>
   steps.value.filter(
-    ({ phase, joint, temporary }) => phase === 'down' && (temporary || (joint !== 'gate' && joint !== 'support')),
+    ({ id, joint, temporary }) => isOpening(id) && (temporary || (joint !== 'gate' && joint !== 'support')),
   ),
 )
-const label = computed(() => chosen.value?.label ?? state.value.decision?.replaceAll('-', ' ') ?? '')
+const label = computed(() => bill.value?.lines.map((line) => line.label).join('; ') ?? '')
 const practices = computed(() => practiceLines(plan.value?.practices ?? [], visit.shop.schools))
 const printed = new Date()
 function print(): void {
@@ -61,7 +55,7 @@ function print(): void {
       </p>
       <p v-if="practices.length > 0" class="text-[0.9rem]">{{ practices.join('. ') }}.</p>
       <section v-for="(group, index) in groups" :key="index">
-        <h2 class="text-base">{{ PHASES[group.phase] }}</h2>
+        <h2 class="text-base">{{ PHASE_LABELS[group.phase] }}</h2>
         <table>
           <tbody>
             <tr v-for="step in group.steps" :key="step.id">

@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import { useSpeechSynthesis } from '@vueuse/core'
 import type { JointPlace } from '#core/knowledge/constructions/joint'
+import { jobLabel } from '#core/language/other-words'
 import { DAMAGE_LOOKS } from '#core/knowledge/repairs/damage-looks'
 import { formatMinutes } from '#core/quantity/format'
-import { isFreeing, isOpening, jointOf, opening } from '#core/takedown/step-ref'
+import { doneWords } from '#core/takedown/sections'
+import { isClosing, isFreeing, isOpening, jointOf, opening } from '#core/takedown/step-ref'
 import { isCount, placesThatDiffer } from '#core/takedown/tray'
+import { canClose, followsFrom } from '#core/visit/step-answer'
 
 const emit = defineEmits<{ photo: [caption: string] }>()
 const { current, cameOut, minutesLeft, lastDone, tick, stuck, damaged, plan } = useRepair()
-const { state } = useVisitContext()
+const { visit, state } = useVisitContext()
 const end = useStageEnd()
 const count = ref<number>()
 const counted = ref<JointPlace[]>()
@@ -20,7 +23,7 @@ const note = ref('')
 const expected = computed(() => {
   const step = current.value
   if (!step || step.count === undefined) return undefined
-  const out = step.phase === 'back' ? cameOut(step.id) : undefined
+  const out = isClosing(step.id) ? cameOut(step.id) : undefined
   return { count: out?.count ?? step.count, places: out ? out.places : step.places }
 })
 watch(
@@ -37,7 +40,8 @@ watch(
 )
 const differs = computed(
   () =>
-    current.value?.phase === 'back' &&
+    current.value !== undefined &&
+    isClosing(current.value.id) &&
     expected.value !== undefined &&
     (count.value !== expected.value.count ||
       placesThatDiffer(expected.value.places ?? [], counted.value ?? []).length > 0),
@@ -58,7 +62,9 @@ const opens = computed(
 )
 /** What was written on the way down, for the way back. */
 const written = computed(() =>
-  current.value?.phase === 'back' ? state.value.steps.get(opening(jointOf(current.value.id) ?? ''))?.note : undefined,
+  current.value && isClosing(current.value.id)
+    ? state.value.steps.get(opening(jointOf(current.value.id) ?? ''))?.note
+    : undefined,
 )
 function foundDamaged(): void {
   const step = current.value
@@ -107,16 +113,27 @@ function byKey(event: KeyboardEvent): void {
 }
 onMounted(() => window.addEventListener('keydown', byKey))
 onBeforeUnmount(() => window.removeEventListener('keydown', byKey))
-function done(): void {
+/** What decides is not there yet: a figure, or an answer. */
+const undecided = computed(() => {
   const step = current.value
-  if (!step || invalid.value || (differs.value && !reason.value.trim())) return
+  return step?.decides !== undefined && state.value.measured[step.decides] === undefined
+})
+const barred = computed(() => invalid.value || undecided.value || (differs.value && !reason.value.trim()))
+function done(answer?: string): void {
+  const step = current.value
+  if (!step || barred.value || !canClose(step, state.value.measured, answer)) return
   tick(step.id, true, {
     count: step.count === undefined ? undefined : count.value,
     places: counted.value,
     reason: reason.value.trim() || undefined,
     note: note.value.trim() || undefined,
+    answer,
   })
+  const found = step.asks?.find(({ id }) => id === answer)
+  for (const { kind, body } of found ? followsFrom(found) : []) visit.append(kind, body as never)
 }
+/** Damage that was met and asks for another job, until somebody has said what becomes of it. */
+const offered = computed(() => state.value.jobs.filter((job) => job.from === 'damage' && job.state === 'offered'))
 </script>
 
 <template>
@@ -156,9 +173,19 @@ function done(): void {
         ><PhotoThumb v-for="photo in taken" :key="photo.entryId" :photo="photo"
       /></span>
     </div>
-    <p v-if="current.orientation"><strong>How it lies:</strong> {{ current.orientation }}</p>
+    <p v-if="current.orientation">
+      <strong>{{ current.phase === 'down' ? 'Note how it lies:' : 'How it lies:' }}</strong> {{ current.orientation }}
+    </p>
     <p v-if="written"><strong>You wrote:</strong> {{ written }}</p>
+    <p v-if="current.bench" class="text-[0.95rem]">
+      At the bench, or the van’s tailgate: pressing is no work for the site.
+    </p>
+    <p v-for="job in offered" :key="job.id" class="border-l-4 border-lamp-ink pl-3 font-bold" data-testid="damage-job">
+      {{ job.why }}: {{ jobLabel(job.id).toLowerCase() }}?
+      <NuxtLink class="underline" :to="{ params: { joint: 'decide' } }">Decide with the owner.</NuxtLink>
+    </p>
     <StepMeasured :step="current" />
+    <p v-if="undecided" class="text-[0.95rem]">It does not close without its figure: what comes next hangs on it.</p>
     <CountEntry
       v-if="expected"
       :key="current.id"
@@ -166,7 +193,7 @@ function done(): void {
       v-model:places="counted"
       :expected="expected.count"
       :came-out="expected.places"
-      :back="current.phase === 'back'"
+      :back="isClosing(current.id)"
       :note="current.countNote"
     />
     <p v-if="invalid" role="alert" class="font-bold">A count is a whole number, 0 to 200.</p>
@@ -179,22 +206,29 @@ function done(): void {
     <DamageChoice v-if="damage" :part="current.part" @done="damage = false" />
     <StepDifferent v-if="different" :key="current.id" :step="current" @done="different = false" />
     <template #buttons>
+      <template v-if="current.asks">
+        <button
+          v-for="(answer, index) in current.asks"
+          :key="answer.id"
+          type="button"
+          class="button"
+          :class="{ 'button-lit': index === 0 }"
+          :data-testid="`answer-${answer.id}`"
+          :disabled="barred"
+          @click="done(answer.id)"
+        >
+          {{ answer.label }}
+        </button>
+      </template>
       <button
+        v-else
         type="button"
         class="button button-lit basis-full"
         data-testid="step-done"
-        :disabled="invalid || (differs && !reason.trim())"
-        @click="done"
+        :disabled="barred"
+        @click="done()"
       >
-        {{
-          freeing
-            ? 'It came'
-            : current.phase === 'down'
-              ? 'Out, into the tray'
-              : current.phase === 'work'
-                ? 'Done'
-                : 'Back in'
-        }}
+        {{ doneWords(current) }}
       </button>
       <button v-if="opens" type="button" class="button" data-testid="step-photo" @click="emit('photo', shot)">
         {{ current.joint && WIRES.has(current.joint) ? 'Photo first' : 'Photo' }}
@@ -203,7 +237,7 @@ function done(): void {
         {{ freeing ? 'Still holds' : 'Will not open' }}
       </button>
       <button
-        v-if="current.phase !== 'back' && current.joint !== 'gate'"
+        v-if="(current.phase === 'down' || current.phase === 'work') && current.joint !== 'gate'"
         type="button"
         class="button"
         data-testid="step-damaged"

@@ -1,15 +1,12 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
 import { formatMinutes } from '#core/quantity/format'
+import { sectionsOf } from '#core/takedown/sections'
+import { PHASE_LABELS } from '~/utils/phase-labels'
 
 const emit = defineEmits<{ part: [part: string] }>()
 const { steps, current, plan, downtime, canSpare, tick } = useRepair()
-const PHASES = { down: 'Down', work: 'The work', back: 'The way back' } as const
-const phases = computed(() =>
-  (['down', 'work', 'back'] as const)
-    .map((phase) => ({ phase, steps: steps.value.filter((step) => step.phase === phase) }))
-    .filter(({ steps: list }) => list.length > 0),
-)
+const phases = computed(() => sectionsOf(steps.value))
 const list = useTemplateRef<HTMLElement>('list')
 watch(
   () => current.value?.id,
@@ -36,8 +33,8 @@ watch(
     <PumpCutaway v-else compact :lit="current?.part" @part="(part) => emit('part', part)" />
     <RepairAhead />
     <div ref="list" class="steps">
-      <section v-for="group in phases" :key="group.phase" :aria-label="PHASES[group.phase]">
-        <h2 class="mt-3 border-b border-rule text-base">{{ PHASES[group.phase] }}</h2>
+      <section v-for="(group, at) in phases" :key="at" :aria-label="PHASE_LABELS[group.phase]">
+        <h2 class="mt-3 border-b border-rule text-base">{{ PHASE_LABELS[group.phase] }}</h2>
         <ol class="ruled">
           <li
             v-for="step in group.steps"
@@ -54,7 +51,9 @@ watch(
               ><span v-if="step.record?.count !== undefined" class="number"> · {{ step.record.count }}</span
               ><span v-if="step.record?.reason" class="block text-[0.9rem]">{{ step.record.reason }}</span></span
             >
-            <span class="text-[0.9rem] font-normal text-slate max-sm:hidden">{{ step.tool }}</span>
+            <span class="text-[0.9rem] font-normal text-slate max-sm:hidden"
+              >{{ step.tool }}<span v-if="step.bench" class="block">at the bench</span></span
+            >
             <span class="flex items-center gap-2"
               ><span class="number text-[0.9rem]">{{
                 step.record?.done ? format(new Date(step.record.at), 'HH:mm') : formatMinutes(step.minutes)

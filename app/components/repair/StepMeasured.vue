@@ -42,7 +42,7 @@ const asked = computed<Measured[]>(() =>
 const said = computed(() =>
   step.id === 'down:cool'
     ? { field: 'hot' as const, off: 'A hand cannot rest on it', on: 'It is hot: half an hour runs' }
-    : step.id === 'work:bearings:pull'
+    : step.id === 'work:bearings:pull-drive'
       ? { field: 'oneBearing' as const, off: 'Only one is bad', on: 'One only; the other stays' }
       : undefined,
 )

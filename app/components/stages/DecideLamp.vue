@@ -1,18 +1,33 @@
 <script setup lang="ts">
-const { visit, options, chosen, diagnosis } = useVisitContext()
+import { formatMinutes } from '#core/quantity/format'
+
+const { visit, state, options, chosen, bill, diagnosis } = useVisitContext()
 const end = useStageEnd()
 const money = useMoney()
 const best = computed(() => options.value[0])
 const shown = computed(() => chosen.value ?? best.value)
+const agreed = computed(() => state.value.agreed.length > 0)
+const title = computed(() =>
+  bill.value && bill.value.lines.length > 1
+    ? bill.value.lines.map(({ label }) => label).join('; ')
+    : (bill.value?.lines[0]?.label ?? shown.value?.label ?? ''),
+)
 function choose(): void {
-  if (best.value && !chosen.value) visit.append('decision', { option: best.value.id })
+  if (best.value && !agreed.value) visit.append('decision', { option: best.value.id })
   void end('decide')
 }
 </script>
 
 <template>
-  <LampCard v-if="shown" :title="shown.label" :because="shown.because" data-testid="decide-lamp">
-    <p>
+  <LampCard v-if="shown" :title="title" :because="shown.because" data-testid="decide-lamp">
+    <p v-if="bill">
+      <strong class="number">{{ money(bill.price) }}</strong> for all of it,
+      <strong class="number">{{ formatMinutes(bill.minutes.p50) }}</strong> to
+      <span class="number">{{ formatMinutes(bill.minutes.p90) }}</span>.<template v-if="diagnosis?.next">
+        The lamp would still measure first: {{ diagnosis.next.title.toLowerCase() }}.</template
+      >
+    </p>
+    <p v-else>
       <strong class="number">{{ money(shown.price) }}</strong>, expected
       <strong class="number">{{ money(shown.expectedCost) }}</strong>.<template v-if="diagnosis?.next">
         The lamp would still measure first: {{ diagnosis.next.title.toLowerCase() }}.</template
@@ -24,7 +39,7 @@ function choose(): void {
     <p>Tell the customer what, why and how much before going on.</p>
     <template #buttons
       ><button type="button" class="button button-lit" data-testid="stage-end" @click="choose">
-        {{ chosen ? 'Agreed: repair' : 'Choose this, repair' }}
+        {{ bill ? `Agreed, ${money(bill.price)}: repair` : 'Choose this, repair' }}
       </button></template
     >
   </LampCard>

@@ -2,9 +2,9 @@
 import { render } from '#core/quantity/sentence'
 import { addDays, addMonths, format } from 'date-fns'
 import { wayOf } from '#core/knowledge/shop/practices'
-import { splitStep } from '#core/takedown/step-plan'
+import { splitStep } from '#core/takedown/split-step'
 
-const { visit, state, chosen } = useVisitContext()
+const { visit, state, bill } = useVisitContext()
 const end = useStageEnd()
 const { system, reader } = useUnits()
 const { tray } = useRepair()
@@ -13,7 +13,7 @@ const leftWhy = ref('')
 // New bearings or a new seal settle in: a shop of that practice looks again after a day.
 const again =
   wayOf('after', visit.shop.schools) === 'second-look' &&
-  chosen.value?.parts.some(({ part }) => part === 'bearings' || part === 'shaft-seal') === true
+  bill.value?.parts.some(({ part }) => part === 'bearings' || part === 'shaft-seal') === true
 const watchText = ref(
   state.value.handedOver?.watch ??
     (again ? 'New bearings and seals can be a little loud at first: a second look after a day.' : ''),
@@ -33,10 +33,10 @@ const soon = (months: number) => format(addMonths(new Date(), months), 'yyyy-MM-
 function handOver(): void {
   const typed = price.value.trim() === '' ? undefined : (readNumber(price.value) ?? Number.NaN)
   problem.value =
-    typed !== undefined && !(typed >= 0) ? 'The price is a number, such as 74.50, or empty for the option’s own.' : ''
+    typed !== undefined && !(typed >= 0) ? 'The price is a number, such as 74.50, or empty for the plan’s own.' : ''
   if (!problem.value && leftOver.value && !leftWhy.value.trim())
     problem.value = 'Say why it stays out, or tick it back under Repair.'
-  const amount = typed ?? chosen.value?.price
+  const amount = typed ?? bill.value?.price
   const body = {
     watch: watchText.value.trim(),
     ...(nextDate.value ? { nextDate: nextDate.value } : {}),
@@ -81,7 +81,7 @@ function printSheet(): void {
         v-model="price"
         class="field number"
         inputmode="decimal"
-        :placeholder="chosen ? chosen.price.toFixed(2) : 'none'"
+        :placeholder="bill ? bill.price.toFixed(2) : 'none'"
     /></label>
     <label v-if="leftOver" data-testid="left-over"
       ><span class="label">Still in the tray: {{ leftOver }}. Why?</span

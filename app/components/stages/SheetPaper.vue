@@ -101,22 +101,22 @@ const lists = computed(() =>
         How this shop does it. {{ sheet.practices.join('. ') }}.
       </p>
     </section>
-    <section v-if="sheet.option || sheet.price !== undefined">
+    <section v-if="sheet.bill || sheet.price !== undefined">
       <h3>Parts and price</h3>
       <table class="w-full max-w-xl">
         <tbody>
-          <tr v-for="part in sheet.option?.parts ?? []" :key="part.part">
+          <tr v-for="part in sheet.bill?.parts ?? []" :key="part.part">
             <th scope="row" class="text-left font-normal">{{ part.label }}</th>
             <td class="number text-right">{{ money(part.price) }}</td>
           </tr>
-          <tr v-if="sheet.option">
-            <th scope="row" class="text-left font-normal">Labour, {{ sheet.option.minutes }} minutes</th>
-            <td class="number text-right">{{ money(sheet.option.labourPrice) }}</td>
+          <tr v-if="sheet.bill">
+            <th scope="row" class="text-left font-normal">Labour, {{ sheet.bill.minutes.p50 }} minutes</th>
+            <td class="number text-right">{{ money(sheet.bill.labourPrice) }}</td>
           </tr>
           <tr class="border-t border-ink font-bold">
             <th scope="row" class="text-left">In all</th>
             <td class="number text-right" data-testid="sheet-price">
-              {{ money(sheet.price ?? sheet.option?.price ?? 0) }}
+              {{ money(sheet.price ?? sheet.bill?.price ?? 0) }}
             </td>
           </tr>
         </tbody>

@@ -1,17 +1,16 @@
 import { motorBench, pressureTee } from './assemblies'
+import { bracketBooster } from './booster'
+import { jetEnd } from './jet'
 import type { ConstructionGraph } from './joint'
-import { submersibleJoined, submersibleSealed, sumpSealed, wellInstallation } from './submerged'
-import {
-  bandClamp,
-  boltedSealPlate,
-  bracketBooster,
-  floodedCirculation,
-  jetEnd,
-  spaCabinet,
-  verticalShimmed,
-} from './surface'
+import { bandClamp, boltedSealPlate } from './pool'
+import { floodedCirculation, spaCabinet } from './spa-circulation'
+import { submersibleJoined, submersibleSealed } from './submersible'
+import { sumpSealed } from './sump'
+import { verticalShimmed } from './vertical'
+import { wellInstallation } from './well'
 
-export { PART_WORK, STUCK } from './work'
+export { STUCK } from './stuck'
+export { PART_WORK } from './work'
 
 /** Every construction as its joints. */
 export const CONSTRUCTION_GRAPHS: readonly ConstructionGraph[] = [

@@ -1,7 +1,8 @@
 import type { Basis } from '../../judgement/judgement'
 import type { Telling } from '../../quantity/sentence'
 import type { PracticeId } from '../shop/practices'
-import type { Construction, Gate, Part } from '../vocabulary'
+import type { Construction, Gate, Kind, Part, Standing } from '../vocabulary'
+import type { OrderTag } from './order-rules'
 
 /** Low, likely, high: what a step takes, minutes. */
 export type Minutes = readonly [low: number, likely: number, high: number]
@@ -30,6 +31,43 @@ export interface Tightening {
   until: string
 }
 
+/** What a motor has inside it, by its type. */
+export type MotorTrait = 'run-capacitor' | 'start-capacitor' | 'capacitor' | 'start-switch' | 'drive'
+
+/** Where a joint or a work exists; where nothing is said, everywhere. */
+export interface Only {
+  motor?: MotorTrait
+  kinds?: readonly Kind[]
+  standing?: readonly Standing[]
+}
+
+/** What is done about a joint before or after the deed that opens or closes it: each one act. */
+export interface Act {
+  id: string
+  text: string
+  minutes: Minutes
+  tool?: string
+  count?: number
+  caution?: string
+  orientation?: string
+  tags?: readonly OrderTag[]
+  materials?: readonly string[]
+  /** The printed estimate, where the shop’s own times have taken over. */
+  estimate?: number
+}
+
+/** What a step can find, and what follows from it: a finding, a part that is damaged, a job that is offered. */
+export interface StepAnswer {
+  id: string
+  label: string
+  finding?: { check: string; outcome: string; part?: Part }
+  damaged?: Part
+  offers?: string
+}
+
+/** What was measured that a step waits for. */
+export type Deciding = 'bearingClearanceMm' | 'outletHigherMm'
+
 /** How many of a joint’s pieces belong at one place of it: a corner, an end, the long ones. */
 export interface JointPlace {
   place: string
@@ -52,7 +90,25 @@ export interface Joint {
   /** The turn that opens it. */
   turn?: 'clockwise' | 'counter-clockwise'
   tool?: string
+  /** The tool that closes it, where that is another; empty where a hand does. */
+  backTool?: string
   gates?: readonly Gate[]
+  /** Gates that hold once it is open: whoever shut them in Safe has opened it. */
+  shuts?: readonly Gate[]
+  /** Belongs to the place where the machine stands: on the bench it does not exist. */
+  site?: true
+  only?: Only
+  tags?: Partial<Phased<readonly OrderTag[]>>
+  /** Acts before the deed itself, in their order. */
+  acts?: Partial<Phased<readonly Act[]>>
+  /** Steps that its closing waits for, beside what it shuts in. */
+  closesAfter?: readonly string[]
+  /** Joints opened before it that need not wait for its closing: the way back is no mirror there. */
+  loose?: readonly string[]
+  /** It is closed once the power is on. */
+  commissions?: true
+  /** How it holds, where that is not its type’s usual way: chooses what is tried when it will not open. */
+  holds?: StuckKind
   caution?: string
   down: string
   /** Nothing closes a bleed or a cooling: they have no way back. */
@@ -80,6 +136,20 @@ export interface Joint {
   estimate?: Phased<number>
 }
 
+/** How a joint can refuse to open, each with its own ladder. */
+export type StuckKind =
+  | 'bolt'
+  | 'rusted-stud'
+  | 'seized-screw'
+  | 'thread'
+  | 'galled-stainless'
+  | 'glued-adapter'
+  | 'stuck-plate'
+  | 'press-fit'
+  | 'pressed-cap'
+  | 'union'
+  | 'clamp-band'
+
 /** One thing for the way down and one for the way back. */
 export interface Phased<T> {
   down: T
@@ -104,7 +174,17 @@ export interface ConstructionGraph {
   label: string
   joints: readonly Joint[]
   reach: Readonly<Partial<Record<Part, readonly (readonly string[])[]>>>
+  /** What the way back and the first power ask for, whatever was repaired. */
+  finish?: readonly FinishStep[]
   basis: Basis
+}
+
+/** A step that no part asks for but the way back does: turning by hand, priming, the steady stream. */
+export interface FinishStep extends WorkStep {
+  part: Part
+  phase: 'back' | 'commission'
+  /** It is due where any of these joints was opened. */
+  when: readonly string[]
 }
 
 /** What is done at a part once it is reached. */
@@ -120,9 +200,32 @@ export interface WorkStep {
   practices?: readonly PracticeId[]
   estimate?: number
   wait?: SelfRunning
+  count?: number
+  only?: Only
+  tags?: readonly OrderTag[]
+  /** Joints that are closed before it, though they lie on the way to its part: it is done on what they carry. */
+  mounted?: readonly string[]
+  /** Steps that come before it. */
+  after?: readonly string[]
+  /** Steps that it comes before. */
+  before?: readonly string[]
+  /** The part that must lie open for it, where that is not the job’s own. */
+  at?: Part
+  /** What it asks: it closes with one of these answers. */
+  asks?: readonly StepAnswer[]
+  /** The figure that decides what comes next: it does not close without it. */
+  decides?: Deciding
+  /** Pressing, pulling and curing are work for the bench. */
+  bench?: true
+  /** It is done before anything is opened. */
+  early?: true
+  /** On the way back, or once the power is on, rather than with the work itself. */
+  phase?: 'back' | 'commission'
 }
 export interface PartWork {
   part: Part
   in?: readonly Assembly[]
+  /** Parts that are done with it: disturbed is new. */
+  brings?: readonly Part[]
   steps: readonly WorkStep[]
 }

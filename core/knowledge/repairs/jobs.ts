@@ -25,24 +25,39 @@ const VARIABLE_SPEED: readonly WorkStep[] = [
     text:
       'Variable-speed motor against the old: same flange, square or C-face, same shaft, keyed or threaded; volts, ' +
       'and the breaker that it asks for',
-    minutes: about(4),
+    minutes: about(2),
+    early: true,
   },
   {
     id: 'relay',
     text: 'Auxiliary relay fitted for whatever may only run with flow: chlorinator, heater, cleaner booster',
     tool: 'screwdriver, meter',
-    minutes: about(12),
+    minutes: about(8),
     caution: 'A chlorinator that runs without flow gasses. Local codes and licensed practice decide.',
+    tags: ['connects'],
+    at: 'terminal-board',
+    mounted: ['terminals', 'conduit', 'motor-out'],
+  },
+  {
+    id: 'display',
+    text: 'Breaker on: the display shows no error before anything is set',
+    minutes: about(2),
+    phase: 'commission',
+    tags: ['commissions'],
   },
   {
     id: 'minimum',
     text: 'Lowest speed found at which the heater’s flow switch and the cell still hold; written down as the floor',
-    minutes: about(8),
+    minutes: about(5),
+    phase: 'commission',
+    tags: ['commissions'],
   },
   {
     id: 'schedule',
     text: 'Schedule set: full speed to prime, then long and slow for the turnover; hours from the workings',
-    minutes: about(8),
+    minutes: about(5),
+    phase: 'commission',
+    tags: ['commissions'],
   },
 ]
 
@@ -118,8 +133,9 @@ export const JOBS: readonly JobRow[] = [
 ]
 
 /** The jobs that can be chosen on a kind of machine of a construction. */
-export function jobsFor(kind: Kind, construction: Construction): JobRow[] {
+export function jobsFor(kind: Kind, construction: Construction | 'motor-bench'): JobRow[] {
   return JOBS.filter(
-    ({ kinds, constructions }) => kinds.includes(kind) && (!constructions || constructions.includes(construction)),
+    ({ kinds, constructions }) =>
+      kinds.includes(kind) && (!constructions || constructions.some((each) => each === construction)),
   )
 }

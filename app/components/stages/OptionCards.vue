@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import type { Option } from '#core/decision/options'
+import { warrantyWorth } from '#core/decision/warranty'
+import { wayOf } from '#core/knowledge/shop/practices'
+import { formatMinutes, formatPercent } from '#core/quantity/format'
+
+/** The ways of mending what is wrong, side by side: one is chosen, another can be done as well. */
+const { visit, state, options } = useVisitContext()
+const money = useMoney()
+const worth = (option: Option) =>
+  wayOf('warranty', visit.shop.schools) === 'priced'
+    ? warrantyWorth(option, visit.shop.rates, state.value.machine.kind)
+    : 0
+/** Where the keyboard enters the choice: at what is chosen, else at the first. */
+const entered = computed(() =>
+  options.value.some(({ id }) => id === state.value.decision) ? state.value.decision : options.value[0]?.id,
+)
+const isAsWell = (id: string) => id !== state.value.decision && state.value.agreed.includes(id)
+const choose = (id: string) => visit.append('decision', { option: id })
+const asWell = (id: string) =>
+  visit.append('job', { job: id, state: isAsWell(id) ? 'offered' : 'agreed', from: 'lamp' })
+</script>
+
+<template>
+  <div class="options" role="radiogroup" aria-label="how it is mended" @keydown="rove">
+    <article
+      v-for="(option, index) in options"
+      :key="option.id"
+      class="option"
+      :class="{ 'is-chosen': state.agreed.includes(option.id) }"
+      :data-testid="`option-${option.id}`"
+    >
+      <p class="text-[0.88rem] text-slate">{{ index === 0 ? 'least expected cost' : '' }}&nbsp;</p>
+      <h3 class="min-h-[2.4em]">{{ option.label }}</h3>
+      <p class="number text-2xl font-bold">{{ money(option.price) }}</p>
+      <dl>
+        <div>
+          <dt>expected</dt>
+          <dd class="number">{{ money(option.expectedCost) }}</dd>
+        </div>
+        <div>
+          <dt>whole cure</dt>
+          <dd class="number">{{ formatPercent(option.chanceRight) }}</dd>
+        </div>
+        <div>
+          <dt>time</dt>
+          <dd class="number">{{ formatMinutes(option.minutes.p50) }} to {{ formatMinutes(option.minutes.p90) }}</dd>
+        </div>
+        <div>
+          <dt>parts</dt>
+          <dd class="number">{{ money(option.partsPrice) }}</dd>
+        </div>
+        <div>
+          <dt>labour</dt>
+          <dd class="number">{{ money(option.labourPrice) }}</dd>
+        </div>
+        <div v-if="worth(option) >= 1">
+          <dt>its warranty saves</dt>
+          <dd class="number">{{ money(worth(option)) }}</dd>
+        </div>
+      </dl>
+      <ul class="ml-4 list-disc text-[0.92rem]">
+        <li v-for="part in option.parts" :key="part.part">{{ part.label }}</li>
+        <li v-if="option.parts.length === 0">no parts</li>
+      </ul>
+      <p class="text-[0.92rem]">{{ option.because }}</p>
+      <div class="mt-auto flex flex-wrap gap-2">
+        <button
+          type="button"
+          role="radio"
+          class="toggle grow justify-center font-bold"
+          :aria-checked="option.id === state.decision"
+          :tabindex="option.id === entered ? 0 : -1"
+          @click="choose(option.id)"
+        >
+          {{ option.id === state.decision ? 'Chosen' : 'Choose' }}
+        </button>
+        <button
+          v-if="state.decision && option.id !== state.decision"
+          type="button"
+          class="toggle justify-center"
+          :aria-pressed="isAsWell(option.id)"
+          :aria-label="`${option.label}, as well`"
+          data-testid="as-well"
+          @click="asWell(option.id)"
+        >
+          {{ isAsWell(option.id) ? 'Agreed too' : 'As well' }}
+        </button>
+      </div>
+    </article>
+  </div>
+</template>
+
+<style scoped>
+.options {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(13rem, 1fr));
+  border-block: 1px solid var(--rule);
+}
+.option {
+  display: flex;
+  flex-direction: column;
+  gap: 0.5rem;
+  padding: 0.6rem 0.9rem 1rem;
+  border-left: 1px solid var(--rule);
+}
+.option:first-child {
+  border-left: 0;
+}
+.is-chosen {
+  background: var(--sheet);
+}
+dl > div {
+  display: flex;
+  justify-content: space-between;
+  gap: 0.5rem;
+}
+dt {
+  color: var(--slate);
+}
+@media (max-width: 900px) {
+  .option {
+    border-left: 0;
+    border-top: 1px solid var(--rule);
+  }
+}
+</style>

@@ -1,0 +1,128 @@
+import type { EnteredRates } from '../knowledge/shop/rates'
+import { DEFAULT_RATES } from '../knowledge/shop/rates'
+import type { Part } from '../knowledge/vocabulary'
+import type { CompletePlate, Pump } from '../motor/nameplate'
+import { needsTwo, partsPrice } from '../diagnosis/loss'
+import { jobRow, repairSteps, type Repair, type RepairOptions } from '../takedown/step-plan'
+import { minutesOf } from '../takedown/clock'
+import { partLabel } from './part-label'
+
+export interface OptionPart {
+  part: Part
+  label: string
+  price: number
+}
+/** Half and nine tenths, whole minutes. */
+export interface Spread {
+  p50: number
+  p90: number
+}
+/** What doing something comes to: its parts, its minutes and the sum of both, from one plan. */
+export interface Reckoning {
+  parts: OptionPart[]
+  minutes: Spread
+  partsPrice: number
+  labourPrice: number
+  price: number
+  tools: readonly string[]
+}
+/** One job of several in a bill: what it adds to those before it. */
+export interface BillLine {
+  id: string
+  label: string
+  minutes: number
+  price: number
+}
+/** All agreed jobs as one: opened once, and the sum of its lines. */
+export interface Bill extends Reckoning {
+  lines: BillLine[]
+}
+
+/** The machine that is priced, and the shop that prices it. */
+export interface Pricing {
+  pump: Pump
+  plate: CompletePlate
+  rates: EnteredRates
+  /** This machine’s own joints, what was met on it, the shop’s practices and pace. */
+  here?: RepairOptions
+}
+
+/**
+ * What jobs come to when they are done as one plan. It is the price that was agreed: what Safe has shut and what is
+ * open by now make the work that is left shorter, not the bill.
+ *
+ * @returns undefined where none of them can be planned on this machine where it stands
+ */
+export function reckoningOf(jobs: readonly string[], pricing: Pricing): Reckoning | undefined {
+  const { pump, plate, rates, here = {} } = pricing
+  if (!pump.construction) return undefined
+  const { gatesHeld: _, opened: __, underway: ___, ...asAgreed } = here
+  const plan = repairSteps(pump.kind, pump.construction, jobs, { motorType: plate.motorType, ...asAgreed })
+  if (!plan) return undefined
+  const spread = minutesOf(plan.steps, plan.waits)
+  const minutes = { p50: Math.round(spread.p50), p90: Math.round(spread.p90) }
+  const damaged = new Set(
+    (asAgreed.found ?? []).flatMap(({ part, what }) => (what === 'damaged' && part ? [part] : [])),
+  )
+  const parts = plan.consumables.flatMap((each): OptionPart[] =>
+    'part' in each
+      ? [
+          {
+            part: each.part,
+            label: `${partLabel(each.part, plate)}${damaged.has(each.part) ? ', found damaged' : ''}`,
+            price: partsPrice([each.part], rates, pump),
+          },
+        ]
+      : [],
+  )
+  const materials = parts.reduce((sum, { price }) => sum + price, 0)
+  const labour = (minutes.p50 / 60) * rates.hourly + helpPrice(plan, pump, rates)
+  return { parts, minutes, partsPrice: materials, labourPrice: labour, price: materials + labour, tools: plan.tools }
+}
+
+/** A second pair of hands, for the steps that need it. */
+function helpPrice(plan: Repair, pump: Pump, { helperHourly = DEFAULT_RATES.helperHourly }: EnteredRates): number {
+  if (!needsTwo(pump)) return 0
+  const helped = plan.steps.filter(({ twoPeople }) => twoPeople).reduce((sum, { minutes }) => sum + minutes, 0)
+  return (helped / 60) * helperHourly
+}
+
+/** The bill of the agreed jobs, in the order in which they were agreed: each line is what it adds. */
+export function billOf(jobs: readonly string[], pricing: Pricing): Bill | undefined {
+  const { pump } = pricing
+  if (!pump.construction) return undefined
+  const lines: BillLine[] = []
+  let so: Reckoning | undefined
+  for (const [index, id] of jobs.entries()) {
+    const next = reckoningOf(jobs.slice(0, index + 1), pricing)
+    if (!next) continue
+    lines.push({
+      id,
+      label: jobRow(pump.kind, pump.construction, id)?.label ?? id.replaceAll('-', ' '),
+      minutes: next.minutes.p50 - (so?.minutes.p50 ?? 0),
+      price: next.price - (so?.price ?? 0),
+    })
+    so = next
+  }
+  if (!so) return undefined
+  const { parts, minutes, partsPrice: materials, labourPrice, price, tools } = so
+  return { lines, parts, minutes, partsPrice: materials, labourPrice, price, tools }
+}
+
+/** Bills of jobs that were done one after the other, as one. */
+export function together(bills: readonly Bill[]): Bill | undefined {
+  const [first, ...others] = bills
+  return others.reduce(
+    (sum, bill): Bill | undefined =>
+      sum && {
+        lines: [...sum.lines, ...bill.lines],
+        parts: [...sum.parts, ...bill.parts],
+        minutes: { p50: sum.minutes.p50 + bill.minutes.p50, p90: sum.minutes.p90 + bill.minutes.p90 },
+        partsPrice: sum.partsPrice + bill.partsPrice,
+        labourPrice: sum.labourPrice + bill.labourPrice,
+        price: sum.price + bill.price,
+        tools: [...new Set([...sum.tools, ...bill.tools])],
+      },
+    first,
+  )
+}

@@ -1,0 +1,175 @@
+import type { Basis } from '../../judgement/judgement'
+import type { ConstructionGraph } from './joint'
+import { about, both, CROSSWISE, drain, primed, RIGHT, STAR, support, turnedByHand, valves } from './shared'
+import { CAPACITOR, ELECTRICAL, FIRST, impeller, motorOut, partHalves, WIRED } from './wet-end'
+
+const CP: Basis = { kind: 'common-practice', name: 'usual make-up of this construction: count your own' }
+
+export const bracketBooster: ConstructionGraph = {
+  id: 'bracket-booster',
+  label: 'a bracket booster',
+  basis: CP,
+  joints: [
+    ...FIRST,
+    valves,
+    { ...drain, count: 1, countNote: 'drain plug' },
+    {
+      id: 'hoses',
+      part: 'hose-connector',
+      type: 'thread',
+      site: true,
+      ...RIGHT,
+      count: 2,
+      after: ['drain'],
+      gates: ['depressurised', 'drained'],
+      down: 'Hoses off their connectors by hand',
+      back: 'Hoses on their connectors by hand, then snug',
+      tags: { back: ['mounts'] },
+      minutes: both(2, 3),
+    },
+    ...ELECTRICAL.map((joint) =>
+      joint.id === 'rear-cover'
+        ? {
+            ...joint,
+            type: 'press-fit' as const,
+            holds: 'pressed-cap' as const,
+            count: 1,
+            countNote: 'a pressed cap',
+            tool: 'flat screwdriver, soft mallet',
+            backTool: 'soft mallet',
+            down: 'Rear cap: a blade tapped in at its rim, pried off all round',
+            back: 'Rear cap tapped on, no wire under its rim',
+          }
+        : joint,
+    ),
+    {
+      ...motorOut(['hoses', ...WIRED]),
+      id: 'pump-out',
+      part: 'pump',
+      down: 'Pump to the bench, a bowl for its nuts',
+      back: 'Pump back on its place',
+    },
+    {
+      id: 'connectors',
+      part: 'hose-connector',
+      type: 'thread',
+      ...RIGHT,
+      count: 2,
+      after: ['hoses'],
+      tool: 'pliers with taped jaws',
+      down: 'Hose connectors off the cover',
+      back: 'Connectors by hand, then snug: {threads}',
+      minutes: both(3, 4),
+    },
+    { ...support, site: undefined },
+    {
+      id: 'cover-nuts',
+      part: 'volute',
+      type: 'bolt',
+      holds: 'rusted-stud',
+      ...RIGHT,
+      count: 6,
+      countNote: 'one of them hidden below',
+      after: ['drain', 'support'],
+      gates: ['depressurised', 'drained', 'motor-supported'],
+      tool: '1/2 in socket',
+      down: 'Cover nuts off, eased side to side, not round: the sixth hides below',
+      back: 'Cover on, six nuts by hand, then snug',
+      minutes: both(4, 4),
+      tighten: STAR,
+    },
+    {
+      ...partHalves(['cover-nuts'], ['impeller']),
+      tool: 'soft mallet',
+      backTool: '',
+      down: 'Cover off with light rubber taps; its ring out as spent. Rest water is normal',
+      back: 'Cover over its ring, straight',
+    },
+    impeller(
+      ['part-halves', 'rear-cover', 'discharge'],
+      [
+        'adjustable wrench tight on the shaft’s flats, held by pliers',
+        'fan off and the end gripped',
+        'grip jaws on a protected shaft',
+      ],
+    ),
+    {
+      id: 'bracket',
+      part: 'bracket',
+      type: 'bolt',
+      holds: 'stuck-plate',
+      ...RIGHT,
+      count: 4,
+      countNote: 'the lower pair long, through the foot',
+      places: [
+        { place: 'upper', count: 2 },
+        { place: 'lower, long', count: 2 },
+      ],
+      after: ['impeller'],
+      gates: ['motor-supported'],
+      tool: '9/16 in socket, open wrench',
+      acts: {
+        down: [
+          {
+            id: 'ease',
+            text:
+              'All four bracket bolts eased before any is out, a hand under the motor: the lower long pair ' +
+              'carries it',
+            minutes: about(2),
+            tool: '9/16 in socket, open wrench',
+          },
+        ],
+        back: [
+          {
+            id: 'over',
+            text: 'Bracket over the shaft: its point up, the capacitor up',
+            minutes: about(1),
+            tags: ['covers-shaft-ring'],
+          },
+          { id: 'upper', text: 'Short upper bolts, by finger', minutes: about(1), count: 2 },
+          {
+            id: 'foot',
+            text: 'Motor to the foot, the bracket behind it; long bolts through the foot, by finger',
+            minutes: about(2),
+            count: 2,
+          },
+        ],
+      },
+      down: 'Bracket bolts out, bracket off with twists; look at the ring on the shaft',
+      back: 'All four bolts until they stop, and no further: it is plastic',
+      tags: { back: ['covers-shaft-ring', 'binds-shaft'] },
+      minutes: both(3, 2),
+      tighten: CROSSWISE,
+      orientation: 'the long pair below, through the foot',
+      spends: ['shaft-o-ring'],
+      exposes: ['shaft', 'foot'],
+    },
+  ],
+  reach: {
+    'run-capacitor': CAPACITOR,
+    'start-capacitor': CAPACITOR,
+    'hose-connector': [['connectors']],
+    'housing-o-ring': [['part-halves']],
+    impeller: [['impeller']],
+    'shaft-seal': [['bracket', 'pump-out']],
+    'shaft-o-ring': [['bracket']],
+    bracket: [['bracket', 'pump-out']],
+    'seal-plate': [['bracket', 'pump-out']],
+    foot: [['bracket']],
+    motor: [['pump-out', 'bracket']],
+    bearings: [['pump-out', 'bracket']],
+    'start-switch': [['rear-cover', 'discharge']],
+    'thermal-protector': [['terminals']],
+    'terminal-board': [['terminals']],
+    selector: [['rear-cover', 'discharge']],
+    pump: [['pump-out']],
+  },
+  finish: [
+    ...turnedByHand(['impeller', 'bracket']),
+    ...primed(
+      ['drain', 'valves'],
+      'Hoses full: the filter pump’s own water fills it',
+      'Filter pump on first, then the booster: it has no water of its own',
+    ),
+  ],
+}

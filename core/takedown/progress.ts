@@ -1,0 +1,37 @@
+import type { Repair } from './step-plan'
+import { closing, isOpening, jointOf } from './step-ref'
+import type { StepRecord } from './tray'
+
+/**
+ * The ticks that count for a plan as it is now. Where work is still to do behind a joint that was closed again, that
+ * joint is to be opened again: neither its opening nor its closing counts, nor what came after the power was back.
+ */
+export function countingRecords<R extends StepRecord>(
+  plan: Pick<Repair, 'steps' | 'behind'>,
+  records: ReadonlyMap<string, R>,
+): ReadonlyMap<string, R> {
+  const isDone = (id: string) => records.get(id)?.done === true
+  const again = new Set<string>()
+  for (const { id } of plan.steps) {
+    if (isDone(id)) continue
+    for (const joint of plan.behind[id] ?? []) if (isDone(closing(joint))) again.add(joint)
+  }
+  if (again.size === 0) return records
+  const powered = again.has('make-dead')
+  return new Map(
+    [...records].filter(([id]) => {
+      const joint = jointOf(id)
+      if (joint !== undefined) return !again.has(joint)
+      const step = plan.steps.find((each) => each.id === id)
+      return !(powered && step?.phase === 'commission')
+    }),
+  )
+}
+
+/** Joints that are open by their ticks: opened, and not closed again. */
+export function openJoints(records: ReadonlyMap<string, StepRecord>): string[] {
+  return [...records].flatMap(([id, { done }]) => {
+    const joint = jointOf(id)
+    return done && joint !== undefined && isOpening(id) && !records.get(closing(joint))?.done ? [joint] : []
+  })
+}

@@ -32,7 +32,7 @@ export function visitThought(
   const asked = computed(() => {
     if (!state.value) return undefined
     const { case: of, earlier, pump, plate, jobs, machine, decision, agreed, agreedStanding } = state.value
-    const { spareFirst, takeDownFound, measured, rounds } = state.value
+    const { spareFirst, takeDownFound, measured, rounds, workedOn } = state.value
     const { rates, schools } = shop.value
     const question: Asked = [
       {
@@ -49,6 +49,7 @@ export function visitThought(
         takeDownFound,
         measured,
         rounds,
+        workedOn,
       },
       { rates, schools },
       pace.value,

@@ -88,17 +88,23 @@ describe('the water while it is off', () => {
 })
 
 describe('jobs that no fault asks for', () => {
-  it('each plans on every construction that it is for, and comes back', () => {
-    for (const { id, kinds } of JOBS)
+  it('each plans on every construction that it is for, where it is for, and closes what it opens', () => {
+    for (const { id, kinds, standing = ['installed'] } of JOBS)
       for (const kind of kinds)
         for (const construction of KIND_CONSTRUCTIONS[kind]) {
-          const planned = stepPlan(kind, construction, id)
-          if (!jobsFor(kind, construction).some((job) => job.id === id))
-            expect(planned, `${kind} ${construction} ${id}`).toBeUndefined()
+          const name = `${kind} ${construction} ${id}`
+          const planned = stepPlan(kind, construction, id, { standing: standing[0] })
+          if (!jobsFor(kind, construction).some((job) => job.id === id)) expect(planned, name).toBeUndefined()
           else {
-            expect(planned?.assemblies.length, `${kind} ${construction} ${id}`).toBeGreaterThan(0)
-            expect(planned?.steps.at(-1)?.phase).not.toBe('work')
+            const ids = planned?.steps.map((step) => step.id) ?? []
+            expect(
+              ids.some((step) => step.startsWith('work:')),
+              name,
+            ).toBe(true)
+            for (const step of ids.filter(isClosing)) expect(ids).toContain(step.replace('back:', 'down:'))
           }
+          // What is bench work is not planned at the site.
+          if (!standing.includes('installed')) expect(stepPlan(kind, construction, id), name).toBeUndefined()
         }
   })
 

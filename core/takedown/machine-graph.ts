@@ -17,6 +17,7 @@ export interface Where {
 export interface MachineGraph extends ConstructionGraph {
   /** The assembly that a joint belongs to, by the joint's id in this graph. */
   homes: ReadonlyMap<string, Assembly>
+  standing: Standing
   finish: readonly HomedFinish[]
 }
 export type HomedFinish = FinishStep & { home: Assembly }
@@ -133,6 +134,7 @@ function asItIs(layers: readonly Layer[], where: Where): MachineGraph {
     label: first.graph.label,
     basis: first.graph.basis,
     homes,
+    standing: where.standing ?? 'installed',
     finish: onceEach(finish)
       .map((step) => ({ ...step, when: step.when.filter(known) }))
       .filter(({ when }) => when.length > 0),

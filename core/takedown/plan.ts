@@ -233,16 +233,25 @@ export function untimedPlan(
     commission: of('commission'),
     tools: [...new Set(steps.flatMap(({ tool }) => tool?.split(/,\s*/) ?? []))],
     consumables: [...spent, ...materialsSpent(steps)],
-    behind: Object.fromEntries(
-      works
-        .filter(({ spec }) => !spec.early)
-        .map(({ step, way, spec }) => [step.id, [...way].filter((id) => !spec.mounted?.includes(id))]),
-    ),
+    behind: behindOf(works, steps),
     waits,
     cautions: [...new Set(steps.flatMap(({ caution }) => caution ?? []))],
     whileOpen: besides(graph, order, [...wanted, ...spent.map(({ part }) => part)]),
     practices: [...new Set(steps.flatMap(({ practices }) => practices ?? []))],
   }
+}
+
+/** For each step of the work, the joints of its way that are still open when its turn comes. */
+function behindOf(works: readonly PlannedWork[], steps: readonly TakeDownStep[]): UntimedPlan['behind'] {
+  const at = new Map(steps.map(({ id }, index) => [id, index]))
+  return Object.fromEntries(
+    works
+      .filter(({ spec }) => !spec.early)
+      .map(({ step, way }) => [
+        step.id,
+        [...way].filter((joint) => (at.get(closing(joint)) ?? Infinity) > (at.get(step.id) as number)),
+      ]),
+  )
 }
 
 /** Joints that Safe has opened: all the gates that they shut are held. */

@@ -2,6 +2,11 @@ import type { Repair } from './step-plan'
 import { closing, isOpening, jointOf } from './step-ref'
 import type { StepRecord } from './tray'
 
+/** The joint whose closing puts the power back on. */
+export const POWER_JOINT = 'make-dead'
+/** Joints that stand for a state which power undoes. */
+export const UNDONE_BY_POWER: readonly string[] = ['discharge', 'cool', 'drive-wait']
+
 /**
  * The ticks that count for a plan as it is now. Where work is still to do behind a joint that was closed again, that
  * joint is to be opened again: neither its opening nor its closing counts, nor what came after the power was back.
@@ -17,7 +22,8 @@ export function countingRecords<R extends StepRecord>(
     for (const joint of plan.behind[id] ?? []) if (isDone(closing(joint))) again.add(joint)
   }
   if (again.size === 0) return records
-  const powered = again.has('make-dead')
+  const powered = again.has(POWER_JOINT)
+  if (powered) for (const joint of UNDONE_BY_POWER) again.add(joint)
   return new Map(
     [...records].filter(([id]) => {
       const joint = jointOf(id)

@@ -144,6 +144,7 @@ function workReasons(works: readonly PlannedWork[], ways: Ways): void {
       continue
     }
     for (const named of spec.after ?? []) add(named, step.id, 'said by its work')
+    for (const named of spec.before ?? []) add(step.id, named, 'said by its work')
     const mounted = new Set(spec.mounted ?? [])
     for (const id of mounted) add(closes(id), step.id, 'it is done on what this carries')
     for (const id of way) {

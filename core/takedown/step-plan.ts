@@ -109,7 +109,7 @@ function wantsOf(
   id: string,
 ): JobWants | undefined {
   const row = jobRow(kind, construction, id)
-  if (!row) return undefined
+  if (!row || ('standing' in row && row.standing && !row.standing.includes(graph.standing))) return undefined
   const deed = DEEDS[id]
   const parts = deed?.at ?? row.parts
   const alone = parts.filter((part) => !RINGS_ALONE.includes(part))
@@ -121,11 +121,12 @@ function wantsOf(
     part: sought[0] ?? 'pump',
     step,
     targets: step.at ? [step.at] : reached,
-    through: [],
+    through: (deed?.through ?? []).filter((joint) => graph.homes.has(joint)),
   }))
   // Nothing leads to its parts here: they are not in this machine, or out of reach where it stands.
   if (reached.length === 0 && !deed?.only && sought.some((part) => IN_A_MACHINE.has(part))) return undefined
-  const deeds: OwnWork[] = deed || reached.length === 0 ? [deedOf(graph, row, deed?.water === true, reached)] : []
+  const deeds: OwnWork[] =
+    ownWorks.length === 0 && (deed || reached.length === 0) ? [deedOf(graph, row, deed?.water === true, reached)] : []
   return {
     targets: deed?.only ? [] : reached,
     accessOnly: deed?.only ? reached : [],

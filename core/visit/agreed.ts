@@ -57,7 +57,7 @@ export class JobBook {
   }
 
   #say({ job, state, from, why }: EntryBodies['job'], at: string): void {
-    if (state === 'left' && job === this.#decided) this.#decided = undefined
+    if (state !== 'agreed' && job === this.#decided) this.#decided = undefined
     this.#set(job, state, from ?? this.#jobs.get(job)?.from ?? 'shop', at, why)
   }
 

@@ -36,6 +36,7 @@ import {
   type Gate,
   type Stage,
   type Kind,
+  type Part,
   type Standing,
 } from '../knowledge/vocabulary'
 import type { UnitSystem } from '../quantity/measures'
@@ -66,6 +67,7 @@ import {
   type Entry,
   type EntryBodies,
   type EntryKind,
+  type FittedPart,
   type JobSource,
   type JobState,
   type Machine,
@@ -85,6 +87,15 @@ class CustomerInput implements Customer {
   @MayBeAbsent() @IsString() @MaxLength(40) phone?: string
 }
 
+class FittedPartInput implements FittedPart {
+  @IdOf(PARTS) part!: Part
+  @MayBeAbsent() @IsString() @Length(1, 200) identity?: string
+  @MayBeAbsent() @ValidateNested() @Type(() => NameplateInput) @IsObject() nameplate?: NameplateInput
+  @MayBeAbsent() @CalendarDay() since?: string
+  @MayBeAbsent() @CalendarDay() until?: string
+  @MayBeAbsent() @CalendarDay() warrantyUntil?: string
+}
+
 class MachineInput implements Machine {
   @Uuid() id!: string
   @Uuid() customerId!: string
@@ -102,6 +113,12 @@ class MachineInput implements Machine {
   @ValidateNested({ each: true })
   @Type(() => JointCorrectionInput)
   joints?: JointCorrectionInput[]
+  @MayBeAbsent()
+  @IsArray()
+  @ArrayMaxSize(200)
+  @ValidateNested({ each: true })
+  @Type(() => FittedPartInput)
+  fitted?: FittedPartInput[]
 }
 
 class VisitOpenedBody {
@@ -191,6 +208,12 @@ class DecisionBody {
   @IsString() @Length(1, 60) option!: string
   @MayBeAbsent() @IsBoolean() spareFirst?: boolean
 }
+class FittedBody {
+  @IdOf(PARTS) part!: Part
+  @MayBeAbsent() @IsString() @Length(1, 200) identity?: string
+  @MayBeAbsent() @ValidateNested() @Type(() => NameplateInput) @IsObject() nameplate?: NameplateInput
+  @MayBeAbsent() @CalendarDay() warrantyUntil?: string
+}
 class JobBody {
   @IsString() @Length(1, 60) job!: string
   @IsIn(JOB_STATES) state!: JobState
@@ -240,7 +263,7 @@ function PricesByPart(): PropertyDecorator {
   )
 }
 
-class RatesInput {
+export class RatesInput {
   @IsString() @Matches(/^[A-Z]{3}$/) currency!: string
   @Quantity({ min: 0, max: 100000 }) hourly!: number
   @Quantity({ min: 0, max: 100000 }) trip!: number
@@ -277,6 +300,7 @@ const BODIES: Record<Exclude<EntryKind, 'retracted'>, new () => object> = {
   'post-mortem': PostMortemBody,
   'shop-forget': ShopForgetBody,
   job: JobBody,
+  fitted: FittedBody,
   decision: DecisionBody,
   'take-down-found': TakeDownFoundBody,
   'take-down-measured': JobConditionsInput,

@@ -1,7 +1,7 @@
 import type { Finding } from '../diagnosis/finding'
 import type { Installation, Nameplate } from '../motor/nameplate'
 import type { EnteredRates } from '../knowledge/shop/rates'
-import type { Construction, Gate, Kind, Stage, Standing } from '../knowledge/vocabulary'
+import type { Construction, Gate, Kind, Part, Stage, Standing } from '../knowledge/vocabulary'
 import type { UnitSystem } from '../quantity/measures'
 import type { PracticeWays } from '../knowledge/shop/practices'
 import type { JointPlace } from '../knowledge/constructions/joint'
@@ -32,6 +32,20 @@ export interface Machine {
   installation?: Installation
   /** What this machine has otherwise than its construction, counted once and remembered. */
   joints?: JointCorrection[]
+  /** What was fitted to it since it was new, the replaced ones with the day they left. */
+  fitted?: FittedPart[]
+}
+
+/** A part as it was fitted: what identifies it, its own plate, and from when to when. */
+export interface FittedPart {
+  part: Part
+  /** What identifies it: a bearing's number, a seal's sizes, a frame, a rating. */
+  identity?: string
+  nameplate?: Nameplate
+  /** ISO dates. */
+  since?: string
+  until?: string
+  warrantyUntil?: string
 }
 
 export const JOB_STATES = ['offered', 'agreed', 'done', 'left'] as const
@@ -74,6 +88,8 @@ export interface EntryBodies {
   'take-down-found': TakeDownFound
   /** What the job’s steps and waits hang on, as measured: the newest of each speaks. */
   'take-down-measured': JobConditions
+  /** A new part in its place: what identifies it, and the plate that judges from now on. */
+  fitted: { part: Part; identity?: string; nameplate?: Nameplate; warrantyUntil?: string }
   step: {
     step: string
     done: boolean

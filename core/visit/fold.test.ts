@@ -7,7 +7,8 @@ import { US_READER } from '../quantity/sentence'
 import { diagnose } from '../diagnosis/diagnose'
 import { foldVisit, partVerdicts, type VisitState } from './fold'
 import { readingRows } from './readings-table'
-import { jobOf } from './job'
+import { countingRecords } from '../takedown/progress'
+import { jobOf, repairOf } from './job'
 import { watchList, writeSheet } from './sheet'
 import { UNNAMED_SHOP } from './shop'
 import { entry, fold, opened, reading, seen } from './test-journal'
@@ -197,31 +198,47 @@ describe('proving and handing over', () => {
   it('what is opened again is closed no longer', () =>
     expect(stepsOf([opened(), ...ticked('down:lid', 'back:lid', 'down:lid')])).toEqual(['down:lid']))
 
-  it('with the power back between, what was bled is bled again and what was cool is felt again', () => {
-    const shell = [opened(), ...ticked('down:make-dead', 'down:cool', 'down:discharge', 'down:clamp')]
-    expect(stepsOf([...shell, entry('decision', { option: 'swap-motor' })])).toHaveLength(4)
-    expect(stepsOf([...shell, ...ticked('back:make-dead')])).toEqual(['down:make-dead', 'down:clamp', 'back:make-dead'])
+  it('with the power back, a job that needs it off asks for it anew: off, dead, bled, felt', () => {
+    const begun = [opened(), entry('decision', { option: 'replace-run-capacitor' })]
+    const gates = ['power-off', 'proved-dead', 'discharged', 'cool'] as const
+    const ids = (journal: Entry[]) => {
+      const state = fold(journal)
+      const repair = repairOf(state, UNNAMED_SHOP, {})
+      const counting = countingRecords(repair as NonNullable<typeof repair>, state.steps)
+      return (repair?.steps ?? []).map(({ id }) => id).filter((id) => !counting.get(id)?.done)
+    }
+    for (const safe of [[], gates.map((gate) => entry('gate', { gate, shut: true }))]) {
+      const journal = [...begun, ...safe]
+      expect(ids(journal).includes('down:make-dead')).toBe(safe.length === 0)
+      const whole = [...journal, ...ticked(...ids(journal))]
+      expect(ids(whole)).toEqual([])
+      // All but the last tick: the same round goes on, and the power is back.
+      const more = [...whole.slice(0, -1), entry('job', { job: 'swap-motor', state: 'agreed' })]
+      const powered = [...more, ...ticked('back:make-dead')]
+      for (const id of ['down:make-dead', 'down:discharge', 'down:cool'])
+        expect(ids(powered), `${safe.length} ${id}`).toContain(id)
+    }
   })
 
-  it('once everything is closed another job begins a new round: what was done is done, and kept', () => {
-    const whole = [
-      opened(),
-      entry('decision', { option: 'replace-shaft-seal' }),
-      ...ticked('down:make-dead', 'down:clamp', 'work:shaft-seal:seat', 'back:clamp', 'back:make-dead'),
-    ]
-    expect(fold(whole)).toMatchObject({ agreed: ['replace-shaft-seal'], pastSteps: [] })
+  it('once all that was planned is done another job begins a new round: what was done is done, and kept', () => {
+    const begun = [opened(), entry('decision', { option: 'replace-shaft-seal' })]
+    const ids = jobOf(fold(begun), UNNAMED_SHOP).repair?.steps.map(({ id }) => id) ?? []
+    const whole = [...begun, ...ticked(...ids)]
+    expect(fold(whole)).toMatchObject({ agreed: ['replace-shaft-seal'], pastSteps: [], rounds: [] })
     const again = fold([...whole, entry('job', { job: 'replace-shaft-seal', state: 'agreed', from: 'shop' })])
     expect([...again.steps.keys()]).toEqual([])
-    expect(again.pastSteps.map(({ step }) => step)).toContain('work:shaft-seal:seat')
+    expect(again.pastSteps.map(({ step }) => step)).toEqual(ids)
     expect(again.agreed).toEqual(['replace-shaft-seal'])
     const other = fold([...whole, entry('job', { job: 'lid-ring', state: 'agreed' })])
     expect(other.jobs.map(({ id, state }) => `${id} ${state}`)).toEqual(['replace-shaft-seal done', 'lid-ring agreed'])
-    expect(other.agreed).toEqual(['lid-ring'])
-    // With the band still off it is the same round.
-    expect(fold([...whole.slice(0, -2), entry('job', { job: 'lid-ring', state: 'agreed' })]).agreed).toEqual([
-      'replace-shaft-seal',
-      'lid-ring',
-    ])
+    expect(other.rounds).toMatchObject([{ jobs: ['replace-shaft-seal'], standing: 'installed' }])
+    // Both are paid for, and the sheet has the work of both.
+    const [first, both] = [fold(whole), other].map((state) => jobOf(state, UNNAMED_SHOP).price ?? 0)
+    expect(both).toBeGreaterThan((first ?? 0) + 5)
+    expect(sheetOf(other).work).toHaveLength(ids.length)
+    // With a step still to do it is the same round.
+    const same = fold([...begun, ...ticked(...ids.slice(0, -1)), entry('job', { job: 'lid-ring', state: 'agreed' })])
+    expect(same.agreed).toEqual(['replace-shaft-seal', 'lid-ring'])
   })
 
   it('jobs come from the lamp, a wish, the shop; one is left with its reason, and another way takes the first one’s place', () => {
@@ -259,11 +276,10 @@ describe('proving and handing over', () => {
     ]
     expect(fold(safe).carriedGates).toEqual(['power-off', 'proved-dead'])
     expect(fold([...safe.slice(0, 3), gate('proved-dead', false)]).carriedGates).toEqual(['power-off'])
-    // The power back at the end does not ask for the lock again.
-    expect(fold([...safe, ...ticked('down:clamp', 'back:clamp', 'back:make-dead')]).carriedGates).toEqual([
-      'power-off',
-      'proved-dead',
-    ])
+    // Closed by its step, it stands as opened and closed.
+    const back = fold([...safe, ...ticked('down:clamp', 'back:clamp', 'back:make-dead')])
+    expect(back.carriedGates).toEqual([])
+    expect([...back.steps.keys()]).toContain('down:make-dead')
     expect(fold(safe).agreedStanding).toBe('installed')
     const moved = fold([...safe, entry('standing', { at: 'bench' })])
     expect([moved.standing, moved.agreedStanding]).toEqual(['bench', 'installed'])

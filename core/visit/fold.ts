@@ -3,17 +3,28 @@ import { judgeFinding } from '../diagnosis/judge-finding'
 import { worstVerdict, type Judgement, type Verdict } from '../judgement/judgement'
 import type { Earlier } from '../diagnosis/diagnose'
 import { partOfFinding } from '../knowledge/checks/checks'
-import { GATES, LIVE_GATES, STAGES, type Gate, type Stage, type Standing } from '../knowledge/vocabulary'
+import {
+  GATES,
+  LIVE_GATES,
+  STAGES,
+  type Gate,
+  type MotorType,
+  type Stage,
+  type Standing,
+} from '../knowledge/vocabulary'
 import { pumpAsFound } from '../motor/as-found'
 import { completePlate, type CompletePlate, type Pump } from '../motor/nameplate'
 import type { JobConditions } from '../takedown/conditions'
 import type { TakeDownFound } from '../takedown/plan'
+import { POWER_JOINT } from '../takedown/progress'
+import { repairSteps } from '../takedown/step-plan'
 import { parseStep } from '../takedown/step-ref'
 import { MILLISECONDS_PER_YEAR } from '../quantity/conversions'
 import type { Customer, Entry, EntryBodies, EntryOf, Machine } from './entry'
 import { agrees, JobBook, type VisitJob } from './agreed'
+import { plateAfter, speakingStill } from './fitted'
 import { newestOf, ofKind } from './of-kind'
-import { POWER_JOINT, StepBook, type StepRecordAt } from './step-book'
+import { StepBook, type StepRecordAt } from './step-book'
 import { supersessionOf, type Conflict } from './supersession'
 
 /** A finding with its place in the journal and its judgement. */
@@ -81,7 +92,11 @@ export interface VisitState {
   takeDownFound: TakeDownFound[]
   /** What was carried out and closed before. */
   rounds: Round[]
+  /** The type of the motor that this round takes apart or out. */
+  workedOn: MotorType
   measured: JobConditions
+  /** New parts that are in their place, oldest first. */
+  fitted: EntryBodies['fitted'][]
   steps: ReadonlyMap<string, StepRecordAt>
   /** Steps of rounds that were closed before another job was agreed, oldest first. */
   pastSteps: readonly StepRecordAt[]
@@ -115,12 +130,21 @@ export function foldVisit(
   const { customer, scheduledAt, plannedMinutes, callerSays } = opened.body
   const machine = machineOf(live) as Machine
   const findingEntries = ofKind(live, 'finding')
+  const fitted = ofKind(live, 'fitted')
   // A part that was seen is there, whatever the plate says.
-  const pump = pumpAsFound(
-    pumpOf(machine, scheduledAt),
-    findingEntries.map(({ body }) => body),
+  const asWritten = pumpOf(machine, scheduledAt)
+  const before = judgedBy(
+    pumpAsFound(
+      asWritten,
+      findingEntries.map(({ body }) => body),
+    ),
   )
-  const plate = completePlate(pump)
+  // From when a new motor or pump is fitted, its own plate judges.
+  const now = fitted.some(({ body }) => body.nameplate)
+    ? judgedBy({ ...asWritten, nameplate: plateAfter(machine.nameplate, fitted) })
+    : before
+  const { pump, plate } = now
+  const fittedAt = live.findIndex(({ kind, body }) => kind === 'fitted' && 'nameplate' in body)
   const callEntry = newestOf(live, 'call')
   const call = callEntry?.body ?? { complaints: [], alreadyReplaced: [], callerSays }
   const inConflict = new Set(conflicts.flatMap(({ claims }) => claims.map(({ entry }) => entry.id)))
@@ -130,8 +154,13 @@ export function foldVisit(
     at: entry.at,
     stage: entry.body.stage,
     finding: entry.body,
-    judgement: judgeFinding(entry.body, { pump, plate, findings: plain, earlier }),
+    judgement: judgeFinding(entry.body, {
+      ...(fittedAt >= 0 && live.indexOf(entry) < fittedAt && entry.body.of !== 'new' ? before : now),
+      findings: plain,
+      earlier,
+    }),
   }))
+  const speaking = speakingStill(live, machine.kind)
   const gates = foldGates(live)
   const stagesDone = new Map(ofKind(live, 'joint-done').map(({ body, at }) => [body.joint, at]))
   const causes = causesSaid(live)
@@ -139,7 +168,15 @@ export function foldVisit(
   const dissected = newestOf(live, 'post-mortem')
   const excluded = [...causes].filter(([, verdict]) => verdict === 'not-this').map(([fault]) => fault)
   const standing = newestOf(live, 'standing')?.body.at ?? 'installed'
-  const { book, steps, rounds, found, agreedStanding = standing } = foldWork(live)
+  // The motor that a round takes apart or out has its own inside, whatever is fitted for it meanwhile.
+  const motorBefore = (index: number): MotorType => {
+    const fittedBefore = ofKind(live.slice(0, index), 'fitted')
+    return fittedBefore.some(({ body }) => body.nameplate)
+      ? completePlate({ ...asWritten, nameplate: plateAfter(machine.nameplate, fittedBefore) }).motorType
+      : before.plate.motorType
+  }
+  const work = foldWork(live, machine, motorBefore)
+  const { book, steps, rounds, found, agreedStanding = standing } = work
   const skipped = ofKind(live, 'check-skipped').map(({ body }) => checkKey(body))
   return {
     id: opened.visitId as string,
@@ -178,7 +215,9 @@ export function foldVisit(
     spareFirst: newestOf(live, 'decision')?.body.spareFirst ?? false,
     takeDownFound: found,
     rounds,
-    measured: Object.assign({}, ...ofKind(live, 'take-down-measured').map(({ body }) => body)) as JobConditions,
+    workedOn: motorBefore(work.roundFrom),
+    measured: measuredIn(live),
+    fitted: fitted.map(({ body }) => body),
     steps: steps.steps,
     pastSteps: steps.past,
     carriedGates: steps.carried,
@@ -191,8 +230,10 @@ export function foldVisit(
     case: {
       pump,
       complaints: call.complaints,
-      alreadyReplaced: call.alreadyReplaced,
-      findings: plain.filter(({ stage }) => stage === 'test'),
+      alreadyReplaced: [...new Set([...call.alreadyReplaced, ...fitted.map(({ body }) => body.part)])],
+      findings: findingEntries
+        .filter(({ id, body }) => !inConflict.has(id) && speaking.has(id) && body.stage === 'test')
+        .map(({ body }) => body),
       excluded,
       standing,
       gates: [...gates.keys()],
@@ -209,6 +250,21 @@ export function foldVisit(
 export function machineOf(live: readonly Entry[]): Machine | undefined {
   const opened = newestOf(live, 'visit-opened')?.body.machine
   return ofKind(live, 'machine-set').findLast(({ body }) => body.machine.id === opened?.id)?.body.machine ?? opened
+}
+
+function judgedBy(pump: Pump): { pump: Pump; plate: CompletePlate } {
+  return { pump, plate: completePlate(pump) }
+}
+
+/** What the steps hang on: as it was measured for them, or said of the part itself. The newest of each speaks. */
+function measuredIn(live: readonly Entry[]): JobConditions {
+  return live.reduce((so: JobConditions, entry): JobConditions => {
+    if (entry.kind === 'take-down-measured') return { ...so, ...entry.body }
+    if (entry.kind !== 'finding' || entry.body.check !== 'bearing-fit') return so
+    const clearance = entry.body.clearanceMillimetres ?? (entry.body.outcome === 'tight' ? 0 : undefined)
+    // Loose at one end is what is packed, however tight the other sits.
+    return clearance === undefined ? so : { ...so, bearingClearanceMm: Math.max(clearance, so.bearingClearanceMm ?? 0) }
+  }, {})
 }
 
 /** The machine as the computation sees it on the day of the visit. */
@@ -237,18 +293,34 @@ interface Work {
   steps: StepBook
   rounds: Round[]
   found: TakeDownFound[]
+  /** Where in the journal this round began. */
+  roundFrom: number
   agreedStanding?: Standing
 }
 
 /** Jobs and steps as they stand, read together: a job that is agreed once everything is closed begins a new round. */
-function foldWork(live: readonly Entry[]): Work {
+function foldWork(live: readonly Entry[], machine: Machine, motorBefore: (index: number) => MotorType): Work {
   const [book, steps] = [new JobBook(), new StepBook()]
   const rounds: Round[] = []
   let found: TakeDownFound[] = []
   let standing: Standing = 'installed'
   let agreedStanding: Standing | undefined
-  const held = new Set<Gate>()
-  for (const entry of live) {
+  let roundFrom = 0
+  const held = new Map<Gate, string>()
+  const isCarriedOut = (): boolean => {
+    if (book.agreed.length === 0 || steps.steps.size === 0) return false
+    const plan = repairSteps(machine.kind, machine.construction, book.agreed, {
+      machineCorrections: machine.joints,
+      found,
+      conditions: measuredIn(live),
+      motorType: motorBefore(roundFrom),
+      standing: agreedStanding ?? standing,
+      gatesHeld: steps.carried,
+      underway: steps.underway,
+    })
+    return plan?.steps.every(({ id }) => steps.steps.get(id)?.done) === true
+  }
+  for (const [index, entry] of live.entries()) {
     if (entry.kind === 'step') steps.tick({ ...entry.body, at: entry.at })
     const turned = turnedBy(entry)
     if (turned) {
@@ -258,23 +330,25 @@ function foldWork(live: readonly Entry[]): Work {
         steps.opened(undone)
       }
       if (shut) {
-        held.add(gate)
+        held.set(gate, entry.at)
         // A live check's gates are no part of a take-down.
-        if (!LIVE_GATES.includes(gate)) steps.shut(gate)
+        if (!LIVE_GATES.includes(gate)) steps.shut(gate, entry.at)
       }
     }
-    // What was agreed before this line is done; what it agrees is the new round.
     if (entry.kind === 'standing') standing = entry.body.at
     if (entry.kind === 'take-down-found') found.push(entry.body)
-    if (agrees(entry) && steps.agree(held)) {
+    // What was agreed before this line is done; what it agrees is the new round.
+    if (agrees(entry) && isCarriedOut()) {
       rounds.push({ jobs: book.agreed, found, standing: agreedStanding ?? standing })
       found = []
+      roundFrom = index
       book.finish()
+      steps.close(held)
     }
     if (agrees(entry) && book.agreed.length === 0) agreedStanding = standing
     book.read(entry)
   }
-  return { book, steps, rounds, found, ...(agreedStanding ? { agreedStanding } : {}) }
+  return { book, steps, rounds, found, roundFrom, ...(agreedStanding ? { agreedStanding } : {}) }
 }
 
 function turnedBy(entry: Entry): Pick<EntryOf<'gate'>, 'body' | 'at'> | undefined {

@@ -44,7 +44,15 @@ export interface Job extends Consideration {
 
 export type DecidedState = Pick<
   VisitState,
-  'machine' | 'decision' | 'agreed' | 'agreedStanding' | 'rounds' | 'spareFirst' | 'takeDownFound' | 'measured'
+  | 'machine'
+  | 'decision'
+  | 'agreed'
+  | 'agreedStanding'
+  | 'rounds'
+  | 'workedOn'
+  | 'spareFirst'
+  | 'takeDownFound'
+  | 'measured'
 >
 export type ConsideredState = Pick<VisitState, 'case' | 'earlier' | 'pump' | 'plate' | 'jobs'> & DecidedState
 export type WorkingState = DecidedState &
@@ -183,7 +191,7 @@ function pricedWith(
     found: state.takeDownFound,
     conditions: state.measured,
     spareFirst: state.spareFirst,
-    motorType: state.plate.motorType,
+    motorType: state.workedOn,
     standing: state.agreedStanding,
     practices,
     pace,

@@ -1,27 +1,24 @@
 import { CONSTRUCTION_GRAPHS } from '../knowledge/constructions'
 import type { Gate } from '../knowledge/vocabulary'
-import { closing, isClosing, isOpening, jointOf, opening, parseJoint, parseStep } from '../takedown/step-ref'
+import { POWER_JOINT, UNDONE_BY_POWER } from '../takedown/progress'
+import { isClosing, isOpening, jointOf, opening, parseJoint, parseStep } from '../takedown/step-ref'
 import type { EntryBodies } from './entry'
 
 export type StepRecordAt = EntryBodies['step'] & { at: string }
 
-/** The joint whose closing puts the power back on. */
-export const POWER_JOINT = 'make-dead'
-/** Joints that stand for a state which power undoes. */
-const UNDONE_BY_POWER: ReadonlySet<string> = new Set(['discharge', 'cool', 'drive-wait'])
-/** Bleeds, photographs, coolings: nothing closes them. */
-const WITHOUT_WAY_BACK: ReadonlySet<string> = new Set(
-  CONSTRUCTION_GRAPHS.flatMap(({ joints }) => joints.flatMap(({ id, back }) => (back === undefined ? [id] : []))),
+/** Which gates a joint shuts, by its name: the same in every assembly. */
+const SHUT_BY: ReadonlyMap<string, readonly Gate[]> = new Map(
+  CONSTRUCTION_GRAPHS.flatMap(({ joints }) => joints.map(({ id, shuts = [] }) => [id, shuts] as const)),
 )
-
 /**
- * The steps of a visit as they were ticked. What was opened again is closed no longer; and where everything is closed
- * and another job is agreed, a new round begins: what was done stays done, and is kept.
+ * The steps of a visit as they were ticked. What was opened again is closed no longer; and where all
+ * that was planned is done and another job is agreed, a new round begins: what was done stays done, and is kept.
  */
 export class StepBook {
   #steps = new Map<string, StepRecordAt>()
   readonly #past: StepRecordAt[] = []
-  #carried = new Set<Gate>()
+  /** Gates that Safe has shut, each with its time. */
+  #carried = new Map<Gate, string>()
 
   tick(record: StepRecordAt): void {
     const { step, done } = record
@@ -34,14 +31,27 @@ export class StepBook {
         const ref = parseStep(id)
         if (ref?.phase === 'back' && jointOf(id) === joint) this.#steps.delete(id)
       }
-    if (isClosing(step) && joint === POWER_JOINT)
-      for (const id of [...this.#steps.keys()])
-        if (isOpening(id) && UNDONE_BY_POWER.has(parseJoint(jointOf(id) as string).joint)) this.#steps.delete(id)
+    if (isClosing(step)) this.#closed(parseJoint(joint).joint)
+  }
+
+  /**
+   * What Safe had shut for this round is closed again by its step: from then on it stands as opened and closed, so that
+   * whatever needs it once more asks for it once more.
+   */
+  #closed(joint: string): void {
+    for (const opened of joint === POWER_JOINT ? [joint, ...UNDONE_BY_POWER] : [joint]) {
+      const gates = SHUT_BY.get(opened) ?? []
+      if (gates.length === 0 || !gates.every((gate) => this.#carried.has(gate))) continue
+      const at = this.#carried.get(gates[0] as Gate) as string
+      for (const gate of gates) this.#carried.delete(gate)
+      const id = opening(opened)
+      if (!this.#steps.has(id)) this.#steps.set(id, { step: id, done: true, at })
+    }
   }
 
   /** A gate that is shut before or during a round is carried into its plan. */
-  shut(gate: Gate): void {
-    this.#carried.add(gate)
+  shut(gate: Gate, at: string): void {
+    this.#carried.set(gate, at)
   }
 
   /** A gate that was opened before any step is no longer carried. */
@@ -49,13 +59,11 @@ export class StepBook {
     if (this.#steps.size === 0) this.#carried.delete(gate)
   }
 
-  /** Another job is agreed. @returns whether it begins a new round: everything was closed */
-  agree(held: Iterable<Gate>): boolean {
-    if (!this.#isComplete()) return false
+  /** All that was planned is done: what was done is kept, and what is agreed next begins anew. */
+  close(held: ReadonlyMap<Gate, string>): void {
     this.#past.push(...this.#steps.values())
     this.#steps = new Map()
-    this.#carried = new Set(held)
-    return true
+    this.#carried = new Map(held)
   }
 
   get steps(): ReadonlyMap<string, StepRecordAt> {
@@ -65,23 +73,11 @@ export class StepBook {
   get past(): readonly StepRecordAt[] {
     return this.#past
   }
+  /** Joints that were opened in this round, closed again or not. */
+  get underway(): string[] {
+    return [...this.#steps].flatMap(([id, { done }]) => (done && isOpening(id) ? (jointOf(id) ?? []) : []))
+  }
   get carried(): Gate[] {
-    return [...this.#carried]
-  }
-
-  #isComplete(): boolean {
-    const isDone = (id: string) => this.#steps.get(id)?.done === true
-    const opened = [...this.#steps.keys()]
-      .filter((id) => isOpening(id) && isDone(id))
-      .map((id) => jointOf(id) as string)
-      .filter((joint) => !WITHOUT_WAY_BACK.has(parseJoint(joint).joint))
-    const closed = [...this.#steps.keys()].some((id) => isClosing(id) && isDone(id))
-    return closed && opened.every((joint) => isDone(closing(joint))) && !this.#powerIsOff()
-  }
-
-  /** Safe’s own lock has no step of its own: only its closing says that the power is back. */
-  #powerIsOff(): boolean {
-    const closes = this.#steps.get(closing(POWER_JOINT))?.done === true
-    return this.#carried.has('power-off') && !closes && this.#steps.get(opening(POWER_JOINT)) === undefined
+    return [...this.#carried.keys()]
   }
 }

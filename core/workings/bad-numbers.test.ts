@@ -42,7 +42,10 @@ describe('numbers that nobody measures', () => {
           (changes) => {
             const input = changes.reduce((sofar, [place, value]) => withValue(sofar, paths[place] as Path, value), good)
             try {
-              expect(JSON.stringify(runByName(name, input))).not.toMatch(/:null|NaN|Infinity/)
+              const output = JSON.stringify(runByName(name, input))
+              expect(output).not.toMatch(/NaN|Infinity/)
+              // A visit in which nothing is asked or lit says so with null.
+              if (name !== 'visit') expect(output).not.toMatch(/:null/)
             } catch (error) {
               expect(error, String(error)).toBeInstanceOf(InputError)
             }

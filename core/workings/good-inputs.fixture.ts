@@ -160,5 +160,24 @@ export const GOOD_INPUTS: Record<string, object> = {
   'bearing-tones': { balls: 8, ballMillimetres: 6.747, pitchMillimetres: 28.5, rpm: 3450 },
   'bearing-life': { dynamicNewtons: 9560, loadNewtons: 620, rpm: 3450 },
   'energy-cost': { items: [{ watts: 1620, hoursPerDay: 8 }], pricePerKwh: 0.17 },
+  options: {
+    pump: {
+      kind: 'pool',
+      construction: 'band-clamp',
+      nameplate: { volts: 230, motorType: 'permanent-split', horsepower: 1 },
+    },
+    complaints: ['leak-under-motor'],
+    findings: [{ check: 'weep-hole', outcome: 'dripping' }],
+    wishes: ['lid-ring'],
+  },
+  visit: {
+    machine: {
+      kind: 'pool',
+      construction: 'band-clamp',
+      nameplate: { volts: 230, motorType: 'permanent-split', horsepower: 1 },
+    },
+    call: { complaints: ['leak-under-motor'], says: 'drips under the motor' },
+    do: ['weep hole dripping', { choose: 'best' }, { tick: 'all' }, { prove: 'weep dry' }, { handOver: {} }],
+  },
   turnover: { poolLitres: 83000, flowLitresPerSecond: 2.8 },
 }

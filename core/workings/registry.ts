@@ -13,7 +13,9 @@ import * as evidence from './evidence'
 import * as motors from './motors'
 import * as pitAndTank from './pit-and-tank'
 import * as takeDown from './take-down'
+import { optionsWorking } from './options'
 import { understandWorking } from './understand'
+import { visitWorking } from './visit'
 import * as water from './water'
 import * as wearAndCost from './wear-and-cost'
 import * as windingHeat from './winding-heat'
@@ -32,6 +34,8 @@ const ASKED = QUESTIONS.map((question) =>
 const ALL = [
   diagnoseWorking,
   understandWorking,
+  optionsWorking,
+  visitWorking,
   ...ASKED,
   ...[
     electrical,

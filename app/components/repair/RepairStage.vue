@@ -7,6 +7,8 @@ import { PHASE_LABELS } from '~/utils/phase-labels'
 const emit = defineEmits<{ part: [part: string] }>()
 const { steps, current, plan, downtime, canSpare, tick } = useRepair()
 const phases = computed(() => sectionsOf(steps.value))
+const answerOf = ({ asks, record }: (typeof steps.value)[number]) =>
+  asks?.find(({ id }) => id === record?.answer)?.label.toLowerCase() ?? record?.answer
 const list = useTemplateRef<HTMLElement>('list')
 watch(
   () => current.value?.id,
@@ -49,6 +51,7 @@ watch(
               >{{ step.title
               }}<span v-if="step.id === current?.id && step.how" class="block font-normal">{{ step.how }}</span
               ><span v-if="step.record?.count !== undefined" class="number"> · {{ step.record.count }}</span
+              ><span v-if="step.record?.answer"> · {{ answerOf(step) }}</span
               ><span v-if="step.record?.reason" class="block text-[0.9rem]">{{ step.record.reason }}</span></span
             >
             <span class="text-[0.9rem] font-normal text-slate max-sm:hidden"

@@ -19,6 +19,8 @@ const chart = computed(() => ({
   stroke: { width: 1, colors: [css('--ink')] },
   xaxis: {
     categories: options.map(({ label }) => label),
+    // More of them run into each other on a phone.
+    tickAmount: 3,
     labels: { formatter: (value: string) => money(Number(value)) },
   },
   yaxis: { labels: { maxWidth: 260, style: { fontSize: '14px' } } },

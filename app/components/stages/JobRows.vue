@@ -17,9 +17,7 @@ const FROM: Record<JobSource, string> = {
 const priced = computed(() => new Map([...options.value, ...wishes.value].map((option) => [option.id, option])))
 const rows = computed(() =>
   state.value.jobs
-    .filter(
-      ({ id }) => id !== state.value.decision && !(options.value.some((option) => option.id === id) && !isAgreed(id)),
-    )
+    .filter(({ id }) => !isAmongOptions(id) || (id !== state.value.decision && isAgreed(id)))
     .map((job) => {
       const line = bill.value?.lines.find(({ id }) => id === job.id)
       const added = wishes.value.find(({ id }) => id === job.id)?.added
@@ -36,6 +34,10 @@ const rows = computed(() =>
 )
 const known = computed(() => new Set(state.value.jobs.map(({ id }) => id)))
 const catalogue = computed(() => wishes.value.filter(({ id }) => !known.value.has(id)))
+/** The ways of mending it stand as cards above. */
+function isAmongOptions(id: string): boolean {
+  return options.value.some((option) => option.id === id)
+}
 function isAgreed(id: string): boolean {
   return state.value.agreed.includes(id)
 }

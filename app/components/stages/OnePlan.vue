@@ -5,9 +5,16 @@ import { likelyMinutes } from '#core/takedown/clock'
 import { useRepairPlan } from '~/stores/repair-plan'
 
 /** All agreed jobs as one plan: opened once, and one price, the sum of its lines. */
-const { bill } = useVisitContext()
+const { state, bill } = useVisitContext()
 const { plan } = storeToRefs(useRepairPlan())
 const money = useMoney()
+const together = computed(() =>
+  state.value.rounds.length > 0
+    ? 'with what was done before'
+    : (bill.value?.lines.length ?? 0) > 1
+      ? 'opened once for all of it'
+      : '',
+)
 const PHASES = { down: 'down', work: 'work', back: 'back', commission: 'power on' } as const
 const phases = computed(() =>
   (Object.keys(PHASES) as (keyof typeof PHASES)[])
@@ -23,7 +30,7 @@ const phases = computed(() =>
   <section v-if="bill" class="border-t-2 border-ink pt-3" aria-label="one plan" data-testid="one-plan">
     <p class="flex flex-wrap items-baseline gap-x-6 gap-y-1">
       <strong class="text-lg">One plan</strong>
-      <span class="text-slate">{{ bill.lines.length > 1 ? 'opened once for all of it' : '' }}</span>
+      <span class="text-slate">{{ together }}</span>
       <span class="number ml-auto"
         ><strong class="text-xl">{{ formatMinutes(bill.minutes.p50) }}</strong> to
         {{ formatMinutes(bill.minutes.p90) }}</span

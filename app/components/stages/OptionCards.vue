@@ -24,15 +24,26 @@ const asWell = (id: string) =>
 <template>
   <div class="options" role="radiogroup" aria-label="how it is mended" @keydown="rove">
     <article
-      v-for="(option, index) in options"
+      v-for="option in options"
       :key="option.id"
       class="option"
       :class="{ 'is-chosen': state.agreed.includes(option.id) }"
       :data-testid="`option-${option.id}`"
     >
-      <p class="text-[0.88rem] text-slate">{{ index === 0 ? 'least expected cost' : '' }}&nbsp;</p>
       <h3 class="min-h-[2.4em]">{{ option.label }}</h3>
-      <p class="number text-2xl font-bold">{{ money(option.price) }}</p>
+      <p class="flex flex-wrap items-center justify-between gap-2">
+        <span class="number text-2xl font-bold">{{ money(option.price) }}</span>
+        <button
+          type="button"
+          role="radio"
+          class="toggle justify-center font-bold"
+          :aria-checked="option.id === state.decision"
+          :tabindex="option.id === entered ? 0 : -1"
+          @click="choose(option.id)"
+        >
+          {{ option.id === state.decision ? 'Chosen' : 'Choose' }}
+        </button>
+      </p>
       <dl>
         <div>
           <dt>expected</dt>
@@ -46,47 +57,33 @@ const asWell = (id: string) =>
           <dt>time</dt>
           <dd class="number">{{ formatMinutes(option.minutes.p50) }} to {{ formatMinutes(option.minutes.p90) }}</dd>
         </div>
-        <div>
-          <dt>parts</dt>
-          <dd class="number">{{ money(option.partsPrice) }}</dd>
-        </div>
-        <div>
-          <dt>labour</dt>
-          <dd class="number">{{ money(option.labourPrice) }}</dd>
-        </div>
         <div v-if="worth(option) >= 1">
           <dt>its warranty saves</dt>
           <dd class="number">{{ money(worth(option)) }}</dd>
         </div>
       </dl>
-      <ul class="ml-4 list-disc text-[0.92rem]">
-        <li v-for="part in option.parts" :key="part.part">{{ part.label }}</li>
-        <li v-if="option.parts.length === 0">no parts</li>
-      </ul>
-      <p class="text-[0.92rem]">{{ option.because }}</p>
-      <div class="mt-auto flex flex-wrap gap-2">
-        <button
-          type="button"
-          role="radio"
-          class="toggle grow justify-center font-bold"
-          :aria-checked="option.id === state.decision"
-          :tabindex="option.id === entered ? 0 : -1"
-          @click="choose(option.id)"
-        >
-          {{ option.id === state.decision ? 'Chosen' : 'Choose' }}
-        </button>
-        <button
-          v-if="state.decision && option.id !== state.decision"
-          type="button"
-          class="toggle justify-center"
-          :aria-pressed="isAsWell(option.id)"
-          :aria-label="`${option.label}, as well`"
-          data-testid="as-well"
-          @click="asWell(option.id)"
-        >
-          {{ isAsWell(option.id) ? 'Agreed too' : 'As well' }}
-        </button>
-      </div>
+      <details>
+        <summary class="min-h-8 text-[0.92rem]">
+          parts <span class="number">{{ money(option.partsPrice) }}</span>, labour
+          <span class="number">{{ money(option.labourPrice) }}</span>
+        </summary>
+        <ul class="mt-1 ml-4 list-disc text-[0.92rem]">
+          <li v-for="part in option.parts" :key="part.part">{{ part.label }}</li>
+          <li v-if="option.parts.length === 0">no parts</li>
+        </ul>
+        <p class="mt-1 text-[0.92rem]">{{ option.because }}</p>
+      </details>
+      <button
+        v-if="state.decision && option.id !== state.decision"
+        type="button"
+        class="toggle mt-auto justify-center"
+        :aria-pressed="isAsWell(option.id)"
+        :aria-label="`${option.label}, as well`"
+        data-testid="as-well"
+        @click="asWell(option.id)"
+      >
+        {{ isAsWell(option.id) ? 'Agreed too' : 'As well' }}
+      </button>
     </article>
   </div>
 </template>
@@ -100,8 +97,8 @@ const asWell = (id: string) =>
 .option {
   display: flex;
   flex-direction: column;
-  gap: 0.5rem;
-  padding: 0.6rem 0.9rem 1rem;
+  gap: 0.4rem;
+  padding: 0.7rem 0.9rem 0.8rem;
   border-left: 1px solid var(--rule);
 }
 .option:first-child {

@@ -66,7 +66,7 @@ export interface StepAnswer {
 }
 
 /** What was measured that a step waits for. */
-export type Deciding = 'bearingClearanceMm' | 'outletHigherMm'
+export type Deciding = 'bearingClearanceMm'
 
 /** How many of a joint’s pieces belong at one place of it: a corner, an end, the long ones. */
 export interface JointPlace {

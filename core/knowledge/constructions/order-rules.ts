@@ -49,7 +49,7 @@ export type OrderTag =
   | 'unplugs-overflow'
   | 'reads-insulation'
 
-/** One reason for an order: whatever does the first comes before whatever does the second, wherever both are planned. */
+/** One reason for an order: whatever does the first comes before whatever does the second, where both are planned. */
 export interface OrderRule {
   first: OrderTag
   then: OrderTag

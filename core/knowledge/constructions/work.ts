@@ -79,7 +79,6 @@ const OTHER_WORK: readonly PartWork[] = [
         text: 'Measure the new pump’s outlet against the old: pipe to cut off, or to add',
         tool: 'rule',
         minutes: about(4),
-        decides: 'outletHigherMm',
       },
       {
         id: 'hole',

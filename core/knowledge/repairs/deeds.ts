@@ -9,6 +9,8 @@ export interface Deed {
   at?: readonly Part[]
   /** Nothing is done at what is reached but the deed itself. */
   only?: true
+  /** Joints that are opened for it, whatever part they hold. */
+  through?: readonly string[]
   /** The water is shut and let down for it. */
   water?: true
 }
@@ -47,5 +49,10 @@ export const DEEDS: Readonly<Record<string, Deed>> = {
   'mend-wiring': { at: ['terminal-board'] },
   'remake-surface-wiring': { at: ['terminal-board'] },
   'service-start-switch': { at: ['start-switch'] },
+  'fetch-motor': { through: ['motor-out'] },
+  'strip-motor': { at: ['bearings'], only: true },
+  'post-mortem': { at: ['lead-connector', 'stages'], only: true },
+  'barrel-trial': {},
+  'bench-trial': {},
   'replace-drive': { at: ['drive-electronics'] },
 }

@@ -1,7 +1,8 @@
 import type { Basis } from '../../judgement/judgement'
 import type { WorkStep } from '../constructions/joint'
 import { about } from '../constructions/shared'
-import { SURFACE, type Construction, type Kind, type Part } from '../vocabulary'
+import { SURFACE, WELLS, type Construction, type Kind, type Part, type Standing } from '../vocabulary'
+import { BARREL_TRIAL, BENCH_TRIAL, FETCH_MOTOR, POST_MORTEM, STRIP_MOTOR } from './bench-work'
 
 /**
  * Work that no fault asks for: an upgrade, a wearing part in its turn. It is chosen by hand, and planned like a repair.
@@ -12,11 +13,14 @@ export interface JobRow {
   kinds: readonly Kind[]
   constructions?: readonly Construction[]
   parts: readonly Part[]
+  /** Where the machine stands for it; anywhere where nothing is said. */
+  standing?: readonly Standing[]
   extra?: readonly WorkStep[]
   because: string
   basis: Basis
 }
 
+const AT_THE_BENCH: readonly Standing[] = ['bench', 'barrel']
 const cp: Basis = { kind: 'common-practice', name: 'usual work of the trade' }
 
 const VARIABLE_SPEED: readonly WorkStep[] = [
@@ -128,6 +132,64 @@ export const JOBS: readonly JobRow[] = [
     kinds: ['well-two-wire', 'well-three-wire', 'jet'],
     parts: ['pressure-gauge'],
     because: 'A gauge that lies misleads every later reading.',
+    basis: cp,
+  },
+  {
+    id: 'new-foot',
+    label: 'Fit a new foot',
+    kinds: ['booster'],
+    parts: ['foot'],
+    because: 'A foot broken on one side holds for now: cheap while the bracket is off.',
+    basis: cp,
+  },
+  {
+    id: 'fetch-motor',
+    label: 'Fetch the motor to the shop',
+    kinds: ['pool', 'jet'],
+    parts: [],
+    extra: FETCH_MOTOR,
+    because: 'What is pressed and pulled is bench work; the site stays dead, capped and covered.',
+    basis: cp,
+  },
+  {
+    id: 'strip-motor',
+    label: 'Open the motor and read its bearings',
+    kinds: SURFACE,
+    standing: AT_THE_BENCH,
+    parts: [],
+    extra: STRIP_MOTOR,
+    because: 'Rings are read, windings looked at; it is closed when the bearings arrive.',
+    basis: cp,
+  },
+  {
+    id: 'barrel-trial',
+    label: 'Try the pump in the barrel',
+    kinds: WELLS,
+    standing: AT_THE_BENCH,
+    parts: [],
+    extra: BARREL_TRIAL,
+    because: 'Insulation first, then water: a short to the shell would put mains on it.',
+    basis: cp,
+  },
+  {
+    id: 'bench-trial',
+    label: 'Reproduce the complaint on the bench',
+    kinds: ['jet'],
+    standing: AT_THE_BENCH,
+    parts: [],
+    extra: BENCH_TRIAL,
+    because: 'A complaint is heard before it is explained, primed before the water is judged.',
+    basis: cp,
+  },
+  {
+    id: 'post-mortem',
+    label: 'Open the old pump to find its cause',
+    kinds: WELLS,
+    constructions: ['submersible-joined'],
+    standing: AT_THE_BENCH,
+    parts: [],
+    extra: POST_MORTEM,
+    because: 'Nothing is repaired: the cause is written back, and what is worth keeping is kept.',
     basis: cp,
   },
 ]

@@ -1,0 +1,82 @@
+import type { Finding } from '../diagnosis/finding'
+import { partOfFinding } from '../knowledge/checks/checks'
+import { renewedParts } from '../knowledge/repairs/renews'
+import type { Part } from '../knowledge/vocabulary'
+import type { Nameplate } from '../motor/nameplate'
+import type { Entry, EntryOf, FittedPart, Machine } from './entry'
+import { ofKind } from './of-kind'
+
+/** Parts whose plate is the machine's own: from when one is fitted, that plate judges. */
+const PLATED: ReadonlySet<string> = new Set<Part>(['motor', 'pump'])
+
+/**
+ * The plate of a machine after what was fitted to it: the supply stays, everything else is that of the new part, and
+ * what the new plate does not say is not taken from the old one.
+ */
+export function plateAfter(nameplate: Nameplate, fitted: readonly EntryOf<'fitted'>[]): Nameplate {
+  return fitted.reduce(
+    (plate, { body }): Nameplate =>
+      body.nameplate && PLATED.has(body.part) ? { hertz: plate.hertz, ...body.nameplate } : plate,
+    nameplate,
+  )
+}
+
+/**
+ * Findings that still speak of the machine as it is: what was read of a part that is new since says nothing of the new
+ * one, and stays in the history.
+ *
+ * @param live the journal in its order
+ */
+export function speakingStill(live: readonly Entry[], kind: Machine['kind']): ReadonlySet<string> {
+  const speaking = new Map<string, Finding>()
+  for (const entry of live) {
+    if (entry.kind === 'finding') speaking.set(entry.id, entry.body)
+    if (entry.kind !== 'fitted') continue
+    const renewed = renewedParts([entry.body.part], kind)
+    for (const [id, finding] of speaking) {
+      const part = partOfFinding(finding)
+      if (part !== undefined && renewed.has(part) && finding.of !== 'new') speaking.delete(id)
+    }
+  }
+  return new Set(speaking.keys())
+}
+
+/**
+ * The machine as it is to be remembered after a visit: its own joints, the plate that is on it now, and what was fitted
+ * when, the replaced one beside it with its dates.
+ *
+ * @param day ISO date on which it was fitted
+ */
+export function machineAfter(machine: Machine, live: readonly Entry[], day: string): Machine {
+  const fitted = ofKind(live, 'fitted')
+  if (fitted.length === 0) return machine
+  const known = [...(machine.fitted ?? [])]
+  for (const { body } of fitted) {
+    const { part, identity, nameplate, warrantyUntil } = body
+    const before = known.findLast((each) => each.part === part && each.until === undefined)
+    if (before) known[known.indexOf(before)] = { ...before, until: day }
+    else if (PLATED.has(part))
+      known.push({
+        part,
+        nameplate: machine.nameplate,
+        ...(machine.installedOn ? { since: machine.installedOn } : {}),
+        until: day,
+      })
+    known.push({
+      part,
+      since: day,
+      ...(identity ? { identity } : {}),
+      ...(nameplate ? { nameplate } : {}),
+      ...(warrantyUntil ? { warrantyUntil } : {}),
+    } satisfies FittedPart)
+  }
+  const whole = fitted.some(({ body }) => body.part === 'pump')
+  const warranty = fitted.findLast(({ body }) => body.part === 'pump' && body.warrantyUntil)?.body.warrantyUntil
+  return {
+    ...machine,
+    nameplate: plateAfter(machine.nameplate, fitted),
+    fitted: known,
+    // A whole new pump is a new machine in its place; a new motor leaves the wet end its age.
+    ...(whole ? { installedOn: day, ...(warranty ? { warrantyUntil: warranty } : {}) } : {}),
+  }
+}

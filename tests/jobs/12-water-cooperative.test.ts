@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest'
 import { allBack, inOrder, oneClockOnePrice, parts, play, step, without } from './job'
 
-/** 12. Water co-operative: tower pump joined in the shop. The owner wants both halves new; the old head stays as spare. */
+/** 12. Water co-operative: tower pump joined in the shop. Both halves new by wish; the old head stays as spare. */
 const visit = play({
   machine: {
     kind: 'well-three-wire',

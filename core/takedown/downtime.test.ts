@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { KIND_CONSTRUCTIONS, type Construction, type Kind } from '../knowledge/vocabulary'
+import { KIND_CONSTRUCTIONS, type Construction, type Kind, type Standing } from '../knowledge/vocabulary'
 import { JOBS, jobsFor } from '../knowledge/repairs/jobs'
 import { downtimeOf, waterOff, waterStakes } from './downtime'
 import { machineGraph } from './machine-graph'
@@ -93,7 +93,7 @@ describe('jobs that no fault asks for', () => {
       for (const kind of kinds)
         for (const construction of KIND_CONSTRUCTIONS[kind]) {
           const name = `${kind} ${construction} ${id}`
-          const planned = stepPlan(kind, construction, id, { standing: standing[0] })
+          const planned = stepPlan(kind, construction, id, { standing: standing[0] as Standing })
           if (!jobsFor(kind, construction).some((job) => job.id === id)) expect(planned, name).toBeUndefined()
           else {
             const ids = planned?.steps.map((step) => step.id) ?? []

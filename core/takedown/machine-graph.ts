@@ -2,7 +2,7 @@ import { CONSTRUCTION_GRAPHS } from '../knowledge/constructions'
 import type { Assembly, ConstructionGraph, FinishStep, Joint, Only } from '../knowledge/constructions/joint'
 import { IN_THE_MOTOR, IN_THE_PUMP, PART_OF_KIND, PART_OF_MOTOR } from '../knowledge/constructions/part-groups'
 import { WELLS, type Construction, type Kind, type MotorType, type Part, type Standing } from '../knowledge/vocabulary'
-import { MOTOR_HAS } from '../motor/nameplate'
+import { motorHas } from '../diagnosis/model'
 import { badField } from '../validation/input-error'
 import { parseJoint, printJoint } from './step-ref'
 
@@ -185,7 +185,7 @@ function exists(only: Only | undefined, { kind, motorType, standing }: Where): b
   if (!only) return true
   if (only.kinds && kind !== undefined && !only.kinds.includes(kind)) return false
   if (only.standing && !only.standing.includes(standing ?? 'installed')) return false
-  return only.motor === undefined || motorType === undefined || hasTrait(motorType, only.motor)
+  return only.motor === undefined || motorType === undefined || motorHas(motorType, only.motor)
 }
 
 /** Does such a work or step exist on this machine? */
@@ -193,24 +193,9 @@ export function existsHere(step: { only?: Only }, where: Where): boolean {
   return exists(step.only, where)
 }
 
-function hasTrait(type: MotorType, trait: NonNullable<Only['motor']>): boolean {
-  switch (trait) {
-    case 'run-capacitor':
-      return MOTOR_HAS.runCapacitor(type)
-    case 'start-capacitor':
-      return MOTOR_HAS.startCapacitor(type)
-    case 'capacitor':
-      return MOTOR_HAS.runCapacitor(type) || MOTOR_HAS.startCapacitor(type)
-    case 'start-switch':
-      return MOTOR_HAS.startSwitch(type)
-    case 'drive':
-      return type === 'electronic'
-  }
-}
-
 function partExists(part: Part, { kind, motorType }: Where): boolean {
   const [trait, kinds] = [PART_OF_MOTOR[part], PART_OF_KIND[part]]
-  if (trait && motorType !== undefined && !hasTrait(motorType, trait)) return false
+  if (trait && motorType !== undefined && !motorHas(motorType, trait)) return false
   return !kinds || kind === undefined || kinds.includes(kind)
 }
 

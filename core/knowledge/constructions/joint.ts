@@ -1,6 +1,7 @@
 import type { Basis } from '../../judgement/judgement'
 import type { Telling } from '../../quantity/sentence'
 import type { PracticeId } from '../shop/practices'
+import type { Needs } from '../faults/model-types'
 import type { Construction, Gate, Kind, Part, Standing } from '../vocabulary'
 import type { OrderTag } from './order-rules'
 
@@ -31,12 +32,10 @@ export interface Tightening {
   until: string
 }
 
-/** What a motor has inside it, by its type. */
-export type MotorTrait = 'run-capacitor' | 'start-capacitor' | 'capacitor' | 'start-switch' | 'drive'
-
 /** Where a joint or a work exists; where nothing is said, everywhere. */
 export interface Only {
-  motor?: MotorTrait
+  /** What its motor has inside it, by its type. */
+  motor?: Needs
   kinds?: readonly Kind[]
   standing?: readonly Standing[]
 }

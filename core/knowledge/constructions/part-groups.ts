@@ -1,5 +1,5 @@
 import type { Kind, Part } from '../vocabulary'
-import type { MotorTrait } from './joint'
+import type { Needs } from '../faults/model-types'
 
 /** Rings that a practice may put back, and a joint spends: alone, they are the repair. */
 export const RINGS: readonly Part[] = [
@@ -38,12 +38,12 @@ export const WARRANTED: readonly Part[] = ['motor', 'pump', 'pump-end']
 /** Rings that are a step of their own on the way back, wherever a joint that spends them was opened. */
 export const RINGS_FITTED: readonly Part[] = ['housing-o-ring', 'diffuser-o-ring', 'shaft-o-ring', 'lid-o-ring']
 /** Parts that only some motors have. */
-export const PART_OF_MOTOR: Readonly<Partial<Record<Part, MotorTrait>>> = {
+export const PART_OF_MOTOR: Readonly<Partial<Record<Part, Needs>>> = {
   'run-capacitor': 'run-capacitor',
   'start-capacitor': 'start-capacitor',
   'start-switch': 'start-switch',
   'switch-springs': 'start-switch',
-  'drive-electronics': 'drive',
+  'drive-electronics': 'electronics',
 }
 /** Parts that only some kinds have. */
 export const PART_OF_KIND: Readonly<Partial<Record<Part, readonly Kind[]>>> = {

@@ -1,6 +1,6 @@
 import type { Basis } from '../../judgement/judgement'
-import type { ConstructionGraph } from './joint'
-import { both, drain, LUBE, primed, RIGHT, STAR, support, turnedByHand, valves } from './shared'
+import type { ConstructionGraph, Joint } from './joint'
+import { both, drain, primed, RIGHT, STAR, support, turnedByHand, valves } from './shared'
 import {
   CAPACITOR,
   cutPipes,
@@ -55,6 +55,21 @@ const pumpOut = {
   minutes: both(4, 6),
 }
 
+const lid: Joint = {
+  id: 'lid',
+  part: 'lid-o-ring',
+  type: 'thread',
+  ...RIGHT,
+  count: 1,
+  after: ['valves'],
+  gates: ['depressurised'],
+  down: 'Strainer lid off',
+  back: 'Lid on by hand',
+  minutes: both(1, 1),
+  spends: ['lid-o-ring'],
+  exposes: ['strainer'],
+}
+
 export const bandClamp: ConstructionGraph = {
   id: 'band-clamp',
   label: 'a band-clamp pool pump',
@@ -68,20 +83,7 @@ export const bandClamp: ConstructionGraph = {
       down: 'Motor held or blocked up before its band leaves: it has no foot of its own',
       back: 'Blocks out once the band holds',
     },
-    {
-      id: 'lid',
-      part: 'lid-o-ring',
-      type: 'thread',
-      ...RIGHT,
-      count: 1,
-      after: ['valves'],
-      gates: ['depressurised'],
-      down: 'Strainer lid off',
-      back: 'Lid on by hand',
-      minutes: both(1, 1),
-      spends: ['lid-o-ring'],
-      exposes: ['strainer'],
-    },
+    lid,
     {
       id: 'clamp',
       part: 'clamp-band',
@@ -121,21 +123,7 @@ export const boltedSealPlate: ConstructionGraph = {
     drain,
     support,
     ...ELECTRICAL,
-    {
-      id: 'lid',
-      part: 'lid-o-ring',
-      type: 'thread',
-      ...RIGHT,
-      count: 1,
-      after: ['valves'],
-      gates: ['depressurised'],
-      down: 'Strainer lid off',
-      back: 'Lid on by hand',
-      lubricant: LUBE,
-      minutes: both(1, 1),
-      spends: ['lid-o-ring'],
-      exposes: ['strainer'],
-    },
+    lid,
     {
       id: 'cover-bolts',
       part: 'volute',

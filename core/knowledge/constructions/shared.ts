@@ -74,7 +74,7 @@ export const driveWait: Joint = {
   id: 'drive-wait',
   part: 'drive-electronics',
   type: 'gate',
-  only: { motor: 'drive' },
+  only: { motor: 'electronics' },
   after: ['make-dead'],
   gates: ['power-off'],
   shuts: ['drive-discharged'],

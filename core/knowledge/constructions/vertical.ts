@@ -11,6 +11,7 @@ import {
   terminals,
   THROUGH_BOLTS,
   turnedByHand,
+  valves,
 } from './shared'
 import { FIRST, impeller } from './wet-end'
 
@@ -22,21 +23,7 @@ export const verticalShimmed: ConstructionGraph = {
   basis: CP,
   joints: [
     ...FIRST,
-    {
-      id: 'valves',
-      part: 'discharge-pipe',
-      type: 'gate',
-      site: true,
-      after: ['make-dead'],
-      gates: ['power-off'],
-      shuts: ['valves-shut', 'depressurised'],
-      caution: 'Pressure first: open the relief before any clamp, lid or union.',
-      down: 'Its own water shut, the line let down to zero',
-      back: 'Its own water on',
-      tags: { back: ['water-back', 'primes'] },
-      minutes: both(2, 2),
-      temporary: true,
-    },
+    { ...valves, down: 'Its own water shut, the line let down to zero', back: 'Its own water on' },
     {
       id: 'top-cover',
       part: 'rear-cap',

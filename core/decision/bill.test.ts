@@ -27,6 +27,9 @@ describe('the bill of the agreed jobs', () => {
     expect(both.lines.reduce((sum, { price }) => sum + price, 0)).toBeCloseTo(both.price, 9)
     expect(both.lines.reduce((sum, { minutes }) => sum + minutes, 0)).toBe(both.minutes.p50)
     expect(both.partsPrice + both.labourPrice).toBeCloseTo(both.price, 9)
+    // What is shown of its phases is all of its minutes.
+    expect(Object.values(both.phases).reduce((sum, minutes) => sum + minutes, 0)).toBe(both.minutes.p50)
+    expect(both.phases.work).toBeGreaterThan(0)
   })
 
   it('adds up whatever is agreed, in whatever turn, and the sum does not hang on the turn', () => {

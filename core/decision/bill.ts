@@ -5,6 +5,7 @@ import type { CompletePlate, Pump } from '../motor/nameplate'
 import { needsTwo, partsPrice } from '../diagnosis/loss'
 import { jobRow, repairSteps, type Repair, type RepairOptions } from '../takedown/step-plan'
 import { minutesOf } from '../takedown/clock'
+import type { StepPhase } from '../takedown/plan'
 import { partLabel } from './part-label'
 
 export interface OptionPart {
@@ -21,6 +22,8 @@ export interface Spread {
 export interface Reckoning {
   parts: OptionPart[]
   minutes: Spread
+  /** The half-way minutes by what they are spent on: whole, and together all of them. */
+  phases: Readonly<Record<StepPhase, number>>
   partsPrice: number
   labourPrice: number
   price: number
@@ -77,7 +80,33 @@ export function reckoningOf(jobs: readonly string[], pricing: Pricing): Reckonin
   )
   const materials = parts.reduce((sum, { price }) => sum + price, 0)
   const labour = (minutes.p50 / 60) * rates.hourly + helpPrice(plan, pump, rates)
-  return { parts, minutes, partsPrice: materials, labourPrice: labour, price: materials + labour, tools: plan.tools }
+  return {
+    parts,
+    minutes,
+    phases: phasesOf(plan, minutes.p50),
+    partsPrice: materials,
+    labourPrice: labour,
+    price: materials + labour,
+    tools: plan.tools,
+  }
+}
+
+const PHASES: readonly StepPhase[] = ['down', 'work', 'back', 'commission']
+
+/** Minutes shared out as the likely ones of the steps are: whole, and adding up, what is cut off with the largest. */
+function phasesOf({ steps }: Repair, minutes: number): Reckoning['phases'] {
+  const likely = (phase: StepPhase) =>
+    steps.filter((step) => step.phase === phase).reduce((sum, step) => sum + step.minutes, 0)
+  const whole = PHASES.reduce((sum, phase) => sum + likely(phase), 0)
+  const shares = PHASES.map((phase) => ({
+    phase,
+    minutes: whole > 0 ? Math.floor((minutes * likely(phase)) / whole) : 0,
+  }))
+  const left = minutes - shares.reduce((sum, share) => sum + share.minutes, 0)
+  const largest = shares.reduce((most, share) => (share.minutes > most.minutes ? share : most))
+  return Object.fromEntries(
+    shares.map(({ phase, minutes: share }) => [phase, phase === largest.phase ? share + left : share]),
+  ) as Reckoning['phases']
 }
 
 /** A second pair of hands, for the steps that need it. */
@@ -105,8 +134,7 @@ export function billOf(jobs: readonly string[], pricing: Pricing): Bill | undefi
     so = next
   }
   if (!so) return undefined
-  const { parts, minutes, partsPrice: materials, labourPrice, price, tools } = so
-  return { lines, parts, minutes, partsPrice: materials, labourPrice, price, tools }
+  return { ...so, lines }
 }
 
 /** Bills of jobs that were done one after the other, as one. */
@@ -118,6 +146,9 @@ export function together(bills: readonly Bill[]): Bill | undefined {
         lines: [...sum.lines, ...bill.lines],
         parts: [...sum.parts, ...bill.parts],
         minutes: { p50: sum.minutes.p50 + bill.minutes.p50, p90: sum.minutes.p90 + bill.minutes.p90 },
+        phases: Object.fromEntries(
+          PHASES.map((phase) => [phase, sum.phases[phase] + bill.phases[phase]]),
+        ) as Reckoning['phases'],
         partsPrice: sum.partsPrice + bill.partsPrice,
         labourPrice: sum.labourPrice + bill.labourPrice,
         price: sum.price + bill.price,

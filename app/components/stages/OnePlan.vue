@@ -1,12 +1,8 @@
 <script setup lang="ts">
-import { storeToRefs } from 'pinia'
 import { formatMinutes } from '#core/quantity/format'
-import { likelyMinutes } from '#core/takedown/clock'
-import { useRepairPlan } from '~/stores/repair-plan'
 
 /** All agreed jobs as one plan: opened once, and one price, the sum of its lines. */
 const { state, bill } = useVisitContext()
-const { plan } = storeToRefs(useRepairPlan())
 const money = useMoney()
 const together = computed(() =>
   state.value.rounds.length > 0
@@ -18,10 +14,7 @@ const together = computed(() =>
 const PHASES = { down: 'down', work: 'work', back: 'back', commission: 'power on' } as const
 const phases = computed(() =>
   (Object.keys(PHASES) as (keyof typeof PHASES)[])
-    .map((phase) => ({
-      phase,
-      minutes: likelyMinutes((plan.value?.steps ?? []).filter((step) => step.phase === phase)),
-    }))
+    .map((phase) => ({ phase, minutes: bill.value?.phases[phase] ?? 0 }))
     .filter(({ minutes }) => minutes > 0),
 )
 </script>

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { useSpeechSynthesis } from '@vueuse/core'
 import type { JointPlace } from '#core/knowledge/constructions/joint'
-import { jobLabel } from '#core/language/other-words'
 import { DAMAGE_LOOKS } from '#core/knowledge/repairs/damage-looks'
 import { formatMinutes } from '#core/quantity/format'
 import { doneWords } from '#core/takedown/sections'
-import { isClosing, isFreeing, isOpening, jointOf, opening } from '#core/takedown/step-ref'
+import { isClosing, isFreeing, isOpening, jointOf } from '#core/takedown/step-ref'
 import { isCount, placesThatDiffer } from '#core/takedown/tray'
 import { canClose, followsFrom } from '#core/visit/step-answer'
+import { PHOTOGRAPHS } from '~/utils/shot-of'
 
 const emit = defineEmits<{ photo: [caption: string] }>()
 const { current, cameOut, minutesLeft, lastDone, tick, stuck, damaged, plan } = useRepair()
@@ -60,11 +60,8 @@ const opens = computed(
     current.value.joint !== undefined &&
     current.value.joint !== 'gate',
 )
-/** What was written on the way down, for the way back. */
-const written = computed(() =>
-  current.value && isClosing(current.value.id)
-    ? state.value.steps.get(opening(jointOf(current.value.id) ?? ''))?.note
-    : undefined,
+const photographs = computed(
+  () => opens.value || (current.value !== undefined && jointOf(current.value.id) === PHOTOGRAPHS),
 )
 function foundDamaged(): void {
   const step = current.value
@@ -73,7 +70,6 @@ function foundDamaged(): void {
   else damaged(step.part)
 }
 const shot = computed(() => (current.value ? shotOf(current.value.id) : ''))
-const taken = computed(() => state.value.photos.filter(({ caption }) => caption === shot.value))
 const OPENS = new Set(['bolt', 'screw', 'thread', 'press-fit', 'o-ring-seat', 'union', 'clamp-band'])
 const canStick = computed(() => {
   const step = current.value
@@ -132,8 +128,6 @@ function done(answer?: string): void {
   const found = step.asks?.find(({ id }) => id === answer)
   for (const { kind, body } of found ? followsFrom(found) : []) visit.append(kind, body as never)
 }
-/** Damage that was met and asks for another job, until somebody has said what becomes of it. */
-const offered = computed(() => state.value.jobs.filter((job) => job.from === 'damage' && job.state === 'offered'))
 </script>
 
 <template>
@@ -147,43 +141,7 @@ const offered = computed(() => state.value.jobs.filter((job) => job.from === 'da
     <p class="number text-[0.95rem]">
       step {{ current.number }} · {{ formatMinutes(current.minutes) }} · {{ formatMinutes(minutesLeft) }} left
     </p>
-    <div v-if="current.joint" class="flex items-center gap-4">
-      <ThreadTurn v-if="current.turn" :turn="current.turn" :hand="current.hand" /><JointFace
-        :step="current"
-        :count="expected?.count ?? 1"
-      />
-    </div>
-    <p v-if="current.tighten && (expected?.count ?? 0) > 1">
-      In {{ current.tighten.rounds }} rounds,
-      {{ current.tighten.pattern === 'star' ? 'in a star' : current.tighten.pattern }}: until
-      {{ current.tighten.until }}.
-    </p>
-    <p v-if="current.hold && current.phase === 'down'" class="text-[0.88rem]">
-      <strong>Hold the shaft:</strong> {{ current.hold.join('; else ') }}
-    </p>
-    <p v-if="current.orElse" class="text-[0.95rem]">
-      <strong>If that fails:</strong>
-      {{ current.orElse.map(({ text, minutes }) => `${text} (${minutes} min)`).join('; else ') }}
-    </p>
-    <p v-if="current.lubricant" class="text-[0.95rem]"><strong>On the ring:</strong> {{ current.lubricant }}</p>
-    <p v-if="current.twoPeople" class="font-bold">Two people.</p>
-    <div v-if="taken.length > 0">
-      <p class="text-[0.95rem]"><strong>As it was:</strong></p>
-      <span class="flex flex-wrap gap-2"
-        ><PhotoThumb v-for="photo in taken" :key="photo.entryId" :photo="photo"
-      /></span>
-    </div>
-    <p v-if="current.orientation">
-      <strong>{{ current.phase === 'down' ? 'Note how it lies:' : 'How it lies:' }}</strong> {{ current.orientation }}
-    </p>
-    <p v-if="written"><strong>You wrote:</strong> {{ written }}</p>
-    <p v-if="current.bench" class="text-[0.95rem]">
-      At the bench, or the van’s tailgate: pressing is no work for the site.
-    </p>
-    <p v-for="job in offered" :key="job.id" class="border-l-4 border-lamp-ink pl-3 font-bold" data-testid="damage-job">
-      {{ job.why }}: {{ jobLabel(job.id).toLowerCase() }}?
-      <NuxtLink class="underline" :to="{ params: { joint: 'decide' } }">Decide with the owner.</NuxtLink>
-    </p>
+    <StepFacts :step="current" :count="expected?.count" />
     <StepMeasured :step="current" />
     <p v-if="undecided" class="text-[0.95rem]">It does not close without its figure: what comes next hangs on it.</p>
     <CountEntry
@@ -230,8 +188,8 @@ const offered = computed(() => state.value.jobs.filter((job) => job.from === 'da
       >
         {{ doneWords(current) }}
       </button>
-      <button v-if="opens" type="button" class="button" data-testid="step-photo" @click="emit('photo', shot)">
-        {{ current.joint && WIRES.has(current.joint) ? 'Photo first' : 'Photo' }}
+      <button v-if="photographs" type="button" class="button" data-testid="step-photo" @click="emit('photo', shot)">
+        {{ current.joint && (WIRES.has(current.joint) || !opens) ? 'Photo first' : 'Photo' }}
       </button>
       <button v-if="canStick" type="button" class="button" data-testid="step-stuck" @click="stuck(current.id)">
         {{ freeing ? 'Still holds' : 'Will not open' }}

@@ -14,7 +14,8 @@ function name(step: string): string {
   const ref = parseStep(step)
   if (!ref) return step
   const at = ref.phase === 'work' ? ref.work.replace(':', ', ') : printJoint(ref)
-  return `${at.replaceAll('-', ' ')}: ${WAYS[ref.phase]}`
+  const act = ref.phase === 'work' || ref.act === undefined ? '' : `, ${ref.act}`
+  return `${at.replaceAll('-', ' ')}${act}: ${WAYS[ref.phase]}`
 }
 </script>
 

@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { jobLabel } from '#core/language/other-words'
+import { isClosing, jointOf, opening } from '#core/takedown/step-ref'
+import type { TakeDownStep } from '#core/takedown/plan'
+
+/** What a step has to say beside its sentence: turn, hold, rounds, how it lies, what was noted, what was met. */
+const { step, count = undefined } = defineProps<{
+  step: TakeDownStep
+  /** How many pieces are expected at it. */
+  count?: number
+}>()
+const { state } = useVisitContext()
+/** What was written on the way down, for the way back. */
+const written = computed(() =>
+  isClosing(step.id) ? state.value.steps.get(opening(jointOf(step.id) ?? ''))?.note : undefined,
+)
+const taken = computed(() => state.value.photos.filter(({ caption }) => caption === shotOf(step.id)))
+/** Damage that was met and asks for another job, until somebody has said what becomes of it. */
+const offered = computed(() => state.value.jobs.filter((job) => job.from === 'damage' && job.state === 'offered'))
+</script>
+
+<template>
+  <div v-if="step.joint" class="flex items-center gap-4">
+    <ThreadTurn v-if="step.turn" :turn="step.turn" :hand="step.hand" /><JointFace :step="step" :count="count ?? 1" />
+  </div>
+  <p v-if="step.tighten && (count ?? 0) > 1">
+    In {{ step.tighten.rounds }} rounds, {{ step.tighten.pattern === 'star' ? 'in a star' : step.tighten.pattern }}:
+    until {{ step.tighten.until }}.
+  </p>
+  <p v-if="step.hold && step.phase === 'down'" class="text-[0.88rem]">
+    <strong>Hold the shaft:</strong> {{ step.hold.join('; else ') }}
+  </p>
+  <p v-if="step.orElse" class="text-[0.95rem]">
+    <strong>If that fails:</strong>
+    {{ step.orElse.map(({ text, minutes }) => `${text} (${minutes} min)`).join('; else ') }}
+  </p>
+  <p v-if="step.lubricant" class="text-[0.95rem]"><strong>On the ring:</strong> {{ step.lubricant }}</p>
+  <p v-if="step.twoPeople" class="font-bold">Two people.</p>
+  <div v-if="taken.length > 0">
+    <p class="text-[0.95rem]"><strong>As it was:</strong></p>
+    <span class="flex flex-wrap gap-2"><PhotoThumb v-for="photo in taken" :key="photo.entryId" :photo="photo" /></span>
+  </div>
+  <p v-if="step.orientation">
+    <strong>{{ step.phase === 'down' ? 'Note how it lies:' : 'How it lies:' }}</strong> {{ step.orientation }}
+  </p>
+  <p v-if="written"><strong>You wrote:</strong> {{ written }}</p>
+  <p v-if="step.bench" class="text-[0.95rem]">At the bench, or the van’s tailgate: pressing is no work for the site.</p>
+  <p v-for="job in offered" :key="job.id" class="border-l-4 border-lamp-ink pl-3 font-bold" data-testid="damage-job">
+    {{ job.why }}: {{ jobLabel(job.id).toLowerCase() }}?
+    <NuxtLink class="underline" :to="{ params: { joint: 'decide' } }">Decide with the owner.</NuxtLink>
+  </p>
+</template>

@@ -9,7 +9,8 @@ export default defineConfig({
   test: {
     include: [
       'core/**/*.test.ts',
-      'tests/reference/**/*.test.ts', 'tests/jobs/**/*.test.ts',
+      'tests/reference/**/*.test.ts',
+      'tests/jobs/**/*.test.ts',
       'tests/server/**/*.test.ts',
       'demo/**/*.test.ts',
       'app/**/*.test.ts',

@@ -126,7 +126,6 @@ function bearingSteps(conditions: JobConditions, ways?: PracticeWays): WorkStep[
         text: 'Alcohol on shaft and bore, everything dry-fitted, apart again: the compound waits for nobody',
         tool: 'alcohol',
         minutes: about(3),
-        tags: ['dry-fits'],
       },
       {
         id: 'compound',
@@ -135,7 +134,6 @@ function bearingSteps(conditions: JobConditions, ways?: PracticeWays): WorkStep[
         tool: 'primer',
         minutes: about(4),
         bench: true,
-        tags: ['glues'],
         materials: ['retaining compound'],
         practices: ['loose-bearing'],
         wait: { minutes: handleMinutes, what: 'the retaining compound takes', closes: 'through-bolts' },

@@ -23,8 +23,6 @@ export type OrderTag =
   | 'fits-part'
   | 'trial'
   | 'shuts-shell'
-  | 'dry-fits'
-  | 'glues'
   | 'lays-leads'
   | 'guards-leads'
   | 'screens'

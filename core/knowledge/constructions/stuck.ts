@@ -116,14 +116,12 @@ export const STUCK: Readonly<Record<StuckKind, readonly Freeing[]>> = {
             id: 'dry-fit',
             text: 'New adapter dry-fitted on its pipe and marked: cement gives no second try',
             minutes: about(2),
-            tags: ['dry-fits'],
           },
           {
             id: 'cement',
             text: 'Primer on both, over paper: it drips; cement on both, pushed home with a quarter turn and held',
             minutes: about(4),
             caution: 'Primer and cement vapours: air the cellar, no flame.',
-            tags: ['glues'],
           },
         ],
         wait: { minutes: 45, what: 'the cement cures', closes: 'unplug', by: 'cement' },
@@ -172,13 +170,12 @@ export const STUCK: Readonly<Record<StuckKind, readonly Freeing[]>> = {
       remake: {
         materials: ['primer and cement'],
         acts: [
-          { id: 'dry-fit', text: 'New union dry-fitted and marked', minutes: about(3), tags: ['dry-fits'] },
+          { id: 'dry-fit', text: 'New union dry-fitted and marked', minutes: about(3) },
           {
             id: 'cement',
             text: 'Primer on both, cement on both, pushed home with a quarter turn and held',
             minutes: about(4),
             caution: 'Primer and cement vapours: air the place, no flame.',
-            tags: ['glues'],
           },
         ],
         wait: { minutes: 45, what: 'the cement cures', closes: 'valves', by: 'cement' },

@@ -386,14 +386,7 @@ export const submersibleSealed: ConstructionGraph = {
       caution: 'Only after it is proved discharged.',
       down: 'Capacitor out of its clamp and sealant, its leads cut long',
       acts: {
-        back: [
-          {
-            id: 'sleeve',
-            text: 'Shrink sleeve on each lead first: it cannot pass later',
-            minutes: about(1),
-            tags: ['dry-fits'],
-          },
-        ],
+        back: [{ id: 'sleeve', text: 'Shrink sleeve on each lead first: it cannot pass later', minutes: about(1) }],
       },
       back: 'Capacitor’s leads {splice}, either way round; can into its clamp, set in hot glue, acrylic or silicone',
       tags: { back: ['connects'] },

@@ -74,16 +74,10 @@ export const sumpSealed: ConstructionGraph = {
       down: 'Riser cut square where it will be joined again; note the length',
       acts: {
         back: [
-          {
-            id: 'dry-fit',
-            text: 'Coupling dry-fitted and marked: cement gives no second try',
-            minutes: about(2),
-            tags: ['dry-fits'],
-          },
+          { id: 'dry-fit', text: 'Coupling dry-fitted and marked: cement gives no second try', minutes: about(2) },
         ],
       },
       back: 'Primer on both, over paper, cement on both, pushed home with a quarter turn and held',
-      tags: { back: ['glues'] },
       minutes: both(5, 6),
       spends: ['discharge-pipe'],
       materials: { down: [], back: ['primer and cement', 'a coupling'] },

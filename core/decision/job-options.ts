@@ -1,6 +1,6 @@
 import { KIND_KNOWLEDGE } from '../knowledge/faults/kinds'
 import { jobsFor } from '../knowledge/repairs/jobs'
-import { reckoningOf, type Pricing } from './bill'
+import { reckoningOf, type Pricing, type Reckoning } from './bill'
 import type { Option } from './options'
 
 /**
@@ -9,8 +9,14 @@ import type { Option } from './options'
  *
  * @param asked ids of jobs or repairs that were wished for or agreed, whatever the lamp thinks of them
  * @param agreed ids of what is agreed: what was asked for says what it adds to it
+ * @param bill what they come to
  */
-export function jobOptions(pricing: Pricing, asked: readonly string[] = [], agreed: readonly string[] = []): Option[] {
+export function jobOptions(
+  pricing: Pricing,
+  asked: readonly string[] = [],
+  agreed: readonly string[] = [],
+  bill?: Reckoning,
+): Option[] {
   const { kind, construction } = pricing.pump
   if (!construction) return []
   const offered = jobsFor(kind, construction)
@@ -19,7 +25,6 @@ export function jobOptions(pricing: Pricing, asked: readonly string[] = [], agre
     ...offered.map(({ id, label, because }) => ({ id, label, because })),
     ...repairs.map(({ id, label, reason }) => ({ id, label, because: reason })),
   ]
-  const bill = agreed.length > 0 ? reckoningOf(agreed, pricing) : undefined
   return rows.flatMap(({ id, label, because }): Option[] => {
     const reckoning = reckoningOf([id], pricing)
     if (!reckoning) return []

@@ -1,19 +1,9 @@
 import { PART_WORK, STUCK } from '../knowledge/constructions'
-import type {
-  Act,
-  Assembly,
-  FinishStep,
-  Joint,
-  Minutes,
-  SelfRunning,
-  StuckKind,
-  WorkStep,
-} from '../knowledge/constructions/joint'
+import type { Assembly, FinishStep, Joint, Minutes, SelfRunning, WorkStep } from '../knowledge/constructions/joint'
 import type { OrderTag } from '../knowledge/constructions/order-rules'
-import { RINGS, RINGS_FITTED } from '../knowledge/constructions/part-groups'
-import { USUAL_HOLD, type Freeing } from '../knowledge/constructions/stuck'
-import { wayOf, type PracticeId } from '../knowledge/shop/practices'
-import { PARTS, type Gate, type MotorType, type Part, type Standing } from '../knowledge/vocabulary'
+import { RINGS_FITTED } from '../knowledge/constructions/part-groups'
+import type { PracticeId } from '../knowledge/shop/practices'
+import type { Gate, MotorType, Part, Standing } from '../knowledge/vocabulary'
 import type { Telling } from '../quantity/sentence'
 import { asHere, hasJoint, noJoint, workStepHere, type Here } from './as-here'
 import { cheapestOpening, openingOrder } from './cheapest-opening'
@@ -22,7 +12,9 @@ import { waitHere, workHere } from './conditions'
 import { assemblyGraph, existsHere, homeOfWay, type MachineGraph, type Where } from './machine-graph'
 import { inOrder, type Placed } from './order'
 import { reasonsOf, type PlannedJoint, type PlannedWork } from './reasons'
-import { closing, opening, parseJoint, printStep } from './step-ref'
+import { materialsSpent, partsSpent } from './spent'
+import { closing, opening, parseJoint } from './step-ref'
+import { actStep, backStep, downStep, finishStep, freeing, stuckKind, workStep } from './steps'
 
 /** What was met on the way: a joint that will not open, a part that is damaged. */
 export interface TakeDownFound {
@@ -302,10 +294,6 @@ function startsAt(joint: string, { by }: SelfRunning): string {
   return by === 'cement' ? closing(joint) : opening(joint)
 }
 
-function stuckKind({ holds, type }: Joint): StuckKind {
-  return holds ?? USUAL_HOLD[type] ?? 'bolt'
-}
-
 function plannedJoint(joint: Joint, index: number, open: boolean, tries: number): PlannedJoint {
   const freed = STUCK[stuckKind(joint)].slice(0, tries)
   const remake = freed.find(({ remake: made }) => made)?.remake
@@ -401,191 +389,6 @@ function placedOf(
   ]
 }
 
-const OTHER_TURN = { clockwise: 'counter-clockwise', 'counter-clockwise': 'clockwise' } as const
-
-function shared({
-  part,
-  type,
-  count,
-  countNote,
-  places,
-  hand,
-  tool,
-  gates = [],
-  hold,
-  twoPeople,
-  temporary,
-}: Joint): Omit<TakeDownStep, 'id' | 'phase' | 'text' | 'minutes' | 'times' | 'estimate'> {
-  return { part, joint: type, gates, ...defined({ count, countNote, places, hand, tool, hold, twoPeople, temporary }) }
-}
-
-/** A joint as the step that opens it. */
-export function downStep(joint: Joint): TakeDownStep {
-  const { id, down, minutes, turn, caution, orientation, materials, practices, estimate, tags } = joint
-  return {
-    ...shared(joint),
-    id: opening(id),
-    phase: 'down',
-    text: down,
-    minutes: minutes.down[1],
-    times: minutes.down,
-    estimate: estimate?.down ?? minutes.down[1],
-    ...defined({ turn, caution, orientation, tags: tags?.down, ...has(materials?.down, practices?.down) }),
-  }
-}
-
-/**
- * A joint as the step that closes it; none where nothing closes.
- *
- * @param remade what it spends besides, where it was given up and made anew
- */
-export function backStep(joint: Joint, remade: readonly string[] = []): TakeDownStep | undefined {
-  const { id, back, minutes, turn, orientation, tighten, lubricant, materials, practices, estimate, tags } = joint
-  if (back === undefined) return undefined
-  const tool = joint.backTool ?? joint.tool
-  return {
-    ...shared({ ...joint, tool: tool === '' ? undefined : tool }),
-    id: closing(id),
-    phase: joint.commissions ? 'commission' : 'back',
-    text: back,
-    minutes: minutes.back[1],
-    times: minutes.back,
-    estimate: estimate?.back ?? minutes.back[1],
-    ...defined({
-      turn: turn && OTHER_TURN[turn],
-      orientation,
-      tighten,
-      lubricant,
-      tags: tags?.back,
-      ...has([...(materials?.back ?? []), ...remade], practices?.back),
-    }),
-  }
-}
-
-function actStep(joint: Joint, phase: 'down' | 'back', act: Act): TakeDownStep {
-  const { id, text, minutes, tool, count, caution, orientation, tags, materials, estimate } = act
-  return {
-    id: printStep({ phase, ...parseJoint(joint.id), act: id }),
-    phase,
-    text,
-    part: joint.part,
-    minutes: minutes[1],
-    times: minutes,
-    estimate: estimate ?? minutes[1],
-    gates: joint.gates ?? [],
-    ...defined({ tool, count, caution, orientation, tags, materials }),
-  }
-}
-
-function has(
-  materials: readonly string[] = [],
-  practices: readonly PracticeId[] = [],
-): Pick<TakeDownStep, 'materials' | 'practices'> {
-  return { ...(materials.length > 0 ? { materials } : {}), ...(practices.length > 0 ? { practices } : {}) }
-}
-
-/** A step of the work at a part. */
-export function workStep(part: Part, spec: WorkStep): TakeDownStep {
-  const {
-    id,
-    text,
-    tool,
-    minutes,
-    caution,
-    orientation,
-    estimate,
-    materials,
-    practices,
-    count,
-    bench,
-    tags,
-    asks,
-    decides,
-  } = spec
-  return {
-    id: printStep({ phase: 'work', work: `${part}:${id}` }),
-    phase: spec.phase ?? (spec.early ? 'down' : 'work'),
-    text,
-    part,
-    minutes: minutes[1],
-    times: minutes,
-    estimate: estimate ?? minutes[1],
-    gates: [],
-    ...defined({ tool, caution, orientation, count, bench, tags, asks, decides, ...has(materials, practices) }),
-  }
-}
-
-function finishStep(spec: FinishStep, options: TakeDownOptions): TakeDownStep {
-  return { ...workStep(spec.part, workStepHere(spec.part, spec, options)), phase: spec.phase }
-}
-
-/**
- * What is tried when a joint will not open, in its own kind's way: one step for each time it was said to hold, the next
- * alternatives with their minutes behind it.
- */
-function freeing(joint: Joint, tries: number): TakeDownStep[] {
-  const ways: readonly Freeing[] = STUCK[stuckKind(joint)]
-  return ways
-    .slice(0, tries)
-    .map(({ text, tool, minutes, caution }, index): TakeDownStep => ({
-      id: printStep({ phase: 'down', ...parseJoint(joint.id), attempt: index + 1 }),
-      phase: 'down',
-      text,
-      part: joint.part,
-      joint: joint.type,
-      tool,
-      minutes: minutes[1],
-      times: minutes,
-      estimate: minutes[1],
-      gates: joint.gates ?? [],
-      caution,
-      ...(index === Math.min(tries, ways.length) - 1 && index < ways.length - 1
-        ? { orElse: ways.slice(index + 1).map((way) => ({ text: way.text, minutes: way.minutes[1] })) }
-        : {}),
-    }))
-}
-
-function partsSpent(
-  order: readonly Joint[],
-  targets: readonly Part[],
-  work: readonly WorkStep[],
-  { found = [], practices }: TakeDownOptions,
-  lost: readonly Part[],
-): { part: Part; because: string }[] {
-  const spent = new Map<Part, string>()
-  const damaged = new Set(found.flatMap(({ part, what }) => (part && what === 'damaged' ? [part] : [])))
-  for (const part of targets) spent.set(part, damaged.has(part) ? 'found damaged' : 'to be replaced')
-  for (const joint of order)
-    for (const part of joint.spends ?? [])
-      if (!spent.has(part))
-        spent.set(
-          part,
-          `${PARTS[joint.part]} disturbed` +
-            (wayOf('rings', practices) === 'reuse' && RINGS.includes(part) ? ': only if it is not new and clean' : ''),
-        )
-  for (const step of work)
-    for (const part of step.spends ?? []) if (!spent.has(part)) spent.set(part, 'comes new with it')
-  for (const part of damaged) if (!spent.has(part)) spent.set(part, 'found damaged')
-  for (const part of lost) if (!spent.has(part)) spent.set(part, 'could not be freed')
-  return [...spent].map(([part, because]) => ({ part, because }))
-}
-
-function materialsSpent(steps: readonly TakeDownStep[]): Consumable[] {
-  const spent = new Map<string, string>()
-  for (const { materials = [], text } of steps)
-    for (const material of materials) if (material && !spent.has(material)) spent.set(material, firstWords(text))
-  return [...spent].map(([material, because]) => ({ material, because }))
-}
-
-/** What a step is about: its words up to its first stop or amount. */
-function firstWords(text: Telling): string {
-  const words = typeof text === 'string' ? text : String(text[0])
-  return words
-    .replace(/[:;,.].*$/, '')
-    .trim()
-    .toLowerCase()
-}
-
 /** What lies open and is not renewed anyway. */
 function besides(graph: MachineGraph, order: readonly Joint[], renewed: readonly Part[]): TakeDownPlan['whileOpen'] {
   const open = new Set(order.map(({ id }) => id))
@@ -599,8 +402,4 @@ function besides(graph: MachineGraph, order: readonly Joint[], renewed: readonly
       minutes: (workRow(graph, part)?.steps ?? []).reduce((sum, { minutes }) => sum + minutes[1], 0),
     }))
     .filter(({ minutes }) => minutes > 0)
-}
-
-function defined<T extends object>(fields: T): Partial<T> {
-  return Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined)) as Partial<T>
 }

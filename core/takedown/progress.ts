@@ -34,10 +34,7 @@ export function countingRecords<R extends StepRecord>(
   )
 }
 
-/** Joints that are open by their ticks: opened, and not closed again. */
-export function openJoints(records: ReadonlyMap<string, StepRecord>): string[] {
-  return [...records].flatMap(([id, { done }]) => {
-    const joint = jointOf(id)
-    return done && joint !== undefined && isOpening(id) && !records.get(closing(joint))?.done ? [joint] : []
-  })
+/** Joints that were opened by their ticks, closed again or not. */
+export function openedJoints(records: ReadonlyMap<string, Pick<StepRecord, 'done'>>): string[] {
+  return [...records].flatMap(([id, { done }]) => (done && isOpening(id) ? (jointOf(id) ?? []) : []))
 }

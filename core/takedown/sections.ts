@@ -1,4 +1,5 @@
 import type { StepPhase, TakeDownStep } from './plan'
+import { isFreeing } from './step-ref'
 
 const RANK: Readonly<Record<StepPhase, number>> = { down: 0, work: 1, back: 2, commission: 3 }
 
@@ -25,7 +26,7 @@ export function sectionsOf<S extends Pick<TakeDownStep, 'phase'>>(steps: readonl
 
 /** What is pressed when a step is done: it fits what the step does. */
 export function doneWords({ id, phase, joint, count, temporary }: TakeDownStep): string {
-  if (/:free\d*$/.test(id)) return 'It came'
+  if (isFreeing(id)) return 'It came'
   if (joint === undefined || joint === 'gate') return 'Done'
   const down = phase === 'down'
   if (joint === 'support') return down ? 'Done' : temporary ? 'Gone' : 'In its place'

@@ -1,7 +1,7 @@
 import type { ActionRow } from '../knowledge/faults/model-types'
 import { KIND_KNOWLEDGE } from '../knowledge/faults/kinds'
 import type { Assembly } from '../knowledge/constructions/joint'
-import { RINGS_ALONE } from '../knowledge/constructions/part-groups'
+import { IN_A_MACHINE, RINGS_ALONE } from '../knowledge/constructions/part-groups'
 import { about } from '../knowledge/constructions/shared'
 import { DEEDS } from '../knowledge/repairs/deeds'
 import { jobsFor, type JobRow } from '../knowledge/repairs/jobs'
@@ -139,30 +139,6 @@ function wantsOf(
         : row.parts.filter((part) => !reached.includes(part) && !RINGS_ALONE.includes(part) && part !== 'splice'),
   }
 }
-
-/** Parts that are in a machine: a job for one that nothing leads to cannot be done where it stands. */
-const IN_A_MACHINE: ReadonlySet<Part> = new Set<Part>([
-  'run-capacitor',
-  'start-capacitor',
-  'start-switch',
-  'switch-springs',
-  'bearings',
-  'motor',
-  'pump',
-  'pump-end',
-  'shaft-seal',
-  'impeller',
-  'stages',
-  'coupling',
-  'seal-plate',
-  'lead-connector',
-  'control-box',
-  'start-relay',
-  'shims',
-  'foot',
-  'drop-pipe',
-  'cable',
-])
 
 function deedOf(graph: MachineGraph, row: ActionRow | JobRow, water: boolean, targets: readonly Part[]): OwnWork {
   const nothing = 'cures' in row && row.cures.includes('nothing-wrong')

@@ -96,10 +96,8 @@ class FittedPartInput implements FittedPart {
   @MayBeAbsent() @CalendarDay() warrantyUntil?: string
 }
 
-class MachineInput implements Machine {
-  @Uuid() id!: string
-  @Uuid() customerId!: string
-  @IsString() @Length(1, 120) name!: string
+/** A machine as it is built, whoever it belongs to and whatever it is called. */
+export class BuiltMachine {
   @IdOf(KINDS) kind!: Kind
   @IdOf(CONSTRUCTIONS) construction!: Construction
   @MayBeAbsent() @CalendarDay() installedOn?: string
@@ -113,6 +111,12 @@ class MachineInput implements Machine {
   @ValidateNested({ each: true })
   @Type(() => JointCorrectionInput)
   joints?: JointCorrectionInput[]
+}
+
+class MachineInput extends BuiltMachine implements Machine {
+  @Uuid() id!: string
+  @Uuid() customerId!: string
+  @IsString() @Length(1, 120) name!: string
   @MayBeAbsent()
   @IsArray()
   @ArrayMaxSize(200)

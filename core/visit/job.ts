@@ -10,8 +10,8 @@ import type { Kind } from '../knowledge/vocabulary'
 import type { UnitSystem } from '../quantity/measures'
 import type { Pace } from '../takedown/as-here'
 import type { TakeDownStep } from '../takedown/plan'
+import { openedJoints } from '../takedown/progress'
 import { repairSteps, type Repair, type RepairOptions } from '../takedown/step-plan'
-import { isOpening, jointOf } from '../takedown/step-ref'
 import type { VisitState } from './fold'
 import type { Shop } from './shop'
 
@@ -98,7 +98,8 @@ export function considerationOf(
   const pricing: Pricing = { pump: state.pump, plate: state.plate, rates, here: pricedWith(state, shop, pace) }
   const options = optionsFor(reasoning, state.agreed, pricing.here)
   const shown = new Set(options.map(({ id }) => id))
-  const bill = billOfRounds(state, pricing)
+  const agreed = state.agreed.length > 0 ? billOf(state.agreed, pricing) : undefined
+  const bill = together([...billsBefore(state, pricing), ...(agreed ? [agreed] : [])])
   const loading = prepare(reasoning)
   return {
     diagnosis: diagnosisOf(reasoning, { earlier: state.earlier, reader: { system, currency: rates.currency } }),
@@ -106,24 +107,20 @@ export function considerationOf(
     options,
     wishes: jobOptions(
       pricing,
-      state.jobs.map(({ id }) => id),
+      state.jobs.map(({ id }) => id).filter((id) => !shown.has(id)),
       state.agreed,
-    ).filter(
-      ({ id, parts }) => !shown.has(id) && (state.agreed.includes(id) || !isPointless(parts, bill, state.pump.kind)),
-    ),
+      agreed,
+    ).filter(({ id, parts }) => state.agreed.includes(id) || !isPointless(parts, bill, state.pump.kind)),
     ...(bill ? { bill } : {}),
   }
 }
 
-/** What was carried out before, and what is agreed now: each round opened once, all of it one bill. */
-function billOfRounds(state: DecidedState, pricing: Pricing): Bill | undefined {
-  const bills = [
-    ...state.rounds.map(({ jobs, found, standing }) =>
-      billOf(jobs, { ...pricing, here: { ...pricing.here, found, standing, spareFirst: false } }),
-    ),
-    state.agreed.length > 0 ? billOf(state.agreed, pricing) : undefined,
-  ]
-  return together(bills.filter((bill) => bill !== undefined))
+/** What was carried out before this round: each round opened once. */
+function billsBefore(state: DecidedState, pricing: Pricing): Bill[] {
+  return state.rounds.flatMap(
+    ({ jobs, found, standing }) =>
+      billOf(jobs, { ...pricing, here: { ...pricing.here, found, standing, spareFirst: false } }) ?? [],
+  )
 }
 
 /** Is all that a job would renew new with what is agreed? No bearings for a motor that goes into the bin. */
@@ -204,11 +201,7 @@ export function repairOptions(state: WorkingState, shop: Pick<Shop, 'schools'>, 
     ...pricedWith(state, shop, pace),
     standing: state.standing,
     gatesHeld: state.carriedGates,
-    underway: underwayOf(state),
+    // The way that was begun is the way that is finished.
+    underway: openedJoints(state.steps),
   }
-}
-
-/** Joints that this repair has opened, closed again or not: the way that was begun is the way that is finished. */
-function underwayOf({ steps }: Pick<VisitState, 'steps'>): string[] {
-  return [...steps].flatMap(([id, { done }]) => (done && isOpening(id) ? (jointOf(id) ?? []) : []))
 }

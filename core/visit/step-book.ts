@@ -1,6 +1,6 @@
 import { CONSTRUCTION_GRAPHS } from '../knowledge/constructions'
 import type { Gate } from '../knowledge/vocabulary'
-import { POWER_JOINT, UNDONE_BY_POWER } from '../takedown/progress'
+import { openedJoints, POWER_JOINT, UNDONE_BY_POWER } from '../takedown/progress'
 import { isClosing, isOpening, jointOf, opening, parseJoint, parseStep } from '../takedown/step-ref'
 import type { EntryBodies } from './entry'
 
@@ -75,7 +75,7 @@ export class StepBook {
   }
   /** Joints that were opened in this round, closed again or not. */
   get underway(): string[] {
-    return [...this.#steps].flatMap(([id, { done }]) => (done && isOpening(id) ? (jointOf(id) ?? []) : []))
+    return openedJoints(this.#steps)
   }
   get carried(): Gate[] {
     return [...this.#carried.keys()]

@@ -10,25 +10,13 @@ import {
   MaxLength,
   ValidateNested,
 } from 'class-validator'
-import { InstallationInput, NameplateInput } from '../diagnosis/case-rules'
+import { NameplateInput } from '../diagnosis/case-rules'
 import { DEFAULT_RATES } from '../knowledge/shop/rates'
 import type { PracticeWays } from '../knowledge/shop/practices'
-import {
-  COMPLAINTS,
-  CONSTRUCTIONS,
-  GATES,
-  KINDS,
-  PARTS,
-  STANDINGS,
-  type Construction,
-  type Gate,
-  type Kind,
-  type Part,
-  type Standing,
-} from '../knowledge/vocabulary'
+import { COMPLAINTS, GATES, PARTS, STANDINGS, type Gate, type Part, type Standing } from '../knowledge/vocabulary'
 import { proofsFor } from '../knowledge/repairs/proofs'
 import { METRIC_READER, render, US_READER } from '../quantity/sentence'
-import { JobConditionsInput, JointCorrectionInput, PlaceInput, PracticeWaysField } from '../takedown/take-down-rules'
+import { JobConditionsInput, PlaceInput, PracticeWaysField } from '../takedown/take-down-rules'
 import { minutesOf } from '../takedown/clock'
 import type { StepPhase } from '../takedown/plan'
 import { countingRecords } from '../takedown/progress'
@@ -37,7 +25,7 @@ import { badField } from '../validation/input-error'
 import { CalendarDay, IdOf, MayBeAbsent, OptionalQuantity, rule } from '../validation/rules'
 import { validated } from '../validation/validated'
 import { JOB_STATES, type JobState } from '../visit/entry'
-import { RatesInput } from '../visit/entry-rules'
+import { BuiltMachine, RatesInput } from '../visit/entry-rules'
 import { machineAfter } from '../visit/fitted'
 import { ownerSheet } from '../visit/owner-sheet'
 import { playScript, type Deed, type Played } from '../visit/script'
@@ -47,22 +35,9 @@ import { defineWorking } from './define-working'
 
 const DEED_WORDS = 'must be a line as it is typed, or one of gate, choose, tick, measured, plate, job, prove, handOver'
 
-class ScriptMachine {
-  @IdOf(KINDS) kind!: Kind
-  @IdOf(CONSTRUCTIONS) construction!: Construction
-  @ValidateNested() @Type(() => NameplateInput) @IsObject() nameplate!: NameplateInput
-  @MayBeAbsent() @ValidateNested() @Type(() => InstallationInput) installation?: InstallationInput
-  @MayBeAbsent() @CalendarDay() installedOn?: string
-  @MayBeAbsent() @CalendarDay() warrantyUntil?: string
+class ScriptMachine extends BuiltMachine {
   @MayBeAbsent() @IsIn(STANDINGS) standing?: Standing
   @MayBeAbsent() @IsString() @Length(1, 120) name?: string
-  @MayBeAbsent() @IsBoolean() plateUnreadable?: boolean
-  @MayBeAbsent()
-  @IsArray()
-  @ArrayMaxSize(60)
-  @ValidateNested({ each: true })
-  @Type(() => JointCorrectionInput)
-  joints?: JointCorrectionInput[]
 }
 class ScriptCall {
   @MayBeAbsent() @IsArray() @ArrayMaxSize(30) @IdOf(COMPLAINTS, { each: true }) complaints?: string[]

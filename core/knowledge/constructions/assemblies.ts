@@ -1,6 +1,6 @@
 import type { Basis } from '../../judgement/judgement'
 import type { ConstructionGraph } from './joint'
-import { about, both, CROSSWISE, discharge, driveWait, makeDead, MARKS, RIGHT, THROUGH_BOLTS } from './shared'
+import { about, both, CROSSWISE, discharge, driveWait, makeDead, MARKS, relieve, RIGHT, THROUGH_BOLTS } from './shared'
 
 const CP: Basis = { kind: 'common-practice', name: 'usual make-up of this assembly: count your own' }
 const { gates: _gates, ...bleed } = discharge
@@ -236,21 +236,7 @@ export const pressureTee: ConstructionGraph = {
   basis: CP,
   joints: [
     makeDead,
-    {
-      id: 'relieve',
-      part: 'tank',
-      type: 'gate',
-      site: true,
-      after: ['make-dead'],
-      gates: ['power-off'],
-      shuts: ['depressurised'],
-      temporary: true,
-      down: 'A tap open until the gauge reads zero and the tank is empty of water',
-      back: 'Tank valve open, a tap left open for the air',
-      tags: { back: ['water-back'] },
-      minutes: both(4, 3),
-      caution: 'The tank pushes the water back out: zero first.',
-    },
+    { ...relieve, down: 'A tap open until the gauge reads zero and the tank is empty of water', minutes: both(4, 3) },
     {
       id: 'switch-cover',
       part: 'pressure-switch',

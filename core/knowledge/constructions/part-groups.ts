@@ -50,3 +50,27 @@ export const PART_OF_KIND: Readonly<Partial<Record<Part, readonly Kind[]>>> = {
   'control-box': ['well-three-wire'],
   'start-relay': ['well-three-wire'],
 }
+
+/** Parts that are in a machine: a job for one that nothing leads to cannot be done where it stands. */
+export const IN_A_MACHINE: ReadonlySet<Part> = new Set<Part>([
+  'run-capacitor',
+  'start-capacitor',
+  'start-switch',
+  'switch-springs',
+  'bearings',
+  'motor',
+  'pump',
+  'pump-end',
+  'shaft-seal',
+  'impeller',
+  'stages',
+  'coupling',
+  'seal-plate',
+  'lead-connector',
+  'control-box',
+  'start-relay',
+  'shims',
+  'foot',
+  'drop-pipe',
+  'cable',
+])

@@ -204,6 +204,22 @@ export const valves: Joint = {
   minutes: both(2, 1),
   temporary: true,
 }
+/** The house’s tank pushes back: let down before anything of its line is opened. */
+export const relieve: Joint = {
+  id: 'relieve',
+  part: 'tank',
+  type: 'gate',
+  site: true,
+  after: ['make-dead'],
+  gates: ['power-off'],
+  shuts: ['depressurised'],
+  temporary: true,
+  down: 'Tank valve shut, a tap open until the gauge reads zero',
+  back: 'Tank valve open, a tap left open for the air',
+  tags: { back: ['water-back'] },
+  caution: 'The tank pushes the water back out: zero first.',
+  minutes: both(3, 5),
+}
 export const drain: Joint = {
   id: 'drain',
   part: 'volute',

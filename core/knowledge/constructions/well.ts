@@ -1,6 +1,6 @@
 import type { Basis } from '../../judgement/judgement'
 import type { ConstructionGraph } from './joint'
-import { about, both, discharge, makeDead, RIGHT } from './shared'
+import { about, both, discharge, makeDead, relieve, RIGHT } from './shared'
 
 const CP: Basis = { kind: 'common-practice', name: 'usual make-up of this construction: count your own' }
 const LIFT =
@@ -64,21 +64,7 @@ export const wellInstallation: ConstructionGraph = {
       minutes: both(5, 8),
       exposes: ['cable'],
     },
-    {
-      id: 'relieve',
-      part: 'tank',
-      type: 'gate',
-      site: true,
-      after: ['make-dead'],
-      gates: ['power-off'],
-      shuts: ['depressurised'],
-      temporary: true,
-      down: 'Tank valve shut, a tap open until the gauge reads zero',
-      back: 'Tank valve open, a tap left open for the air',
-      tags: { back: ['water-back'] },
-      caution: 'The tank pushes the water back out: zero first.',
-      minutes: both(3, 5),
-    },
+    relieve,
     {
       id: 'secure',
       part: 'drop-pipe',

@@ -10,7 +10,6 @@ import {
   discharge,
   driveWait,
   HOLD,
-  LUBE,
   makeDead,
   photograph,
   rearCover,
@@ -172,4 +171,3 @@ export const cutPipes: Joint = {
   materials: { down: [], back: ['primer and cement', 'two couplings'] },
   wait: { minutes: 45, what: 'the cement cures', closes: 'valves', by: 'cement' },
 }
-export { LUBE }

@@ -10,6 +10,7 @@ import type {
 } from '../knowledge/faults/model-types'
 import { completePlate, MOTOR_HAS, type CompletePlate, type Pump } from '../motor/nameplate'
 import { HAZARD } from '../knowledge/faults/hazard'
+import { doneToMotorAlone } from '../knowledge/repairs/motor-alone'
 import { renewedParts } from '../knowledge/repairs/renews'
 import { KIND_CONSTRUCTIONS, type Kind, type MotorType, type Standing } from '../knowledge/vocabulary'
 import { sortedLeads, type Asked, type Finding } from './finding'
@@ -115,7 +116,10 @@ export function buildModel(
     .map(typed)
     .flatMap((row) => measuredCheck(row, plate, pump, hypotheses, knowledge) ?? [])
   const actions = knowledge.actions.filter(
-    (action) => holds(action) && (!action.onlyUnderWarranty || pump.underWarranty === true),
+    (action) =>
+      holds(action) &&
+      (!action.onlyUnderWarranty || pump.underWarranty === true) &&
+      (construction !== 'motor-bench' || doneToMotorAlone(action, knowledge.faults)),
   )
   return {
     pump,

@@ -1,5 +1,5 @@
 import { checkInfo, type Check } from '../knowledge/checks/checks'
-import { BARREL_CHECKS, SITE_CHECKS } from '../knowledge/checks/reach'
+import { BARREL_CHECKS, MOTOR_ALONE_CHECKS, SITE_CHECKS } from '../knowledge/checks/reach'
 import { STANDSTILL_CHECKS, UPSTREAM } from '../knowledge/checks/standstill'
 import { ONLY_AFTER, ONLY_FOR, TELLS_AS_MUCH } from '../knowledge/checks/tells-as-much'
 import { LOOK_AHEAD } from '../knowledge/faults/thresholds'
@@ -39,6 +39,7 @@ export function possibleChecks(scene: PossibleScene): ModelCheck[] {
       !passed.has(check.key) &&
       !passed.has(check.check) &&
       !checkInfo(check.check)?.historyOnly &&
+      (model.pump.construction !== 'motor-bench' || MOTOR_ALONE_CHECKS.has(check.check)) &&
       standsThere(check, standing, held.has(accessGateOf(model.pump.kind))) &&
       !needsWhatIsNot(check, now, model) &&
       !toldAlready(check, findings) &&

@@ -1,6 +1,7 @@
 import { checkInfo } from '../knowledge/checks/checks'
 import type { ActionRow } from '../knowledge/faults/model-types'
 import { DECIDING, LISTING, LOOK_AHEAD } from '../knowledge/faults/thresholds'
+import { usualStanding } from '../knowledge/vocabulary'
 import { DEFAULT_RATES, wholeRates, type EnteredRates, type Rates } from '../knowledge/shop/rates'
 import { ownFindings } from './own-findings'
 import { mechanismOf, newestFindings, type DiagnosisCase, type Finding } from './finding'
@@ -87,7 +88,7 @@ function lossScene({ complaints, minutesLeft }: DiagnosisCase): LossScene {
 /** Is the repair to be had where the machine stands, and was read what it hangs on? */
 function isOffered(
   { onlyAfter, standings }: ActionRow,
-  { standing = 'installed', findings = [] }: DiagnosisCase,
+  { pump, standing = usualStanding(pump.construction), findings = [] }: DiagnosisCase,
 ): boolean {
   return (
     (!standings || standings.includes(standing)) &&
@@ -147,7 +148,7 @@ export function checksPossible({ input, model, findings, held, safety, posterior
     complaints: input.complaints ?? [],
     skipped: input.skipped ?? [],
     held,
-    standing: input.standing ?? 'installed',
+    standing: input.standing ?? usualStanding(input.pump.construction),
     safety,
     posterior: posterior.probabilities,
   })

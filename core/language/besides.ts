@@ -4,6 +4,7 @@ import { ACTIONS_SUPPLY } from '../knowledge/repairs/actions-supply'
 import { ACTIONS_SURFACE } from '../knowledge/repairs/actions-surface'
 import { JOBS } from '../knowledge/repairs/jobs'
 import type { Part } from '../knowledge/vocabulary'
+import { LEADS_SAID } from '../knowledge/said/electrics-said'
 import { readUnit } from '../quantity/units'
 import { lexicon } from './lexicon'
 import { playsRole, type Piece } from './phrases'
@@ -16,8 +17,9 @@ export function besidesIn(line: string, pieces: readonly Piece[], scene: Scene):
   const heard: Heard = { said: [], doubts: [] }
   leftIn(line, pieces, heard)
   gatesIn(pieces, scene, heard)
+  deadIn(pieces, scene, heard)
   standingIn(pieces, scene, heard)
-  partsIn(pieces, scene, heard)
+  partsIn(line, pieces, scene, heard)
   return heard
 }
 
@@ -108,6 +110,22 @@ function gatesIn(pieces: readonly Piece[], scene: Scene, heard: Heard): void {
   })
 }
 
+/** `breaker locked, black dead, red dead`: behind the lock a line that is dead was proved so, each for itself. */
+function deadIn(pieces: readonly Piece[], scene: Scene, heard: Heard): void {
+  const isOff = heard.said.some(({ other }) => other?.is === 'gate' && other.gate === 'power-off' && other.shut)
+  if (!isOff && !scene.gates.has('power-off')) return
+  for (const clause of new Set(pieces.map((piece) => piece.clause))) {
+    const own = pieces.filter((piece) => piece.clause === clause && piece.kind !== 'mark' && piece.kind !== 'silent')
+    const words = own.flatMap((piece) => piece.text.split(' '))
+    if (own.some(({ used }) => used) || !words.every((word) => word in LEADS_SAID || GROUND_OR.has(word))) continue
+    if (words.includes('dead')) add(heard, { other: { is: 'gate', gate: 'proved-dead', shut: true }, pieces: own })
+    // The lock, said once more.
+    else if (isOff && words.join(' ') === 'locked') add(heard, { pieces: own })
+  }
+}
+
+const GROUND_OR: ReadonlySet<string> = new Set(['dead', 'locked', 'and', 'both', 'lead', 'line', 'leg', 'wire', 'hot'])
+
 const EMPTY_VOLTS = 10
 
 function proofOfDischarge(pieces: readonly Piece[], at: number, heard: Heard): void {
@@ -138,6 +156,8 @@ function standingIn(pieces: readonly Piece[], scene: Scene, heard: Heard): void 
   for (const piece of pieces) {
     const sense = piece.used ? undefined : piece.senses.find(({ is }) => is === 'standing')
     if (sense?.is !== 'standing') continue
+    // "cable not in box" is none of the machine's.
+    if (pieces.some((other) => other.clause === piece.clause && playsRole(other, 'deny'))) continue
     add(
       heard,
       sense.at === scene.standing ? { pieces: [piece] } : { other: { is: 'standing', at: sense.at }, pieces: [piece] },
@@ -148,28 +168,72 @@ function standingIn(pieces: readonly Piece[], scene: Scene, heard: Heard): void 
 const FITTED_WORDS: ReadonlySet<string> = new Set(['fitted', 'installed', 'put in', 'went in'])
 
 /** `bearings replaced last year`, `wants a new motor`: parts that were changed, or are asked for. */
-function partsIn(pieces: readonly Piece[], scene: Scene, heard: Heard): void {
+function partsIn(line: string, pieces: readonly Piece[], scene: Scene, heard: Heard): void {
+  if (LISTED.test(line)) {
+    listedIn(pieces, scene, heard)
+    return
+  }
+  onlyIn(pieces, scene, heard)
   const clauses = new Set(pieces.map(({ clause }) => clause))
   for (const clause of clauses) {
     const own = pieces.filter((piece) => piece.clause === clause && !piece.used)
     const wish = own.find((piece) => playsRole(piece, 'wish'))
-    const replaced = own.find((piece) => playsRole(piece, 'replaced'))
+    const past = own.filter((piece) => playsRole(piece, 'past'))
+    const fresh = own.filter((piece) => playsRole(piece, 'new'))
+    // "cap new last year" was changed then.
+    const replaced = own.find((piece) => playsRole(piece, 'replaced')) ?? (past.length > 0 ? fresh[0] : undefined)
     // What is needed has not been done.
     if (!wish && own.some((piece) => playsRole(piece, 'intent'))) continue
     const denied = own.some((piece) => playsRole(piece, 'deny') && piece.text !== 'no')
     const verb = wish ?? replaced
     if (!verb || denied) continue
-    const past = own.filter((piece) => playsRole(piece, 'past'))
-    const fresh = own.filter((piece) => playsRole(piece, 'new'))
     // "relief valve not fitted", "30 amp breaker fitted" are no news of a new part.
     if (!wish && FITTED_WORDS.has(verb.text) && fresh.length === 0 && past.length === 0) continue
-    if (!wish && own.some(({ kind }) => kind === 'number')) continue
+    const printed = pieces.some((piece) => piece.clause === clause && piece.text === '/')
+    if (!wish && !printed && own.some(({ kind }) => kind === 'number')) continue
     const parts = own.flatMap((piece) => partOf(piece, scene).map((part) => ({ piece, part })))
     const used = [verb, ...past, ...fresh, ...parts.map(({ piece }) => piece)]
     if (wish) wished(own, parts, scene, used, heard)
     else if (parts.length > 0) tellReplaced(parts, used, heard)
   }
 }
+
+/** `done: gaskets imp seal`: what was renewed before, as a list. */
+const LISTED = /^\s*(?:done|already done|already new|renewed|new already)(?: already| before| so far)?\s*:/i
+
+function listedIn(pieces: readonly Piece[], scene: Scene, heard: Heard): void {
+  for (const clause of new Set(pieces.map((piece) => piece.clause))) {
+    const own = pieces.filter((piece) => piece.clause === clause && !piece.used)
+    if (own.some((piece) => playsRole(piece, 'deny') || piece.text.startsWith('not ') || piece.kind === 'number')) {
+      // A word of what it is not: heard, and no reading.
+      add(heard, { pieces: own })
+      continue
+    }
+    const parts = own.flatMap((piece) =>
+      (/^gaskets?$/.test(piece.text) ? (['housing-o-ring'] as const) : partOf(piece, scene)).map((part) => ({
+        piece,
+        part,
+      })),
+    )
+    tellReplaced(parts, [], heard)
+  }
+}
+
+/** `motor only, wet end stays`: the part that is to be renewed, as a clause of its own beside what is to stay. */
+function onlyIn(pieces: readonly Piece[], scene: Scene, heard: Heard): void {
+  const stays = pieces.find(({ text, kind }) => /(?:^| )stays$/.test(text) && kind !== 'mark')
+  if (!stays) return
+  for (const clause of new Set(pieces.map((piece) => piece.clause))) {
+    const own = pieces.filter((piece) => piece.clause === clause && piece.kind !== 'mark' && piece.kind !== 'silent')
+    const said = own.map(({ text }) => text).join(' ')
+    const part = own[0] && / only$/.test(said) ? partCalled(said.replace(/ only$/, '')) : undefined
+    const job = part && jobOfPart(part, scene)
+    if (job) add(heard, { other: { is: 'wish', job }, pieces: own })
+  }
+}
+
+const partCalled = (name: string): Part | undefined =>
+  (lexicon().phrases.get(name) ?? []).flatMap((sense) => (sense.is === 'part' ? [sense.part as Part] : []))[0]
 
 function partOf(piece: Piece, scene: Scene): Part[] {
   // "new motor" is one phrase, for its age: the part is in it all the same.

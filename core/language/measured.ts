@@ -5,12 +5,12 @@ import { type Guest, type Measuring, note, one } from './measuring'
 import { overRange, zeroVolts } from './over-range'
 import { type Piece, playsRole } from './phrases'
 import { amperesOrVolts, plate, printed } from './plate-readings'
-import { canonical, quantitiesOf, type Quantity, written } from './quantities'
+import { canonical, fits, quantitiesOf, type Quantity, written } from './quantities'
 import { answersFor, orphan } from './reading-answers'
 import type { Scene } from './scene'
-import { preferNarrower, selector, underLoad } from './special-readings'
+import { canPrint, preferNarrower, selector, underLoad } from './special-readings'
 import { type Topic, topicsOf } from './topics'
-import type { Heard } from './understanding'
+import type { Answer, Heard } from './understanding'
 
 /** The readings of a line: each figure with what it is the reading of, or a question. */
 export function measuredIn(pieces: readonly Piece[], scene: Scene): Heard & { clearance?: Clearance } {
@@ -23,6 +23,7 @@ export function measuredIn(pieces: readonly Piece[], scene: Scene): Heard & { cl
   ].sort((a, b) => a.at - b.at)
   const m: Measuring = { pieces, topics, quantities, given: [], scene, said: [], doubts: [] }
   selector(m)
+  canPrint(m)
   underLoad(m)
   const read = m.quantities.filter(({ role }) => role === 'read')
   const givenRead = aligned(pieces, topics, read)
@@ -74,6 +75,7 @@ function readOne(m: Measuring, quantity: Quantity, topic: Topic | undefined, gue
     orphan(m, quantity, topic, all)
     return
   }
+  withCurrent(m, quantity, topic, answers)
   const hedge = quantity.hedge
   const kept = answers.map((answer) => ({
     ...answer,
@@ -86,6 +88,17 @@ function readOne(m: Measuring, quantity: Quantity, topic: Topic | undefined, gue
     return
   }
   one(m, all, `${written(quantity)} of what?`, kept)
+}
+
+/** `234 v 6.6 a`: volts that are read beside the current are those under load. */
+function withCurrent(m: Measuring, quantity: Quantity, topic: Topic | undefined, answers: Answer[]): void {
+  const [only] = answers
+  const finding = only?.findings?.[0]
+  if (topic || answers.length !== 1 || finding?.check !== 'supply-voltage' || (finding.value ?? 0) === 0) return
+  const other = m.quantities.length === 2 ? m.quantities.find((each) => each !== quantity) : undefined
+  const running =
+    other?.role === 'read' && (other.value ?? 0) > 0 && other.unit !== undefined && !other.foreign && fits(other, 'A')
+  if (running) only?.findings?.splice(0, 1, { ...finding, check: 'supply-voltage-loaded' })
 }
 
 function denied({ pieces }: Measuring, quantity: Quantity): boolean {

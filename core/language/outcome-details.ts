@@ -11,6 +11,12 @@ const SIDED: ReadonlySet<string> = new Set(['listen', 'motor-alone-listen'])
 
 const PLACED: ReadonlySet<string> = new Set(['joint-look', 'air-leak-test'])
 
+/** `gravel, mtr side`: a side that is a clause of its own belongs to what was said before it. */
+function isSideBehind(pieces: readonly Piece[], piece: Piece, clause: number): boolean {
+  if (piece.clause !== clause + 1 || !piece.senses.some(({ is }) => is === 'side')) return false
+  return pieces.every((other) => other.clause !== piece.clause || other === piece || other.kind === 'mark')
+}
+
 /** Part, place, half and side that belong to this outcome: on the thing itself, or near it. */
 export function detailsOf(
   check: string,
@@ -25,7 +31,10 @@ export function detailsOf(
   const { clause } = pieces[at] as Piece
   const sensesNear = pieces
     .map((piece, index) => ({ piece, index, far: distance(pieces, index, at) }))
-    .filter(({ piece }) => piece === topic || piece.clause === clause || piece === pieces[at])
+    .filter(
+      ({ piece }) =>
+        piece === topic || piece.clause === clause || piece === pieces[at] || isSideBehind(pieces, piece, clause),
+    )
     .sort((a, b) => Number(b.piece === topic) - Number(a.piece === topic) || a.far - b.far)
   for (const { piece } of sensesNear) {
     for (const sense of piece.senses) {
@@ -96,6 +105,7 @@ export function detailsOf(
   )
   const ring = placed.map((at) => RING_OF_PLACE[at]).find((part) => part !== undefined)
   if (check === 'o-ring-look' && fields.part === undefined && ring) fields.part = ring
+  if (check === 'plate-look' && topic && /^diffuser/.test(topic.text)) fields.part = 'diffuser'
   if (check === 'wiring-look' && topic && /bond/.test(topic.text)) fields.part = 'bonding-lug'
   return { fields, pieces: used }
 }

@@ -26,7 +26,7 @@ const BY_UNIT: Readonly<Partial<Record<Unit, readonly string[]>>> = {
 }
 
 /** Voltages that a capacitor’s can is made for. Common practice. */
-const CAN_VOLTS: readonly number[] = [110, 125, 165, 220, 240, 250, 330, 370, 440, 450]
+export const CAN_VOLTS: readonly number[] = [110, 125, 165, 220, 240, 250, 330, 370, 440, 450]
 
 /** What the figure can be a reading of. Empty where nothing fits; undefined where it was no reading and is used. */
 export function answersFor(
@@ -60,6 +60,8 @@ export function answersFor(
     return expanded(m, likeNeighbours(m, quantity, here.length > 0 ? here : checks), quantity, topic, make)
   }
   if (own === undefined) {
+    // `cable alone 900`: only insulation is read so.
+    if (fields.setup && quantity.value !== null) return [make('insulation-resistance')]
     const lit = scene.lit ? checkInfo(scene.lit.check) : undefined
     if (lit?.unit !== undefined && scene.lit && bareFits(m, quantity)) {
       const { part, leads, setup, half, lead } = scene.lit

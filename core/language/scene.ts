@@ -1,11 +1,12 @@
 import type { Asked, Finding } from '../diagnosis/finding'
 import { checkInfo } from '../knowledge/checks/checks'
-import { isIdOf, PARTS, type Gate, type Kind, type Standing } from '../knowledge/vocabulary'
+import { isIdOf, PARTS, type Construction, type Gate, type Kind, type Standing } from '../knowledge/vocabulary'
 import { MOTOR_HAS, type CompletePlate, type Nameplate } from '../motor/nameplate'
 
 /** Where a line is said: of which machine, in what state, with which check lit. */
 export interface Scene {
   kind: Kind
+  construction?: Construction
   plate: CompletePlate
   /** What is really printed on the plate; the rest of `plate` is assumed. */
   printed: Partial<Nameplate>
@@ -22,6 +23,8 @@ const hasSwitch = ({ plate }: Scene) => MOTOR_HAS.startSwitch(plate.motorType)
 const FITTED: Readonly<Record<string, (scene: Scene) => boolean>> = {
   'start-switch-look': (scene) => hasSwitch(scene) && scene.kind !== 'well-three-wire',
   'relay-look': (scene) => scene.kind === 'well-three-wire' || hasSwitch(scene),
+  // Elsewhere a gap is that of a cover that is being pried.
+  'impeller-gap': ({ kind, lit }) => kind === 'utility' || lit?.check === 'impeller-gap',
   'drive-error': ({ plate }) => plate.motorType === 'electronic',
   'impeller-look': ({ kind }) => kind !== 'well-two-wire' && kind !== 'well-three-wire',
   'pot-look': ({ kind }) => kind === 'pool' || kind === 'booster' || kind === 'spa' || kind === 'utility',

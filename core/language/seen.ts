@@ -69,7 +69,10 @@ function answersOf(
   denial: Piece | undefined,
   scene: Scene,
 ): Made[] {
-  const { check, outcome, topic } = candidate
+  const { outcome, topic } = candidate
+  // A motor that lies there without its pump is heard alone.
+  const check =
+    candidate.check === 'listen' && scene.construction === 'motor-bench' ? 'motor-alone-listen' : candidate.check
   const info = checkInfo(check)
   const details = detailsOf(check, pieces, at, topic, scene)
   const make = (result: string, more: Partial<Finding> = {}): Made => {

@@ -5,6 +5,7 @@ import { fittingChecks } from './align'
 import { between, type Measuring, one } from './measuring'
 import type { Piece } from './phrases'
 import { canonical, fits, type Quantity } from './quantities'
+import { CAN_VOLTS } from './reading-answers'
 import { capacitorsHere } from './scene'
 
 /** A narrower check takes the place of a wider one when both are named beside the figure. */
@@ -40,6 +41,35 @@ export function selector(m: Measuring): void {
 
 /** A selector at 230 stands right on a supply of 208 to 250. Common practice. */
 const SELECTOR_SHARE = 0.15
+
+/** `cap new last yr 25/440`: what is printed on the can, microfarads over volts. */
+export function canPrint(m: Measuring): void {
+  const named = m.pieces.some((piece) => /^(?:(?:run|start) )?(?:cap|can|capacitor|condenser)$/.test(piece.text))
+  const parts = capacitorsHere(m.scene)
+  const [part] = parts
+  if (!named || parts.length !== 1) return
+  const volts = m.quantities.find(({ value, unit }) => unit === undefined && CAN_VOLTS.includes(value ?? 0))
+  const farads = volts && m.quantities[m.quantities.indexOf(volts) - 1]
+  if (!volts || !farads || farads.unit !== undefined || farads.value === null) return
+  const between = m.pieces.slice(farads.last + 1, volts.at)
+  if (between.length !== 1 || between[0]?.text !== '/') return
+  const start = part === 'start-capacitor'
+  m.quantities = m.quantities.filter((quantity) => quantity !== volts && quantity !== farads)
+  m.said.push(
+    {
+      other: {
+        is: 'plate',
+        field: start ? 'startCapacitorMicrofarads' : 'runCapacitorMicrofarads',
+        value: farads.value,
+      },
+      pieces: farads.pieces,
+    },
+    {
+      other: { is: 'plate', field: start ? 'startCapacitorVolts' : 'runCapacitorVolts', value: volts.value as number },
+      pieces: volts.pieces,
+    },
+  )
+}
 
 /** `run cap 4.24 a 376 v`: capacitance under load, from its own amps and volts. */
 export function underLoad(m: Measuring): void {

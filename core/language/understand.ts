@@ -6,6 +6,7 @@ import { PARTS, type Part } from '../knowledge/vocabulary'
 import { UNIT_LABELS, type Unit } from '../quantity/units'
 import { besidesIn } from './besides'
 import { complaintsIn, labelledComplaint } from './complaints'
+import { countsIn } from './counts'
 import type { Clearance } from './guests'
 import { measuredIn } from './measured'
 import { asTyped, phrasesOf, playsRole, type Piece } from './phrases'
@@ -43,7 +44,7 @@ export function understand(line: string, scene: Scene, answers: Readonly<Record<
       )
     return understand(text.replace(written, readings[chosen]), scene, answers)
   }
-  const pieces = phrasesOf(wordsOf(text))
+  const pieces = countsIn(phrasesOf(wordsOf(text)))
   const heard = heardIn(text, pieces, scene)
   const understood = answered(text, pieces, heard, answers)
   return isSuspicion(text) && !isPlainFinding(understood) ? noteOf(text) : understood
@@ -162,19 +163,32 @@ function fallback(text: string, pieces: readonly Piece[], scene: Scene): Heard {
   const foreign = pieces.filter(({ kind }) => kind === 'foreign')
   if (foreign.length > 0) return nothing
   const lit = scene.lit ? checkInfo(scene.lit.check) : undefined
-  if (scene.lit && lit?.outcomes && pieces.some((piece) => playsRole(piece, 'yes') || playsRole(piece, 'deny')))
+  // A yes or a no answers what is lit; beside a thing that is named it is said of that.
+  const named = pieces.some(
+    (piece) => isCan(piece) || piece.senses.some(({ is }) => is === 'part' || is === 'place' || is === 'half'),
+  )
+  if (
+    scene.lit &&
+    lit?.outcomes &&
+    !named &&
+    pieces.some((piece) => playsRole(piece, 'yes') || playsRole(piece, 'deny'))
+  )
     return { said: [], doubts: [whatWasSeen(scene.lit.check, pieces)] }
   const vague = pieces.flatMap((piece) => piece.senses.flatMap((sense) => (sense.is === 'vague' ? [sense.check] : [])))
-  const named = pieces.flatMap((piece) =>
+  const namedChecks = pieces.flatMap((piece) =>
     piece.senses.flatMap((sense) =>
       sense.is === 'check' && !sense.thing ? [sense.check] : sense.is === 'part' ? checksOfPart(sense.part) : [],
     ),
   )
   const seen = pieces.flatMap((piece) =>
-    piece.senses.flatMap((sense) => (sense.is === 'outcome' && !playsRole(piece, 'plain') ? [sense.check] : [])),
+    piece.senses.flatMap((sense) =>
+      sense.is === 'outcome' && !named && !(['plain', 'low', 'high'] as const).some((role) => playsRole(piece, role))
+        ? [sense.check]
+        : [],
+    ),
   )
-  const checks = [...new Set(vague.length + named.length > 0 ? [...vague, ...named] : seen)].filter((check) =>
-    isHere(check, scene),
+  const checks = [...new Set(vague.length + namedChecks.length > 0 ? [...vague, ...namedChecks] : seen)].filter(
+    (check) => isHere(check, scene),
   )
   const [only] = checks
   if (!only) return loneThing(text, pieces)
@@ -195,6 +209,8 @@ function fallback(text: string, pieces: readonly Piece[], scene: Scene): Heard {
     ],
   }
 }
+
+const isCan = ({ text }: Piece) => /^(?:cap|can|capacitor|condenser)$/.test(text)
 
 /** A part and nothing else said: what of it? */
 function loneThing(text: string, pieces: readonly Piece[]): Heard {

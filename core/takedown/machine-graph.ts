@@ -1,7 +1,15 @@
 import { CONSTRUCTION_GRAPHS } from '../knowledge/constructions'
 import type { Assembly, ConstructionGraph, FinishStep, Joint, Only } from '../knowledge/constructions/joint'
 import { IN_THE_MOTOR, IN_THE_PUMP, PART_OF_KIND, PART_OF_MOTOR } from '../knowledge/constructions/part-groups'
-import { WELLS, type Construction, type Kind, type MotorType, type Part, type Standing } from '../knowledge/vocabulary'
+import {
+  usualStanding,
+  WELLS,
+  type Construction,
+  type Kind,
+  type MotorType,
+  type Part,
+  type Standing,
+} from '../knowledge/vocabulary'
 import { motorHas } from '../diagnosis/model'
 import { badField } from '../validation/input-error'
 import { parseJoint, printJoint } from './step-ref'
@@ -36,7 +44,7 @@ export function assemblyGraph(construction: string, where: Where = {}): MachineG
 }
 
 /** A whole machine: every assembly that belongs to it, the inner ones entered by the joints that lead to them. */
-export function machineGraph(construction: Construction | 'motor-bench', where: Where & { kind: Kind }): MachineGraph {
+export function machineGraph(construction: Construction, where: Where & { kind: Kind }): MachineGraph {
   return asItIs(layersOf(construction, where.kind), where)
 }
 
@@ -48,7 +56,7 @@ interface Layer {
   entered?: readonly string[]
 }
 
-function layersOf(construction: Construction | 'motor-bench', kind: Kind): Layer[] {
+function layersOf(construction: Construction, kind: Kind): Layer[] {
   const unit = graphOf(construction)
   if (WELLS.includes(kind)) {
     const installation = graphOf('well-installation')
@@ -72,8 +80,9 @@ function layersOf(construction: Construction | 'motor-bench', kind: Kind): Layer
 /** Covers and bleeds that a motor has once, whichever of its assemblies names them. */
 const ONE_OF_A_MOTOR: ReadonlySet<string> = new Set(['rear-cover', 'discharge', 'capacitor-leads', 'drive-wait'])
 
-function asItIs(layers: readonly Layer[], where: Where): MachineGraph {
+function asItIs(layers: readonly Layer[], asSaid: Where): MachineGraph {
   const first = layers[0] as Layer
+  const where = { ...asSaid, standing: asSaid.standing ?? usualStanding(first.graph.id) }
   const joints: Joint[] = []
   const homes = new Map<string, Assembly>()
   const reaches: Map<Part, string[][]>[] = []
@@ -93,7 +102,7 @@ function asItIs(layers: readonly Layer[], where: Where): MachineGraph {
     for (const joint of graph.joints) {
       const id = name(joint.id)
       if (homes.has(id)) continue
-      if (joint.site && where.standing !== undefined && where.standing !== 'installed') {
+      if (joint.site && where.standing !== 'installed') {
         atPlace.add(id)
         continue
       }
@@ -134,7 +143,7 @@ function asItIs(layers: readonly Layer[], where: Where): MachineGraph {
     label: first.graph.label,
     basis: first.graph.basis,
     homes,
-    standing: where.standing ?? 'installed',
+    standing: where.standing,
     finish: onceEach(finish)
       .map((step) => ({ ...step, when: step.when.filter(known) }))
       .filter(({ when }) => when.length > 0),

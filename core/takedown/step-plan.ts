@@ -5,6 +5,7 @@ import { IN_A_MACHINE, RINGS_ALONE } from '../knowledge/constructions/part-group
 import { about } from '../knowledge/constructions/shared'
 import { DEEDS } from '../knowledge/repairs/deeds'
 import { jobsFor, type JobRow } from '../knowledge/repairs/jobs'
+import { doneToMotorAlone } from '../knowledge/repairs/motor-alone'
 import { renewedParts } from '../knowledge/repairs/renews'
 import type { Construction, Kind, Part } from '../knowledge/vocabulary'
 import { minutesOf } from './clock'
@@ -54,7 +55,7 @@ interface JobWants {
  */
 export function stepPlan(
   kind: Kind,
-  construction: Construction | 'motor-bench',
+  construction: Construction,
   jobs: string | readonly string[],
   options: RepairOptions = {},
 ): StepPlan | undefined {
@@ -65,7 +66,7 @@ export function stepPlan(
 /** The same without its minutes, for whoever reads only the steps. */
 export function repairSteps(
   kind: Kind,
-  construction: Construction | 'motor-bench',
+  construction: Construction,
   jobs: string | readonly string[],
   options: RepairOptions = {},
 ): Repair | undefined {
@@ -79,11 +80,7 @@ export function repairSteps(
 }
 
 /** Ids of every repair and job that can be done on this machine, where it stands. */
-export function jobsHere(
-  kind: Kind,
-  construction: Construction | 'motor-bench',
-  options: TakeDownOptions = {},
-): string[] {
+export function jobsHere(kind: Kind, construction: Construction, options: TakeDownOptions = {}): string[] {
   const graph = machineGraph(construction, { ...options, kind })
   return [...(KIND_KNOWLEDGE[kind]?.actions ?? []), ...jobsFor(kind, construction)]
     .map(({ id }) => id)
@@ -91,24 +88,16 @@ export function jobsHere(
 }
 
 /** The row of a job's id: a repair that cures something, or work that no fault asks for. */
-export function jobRow(
-  kind: Kind,
-  construction: Construction | 'motor-bench',
-  id: string,
-): ActionRow | JobRow | undefined {
+export function jobRow(kind: Kind, construction: Construction, id: string): ActionRow | JobRow | undefined {
   return (
     KIND_KNOWLEDGE[kind]?.actions.find((action) => action.id === id) ??
     jobsFor(kind, construction).find((job) => job.id === id)
   )
 }
 
-function wantsOf(
-  graph: MachineGraph,
-  kind: Kind,
-  construction: Construction | 'motor-bench',
-  id: string,
-): JobWants | undefined {
+function wantsOf(graph: MachineGraph, kind: Kind, construction: Construction, id: string): JobWants | undefined {
   const row = jobRow(kind, construction, id)
+  if (row && construction === 'motor-bench' && !doneToMotorAlone(row, KIND_KNOWLEDGE[kind].faults)) return undefined
   if (!row || ('standing' in row && row.standing && !row.standing.includes(graph.standing))) return undefined
   const deed = DEEDS[id]
   const parts = deed?.at ?? row.parts
@@ -123,8 +112,10 @@ function wantsOf(
     targets: step.at ? [step.at] : reached,
     through: (deed?.through ?? []).filter((joint) => graph.homes.has(joint)),
   }))
-  // Nothing leads to its parts here: they are not in this machine, or out of reach where it stands.
-  if (reached.length === 0 && !deed?.only && sought.some((part) => IN_A_MACHINE.has(part))) return undefined
+  // Nothing leads to its parts here: they are not in this machine, or out of reach where it stands. A motor that lies
+  // there alone is itself what is changed.
+  const itself = construction === 'motor-bench' && row.parts[0] === 'motor'
+  if (reached.length === 0 && !deed?.only && !itself && sought.some((part) => IN_A_MACHINE.has(part))) return undefined
   const deeds: OwnWork[] =
     ownWorks.length === 0 && (deed || reached.length === 0) ? [deedOf(graph, row, deed?.water === true, reached)] : []
   return {
@@ -218,7 +209,7 @@ function optionsOn(graph: MachineGraph, options: RepairOptions): TakeDownOptions
 /** Can a spare go in while this repair is done on the bench? */
 export function spareGoesIn(
   kind: Kind,
-  construction: Construction | 'motor-bench',
+  construction: Construction,
   plan: Pick<StepPlan, 'assemblies'>,
   standing?: TakeDownOptions['standing'],
 ): boolean {
@@ -234,7 +225,7 @@ export function spareGoesIn(
  */
 function spareFirst(
   kind: Kind,
-  construction: Construction | 'motor-bench',
+  construction: Construction,
   jobs: string | readonly string[],
   options: RepairOptions,
 ): Repair | undefined {

@@ -1,4 +1,4 @@
-import { KIND_CONSTRUCTIONS, type Kind, type MotorType } from '../knowledge/vocabulary'
+import { wholePumps, type Kind, type MotorType } from '../knowledge/vocabulary'
 import { gaugeArea } from '../electrical/conductor'
 import { CONDUCTOR } from '../knowledge/electrical/wire'
 import { MOTOR_HAS, type Installation, type Nameplate } from '../motor/nameplate'
@@ -77,7 +77,7 @@ export function buildMachine(kind: Kind, chance: Chance): VirtualMachine {
   const cutOutPsi = installation.cutOutPsi ?? 50
   const machine: VirtualMachine = {
     kind,
-    construction: chance.pick(KIND_CONSTRUCTIONS[kind]),
+    construction: chance.pick(wholePumps(kind)),
     motorType,
     ageYears,
     underWarranty: ageYears < 2 && chance.hit(0.7),

@@ -7,6 +7,7 @@ import {
   GATES,
   LIVE_GATES,
   STAGES,
+  usualStanding,
   type Gate,
   type MotorType,
   type Stage,
@@ -167,7 +168,7 @@ export function foldVisit(
   const handedOver = newestOf(live, 'handed-over')
   const dissected = newestOf(live, 'post-mortem')
   const excluded = [...causes].filter(([, verdict]) => verdict === 'not-this').map(([fault]) => fault)
-  const standing = newestOf(live, 'standing')?.body.at ?? 'installed'
+  const standing = newestOf(live, 'standing')?.body.at ?? usualStanding(machine.construction)
   // The motor that a round takes apart or out has its own inside, whatever is fitted for it meanwhile.
   const motorBefore = (index: number): MotorType => {
     const fittedBefore = ofKind(live.slice(0, index), 'fitted')
@@ -303,7 +304,7 @@ function foldWork(live: readonly Entry[], machine: Machine, motorBefore: (index:
   const [book, steps] = [new JobBook(), new StepBook()]
   const rounds: Round[] = []
   let found: TakeDownFound[] = []
-  let standing: Standing = 'installed'
+  let standing: Standing = usualStanding(machine.construction)
   let agreedStanding: Standing | undefined
   let roundFrom = 0
   const held = new Map<Gate, string>()

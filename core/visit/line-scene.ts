@@ -9,6 +9,7 @@ export function sceneOf(
 ): Scene {
   return {
     kind: state.machine.kind,
+    construction: state.machine.construction,
     plate: state.plate,
     printed: state.machine.plateUnreadable ? {} : state.machine.nameplate,
     standing: state.standing,

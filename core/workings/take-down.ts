@@ -108,12 +108,12 @@ function kindOf(construction: string): Kind {
   const kinds = (Object.keys(KIND_CONSTRUCTIONS) as Kind[]).filter((kind) =>
     KIND_CONSTRUCTIONS[kind].some((each) => each === construction),
   )
-  return kinds.at(-1) ?? (construction === 'motor-bench' ? 'pool' : 'well-three-wire')
+  return (construction === 'motor-bench' ? kinds[0] : kinds.at(-1)) ?? 'well-three-wire'
 }
 
 function planJobs(construction: string, kind: Kind, jobs: readonly string[], options: RepairOptions): StepPlan {
   const unit = construction as Construction
-  if (construction !== 'motor-bench' && !KIND_CONSTRUCTIONS[kind].includes(unit))
+  if (!KIND_CONSTRUCTIONS[kind].includes(unit))
     throw badField('construction', construction, `one of a ${kind}: ${KIND_CONSTRUCTIONS[kind].join(', ')}`)
   const known = jobsHere(kind, unit, options)
   for (const [index, job] of jobs.entries())

@@ -84,6 +84,29 @@ export const BARREL_CHECKS: ReadonlySet<string> = new Set<Check>([
   'listen',
   'lead-current',
 ])
+/** What can be read on a motor that lies there without its pump. */
+export const MOTOR_ALONE_CHECKS: ReadonlySet<string> = new Set<Check>([
+  'capacitance',
+  'capacitor-look',
+  'winding-resistance',
+  'winding-look',
+  'winding-smell',
+  'thermal-protector-continuity',
+  'insulation-resistance',
+  'ground-ohmmeter',
+  'start-switch-look',
+  'selector-setting',
+  'shaft-turn',
+  'shaft-rock',
+  'shaft-look',
+  'shaft-runout',
+  'bearing-fit',
+  'end-play',
+  'motor-alone-listen',
+  'fan-look',
+  'wiring-look',
+  'drive-error',
+])
 
 /** Minutes to bring a submerged machine to hand. */
 export const PULLING = {

@@ -23,7 +23,7 @@ export type JointType =
   | 'shims'
   | 'gate'
   | 'support'
-export type Assembly = Construction | 'motor-bench' | 'well-installation' | 'pressure-tee'
+export type Assembly = Construction | 'well-installation' | 'pressure-tee'
 
 /** How a joint is brought home: in which order, in how many rounds, until what. */
 export interface Tightening {

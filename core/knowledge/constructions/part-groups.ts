@@ -74,3 +74,22 @@ export const IN_A_MACHINE: ReadonlySet<Part> = new Set<Part>([
   'drop-pipe',
   'cable',
 ])
+
+/** What a motor without its pump has. */
+export const IN_A_MOTOR_ALONE: ReadonlySet<Part> = new Set<Part>([
+  ...IN_THE_MOTOR,
+  'motor',
+  'run-capacitor',
+  'start-capacitor',
+  'start-switch',
+  'run-winding',
+  'start-winding',
+  'insulation',
+  'thermal-protector',
+  'bearing-retainer',
+  'end-bell',
+  'fan',
+  'fan-cover',
+  'rear-cap',
+  'terminal-board',
+])

@@ -121,7 +121,7 @@ export const JOBS: readonly JobRow[] = [
     id: 'switch-springs',
     label: 'Renew the start switch’s springs',
     kinds: SURFACE,
-    constructions: ['band-clamp', 'bolted-seal-plate', 'bracket-booster', 'jet-end'],
+    constructions: ['band-clamp', 'bolted-seal-plate', 'bracket-booster', 'jet-end', 'motor-bench'],
     parts: ['switch-springs'],
     because: 'One weak spring lets the switch close late.',
     basis: cp,
@@ -146,6 +146,7 @@ export const JOBS: readonly JobRow[] = [
     id: 'fetch-motor',
     label: 'Fetch the motor to the shop',
     kinds: ['pool', 'jet'],
+    constructions: ['band-clamp', 'bolted-seal-plate', 'jet-end'],
     parts: [],
     extra: FETCH_MOTOR,
     because: 'What is pressed and pulled is bench work; the site stays dead, capped and covered.',
@@ -175,6 +176,7 @@ export const JOBS: readonly JobRow[] = [
     id: 'bench-trial',
     label: 'Reproduce the complaint on the bench',
     kinds: ['jet'],
+    constructions: ['jet-end'],
     standing: AT_THE_BENCH,
     parts: [],
     extra: BENCH_TRIAL,
@@ -195,7 +197,7 @@ export const JOBS: readonly JobRow[] = [
 ]
 
 /** The jobs that can be chosen on a kind of machine of a construction. */
-export function jobsFor(kind: Kind, construction: Construction | 'motor-bench'): JobRow[] {
+export function jobsFor(kind: Kind, construction: Construction): JobRow[] {
   return JOBS.filter(
     ({ kinds, constructions }) =>
       kinds.includes(kind) && (!constructions || constructions.some((each) => each === construction)),

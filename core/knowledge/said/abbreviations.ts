@@ -51,6 +51,7 @@ export const ABBREVIATIONS: Readonly<Record<string, string>> = {
   repl: 'replaced',
   chgd: 'changed',
   nw: 'new',
+  cv: 'check valve',
   wo: 'without',
   'w/o': 'without',
 }

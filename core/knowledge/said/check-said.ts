@@ -101,6 +101,9 @@ export const BROKEN = [
   '+sheared off',
   '+destroyed',
   '+busted',
+  '+rotted',
+  '+rotten',
+  '+perished',
 ]
 export const MISSING = [
   '+missing',

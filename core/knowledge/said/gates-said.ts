@@ -10,6 +10,8 @@ const OTHERWISE: Partial<Record<Gate, GateSaid>> = {
   'power-off': {
     shut: [
       'breaker off',
+      'main off',
+      'mains off',
       'breaker locked',
       'breaker off and locked',
       'breaker locked off',

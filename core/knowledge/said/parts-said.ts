@@ -82,7 +82,7 @@ const OTHERWISE: Partial<Record<Part, readonly string[]>> = {
   outlet: ['receptacle', 'socket'],
   selector: ['voltage plug', 'selector'],
   'terminal-board': ['terminals', 'terminal block'],
-  'bonding-lug': ['bonding wire', 'bond wire', 'bonding', 'bonding connection'],
+  'bonding-lug': ['bonding wire', 'bond wire', 'bond', 'bond wires', 'bonding wires', 'bonding', 'bonding connection'],
   'drop-pipe': ['riser', 'riser pipe'],
   union: ['unions', 'both unions'],
   'hose-connector': ['hose connectors', 'hose connection', 'quick connect', 'hose fitting'],

@@ -429,6 +429,10 @@ export const ELECTRICAL_SAID = {
     outcomes: {
       open: [
         '!no continuity to ground',
+        '!to shell no needle',
+        '!to ground no needle',
+        '!to frame no needle',
+        '+no needle',
         '!no continuity to frame',
         '!no continuity to case',
         'open',
@@ -635,6 +639,8 @@ export const ELECTRICAL_SAID = {
       'voltage dial',
       'dual voltage plug',
       'jumper',
+      'voltage arrow',
+      'arrow',
     ],
     outcomes: {
       matches: [
@@ -711,6 +717,9 @@ export const ELECTRICAL_SAID = {
       'lead plug',
       'pigtail plug',
       'cable plug',
+      'connector seal',
+      'lead seal',
+      'lead plug seal',
     ],
     outcomes: {
       sound: [...GOOD, '+dry', '+clean'],

@@ -92,7 +92,17 @@ export const TRIALS_SAID = {
   'thrust-gauge': {
     names: ['thrust gauge', 'thrust bearing gauge', 'gauge on thrust bearing'],
     outcomes: {
-      clears: ['clears', '+swings free', '+passes', '+free', '+clear', '+goes over'],
+      clears: [
+        'clears',
+        '!gauge swings free',
+        '!gauge swings',
+        '+swings free',
+        '+swings',
+        '+passes',
+        '+free',
+        '+clear',
+        '+goes over',
+      ],
       catches: ['catches', '+touches', '+hits', '+hangs', '+not clear', '+catches shaft'],
     },
   },

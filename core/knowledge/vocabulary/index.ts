@@ -24,19 +24,21 @@ export const CONSTRUCTIONS = {
   'sump-sealed': 'sealed sump pump',
   'flooded-circulation': 'flooded circulation pump',
   'vertical-shimmed': 'vertical motor on shims',
+  'motor-bench': 'motor alone, on the bench',
 } as const
 export type Construction = keyof typeof CONSTRUCTIONS
 
+/** A motor without its pump may stand on the bench wherever the motor is a part of its own. */
 export const KIND_CONSTRUCTIONS: Record<Kind, readonly Construction[]> = {
-  pool: ['band-clamp', 'bolted-seal-plate'],
-  booster: ['bracket-booster'],
-  spa: ['spa-cabinet'],
+  pool: ['band-clamp', 'bolted-seal-plate', 'motor-bench'],
+  booster: ['bracket-booster', 'motor-bench'],
+  spa: ['spa-cabinet', 'motor-bench'],
   'well-two-wire': ['submersible-joined', 'submersible-sealed'],
   'well-three-wire': ['submersible-joined', 'submersible-sealed'],
-  jet: ['jet-end'],
+  jet: ['jet-end', 'motor-bench'],
   sump: ['sump-sealed'],
-  circulation: ['flooded-circulation'],
-  utility: ['vertical-shimmed'],
+  circulation: ['flooded-circulation', 'motor-bench'],
+  utility: ['vertical-shimmed', 'motor-bench'],
 }
 
 export const MOTOR_TYPES = {
@@ -413,6 +415,15 @@ export const LIVE_GATES: readonly Gate[] = ['power-on', 'primed', 'guards-on']
 /** Where a machine can stand. */
 export const STANDINGS = ['installed', 'bench', 'barrel', 'in-box'] as const
 export type Standing = (typeof STANDINGS)[number]
+
+/** Where a machine is taken to stand while nobody has said: a motor without its pump lies on the bench. */
+export function usualStanding(construction: string | undefined): Standing {
+  return construction === 'motor-bench' ? 'bench' : 'installed'
+}
+/** Whole pumps of a kind: those that can stand in their place. */
+export function wholePumps(kind: Kind): readonly Construction[] {
+  return KIND_CONSTRUCTIONS[kind].filter((construction) => usualStanding(construction) === 'installed')
+}
 
 export const STAGES = ['call', 'prepare', 'safe', 'test', 'decide', 'repair', 'prove', 'hand-over'] as const
 export type Stage = (typeof STAGES)[number]

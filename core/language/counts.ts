@@ -1,0 +1,67 @@
+import type { Piece } from './phrases'
+
+/** What is counted when a machine comes apart. */
+const COUNTED: ReadonlySet<string> = new Set(
+  (
+    'scr scrs screw screws bolt bolts nut nuts stud studs washer washers wash dot dots shim shims crimp crimps hots ' +
+    'hot wire wires spring springs stage stages set sets pin pins clip clips key keys pic pics photo photos ' +
+    'blk grn red yel blacks st'
+  ).split(' '),
+)
+/** What a number behind it is the number of, or its place in a row. */
+const NUMBERED: ReadonlySet<string> = new Set(['stage', 'st', 'set', 'bond', 'bonds', 'bolt', 'screw', 'scr', 'dot'])
+/** What was put back or taken out by the piece. */
+const MOVED: readonly (readonly string[])[] = [['back', 'in'], ['in', 'bag'], ['out']]
+const MOST = 40
+/** `2w`, `3w`: a pump’s leads, and no watts. */
+const MOST_WIRES = 3
+
+const wordsOf = (piece: Piece | undefined) => piece?.words.map(({ text }) => text) ?? []
+
+/**
+ * Pieces that are counted while a machine comes apart: `6 diff scr`, `stage 3`, `7 back in`. Their figures are no
+ * readings.
+ */
+export function countsIn(pieces: readonly Piece[]): Piece[] {
+  const hardware = pieces.some((piece, at) => isCount(pieces, at) && piece.kind === 'number')
+  return pieces.map((piece, at) =>
+    isCount(pieces, at) || (hardware && isPartCount(pieces, at)) ? { ...piece, kind: 'silent', used: true } : piece,
+  )
+}
+
+function isSmallWhole(piece: Piece | undefined): boolean {
+  const value = piece?.kind === 'number' ? piece.words[0]?.value : undefined
+  return value !== undefined && Number.isInteger(value) && value > 0 && value <= MOST && !piece?.words[0]?.spoken
+}
+
+function isCount(pieces: readonly Piece[], at: number): boolean {
+  const piece = pieces[at]
+  if (!isSmallWhole(piece)) return false
+  const behind = pieces[at + 1]
+  const before = wordsOf(pieces[at - 1]).at(-1)
+  if (before !== undefined && NUMBERED.has(before) && pieces[at - 1]?.clause === piece?.clause) return true
+  if (behind === undefined || behind.kind === 'number' || behind.kind === 'mark') return false
+  const words = wordsOf(behind)
+  const last = wordsOf(pieces[at + 2])
+  const [first = '', second = last[0] ?? ''] = words
+  const alone = (pieces[at + 2] ?? pieces[at + 1])?.kind !== 'number' && pieces[at + 3]?.kind !== 'number'
+  return (
+    (COUNTED.has(first) && alone) ||
+    (first === 'w' && (piece?.words[0]?.value ?? 0) <= MOST_WIRES) ||
+    (COUNTED.has(second) &&
+      words.length + last.length > 1 &&
+      /^(?:diff|diffuser|vol|volute|side|thru|through|mtr|motor|bond)$/.test(first)) ||
+    MOVED.some((moved) => at === 0 && moved.every((word, index) => [first, second][index] === word))
+  )
+}
+
+/** `cap 2`, in a line that counts: how many hold it, not what it reads. */
+function isPartCount(pieces: readonly Piece[], at: number): boolean {
+  const before = pieces[at - 1]
+  const behind = pieces[at + 1]
+  return (
+    isSmallWhole(pieces[at]) &&
+    before?.senses.some(({ is }) => is === 'part' || is === 'check') === true &&
+    (behind === undefined || behind.kind === 'mark')
+  )
+}

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { KIND_CONSTRUCTIONS, MOTOR_TYPES, type Construction, type Kind, type MotorType } from '../knowledge/vocabulary'
 import type { TakeDownFound } from './plan'
-import { countingRecords, openedJoints } from './progress'
+import { countingRecords, openedJoints, undoneBy } from './progress'
 import { jobsHere, repairSteps, type Repair } from './step-plan'
 import { isClosing, isOpening, jointOf } from './step-ref'
 import { trayOf, type StepRecord } from './tray'
@@ -53,9 +53,7 @@ describe('where the work stands', () => {
             const next = plan.steps.find(({ id }) => !counting.get(id)?.done)
             if (!next) break
             asked.push(next.id)
-            if (isOpening(next.id))
-              for (const id of [...records.keys()])
-                if (id.startsWith('back:') && jointOf(id) === jointOf(next.id)) records.delete(id)
+            for (const id of undoneBy(next.id, records)) records.delete(id)
             records.set(next.id, { done: true, at: '' })
           }
           expect(new Set(asked).size, asked.join(' ')).toBe(asked.length)

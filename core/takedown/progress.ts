@@ -1,5 +1,5 @@
 import type { Repair } from './step-plan'
-import { closing, isOpening, jointOf } from './step-ref'
+import { closing, isOpening, jointOf, opening, parseStep } from './step-ref'
 import type { StepRecord } from './tray'
 
 /** The joint whose closing puts the power back on. */
@@ -32,6 +32,19 @@ export function countingRecords<R extends StepRecord>(
       return !(powered && step?.phase === 'commission')
     }),
   )
+}
+
+/**
+ * Records that the tick of a step undoes: what is opened again is closed no longer, and where an act comes before its
+ * opening, that is still to be done anew.
+ */
+export function undoneBy(step: string, records: ReadonlyMap<string, Pick<StepRecord, 'done'>>): string[] {
+  const ref = parseStep(step)
+  const joint = jointOf(step)
+  if (ref?.phase !== 'down' || ref.attempt !== undefined || joint === undefined) return []
+  const closings = [...records.keys()].filter((id) => parseStep(id)?.phase === 'back' && jointOf(id) === joint)
+  const again = ref.act !== undefined && records.get(closing(joint))?.done === true
+  return again ? [...closings, opening(joint)] : closings
 }
 
 /** Joints that were opened by their ticks, closed again or not. */

@@ -1,7 +1,7 @@
 import { CONSTRUCTION_GRAPHS } from '../knowledge/constructions'
 import type { Gate } from '../knowledge/vocabulary'
-import { openedJoints, POWER_JOINT, UNDONE_BY_POWER } from '../takedown/progress'
-import { isClosing, isOpening, jointOf, opening, parseJoint, parseStep } from '../takedown/step-ref'
+import { openedJoints, POWER_JOINT, undoneBy, UNDONE_BY_POWER } from '../takedown/progress'
+import { isClosing, jointOf, opening, parseJoint } from '../takedown/step-ref'
 import type { EntryBodies } from './entry'
 
 export type StepRecordAt = EntryBodies['step'] & { at: string }
@@ -22,16 +22,10 @@ export class StepBook {
 
   tick(record: StepRecordAt): void {
     const { step, done } = record
+    if (done) for (const id of undoneBy(step, this.#steps)) this.#steps.delete(id)
     this.#steps.set(step, record)
-    if (!done) return
     const joint = jointOf(step)
-    if (joint === undefined) return
-    if (isOpening(step))
-      for (const id of [...this.#steps.keys()]) {
-        const ref = parseStep(id)
-        if (ref?.phase === 'back' && jointOf(id) === joint) this.#steps.delete(id)
-      }
-    if (isClosing(step)) this.#closed(parseJoint(joint).joint)
+    if (done && joint !== undefined && isClosing(step)) this.#closed(parseJoint(joint).joint)
   }
 
   /**

@@ -21,6 +21,8 @@ export interface PlayedVisit {
     top: { fault: string; probability: number }[]
   }[]
   refused: { at: number; step: string; because: string }[]
+  /** What stands shut or open at the end. */
+  gates: string[]
   jobs: { id: string; state: string; from: string; why?: string }[]
   plan: {
     assemblies: string[]

@@ -94,7 +94,13 @@ export const STRIP_MOTOR: readonly WorkStep[] = [
 
 /** An old well pump opened for its cause. */
 export const POST_MORTEM: readonly WorkStep[] = [
-  { id: 'each-half', text: 'Each shaft turned by hand: which half is bound', minutes: about(2), at: 'pump-end' },
+  {
+    id: 'each-half',
+    text: 'Each shaft turned by hand before anything is forced: which half is bound',
+    minutes: about(2),
+    at: 'pump-end',
+    before: ['down:submersible-joined.locking-pin', 'down:submersible-joined.discharge-head'],
+  },
   {
     id: 'plug-photo',
     text: 'Lead plug photographed before it turns, its seal looked at: the crack is the evidence',

@@ -2,6 +2,7 @@ import type { Basis } from '../../judgement/judgement'
 import type { WorkStep } from '../constructions/joint'
 import { about } from '../constructions/shared'
 import { SURFACE, WELLS, type Construction, type Kind, type Part, type Standing } from '../vocabulary'
+import { doneToMotorAlone } from './motor-alone'
 import { BARREL_TRIAL, BENCH_TRIAL, FETCH_MOTOR, POST_MORTEM, STRIP_MOTOR } from './bench-work'
 
 /**
@@ -201,5 +202,5 @@ export function jobsFor(kind: Kind, construction: Construction): JobRow[] {
   return JOBS.filter(
     ({ kinds, constructions }) =>
       kinds.includes(kind) && (!constructions || constructions.some((each) => each === construction)),
-  )
+  ).filter((job) => construction !== 'motor-bench' || doneToMotorAlone(job, []))
 }

@@ -27,10 +27,23 @@ import { readUnit } from '../quantity/units'
 import type { DiagnosisCase, Finding } from './finding'
 import type { Installation, Nameplate, Pump } from '../motor/nameplate'
 import { MAINS_HERTZ, PLACE_BOUNDS, PLATE_BOUNDS } from '../motor/plate-bounds'
-import { IdOf, MayBeAbsent, OptionalQuantity, Quantity, QuantityOrRange, QuantityRange } from '../validation/rules'
+import {
+  IdOf,
+  MayBeAbsent,
+  OptionalQuantity,
+  Quantity,
+  QuantityOrRange,
+  QuantityRange,
+  rule,
+} from '../validation/rules'
+
+const isPlain = (value: unknown): value is Record<string, unknown> =>
+  value !== null && typeof value === 'object' && !Array.isArray(value)
+const isYears = (value: unknown) => typeof value === 'number' && value >= 0 && value <= 100
 
 export class NameplateInput implements Nameplate {
   @Quantity(PLATE_BOUNDS.volts) volts!: number
+  @OptionalQuantity(PLATE_BOUNDS.otherVolts) otherVolts?: number
   @MayBeAbsent() @IsIn(MAINS_HERTZ) hertz?: number
   @MayBeAbsent() @IdOf(MOTOR_TYPES) motorType?: Nameplate['motorType']
   @OptionalQuantity(PLATE_BOUNDS.horsepower) horsepower?: number
@@ -83,6 +96,13 @@ export class PumpInput implements Pump {
   @MayBeAbsent() @IdOf(CONSTRUCTIONS) construction?: Pump['construction']
   @OptionalQuantity({ min: 0, max: 100 }) ageYears?: number
   @MayBeAbsent() @IsBoolean() underWarranty?: boolean
+  @MayBeAbsent()
+  @rule(
+    'isPartAges',
+    (value) => isPlain(value) && Object.entries(value).every(([part, years]) => part in PARTS && isYears(years)),
+    'must give parts, such as motor, their age in years from 0 to 100',
+  )
+  partAges?: Pump['partAges']
   @ValidateNested() @Type(() => NameplateInput) @ValidateIf(() => true) nameplate!: NameplateInput
   @MayBeAbsent() @ValidateNested() @Type(() => InstallationInput) installation?: InstallationInput
 }

@@ -102,7 +102,7 @@ export function buildModel(
     motorHas(plate.motorType, needs) &&
     (constructions === undefined || (construction !== undefined && constructions.includes(construction)))
   const faults = knowledge.faults.filter(({ needs }) => motorHas(plate.motorType, needs))
-  const hypotheses = enumerate(knowledge, faults, plate, pump.kind, alreadyReplaced, experience)
+  const hypotheses = enumerate(knowledge, faults, plate, pump, alreadyReplaced, experience)
   const typed = <T extends SeenRow | MeasuredRow>(row: T): T => ({
     ...row,
     effects: { ...row.effects, ...row.byType?.[plate.motorType] },
@@ -152,7 +152,7 @@ function enumerate(
   knowledge: KindKnowledge,
   faults: readonly FaultRow[],
   plate: CompletePlate,
-  kind: Kind,
+  { kind, partAges = {} }: Pump,
   replaced: readonly string[],
   experience: Readonly<Record<string, number>>,
 ): Hypothesis[] {
@@ -175,7 +175,7 @@ function enumerate(
       return [
         row.fault,
         (row.per1000 / 1000) *
-          ageFactor(row, plate.ageYears) *
+          ageFactor(row, (row.part && partAges[row.part]) ?? plate.ageYears) *
           duty *
           left *
           (experience[row.fault] ?? 1) *

@@ -12,13 +12,22 @@ import {
   USUAL_MOTOR,
   WINDING_MODEL,
 } from '../knowledge/electrical/motors'
-import { HOUSE_WATER, MOTOR_TYPES, type Construction, type Kind, type MotorType } from '../knowledge/vocabulary'
+import {
+  HOUSE_WATER,
+  MOTOR_TYPES,
+  type Construction,
+  type Kind,
+  type MotorType,
+  type Part,
+} from '../knowledge/vocabulary'
 import type { Basis } from '../judgement/judgement'
 import { formatNumber, formatShare } from '../quantity/format'
 
 /** What is printed on the motor; all but `volts` may be unreadable. */
 export interface Nameplate {
   volts: number
+  /** A motor for two voltages: the other one, to which its selector can be set. */
+  otherVolts?: number
   hertz?: number
   motorType?: MotorType
   horsepower?: number
@@ -62,6 +71,8 @@ export interface Pump {
   construction?: Construction
   ageYears?: number
   underWarranty?: boolean
+  /** Years of parts that are not as old as the machine. */
+  partAges?: Partial<Record<Part, number>>
   nameplate: Nameplate
   installation?: Installation
 }

@@ -8,6 +8,7 @@ export interface Bounds {
 /** The figures of a nameplate. */
 export const PLATE_BOUNDS = {
   volts: { above: 0, max: 700 },
+  otherVolts: { above: 0, max: 700 },
   horsepower: { above: 0, max: 100 },
   serviceFactor: { min: 0.5, max: 3 },
   fullLoadAmps: { above: 0, max: 500 },

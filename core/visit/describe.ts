@@ -179,6 +179,11 @@ function describeEntry(
       }
     case 'take-down-measured':
       return { text: 'measured for the repair', value: conditionText(entry.body, reader) }
+    case 'new-part':
+      return {
+        text: `new part read: ${PARTS[entry.body.part]}`,
+        ...(entry.body.identity ? { detail: entry.body.identity } : {}),
+      }
     case 'fitted':
       return {
         text: `fitted: ${PARTS[entry.body.part]}`,

@@ -304,6 +304,7 @@ const BODIES: Record<Exclude<EntryKind, 'retracted'>, new () => object> = {
   'post-mortem': PostMortemBody,
   'shop-forget': ShopForgetBody,
   job: JobBody,
+  'new-part': FittedBody,
   fitted: FittedBody,
   decision: DecisionBody,
   'take-down-found': TakeDownFoundBody,

@@ -36,6 +36,14 @@ export interface Machine {
   fitted?: FittedPart[]
 }
 
+/** A new part: what identifies it, and its own plate. */
+export interface NewPart {
+  part: Part
+  identity?: string
+  nameplate?: Nameplate
+  warrantyUntil?: string
+}
+
 /** A part as it was fitted: what identifies it, its own plate, and from when to when. */
 export interface FittedPart {
   part: Part
@@ -89,7 +97,10 @@ export interface EntryBodies {
   /** What the job’s steps and waits hang on, as measured: the newest of each speaks. */
   'take-down-measured': JobConditions
   /** A new part in its place: what identifies it, and the plate that judges from now on. */
-  fitted: { part: Part; identity?: string; nameplate?: Nameplate; warrantyUntil?: string }
+  /** A new part as it is in the hand: what identifies it, and its plate, before it goes in. */
+  'new-part': NewPart
+  /** A new part in its place: from then on it judges. */
+  fitted: NewPart
   step: {
     step: string
     done: boolean

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { machineAfter } from './fitted'
+import { machineAfter, partAgesOf } from './fitted'
+import { earlierReadings } from './history'
 import { entry, fold, opened, reading } from './test-journal'
 
 const motor = () =>
@@ -34,24 +35,51 @@ describe('what is fitted', () => {
 
   it('is on the card with its dates, the old one beside it; a new motor leaves the machine its age', () => {
     const state = fold([opened(), motor()])
-    const card = machineAfter(state.machine, state.entries, '2026-05-12')
+    const card = machineAfter(state.machine, state.entries)
     expect(card.nameplate).toMatchObject({ horsepower: 1.5, serviceFactorAmps: 11 })
     expect(card.installedOn).toBe('2017-05-12')
     expect(card.fitted).toMatchObject([
       { part: 'motor', since: '2017-05-12', until: '2026-05-12', nameplate: { runCapacitorMicrofarads: 30 } },
       { part: 'motor', since: '2026-05-12', identity: '56Y, square flange', warrantyUntil: '2028-05-12' },
     ])
-    const next = machineAfter(card, [...state.entries, motor()], '2030-01-01')
+    const next = machineAfter(card, [...state.entries, motor()])
     expect(next.fitted?.filter(({ until }) => until === undefined)).toHaveLength(1)
-    expect(machineAfter(state.machine, [opened()], '2026-05-12')).toEqual(state.machine)
+    expect(machineAfter(state.machine, [opened()])).toEqual(state.machine)
   })
 
   it('a whole new pump is a new machine in its place', () => {
     const pump = entry('fitted', { part: 'pump', nameplate: { volts: 230 }, warrantyUntil: '2029-05-12' })
     const state = fold([opened(), pump])
-    expect(machineAfter(state.machine, state.entries, '2026-05-12')).toMatchObject({
+    expect(machineAfter(state.machine, state.entries)).toMatchObject({
       installedOn: '2026-05-12',
       warrantyUntil: '2029-05-12',
+    })
+  })
+
+  it('the next visit knows each part’s own age, and compares no reading with that of the motor before', () => {
+    const state = fold([opened(), motor()])
+    const card = machineAfter(state.machine, state.entries)
+    const ages = partAgesOf(card, '2028-05-12')
+    expect(ages.motor).toBeCloseTo(2, 1)
+    expect(ages.bearings).toBeCloseTo(2, 1)
+    expect(ages['shaft-seal']).toBeUndefined()
+    expect(partAgesOf(state.machine, '2028-05-12')).toEqual({})
+    const read = (at: string, value: number, replaced?: true) => ({
+      visitId: 'v',
+      at,
+      check: 'insulation-resistance',
+      setup: 'surface-motor',
+      value,
+      verdict: 'sound',
+      subject: 'insulation',
+      ...(replaced ? { replaced } : {}),
+    })
+    const before = read('2025-05-01T08:00:00Z', 40)
+    const sameDay = read('2026-05-12T08:00:00Z', 0.4, true)
+    expect(earlierReadings([before, sameDay], card)).toEqual({})
+    expect(earlierReadings([before, sameDay], state.machine)).toEqual({ 'insulation-resistance:surface-motor': 40 })
+    expect(earlierReadings([before, sameDay, read('2026-05-12T12:00:00Z', 640)], card)).toEqual({
+      'insulation-resistance:surface-motor': 640,
     })
   })
 })

@@ -3,6 +3,7 @@ import { partOfFinding } from '../knowledge/checks/checks'
 import { renewedParts } from '../knowledge/repairs/renews'
 import type { Part } from '../knowledge/vocabulary'
 import type { Nameplate } from '../motor/nameplate'
+import { MILLISECONDS_PER_YEAR } from '../quantity/conversions'
 import type { Entry, EntryOf, FittedPart, Machine } from './entry'
 import { ofKind } from './of-kind'
 
@@ -45,13 +46,14 @@ export function speakingStill(live: readonly Entry[], kind: Machine['kind']): Re
  * The machine as it is to be remembered after a visit: its own joints, the plate that is on it now, and what was fitted
  * when, the replaced one beside it with its dates.
  *
- * @param day ISO date on which it was fitted
+ * @param live the journal of its visit in its order
  */
-export function machineAfter(machine: Machine, live: readonly Entry[], day: string): Machine {
+export function machineAfter(machine: Machine, live: readonly Entry[]): Machine {
   const fitted = ofKind(live, 'fitted')
   if (fitted.length === 0) return machine
   const known = [...(machine.fitted ?? [])]
-  for (const { body } of fitted) {
+  for (const { body, at } of fitted) {
+    const day = at.slice(0, 10)
     const { part, identity, nameplate, warrantyUntil } = body
     const before = known.findLast((each) => each.part === part && each.until === undefined)
     if (before) known[known.indexOf(before)] = { ...before, until: day }
@@ -70,13 +72,29 @@ export function machineAfter(machine: Machine, live: readonly Entry[], day: stri
       ...(warrantyUntil ? { warrantyUntil } : {}),
     } satisfies FittedPart)
   }
-  const whole = fitted.some(({ body }) => body.part === 'pump')
-  const warranty = fitted.findLast(({ body }) => body.part === 'pump' && body.warrantyUntil)?.body.warrantyUntil
+  const pump = fitted.findLast(({ body }) => body.part === 'pump')
   return {
     ...machine,
     nameplate: plateAfter(machine.nameplate, fitted),
     fitted: known,
     // A whole new pump is a new machine in its place; a new motor leaves the wet end its age.
-    ...(whole ? { installedOn: day, ...(warranty ? { warrantyUntil: warranty } : {}) } : {}),
+    ...(pump ? { installedOn: pump.at.slice(0, 10), warrantyUntil: pump.body.warrantyUntil } : {}),
   }
+}
+
+/** The day since which a part is the one that is there; undefined where it is as old as the machine. */
+export function fittedSince({ kind, fitted = [] }: Machine, part: Part): string | undefined {
+  return fitted.findLast(({ part: each, until }) => until === undefined && renewedParts([each], kind).has(part))?.since
+}
+
+/** Years, on a day, of the parts that were fitted since the machine was new, and of what came inside them. */
+export function partAgesOf({ kind, fitted = [] }: Machine, onDay: string): Partial<Record<Part, number>> {
+  return Object.fromEntries(
+    fitted
+      .filter(({ since, until }) => since !== undefined && until === undefined)
+      .flatMap(({ part, since }) => {
+        const years = Math.max(0, (Date.parse(onDay) - Date.parse(since as string)) / MILLISECONDS_PER_YEAR)
+        return [...renewedParts([part], kind)].map((inside) => [inside, years])
+      }),
+  )
 }

@@ -10,6 +10,7 @@ import {
   usualStanding,
   type Gate,
   type MotorType,
+  type Part,
   type Stage,
   type Standing,
 } from '../knowledge/vocabulary'
@@ -23,7 +24,7 @@ import { parseStep } from '../takedown/step-ref'
 import { MILLISECONDS_PER_YEAR } from '../quantity/conversions'
 import type { Customer, Entry, EntryBodies, EntryOf, Machine } from './entry'
 import { agrees, JobBook, type VisitJob } from './agreed'
-import { plateAfter, speakingStill } from './fitted'
+import { partAgesOf, plateAfter, speakingStill } from './fitted'
 import { newestOf, ofKind } from './of-kind'
 import { StepBook, type StepRecordAt } from './step-book'
 import { supersessionOf, type Conflict } from './supersession'
@@ -35,6 +36,8 @@ export interface JudgedFinding {
   stage: 'test' | 'prove'
   finding: Finding
   judgement: Judgement
+  /** What was read is new since: it says nothing of the new one. */
+  replaced?: true
 }
 
 export interface GateState {
@@ -98,6 +101,8 @@ export interface VisitState {
   measured: JobConditions
   /** New parts that are in their place, oldest first. */
   fitted: EntryBodies['fitted'][]
+  /** New parts as they were read before they went in, the newest word on each. */
+  newParts: ReadonlyMap<Part, EntryBodies['new-part']>
   steps: ReadonlyMap<string, StepRecordAt>
   /** Steps of rounds that were closed before another job was agreed, oldest first. */
   pastSteps: readonly StepRecordAt[]
@@ -150,6 +155,7 @@ export function foldVisit(
   const call = callEntry?.body ?? { complaints: [], alreadyReplaced: [], callerSays }
   const inConflict = new Set(conflicts.flatMap(({ claims }) => claims.map(({ entry }) => entry.id)))
   const plain = findingEntries.filter(({ id }) => !inConflict.has(id)).map(({ body }) => body)
+  const speaking = speakingStill(live, machine.kind)
   const judged = findingEntries.map((entry): JudgedFinding => ({
     entryId: entry.id,
     at: entry.at,
@@ -160,8 +166,8 @@ export function foldVisit(
       findings: plain,
       earlier,
     }),
+    ...(speaking.has(entry.id) ? {} : { replaced: true as const }),
   }))
-  const speaking = speakingStill(live, machine.kind)
   const gates = foldGates(live)
   const stagesDone = new Map(ofKind(live, 'joint-done').map(({ body, at }) => [body.joint, at]))
   const causes = causesSaid(live)
@@ -219,6 +225,7 @@ export function foldVisit(
     workedOn: motorBefore(work.roundFrom),
     measured: measuredIn(live),
     fitted: fitted.map(({ body }) => body),
+    newParts: new Map(ofKind(live, 'new-part').map(({ body }) => [body.part, body])),
     steps: steps.steps,
     pastSteps: steps.past,
     carriedGates: steps.carried,
@@ -280,6 +287,7 @@ export function pumpOf(machine: Machine, onDay: string): Pump {
     installation: machine.installation,
     ...(age === undefined ? {} : { ageYears: age }),
     underWarranty: machine.warrantyUntil !== undefined && machine.warrantyUntil >= onDay.slice(0, 10),
+    ...(machine.fitted ? { partAges: partAgesOf(machine, onDay) } : {}),
   }
 }
 

@@ -4,6 +4,8 @@ import type { Reader } from '../quantity/sentence'
 import { isUnit } from '../quantity/units'
 import { usualSetup } from '../diagnosis/judge-finding'
 import type { Pump } from '../motor/nameplate'
+import type { Machine } from './entry'
+import { fittedSince } from './fitted'
 import type { JudgedFinding } from './fold'
 
 /** A reading of a machine in an earlier visit, as the history and the trend need it. */
@@ -21,12 +23,14 @@ export interface HistoryReading {
   subject: string
   low?: number
   corrected?: number
+  /** Read of a part that was replaced in that visit: no measure for the new one. */
+  replaced?: true
 }
 
 /** A judged finding of a visit as one line of its machine's history. */
 export function historyOf(
   visitId: string,
-  { at, finding, judgement }: JudgedFinding,
+  { at, finding, judgement, replaced }: JudgedFinding,
   pump: Pick<Pump, 'kind'>,
 ): HistoryReading {
   return {
@@ -43,6 +47,7 @@ export function historyOf(
     subject: judgement.subject,
     ...(judgement.low === undefined ? {} : { low: judgement.low }),
     ...(judgement.corrected ? { corrected: judgement.corrected.value } : {}),
+    ...(replaced ? { replaced } : {}),
   }
 }
 
@@ -53,11 +58,17 @@ export function historyText({ subject, value, outcome, unit }: HistoryReading, {
   return `${subject} ${read}`
 }
 
-/** The newest earlier insulation reading by setup, megohms: what a new one is compared with for the trend. */
-export function earlierReadings(history: readonly HistoryReading[]): Record<string, number> {
+/**
+ * The newest earlier insulation reading by setup, megohms: what a new one is compared with for the trend. What was read
+ * of a motor that was replaced since is no measure.
+ */
+export function earlierReadings(history: readonly HistoryReading[], machine?: Machine): Record<string, number> {
+  const since = machine ? fittedSince(machine, 'insulation') : undefined
   return Object.fromEntries(
-    history.flatMap(({ check, setup, value }) =>
-      check === 'insulation-resistance' && value !== null ? [[`${check}:${setup as string}`, value]] : [],
-    ),
+    history
+      .filter(({ at, replaced }) => !replaced && (since === undefined || at.slice(0, 10) >= since))
+      .flatMap(({ check, setup, value }) =>
+        check === 'insulation-resistance' && value !== null ? [[`${check}:${setup as string}`, value]] : [],
+      ),
   )
 }

@@ -2,6 +2,7 @@ import { STAGES, type Stage } from '../knowledge/vocabulary'
 import { ratiosOf, type StepRatio } from '../takedown/own-times'
 import type { Customer, Entry, Machine } from './entry'
 import { causeTaught, confirmedCause, machineOf } from './fold'
+import { machineAfter } from './fitted'
 import { newestOf, ofKind } from './of-kind'
 import { supersessionOf } from './supersession'
 
@@ -53,8 +54,8 @@ export function listingOf(entries: readonly Entry[]): VisitListing | undefined {
   return {
     id: opened.visitId as string,
     customer,
-    machine,
-    said: { customer: saying(opened), machine: saying(machineSaid) },
+    machine: machineAfter(machine, live),
+    said: { customer: saying(opened), machine: saying(newestOf(live, 'fitted') ?? machineSaid) },
     scheduledAt,
     plannedMinutes,
     callerSays: call?.body.callerSays ?? callerSays,

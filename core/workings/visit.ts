@@ -214,7 +214,7 @@ export const visitWorking = defineWorking({
     )
     const { state, job, after, refused } = played
     const sheet = ownerSheet(state, job, writeSheet(state, shop, job))
-    const card = machineAfter(state.machine, state.entries, state.scheduledAt.slice(0, 10))
+    const card = machineAfter(state.machine, state.entries)
     return {
       after,
       refused,

@@ -10,7 +10,7 @@ import { byVisit, isAnyOf } from './rows'
 import { customers, entries, machines, SAID_BY, visits } from './schema'
 
 /** Bumped when what the lists are made of changes: an older database has them built anew at the next start. */
-export const PROJECTION_VERSION = 1
+export const PROJECTION_VERSION = 2
 
 const VISITS_AT_ONCE = 400
 
@@ -137,6 +137,7 @@ const LISTED_KINDS: readonly EntryKind[] = [
   'visit-opened',
   'call',
   'machine-set',
+  'fitted',
   'joint-done',
   'cause-said',
   'post-mortem',

@@ -2,7 +2,7 @@ import { wholeRates } from '../../core/knowledge/shop/rates'
 import type { Kind } from '../../core/knowledge/vocabulary'
 import type { Pace } from '../../core/takedown/as-here'
 import type { Entry } from '../../core/visit/entry'
-import { foldVisit, type VisitState } from '../../core/visit/fold'
+import { foldVisit, machineOf, type VisitState } from '../../core/visit/fold'
 import { earlierReadings, type HistoryReading } from '../../core/visit/history'
 import { newestOf, ofKind } from '../../core/visit/of-kind'
 import { UNNAMED_SHOP, type Shop } from '../../core/visit/shop'
@@ -24,7 +24,7 @@ export interface VisitView {
 
 /** A visit's state with its machine's earlier insulation readings, for the trend. */
 export function stateOf(view: VisitView): VisitState {
-  return foldVisit(view.entries, { earlier: earlierReadings(view.history) }) as VisitState
+  return foldVisit(view.entries, { earlier: earlierReadings(view.history, machineOf(view.entries)) }) as VisitState
 }
 
 /** The shop as its own entries say it. */

@@ -42,6 +42,12 @@ const places = computed(() =>
     }
   }),
 )
+/** A motor without its pump fills the sheet by itself. */
+const MOTOR_FROM = 320
+const box = computed(() => {
+  const from = construction.value === 'motor-bench' ? MOTOR_FROM : 0
+  return `${from} 0 ${VIEW.width - from} ${VIEW.height}`
+})
 const glow = computed(() => (lit ? placeOfPart(places.value, lit as Part) : undefined))
 
 function shorten(text: string): string {
@@ -69,7 +75,7 @@ function tapped(event: MouseEvent): void {
 <template>
   <figure class="cutaway" :class="{ 'is-compact': compact }" data-testid="cutaway">
     <svg
-      :viewBox="`0 0 ${VIEW.width} ${VIEW.height}`"
+      :viewBox="box"
       fill="none"
       stroke="var(--ink)"
       stroke-width="2"

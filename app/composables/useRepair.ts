@@ -26,6 +26,7 @@ interface Ticked {
 export function useRepair() {
   const { visit, state } = useVisitContext()
   const { plan, records, clock } = storeToRefs(useRepairPlan())
+  const { settle } = useNewParts()
   const { reader } = useUnits()
   /** What hangs on the water is known at once; how long it is off, once the clock is read. */
   const downtime = computed<WaterStakes & Partial<Downtime>>(
@@ -72,6 +73,7 @@ export function useRepair() {
       ...(answer ? { answer } : {}),
       ...(planned ? { estimate: planned.estimate } : {}),
     })
+    if (done) settle()
     // Counted otherwise than its construction: the machine remembers, for next time.
     if (
       done &&

@@ -2,7 +2,7 @@ import { computed } from 'vue'
 import { safeGates } from '#core/diagnosis/gates'
 import { capacitorBleed } from '#core/electrical/capacitor'
 import { worstCapacitorVolts, MOTOR_HAS } from '#core/motor/nameplate'
-import { GATES, type Gate } from '#core/knowledge/vocabulary'
+import { gateInfo, type Gate } from '#core/knowledge/vocabulary'
 import { BLEED } from '#core/knowledge/electrical/limits'
 
 /** The gates of this machine in the order they are shut, with the bleed time computed from its capacitors. */
@@ -24,9 +24,11 @@ export function useSafeGates() {
         }
       : undefined
   })
-  const order = computed<Gate[]>(() => safeGates(state.value.machine.kind, state.value.plate))
+  const order = computed<Gate[]>(() => safeGates(state.value.machine.kind, state.value.plate, state.value.standing))
   const held = (gate: Gate) => state.value.gates.has(gate)
   const next = computed(() => order.value.find((gate) => !held(gate)))
   const live = computed(() => held('power-on'))
-  return { order, held, next, live, bleed, electronic, bleedOhms: BLEED.ohms, info: GATES }
+  const info = (gate: Gate) => gateInfo(gate, state.value.standing)
+  const atBench = computed(() => state.value.standing !== 'installed')
+  return { order, held, next, live, bleed, electronic, bleedOhms: BLEED.ohms, info, atBench }
 }

@@ -8,16 +8,22 @@ export interface PlateField {
   label: string
   /** One number or two; the rules ask only that they are above 0. */
   range?: true
+  /** A designation, and no number. */
+  text?: true
 }
 
 const ABOVE_NOTHING: Bounds = { above: 0 }
 export const PLATE_FIELDS: readonly PlateField[] = [
   { key: 'volts', label: 'Volts' },
+  { key: 'otherVolts', label: 'Or, by its selector' },
   { key: 'hertz', label: 'Hertz' },
   { key: 'horsepower', label: 'Horsepower' },
   { key: 'serviceFactor', label: 'Service factor' },
   { key: 'fullLoadAmps', label: 'Full-load amps' },
   { key: 'serviceFactorAmps', label: 'SF amps' },
+  { key: 'rpm', label: 'Speed rpm' },
+  { key: 'frame', label: 'Frame', text: true },
+  { key: 'flange', label: 'Flange', text: true },
   { key: 'runCapacitorMicrofarads', label: 'Run cap μF' },
   { key: 'runCapacitorVolts', label: 'Run cap volts' },
   { key: 'startCapacitorMicrofarads', label: 'Start cap μF', range: true },
@@ -45,11 +51,15 @@ export function readPlate(text: Record<string, string>): {
 } {
   const plate: Record<string, unknown> = {}
   const problems: Record<string, string> = {}
-  for (const { key, label, range } of PLATE_FIELDS) {
+  for (const { key, label, range, text: isText } of PLATE_FIELDS) {
     const bounds: Bounds = key in PLATE_BOUNDS ? PLATE_BOUNDS[key as keyof typeof PLATE_BOUNDS] : ABOVE_NOTHING
     const written = (text[key] ?? '').trim().replace(/(\d),(\d)/g, '$1.$2')
     if (!written) {
       if (key === 'volts') problems[key] = 'Volts are needed: 115, 230, or what the supply is'
+      continue
+    }
+    if (isText) {
+      plate[key] = (text[key] ?? '').trim()
       continue
     }
     const numbers = written.split(/\s*(?:to|–|-|\s)\s*/).map(Number)

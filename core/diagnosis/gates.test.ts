@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { Gate, Kind, MotorType } from '../knowledge/vocabulary'
+import { gateInfo, type Gate, type Kind, type MotorType } from '../knowledge/vocabulary'
 import type { Pump } from '../motor/nameplate'
 import type { Asked } from './finding'
 import { accessGateOf, accessMinutes, gateMinutes, gatesFor, safeGates } from './gates'
@@ -125,4 +125,23 @@ describe('what makes a machine safe to touch', () => {
     ['pool', 'split-phase', ['power-off', 'proved-dead', 'cool', 'valves-shut', 'depressurised']],
     ['pool', 'electronic', ['power-off', 'proved-dead', 'drive-discharged', 'cool', 'valves-shut', 'depressurised']],
   ])('%s, %s', (kind, motorType, gates) => expect(safeGates(kind, { motorType })).toEqual(gates))
+})
+
+describe('on the bench', () => {
+  const plate = { motorType: 'permanent-split' } as const
+  it('no gate of the site is asked for: no panel, no valve, no string; what bleeds is bled, what is live is live', () => {
+    const asked = { check: 'capacitance', part: 'run-capacitor' }
+    expect(gatesFor(asked, 'pool', plate)).toEqual(expect.arrayContaining(['power-off', 'proved-dead', 'discharged']))
+    expect(gatesFor(asked, 'pool', plate, 'bench')).toEqual(['power-off', 'discharged'])
+    expect(gatesFor({ check: 'shaft-turn', half: 'motor' }, 'well-two-wire', plate)).toContain('pulled')
+    expect(gatesFor({ check: 'shaft-turn', half: 'motor' }, 'well-two-wire', plate, 'bench')).toEqual(['power-off'])
+    expect(gatesFor({ check: 'listen' }, 'pool', plate, 'barrel')).toContain('power-on')
+  })
+  it('Safe is: off every supply, and bled', () => {
+    expect(safeGates('pool', plate, 'bench')).toEqual(['power-off', 'discharged'])
+    expect(safeGates('well-two-wire', plate, 'barrel')).toEqual(['power-off'])
+    expect(gateInfo('power-off', 'bench').action).toMatch(/Plug out, test leads off/)
+    expect(gateInfo('power-off').action).toMatch(/breaker/)
+    expect(gateInfo('discharged', 'bench')).toEqual(gateInfo('discharged'))
+  })
 })

@@ -1,7 +1,16 @@
 import { checkInfo } from '../knowledge/checks/checks'
 import { BESIDE_A_CAPACITOR } from '../knowledge/checks/safety'
 import { PULLING, SUMP_CHECKS_OUT, UNPRIMED, WELL_CHECKS_OUT, WITH_BOX } from '../knowledge/checks/reach'
-import { CAN_IN_REACH, GATES, SUBMERGED, WELLS, type Gate, type Kind } from '../knowledge/vocabulary'
+import {
+  CAN_IN_REACH,
+  GATES,
+  SITE_GATES,
+  SUBMERGED,
+  WELLS,
+  type Gate,
+  type Kind,
+  type Standing,
+} from '../knowledge/vocabulary'
 import { MOTOR_HAS, type CompletePlate, type Pump } from '../motor/nameplate'
 import type { Asked } from './finding'
 
@@ -33,9 +42,19 @@ function reachesInside({ check, part, setup, half }: Asked, kind: Kind): boolean
 /**
  * The gates a check needs on this machine, in order: the access gate of its kind, electronics only where there are any,
  * discharge only where a capacitor is within reach,
- * priming only where a pump is primed.
+ * priming only where a pump is primed; those of the site only where it stands in its place.
  */
-export function gatesFor(asked: Asked, kind: Kind, plate: Pick<CompletePlate, 'motorType'>): Gate[] {
+export function gatesFor(
+  asked: Asked,
+  kind: Kind,
+  plate: Pick<CompletePlate, 'motorType'>,
+  standing: Standing = 'installed',
+): Gate[] {
+  const gates = gatesInPlace(asked, kind, plate)
+  return standing === 'installed' ? gates : gates.filter((gate) => !SITE_GATES.has(gate))
+}
+
+function gatesInPlace(asked: Asked, kind: Kind, plate: Pick<CompletePlate, 'motorType'>): Gate[] {
   const type = plate.motorType
   const access = accessGateOf(kind)
   const inside = reachesInside(asked, kind)
@@ -100,7 +119,16 @@ export function gateMinutes(gate: Gate, pump: Pump): number {
 /**
  * The gates that make a machine safe to touch, in the order they are shut: what its kind has, and nothing it has not.
  */
-export function safeGates(kind: Kind, { motorType }: Pick<CompletePlate, 'motorType'>): Gate[] {
+export function safeGates(
+  kind: Kind,
+  plate: Pick<CompletePlate, 'motorType'>,
+  standing: Standing = 'installed',
+): Gate[] {
+  const gates = safeInPlace(kind, plate)
+  return standing === 'installed' ? gates : gates.filter((gate) => !SITE_GATES.has(gate))
+}
+
+function safeInPlace(kind: Kind, { motorType }: Pick<CompletePlate, 'motorType'>): Gate[] {
   if (kind === 'sump') return ['power-off', 'battery-disconnected', 'proved-dead']
   const charged: Gate[] =
     motorType === 'electronic'

@@ -9,10 +9,11 @@ import type {
   SeenRow,
 } from '../knowledge/faults/model-types'
 import { completePlate, MOTOR_HAS, type CompletePlate, type Pump } from '../motor/nameplate'
+import { IN_A_MOTOR_ALONE } from '../knowledge/constructions/part-groups'
 import { HAZARD } from '../knowledge/faults/hazard'
 import { doneToMotorAlone } from '../knowledge/repairs/motor-alone'
 import { renewedParts } from '../knowledge/repairs/renews'
-import { KIND_CONSTRUCTIONS, type Kind, type MotorType, type Standing } from '../knowledge/vocabulary'
+import { KIND_CONSTRUCTIONS, type MotorType, type Standing } from '../knowledge/vocabulary'
 import { sortedLeads, type Asked, type Finding } from './finding'
 import { measuredCheck, seenCheck } from './model-check'
 import type { OwnFinding } from './own-findings'
@@ -101,7 +102,11 @@ export function buildModel(
   const holds = ({ needs, constructions }: Applies) =>
     motorHas(plate.motorType, needs) &&
     (constructions === undefined || (construction !== undefined && constructions.includes(construction)))
-  const faults = knowledge.faults.filter(({ needs }) => motorHas(plate.motorType, needs))
+  const faults = knowledge.faults.filter(
+    ({ needs, part }) =>
+      motorHas(plate.motorType, needs) &&
+      (construction !== 'motor-bench' || part === undefined || IN_A_MOTOR_ALONE.has(part)),
+  )
   const hypotheses = enumerate(knowledge, faults, plate, pump, alreadyReplaced, experience)
   const typed = <T extends SeenRow | MeasuredRow>(row: T): T => ({
     ...row,

@@ -42,6 +42,7 @@ const none: ReadonlySet<string> = new Set()
 const options = (more: Partial<RankOptions> = {}): RankOptions => ({
   held: none,
   repairing: 0,
+  standing: 'installed',
   rates: { ...DEFAULT_RATES, hourly: 60, liveRisk: 3 },
   ...more,
 })

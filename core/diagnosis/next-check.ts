@@ -1,7 +1,7 @@
 import { checkInfo } from '../knowledge/checks/checks'
 import { DECIDING, LOOK_AHEAD } from '../knowledge/faults/thresholds'
 import { CHECKING, type Rates } from '../knowledge/shop/rates'
-import { GATES, LIVE_GATES, type Gate } from '../knowledge/vocabulary'
+import { GATES, LIVE_GATES, type Gate, type Standing } from '../knowledge/vocabulary'
 import { accessGateOf, accessMinutes, gateMinutes, gatesFor } from './gates'
 import { shares } from './likelihood'
 import type { LossTable } from './loss'
@@ -40,6 +40,7 @@ export interface RankOptions {
   rates: Rates
   /** Chance that the best repair follows whatever the check says: the gates that make it safe are its gates too. */
   repairing: number
+  standing: Standing
 }
 
 /** The loss tables of a machine as it stands, and with the place behind its access gate open. */
@@ -61,7 +62,7 @@ export function rankChecks(
   losses: LossTables,
   posterior: Float64Array,
   possible: readonly ModelCheck[],
-  { held, rates, repairing }: RankOptions,
+  { held, rates, repairing, standing }: RankOptions,
 ): Candidate[] {
   const { pump, plate } = model
   const active = activeHypotheses(posterior)
@@ -70,7 +71,7 @@ export function rankChecks(
   const opened = held.has(access) ? now : decisionsOf(losses.opened, active)
   const perMinute = rates.hourly / 60
   const base = lossOfActing(now, active.probabilities)
-  const gates = possible.map((check) => gatesFor(check, pump.kind, plate))
+  const gates = possible.map((check) => gatesFor(check, pump.kind, plate, standing))
   const reached = gates.map((list) => (list.includes(access) && !held.has(access) ? opened : now))
   const oneStep = possible.map((check, index) => ({
     check,

@@ -41,7 +41,7 @@ export function possibleChecks(scene: PossibleScene): ModelCheck[] {
       !checkInfo(check.check)?.historyOnly &&
       (model.pump.construction !== 'motor-bench' || MOTOR_ALONE_CHECKS.has(check.check)) &&
       standsThere(check, standing, held.has(accessGateOf(model.pump.kind))) &&
-      !needsWhatIsNot(check, now, model) &&
+      !needsWhatIsNot(check, now, model, standing) &&
       !toldAlready(check, findings) &&
       !isIdle(check.check as Check, complaints) &&
       !comesLater(check.check as Check, findings) &&
@@ -77,13 +77,14 @@ function needsWhatIsNot(
   check: ModelCheck,
   { still, dead, noPower }: Standstill,
   { pump, plate }: DiagnosisModel,
+  standing: Standing,
 ): boolean {
   const id = check.check as Check
   if (still && STANDSTILL_CHECKS.turning.includes(id)) return true
   // What a rotor draws standing is asked of one that stands.
   if (!still && id === 'locked-current') return true
   if (dead && STANDSTILL_CHECKS.drawing.includes(id)) return true
-  return noPower && !UPSTREAM.has(id) && gatesFor(check, pump.kind, plate).includes('power-on')
+  return noPower && !UPSTREAM.has(id) && gatesFor(check, pump.kind, plate, standing).includes('power-on')
 }
 
 /** A look that only a leak, air or lost water makes worth while, where something else was told. */

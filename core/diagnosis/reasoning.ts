@@ -119,6 +119,7 @@ export function nextCandidate(
     rankChecks(model, { now: losses, opened }, posterior.probabilities, checks, {
       held,
       rates: reckoned,
+      standing: input.standing ?? usualStanding(input.pump.construction),
       repairing: chanceOfFollowing(reasoning, repair.action),
     })
   // A reading that cannot be true is made again; on a wet floor the outlet comes before everything.
@@ -201,7 +202,7 @@ function slipToRepeat({ model, posterior, input, safety }: Reasoning): Slip | un
 function heldGates(input: DiagnosisCase, { pump, plate }: DiagnosisModel): Set<string> {
   if (input.gates) return new Set(input.gates)
   const last = input.findings?.findLast(({ check }) => (checkInfo(check)?.gates.length ?? 0) > 0)
-  return new Set(last ? gatesFor(last, pump.kind, plate) : [])
+  return new Set(last ? gatesFor(last, pump.kind, plate, input.standing ?? usualStanding(pump.construction)) : [])
 }
 
 /** Every fault standing alone, likeliest first. */

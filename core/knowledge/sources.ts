@@ -30,11 +30,13 @@ import * as faultsModelTypes from './faults/model-types'
 import * as faultsThresholds from './faults/thresholds'
 import * as mechanicalBearings from './mechanical/bearings'
 import * as mechanicalLimits from './mechanical/limits'
+import * as mechanicalMotorFit from './mechanical/motor-fit'
 import * as repairsActionsHouseWater from './repairs/actions-house-water'
 import * as repairsActionsPit from './repairs/actions-pit'
 import * as repairsActionsSupply from './repairs/actions-supply'
 import * as repairsActionsSurface from './repairs/actions-surface'
 import * as repairsCures from './repairs/cures'
+import * as repairsIdentities from './repairs/identities'
 import * as repairsJobs from './repairs/jobs'
 import * as repairsProofs from './repairs/proofs'
 import * as shopLearning from './shop/learning'
@@ -67,7 +69,7 @@ const TRADES: readonly { trade: string; tables: readonly object[] }[] = [
     trade: 'Water',
     tables: [waterDowntime, waterDropPipes, waterPipes, waterPressures, waterPumps, waterSizing, waterWater],
   },
-  { trade: 'Mechanics', tables: [mechanicalBearings, mechanicalLimits] },
+  { trade: 'Mechanics', tables: [mechanicalBearings, mechanicalLimits, mechanicalMotorFit] },
   {
     trade: 'Checks',
     tables: [
@@ -106,6 +108,7 @@ const TRADES: readonly { trade: string; tables: readonly object[] }[] = [
       repairsActionsSupply,
       repairsActionsSurface,
       repairsCures,
+      repairsIdentities,
       repairsJobs,
       repairsProofs,
     ],

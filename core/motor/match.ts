@@ -140,10 +140,12 @@ function frame(old: Nameplate, fresh: Nameplate): MatchPoint | undefined {
 
 const serviceOf = ({ horsepower, serviceFactor = 1 }: Nameplate) =>
   horsepower === undefined ? undefined : horsepower * serviceFactor
-const serviceText = ({ horsepower = 0, serviceFactor }: Nameplate) =>
-  serviceFactor === undefined
-    ? `${figure(horsepower)} hp`
-    : `${figure(horsepower)} hp × ${figure(serviceFactor)} = ${figure(Math.round(horsepower * serviceFactor * 100) / 100)}`
+const serviceText = ({ horsepower = 0, serviceFactor }: Nameplate) => {
+  const power = `${figure(horsepower)} hp`
+  return serviceFactor === undefined
+    ? power
+    : `${power} × ${figure(serviceFactor)} = ${figure(Math.round(horsepower * serviceFactor * 100) / 100)}`
+}
 
 function power(old: Nameplate, fresh: Nameplate): MatchPoint {
   const [was, is] = [serviceOf(old), serviceOf(fresh)]

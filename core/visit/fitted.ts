@@ -1,14 +1,12 @@
 import type { Finding } from '../diagnosis/finding'
 import { partOfFinding } from '../knowledge/checks/checks'
+import { PLATED } from '../knowledge/repairs/identities'
 import { renewedParts } from '../knowledge/repairs/renews'
 import type { Part } from '../knowledge/vocabulary'
 import type { Nameplate } from '../motor/nameplate'
 import { MILLISECONDS_PER_YEAR } from '../quantity/conversions'
 import type { Entry, EntryOf, FittedPart, Machine } from './entry'
 import { ofKind } from './of-kind'
-
-/** Parts whose plate is the machine's own: from when one is fitted, that plate judges. */
-const PLATED: ReadonlySet<string> = new Set<Part>(['motor', 'pump'])
 
 /**
  * The plate of a machine after what was fitted to it: the supply stays, everything else is that of the new part, and

@@ -43,7 +43,7 @@ const places = computed(() =>
   }),
 )
 /** A motor without its pump fills the sheet by itself. */
-const MOTOR_FROM = 320
+const MOTOR_FROM = 250
 const box = computed(() => {
   const from = construction.value === 'motor-bench' ? MOTOR_FROM : 0
   return `${from} 0 ${VIEW.width - from} ${VIEW.height}`

@@ -166,7 +166,7 @@ const WET_ENDS: Record<Construction, (kind: Kind, motorType: MotorType) => Place
   ],
   'submersible-joined': (kind, type) => submersiblePlaces(kind === 'well-three-wire', type),
   'submersible-sealed': (kind, type) => submersiblePlaces(kind === 'well-three-wire', type),
-  'motor-bench': (_, type) => [top('shaft', 'shaft', [352, 206], 392), ...motorPlaces(type)],
+  'motor-bench': (_, type) => [low('shaft', 'shaft', [336, 224], 290), ...motorPlaces(type)],
   'sump-sealed': () => [
     { part: 'outlet', name: 'outlet', anchor: [36, 78], at: [14, 138], side: 'bottom' },
     { part: 'float-switch', name: 'float', anchor: [180, 262], at: [112, 176], side: 'top' },

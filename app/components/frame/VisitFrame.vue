@@ -75,7 +75,7 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
     <DropLine :viewed="stage" class="drop" />
     <main class="middle" :aria-label="stage" tabindex="0">
       <CallStage v-if="stage === 'call'" />
-      <PrepareStage v-else-if="stage === 'prepare'" />
+      <PrepareStage v-else-if="stage === 'prepare'" @photo="photo(undefined, $event)" />
       <SafeStage v-else-if="stage === 'safe'" />
       <TestStage
         v-else-if="stage === 'test'"
@@ -87,8 +87,8 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
         @photo="photo"
       />
       <DecideStage v-else-if="stage === 'decide'" />
-      <RepairStage v-else-if="stage === 'repair'" @part="part = $event" />
-      <ProveStage v-else-if="stage === 'prove'" @ask="ask" />
+      <RepairStage v-else-if="stage === 'repair'" @part="part = $event" @photo="photo(undefined, $event)" />
+      <ProveStage v-else-if="stage === 'prove'" @ask="ask" @photo="photo(undefined, $event)" />
       <HandOverStage v-else />
     </main>
     <aside class="right no-print" aria-label="the lamp and the suspects" tabindex="0">

@@ -4,7 +4,7 @@ import { formatMinutes } from '#core/quantity/format'
 import { sectionsOf } from '#core/takedown/sections'
 import { PHASE_LABELS } from '~/utils/phase-labels'
 
-const emit = defineEmits<{ part: [part: string] }>()
+const emit = defineEmits<{ part: [part: string]; photo: [caption: string] }>()
 const { steps, current, plan, downtime, canSpare, tick } = useRepair()
 const phases = computed(() => sectionsOf(steps.value))
 const answerOf = ({ asks, record }: (typeof steps.value)[number]) =>
@@ -34,6 +34,7 @@ watch(
     <ExplodedView v-if="plan && plan.assemblies.length > 0" @part="(part) => emit('part', part)" />
     <PumpCutaway v-else compact :lit="current?.part" @part="(part) => emit('part', part)" />
     <RepairAhead />
+    <NewParts :lit="current?.id" @photo="(caption) => emit('photo', caption)" />
     <div ref="list" class="steps">
       <section v-for="(group, at) in phases" :key="at" :aria-label="PHASE_LABELS[group.phase]">
         <h2 class="mt-3 border-b border-rule text-base">{{ PHASE_LABELS[group.phase] }}</h2>
@@ -86,9 +87,13 @@ watch(
     flex-direction: column;
     height: 100%;
   }
+  /* The drawing keeps its height: where more is open than fits, the page runs. */
+  .repair > * {
+    flex-shrink: 0;
+  }
   .steps {
     flex: 1;
-    min-height: 0;
+    min-height: 12rem;
     overflow-y: auto;
   }
 }

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { jobLabel } from '#core/language/other-words'
 import { isClosing, jointOf, opening } from '#core/takedown/step-ref'
+import { matchMotor, matchVerdict } from '#core/motor/match'
+import { MATCH_SENTENCES } from '~/utils/match-words'
 import type { TakeDownStep } from '#core/takedown/plan'
 
 /** What a step has to say beside its sentence: turn, hold, rounds, how it lies, what was noted, what was met. */
@@ -15,6 +17,15 @@ const written = computed(() =>
   isClosing(step.id) ? state.value.steps.get(opening(jointOf(step.id) ?? ''))?.note : undefined,
 )
 const taken = computed(() => state.value.photos.filter(({ caption }) => caption === shotOf(step.id)))
+/** How the new motor was found to fit, where it is matched. */
+const { parts } = useNewParts()
+const matched = computed(() => {
+  const at = parts.value.find(({ part, plated }) => plated && step.id === `work:${part}:match`)
+  if (!at) return undefined
+  const plate = at.known?.nameplate
+  if (!plate) return 'Its plate is held against the old one point by point:'
+  return MATCH_SENTENCES[matchVerdict(matchMotor(state.value.machine.nameplate, plate))]
+})
 /** Damage that was met and asks for another job, until somebody has said what becomes of it. */
 const offered = computed(() => state.value.jobs.filter((job) => job.from === 'damage' && job.state === 'offered'))
 </script>
@@ -35,6 +46,9 @@ const offered = computed(() => state.value.jobs.filter((job) => job.from === 'da
     {{ step.orElse.map(({ text, minutes }) => `${text} (${minutes} min)`).join('; else ') }}
   </p>
   <p v-if="step.lubricant" class="text-[0.95rem]"><strong>On the ring:</strong> {{ step.lubricant }}</p>
+  <p v-if="matched" class="text-[0.95rem]" data-testid="step-match">
+    {{ matched }} <a href="#what-goes-in" class="font-bold underline">What goes in</a>
+  </p>
   <p v-if="step.twoPeople" class="font-bold">Two people.</p>
   <div v-if="taken.length > 0">
     <p class="text-[0.95rem]"><strong>As it was:</strong></p>

@@ -2,14 +2,14 @@
 import { useTimestamp } from '@vueuse/core'
 import { format } from 'date-fns'
 import { BLEED } from '#core/knowledge/electrical/limits'
-import { GATES, type Gate } from '#core/knowledge/vocabulary'
+import type { Gate } from '#core/knowledge/vocabulary'
 import { formatNumber, formatSeconds } from '#core/quantity/format'
 
 const { gate } = defineProps<{ gate: Gate }>()
 const { visit, state } = useVisitContext()
-const { bleed, bleedOhms } = useSafeGates()
+const { bleed, bleedOhms, info: infoOf } = useSafeGates()
 const now = useTimestamp({ interval: 1000 })
-const info = computed(() => GATES[gate])
+const info = computed(() => infoOf(gate))
 const holds = computed(() => state.value.gates.get(gate))
 const lines = ref([
   { line: 'line 1 to ground', volts: '' },

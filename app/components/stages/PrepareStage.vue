@@ -2,6 +2,7 @@
 import type { LoadItem } from '#core/planning/preparation'
 import { formatPercent } from '#core/quantity/format'
 
+const emit = defineEmits<{ photo: [caption: string] }>()
 const { visit, state, preparation } = useVisitContext()
 const groups = computed(() => [
   { title: 'Parts', items: preparation.value?.parts ?? [] },
@@ -16,6 +17,7 @@ function toggle(item: LoadItem): void {
   <div class="p-5">
     <h2 class="mb-1 text-xl">Load the van</h2>
     <p class="mb-3 text-slate">From the complaint alone. Each thing is there for its suspect.</p>
+    <NewParts class="mb-4 border-t" @photo="(caption) => emit('photo', caption)" />
     <div class="grid gap-x-8 gap-y-5 md:grid-cols-2">
       <section v-for="group in groups" :key="group.title" :aria-label="group.title">
         <h3 class="border-b border-rule pb-1">{{ group.title }}</h3>

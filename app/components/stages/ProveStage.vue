@@ -4,7 +4,7 @@ import { valueText } from '#core/visit/describe'
 import { formatRange } from '#core/quantity/reading'
 import type { JudgedFinding } from '#core/visit/fold'
 
-const emit = defineEmits<{ ask: [line: string] }>()
+const emit = defineEmits<{ ask: [line: string]; photo: [caption: string] }>()
 const { state } = useVisitContext()
 const { reader } = useUnits()
 const rows = computed(() => proofRows(state.value))
@@ -24,6 +24,7 @@ const limits = (judged: JudgedFinding | undefined) =>
       Before and after, side by side. Water spilt while reconnecting looks like a leak: wipe dry, run some minutes, feel
       again.
     </p>
+    <NewParts class="mb-3 border-t" @photo="(caption) => emit('photo', caption)" />
     <div class="overflow-x-auto" tabindex="0" role="group" aria-label="proofs">
       <table class="w-full min-w-[36rem] border-collapse" data-testid="proof-table">
         <thead>

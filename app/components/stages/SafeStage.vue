@@ -1,6 +1,6 @@
 <script setup lang="ts">
 const { state } = useVisitContext()
-const { order, held, live } = useSafeGates()
+const { order, held, live, atBench } = useSafeGates()
 const LIVE_ONLY = [
   'supply at rest and under load',
   'running current',
@@ -16,14 +16,14 @@ const LIVE_ONLY = [
     <ol class="ruled" data-testid="gates">
       <GateRow v-for="gate in order" :key="gate" :gate="gate" />
       <GateRow gate="power-on" />
-      <GateRow gate="primed" />
+      <GateRow v-if="!atBench" gate="primed" />
     </ol>
     <p class="mt-4 border-l-4 border-rule pl-3">
       <template v-if="live"
         >Power is on: only live readings now. Whatever needs hands inside waits until the power is off and proved dead
         again.</template
       >
-      <template v-else
+      <template v-else-if="!atBench"
         >Not with the power off: {{ LIVE_ONLY.join(', ') }}.
         {{ held('power-off') ? 'They wait until power is on and the pump primed.' : '' }}</template
       >
@@ -31,7 +31,7 @@ const LIVE_ONLY = [
     <p class="mt-2 text-[0.95rem]">
       Local codes and licensed practice decide who may do electrical work.
       {{
-        state.machine.kind === 'pool' || state.machine.kind === 'spa'
+        !atBench && (state.machine.kind === 'pool' || state.machine.kind === 'spa')
           ? 'At pools and spas the bonding wire is never left off.'
           : ''
       }}

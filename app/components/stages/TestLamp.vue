@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { wayOf } from '#core/knowledge/shop/practices'
 import { checkKey, pickAsked } from '#core/diagnosis/finding'
-import { GATES } from '#core/knowledge/vocabulary'
+import { gateInfo, GATES } from '#core/knowledge/vocabulary'
 
 const emit = defineEmits<{ measure: [] }>()
 const { visit, state, diagnosis, options } = useVisitContext()
@@ -29,7 +29,9 @@ const cautions = computed(() =>
     ...new Set(
       [
         next.value?.caution,
-        wanting.value && wanting.value !== 'power-on' ? GATES[wanting.value].caution : undefined,
+        wanting.value && wanting.value !== 'power-on'
+          ? gateInfo(wanting.value, state.value.standing).caution
+          : undefined,
       ].filter(Boolean),
     ),
   ].join(' '),

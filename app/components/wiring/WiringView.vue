@@ -63,7 +63,7 @@ const verdictOf = (point: TestPoint): Verdict | undefined => {
 }
 const lastOf = (point: TestPoint) => point.checks.map((check) => newest(check)).find((judged) => judged !== undefined)
 const gateWords = (check: PointCheck) =>
-  gatesFor(check, kind.value, state.value.plate)
+  gatesFor(check, kind.value, state.value.plate, state.value.standing)
     .map((gate) => GATES[gate].label)
     .join(', ') || 'no gate to turn'
 /** The story of this point's reading, where the machine has one. */

@@ -92,4 +92,6 @@ export const IN_A_MOTOR_ALONE: ReadonlySet<Part> = new Set<Part>([
   'fan-cover',
   'rear-cap',
   'terminal-board',
+  'selector',
+  'drive-electronics',
 ])

@@ -442,3 +442,26 @@ export const STAGE_LABELS: Record<Stage, string> = {
 export function isIdOf<T extends object>(table: T, id: unknown): id is keyof T & string {
   return typeof id === 'string' && Object.hasOwn(table, id)
 }
+
+/** Gates of a place: on the bench and in the barrel there is no panel, no valve, no water over the machine. */
+export const SITE_GATES: ReadonlySet<Gate> = new Set<Gate>([
+  'proved-dead',
+  'battery-disconnected',
+  'cool',
+  'valves-shut',
+  'depressurised',
+  'string-secured',
+  'pulled',
+])
+
+const OFF_AT_THE_BENCH: GateInfo = {
+  ...GATES['power-off'],
+  action: 'Plug out, test leads off: nothing of it is on any supply.',
+  minutes: 1,
+  caution: 'After every trial it is off and bled before a hand goes near.',
+}
+
+/** A gate as it is shut where the machine stands. */
+export function gateInfo(gate: Gate, standing: Standing = 'installed'): GateInfo {
+  return gate === 'power-off' && standing !== 'installed' ? OFF_AT_THE_BENCH : GATES[gate]
+}

@@ -1,0 +1,65 @@
+import { IDENTITIES, PLATED } from '../knowledge/repairs/identities'
+import { isIdOf, PARTS, type Part } from '../knowledge/vocabulary'
+import type { Repair } from '../takedown/step-plan'
+import { isClosing } from '../takedown/step-ref'
+import type { StepRecord } from '../takedown/tray'
+import type { NewPart } from './entry'
+import type { VisitState } from './fold'
+
+/** A part that goes in with the agreed jobs: what is known of it, and whether it is in its place. */
+export interface PartGoingIn {
+  part: Part
+  /** Its plate judges from when it is in. */
+  plated: boolean
+  /** Its work is done and the way back has begun over it. */
+  isIn: boolean
+  /** As it was read before it went in, or as it is fitted. */
+  known?: NewPart
+  isFitted: boolean
+  /** What identified the one before. */
+  before?: string
+}
+
+type Records = ReadonlyMap<string, Pick<StepRecord, 'done'>>
+
+/**
+ * The parts of a plan that have an identity, in the plan's order.
+ *
+ * @param records the ticks that count for the plan
+ */
+export function partsGoingIn(
+  plan: Pick<Repair, 'steps' | 'consumables'>,
+  records: Records,
+  { newParts, fitted, machine }: Pick<VisitState, 'newParts' | 'fitted' | 'machine'>,
+): PartGoingIn[] {
+  const parts = plan.consumables.flatMap((each) =>
+    'part' in each && isIdOf(PARTS, each.part) && IDENTITIES[each.part] ? [each.part] : [],
+  )
+  return [...new Set(parts)].map((part) => {
+    const last = fitted.findLast((each) => each.part === part)
+    const known = last ?? newParts.get(part)
+    const before = machine.fitted?.findLast((each) => each.part === part && each.until === undefined)?.identity
+    return {
+      part,
+      plated: PLATED.has(part),
+      isIn: isIn(part, plan.steps, records),
+      isFitted: last !== undefined,
+      ...(known ? { known } : {}),
+      ...(before ? { before } : {}),
+    }
+  })
+}
+
+/** All that is done to it is done, and something has been closed after that. */
+function isIn(part: Part, steps: Repair['steps'], records: Records): boolean {
+  const done = (id: string) => records.get(id)?.done === true
+  const own = steps.filter(({ id }) => id.startsWith(`work:${part}:`))
+  if (!own.every(({ id }) => done(id))) return false
+  const last = steps.findLastIndex((step) => own.includes(step))
+  return steps.slice(last + 1).some(({ id }) => isClosing(id) && done(id)) || steps.every(({ id }) => done(id))
+}
+
+/** What was read of new parts that are in by now, and that nobody has written as fitted yet. */
+export function fittedByNow(parts: readonly PartGoingIn[]): NewPart[] {
+  return parts.flatMap(({ isIn: inPlace, isFitted, known }) => (inPlace && !isFitted && known ? [known] : []))
+}

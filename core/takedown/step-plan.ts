@@ -117,7 +117,9 @@ function wantsOf(graph: MachineGraph, kind: Kind, construction: Construction, id
   const itself = construction === 'motor-bench' && row.parts[0] === 'motor'
   if (reached.length === 0 && !deed?.only && !itself && sought.some((part) => IN_A_MACHINE.has(part))) return undefined
   const deeds: OwnWork[] =
-    ownWorks.length === 0 && (deed || reached.length === 0) ? [deedOf(graph, row, deed?.water === true, reached)] : []
+    ownWorks.length === 0 && !(deed?.worked && reached.length > 0) && (deed || reached.length === 0)
+      ? [deedOf(graph, row, deed?.water === true, reached)]
+      : []
   return {
     targets: deed?.only ? [] : reached,
     accessOnly: deed?.only ? reached : [],

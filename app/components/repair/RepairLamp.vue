@@ -63,6 +63,13 @@ const opens = computed(
 const photographs = computed(
   () => opens.value || (current.value !== undefined && jointOf(current.value.id) === PHOTOGRAPHS),
 )
+/** A way of freeing it that did not help is tried and behind: the next one is at hand. */
+function holds(): void {
+  const step = current.value
+  if (!step) return
+  stuck(step.id)
+  if (isFreeing(step.id)) tick(step.id, true)
+}
 function foundDamaged(): void {
   const step = current.value
   if (!step) return
@@ -191,7 +198,7 @@ function done(answer?: string): void {
       <button v-if="photographs" type="button" class="button" data-testid="step-photo" @click="emit('photo', shot)">
         {{ current.joint && (WIRES.has(current.joint) || !opens) ? 'Photo first' : 'Photo' }}
       </button>
-      <button v-if="canStick" type="button" class="button" data-testid="step-stuck" @click="stuck(current.id)">
+      <button v-if="canStick" type="button" class="button" data-testid="step-stuck" @click="holds">
         {{ freeing ? 'Still holds' : 'Will not open' }}
       </button>
       <button

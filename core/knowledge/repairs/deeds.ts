@@ -11,6 +11,8 @@ export interface Deed {
   only?: true
   /** Joints that are opened for it, whatever part they hold. */
   through?: readonly string[]
+  /** What is done at its parts is the deed: it needs no sentence of its own. */
+  worked?: true
   /** The water is shut and let down for it. */
   water?: true
 }
@@ -35,7 +37,7 @@ export const DEEDS: Readonly<Record<string, Deed>> = {
   'open-house-filter': { water: true },
   'swap-leads-above': { at: ['control-box'], only: true },
   'free-float': { at: ['backup-float'], only: true },
-  'set-float-heights': { at: ['backup-float'] },
+  'set-float-heights': { at: ['backup-float'], worked: true },
   'clear-sump-impeller': { at: ['impeller'] },
   'open-sump-discharge': { at: ['check-valve'] },
   'drill-air-hole': { at: ['check-valve'], only: true },
@@ -48,7 +50,7 @@ export const DEEDS: Readonly<Record<string, Deed>> = {
   'dry-conduit': {},
   'mend-wiring': { at: ['terminal-board'] },
   'remake-surface-wiring': { at: ['terminal-board'] },
-  'service-start-switch': { at: ['start-switch'] },
+  'service-start-switch': { at: ['start-switch'], worked: true },
   'fetch-motor': { through: ['motor-out'] },
   'strip-motor': { at: ['bearings'], only: true },
   'post-mortem': { at: ['lead-connector', 'stages'], only: true },

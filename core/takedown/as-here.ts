@@ -11,6 +11,12 @@ export interface JointCorrection {
   places?: readonly JointPlace[]
   hand?: 'right' | 'left'
   tool?: string
+  /** How it lies: a stamp up, a fin at ten. */
+  orientation?: string
+  /** Pieces that lie there besides: three washers under one nut. */
+  extra?: string
+  /** Joints that have to be open before it, on this machine. */
+  after?: readonly string[]
 }
 /** How a shop’s own minutes stand to the estimate, by step: `down:clamp`, `back:clamp`, `work:bearings:pull`. */
 export type Pace = Readonly<Record<string, number>>
@@ -52,9 +58,49 @@ export function asHere<G extends ConstructionGraph>(graph: G, here: Here): G {
   const corrections = new Map((here.machineCorrections ?? []).map((correction) => [correction.joint, correction]))
   for (const joint of corrections.keys())
     if (!hasJoint(graph, joint)) throw noJoint('options.machineCorrections', joint, graph)
+  const joints = inItsOrder(graph.joints, corrections)
   return {
     ...graph,
-    joints: graph.joints.map((joint) => jointHere({ ...joint, ...corrected(corrections.get(joint.id)) }, here)),
+    joints: joints.map((joint) => {
+      const correction = corrections.get(joint.id)
+      return withExtra(jointHere({ ...joint, ...corrected(correction) }, here), correction?.extra)
+    }),
+  }
+}
+
+type After = Joint['after']
+
+/** Is a joint open only once another is: by its own order, or by that of what it waits for? */
+export function waitsFor(
+  afterOf: (id: string) => After,
+  id: string,
+  wanted: string,
+  seen = new Set<string>(),
+): boolean {
+  if (id === wanted) return true
+  if (seen.has(id)) return false
+  seen.add(id)
+  return afterOf(id)
+    .flat()
+    .some((each) => waitsFor(afterOf, each, wanted, seen))
+}
+
+/** This machine's own order beside that of its construction. What would wait for itself is left as it was. */
+function inItsOrder(joints: readonly Joint[], corrections: ReadonlyMap<string, JointCorrection>): Joint[] {
+  const after = new Map<string, After>(joints.map((joint) => [joint.id, joint.after]))
+  const afterOf = (id: string) => after.get(id) ?? []
+  for (const [id, { after: more = [] }] of corrections)
+    for (const each of more) if (after.has(each) && !waitsFor(afterOf, each, id)) after.set(id, [...afterOf(id), each])
+  return joints.map((joint) => ({ ...joint, after: afterOf(joint.id) }))
+}
+
+/** Pieces that lie there besides are said on the way down and on the way back. */
+function withExtra(joint: Joint, extra?: string): Joint {
+  if (!extra) return joint
+  return {
+    ...joint,
+    down: `${joint.down}; with it: ${extra}`,
+    ...(joint.back === undefined ? {} : { back: `${joint.back}; with it, as they lay: ${extra}` }),
   }
 }
 
@@ -126,7 +172,13 @@ export function noJoint(field: string, id: string, { id: name, joints }: Constru
   return badField(field, id, `a joint of ${name}: ${joints.map((joint) => joint.id).join(', ')}`)
 }
 
-function corrected({ count: counted, places, hand, tool }: Omit<JointCorrection, 'joint'> = {}): Partial<Joint> {
+function corrected({
+  count: counted,
+  places,
+  hand,
+  tool,
+  orientation,
+}: Omit<JointCorrection, 'joint'> = {}): Partial<Joint> {
   // What was counted by place adds up, whatever else was said.
   const count = places ? places.reduce((sum, place) => sum + place.count, 0) : counted
   return {
@@ -135,6 +187,7 @@ function corrected({ count: counted, places, hand, tool }: Omit<JointCorrection,
       ? {}
       : { hand, turn: hand === 'left' ? ('clockwise' as const) : ('counter-clockwise' as const) }),
     ...(tool === undefined ? {} : { tool }),
+    ...(orientation === undefined ? {} : { orientation }),
   }
 }
 

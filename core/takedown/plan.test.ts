@@ -360,6 +360,34 @@ describe('the handbook’s jobs', () => {
       ]),
     ))
 
+  it('this machine’s own order, how it lies, and pieces besides', () => {
+    const own = planTakeDown('bolted-seal-plate', ['impeller'], {
+      machineCorrections: [
+        { joint: 'rear-cover', after: ['cover-bolts'] },
+        { joint: 'diffuser', orientation: 'fin at 10', extra: '3 washers under one nut {x}' },
+      ],
+    })
+    const ids = own.down.map(({ id }) => id)
+    expect(ids.indexOf('down:rear-cover')).toBeGreaterThan(ids.indexOf('down:cover-bolts'))
+    const plain = planTakeDown('bolted-seal-plate', ['impeller']).down.map(({ id }) => id)
+    expect(plain.indexOf('down:rear-cover')).toBeLessThan(plain.indexOf('down:cover-bolts'))
+    const diffuser = [...own.down, ...own.back].filter(({ id }) => id.endsWith(':diffuser'))
+    expect(diffuser.map(({ orientation }) => orientation)).toEqual(['fin at 10', 'fin at 10'])
+    for (const { text } of diffuser) expect(text).toContain('3 washers under one nut {x}')
+  })
+
+  it('an order that would wait for itself is left as it was: the plan can always be finished', () => {
+    const circle = planTakeDown('bolted-seal-plate', ['impeller'], {
+      machineCorrections: [
+        { joint: 'cover-bolts', after: ['impeller', 'moon'] },
+        { joint: 'diffuser', after: ['diffuser'] },
+      ],
+    })
+    expect(circle.down.map(({ id }) => id)).toEqual(
+      planTakeDown('bolted-seal-plate', ['impeller']).down.map(({ id }) => id),
+    )
+  })
+
   it('what lies open anyway is named with its minutes', () =>
     expect(planTakeDown('band-clamp', ['shaft-seal']).whileOpen.map(({ part }) => part)).toEqual(
       expect.arrayContaining(['impeller', 'diffuser']),

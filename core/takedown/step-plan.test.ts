@@ -6,7 +6,7 @@ import { planTakeDown, type TakeDownStep } from './plan'
 import { render, US_READER } from '../quantity/sentence'
 import { splitStep } from './split-step'
 import { isOpening } from './step-ref'
-import { jobsHere, repairSteps, stepPlan, type Repair } from './step-plan'
+import { couldComeFirst, jobsHere, repairSteps, stepPlan, type Repair } from './step-plan'
 
 const steps = (kind: Kind, construction: Construction, action: string): TakeDownStep[] =>
   stepPlan(kind, construction, action)?.steps ?? []
@@ -242,4 +242,18 @@ describe('the steps of a repair', () => {
   })
   it('is undefined for a repair nobody knows', () =>
     expect(stepPlan('pool', 'band-clamp', 'polish-it')).toBeUndefined())
+})
+
+describe('another order on this machine', () => {
+  it('offers what does not lie behind a joint, and nothing that waits for it', () => {
+    const first = couldComeFirst('pool', 'bolted-seal-plate', 'rear-cover')
+    expect(first.has('cover-bolts')).toBe(true)
+    expect(first.has('terminals')).toBe(false)
+    expect(first.has('rear-cover')).toBe(false)
+    // What was said of the order already counts.
+    const said = couldComeFirst('pool', 'bolted-seal-plate', 'cover-bolts', {
+      machineCorrections: [{ joint: 'rear-cover', after: ['cover-bolts'] }],
+    })
+    expect(said.has('rear-cover')).toBe(false)
+  })
 })

@@ -9,6 +9,7 @@ import { doneToMotorAlone } from '../knowledge/repairs/motor-alone'
 import { renewedParts } from '../knowledge/repairs/renews'
 import type { Construction, Kind, Part } from '../knowledge/vocabulary'
 import { minutesOf } from './clock'
+import { asHere, waitsFor } from './as-here'
 import { addressIn, machineGraph, type MachineGraph } from './machine-graph'
 import {
   untimedPlan,
@@ -198,7 +199,7 @@ function optionsOn(graph: MachineGraph, options: RepairOptions): TakeDownOptions
     alternativesExcluded: list(options.alternativesExcluded),
     machineCorrections: options.machineCorrections?.flatMap((each) => {
       const joint = addressIn(graph, each.joint)
-      return joint === undefined ? [] : [{ ...each, joint }]
+      return joint === undefined ? [] : [{ ...each, joint, ...(each.after ? { after: list(each.after) } : {}) }]
     }),
     found: options.found?.flatMap((each) => {
       if (each.joint === undefined) return [each]
@@ -206,6 +207,19 @@ function optionsOn(graph: MachineGraph, options: RepairOptions): TakeDownOptions
       return joint === undefined ? [] : [{ ...each, joint }]
     }),
   }
+}
+
+/** The joints that could be open before this one: none of them waits for it. */
+export function couldComeFirst(
+  kind: Kind,
+  construction: Construction,
+  joint: string,
+  options: TakeDownOptions = {},
+): ReadonlySet<string> {
+  const graph = machineGraph(construction, { ...options, kind })
+  const { joints } = asHere(graph, optionsOn(graph, options))
+  const after = new Map(joints.map(({ id, after: before }) => [id, before]))
+  return new Set(joints.flatMap(({ id }) => (waitsFor((each) => after.get(each) ?? [], id, joint) ? [] : [id])))
 }
 
 /** Can a spare go in while this repair is done on the bench? */

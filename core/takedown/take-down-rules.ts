@@ -33,6 +33,9 @@ export class JointCorrectionInput {
   places?: PlaceInput[]
   @MayBeAbsent() @IsIn(['right', 'left']) hand?: 'right' | 'left'
   @MayBeAbsent() @IsString() @MaxLength(80) tool?: string
+  @MayBeAbsent() @IsString() @Length(1, 120) orientation?: string
+  @MayBeAbsent() @IsString() @Length(1, 120) extra?: string
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(12) @IsString({ each: true }) @Length(1, 60, { each: true }) after?: string[]
 }
 
 export class JobConditionsInput {

@@ -107,6 +107,7 @@ describe('the value of a check', () => {
       held: new Set(),
       rates: DEFAULT_RATES,
       repairing: 0,
+      standing: 'installed',
     })
     /** The rule that acts: of the repairs likely enough to be the cure the one that loses least, or testing on. */
     const acting = (weights: Float64Array): number => {

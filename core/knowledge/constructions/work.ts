@@ -182,12 +182,7 @@ const OTHER_WORK: readonly PartWork[] = [
   {
     part: 'splice',
     steps: [
-      {
-        id: 'splice',
-        text: 'New splices {splice}; {ground}',
-        tool: 'crimp tool, heat gun, megohmmeter',
-        minutes: about(20),
-      },
+      { id: 'splice', text: 'New splices {splice}; {ground}', tool: 'crimp tool, heat gun', minutes: about(20) },
       {
         id: 'read',
         text: 'Before it is lowered: motor, splice and cable together read to ground, the splice under water',

@@ -3,7 +3,7 @@ import { BARREL_CHECKS, MOTOR_ALONE_CHECKS, SITE_CHECKS } from '../knowledge/che
 import { STANDSTILL_CHECKS, UPSTREAM } from '../knowledge/checks/standstill'
 import { ONLY_AFTER, ONLY_FOR, TELLS_AS_MUCH } from '../knowledge/checks/tells-as-much'
 import { LOOK_AHEAD } from '../knowledge/faults/thresholds'
-import type { Standing } from '../knowledge/vocabulary'
+import { SUBMERGED, type Kind, type Standing } from '../knowledge/vocabulary'
 import { checkKey, type Finding } from './finding'
 import { accessGateOf, gatesFor } from './gates'
 import { modelCheckOf, type DiagnosisModel, type ModelCheck } from './model'
@@ -40,7 +40,7 @@ export function possibleChecks(scene: PossibleScene): ModelCheck[] {
       !passed.has(check.check) &&
       !checkInfo(check.check)?.historyOnly &&
       (model.pump.construction !== 'motor-bench' || MOTOR_ALONE_CHECKS.has(check.check)) &&
-      standsThere(check, standing, held.has(accessGateOf(model.pump.kind))) &&
+      standsThere(check, model.pump.kind, standing, held.has(accessGateOf(model.pump.kind))) &&
       !needsWhatIsNot(check, now, model, standing) &&
       !toldAlready(check, findings) &&
       !isIdle(check.check as Check, complaints) &&
@@ -65,10 +65,12 @@ function plainChances({ hypotheses }: DiagnosisModel, posterior: Float64Array): 
   return chances
 }
 
-function standsThere({ check, standings, setup }: ModelCheck, standing: Standing, out: boolean): boolean {
+function standsThere({ check, standings, setup }: ModelCheck, kind: Kind, standing: Standing, out: boolean): boolean {
   if (standings) return standings.includes(standing) || (out && standing === 'installed' && standings.includes('bench'))
   if (standing === 'installed') return true
   if (setup === 'motor-and-cable' || setup === 'cable-alone') return false
+  // A submerged pump’s wires are joined where it came from.
+  if (check === 'wiring-look' && SUBMERGED.includes(kind)) return false
   return !SITE_CHECKS.has(check) && (standing === 'barrel' || !BARREL_CHECKS.has(check))
 }
 

@@ -1,4 +1,4 @@
-import { HOUSE_WATER, WELLS, type Stage, type Kind } from '../knowledge/vocabulary'
+import { HOUSE_WATER, WELLS, type Kind, type Stage, type Standing } from '../knowledge/vocabulary'
 
 /** Which question a check belongs to. */
 const BY_CHECK: Readonly<Record<string, string>> = {
@@ -33,11 +33,17 @@ const BY_DUTY: Readonly<Partial<Record<Kind, string>>> = {
 }
 
 /** The question that is worth its answer at this point of a visit; none where the work asks nothing of the kind. */
-export function askedAt(stage: Stage, kind: Kind, check?: string): string | undefined {
+export function askedAt(
+  stage: Stage,
+  kind: Kind,
+  check?: string,
+  standing: Standing = 'installed',
+): string | undefined {
   if (stage === 'test') {
     const id = check === undefined ? undefined : BY_CHECK[check]
     return id !== undefined && (NEEDS[id] ?? [kind]).includes(kind) ? id : undefined
   }
   if (stage === 'decide') return BY_DUTY[kind]
-  return stage === 'repair' && WELLS.includes(kind) ? 'string-to-pull' : undefined
+  // On the bench nothing hangs in a well any more.
+  return stage === 'repair' && WELLS.includes(kind) && standing === 'installed' ? 'string-to-pull' : undefined
 }

@@ -167,7 +167,7 @@ function describeEntry(
       return {
         text:
           `${entry.body.done ? 'done' : 'undone'}: ` +
-          `${entry.body.step.replace(/^(down|work|back):/, '').replaceAll('-', ' ')}`,
+          `${entry.body.step.replace(/^(down|work|back):/, '').replace(/[-.:]/g, ' ')}`,
         ...(entry.body.count === undefined ? {} : { value: `${entry.body.count}` }),
         ...(entry.body.reason ? { detail: entry.body.reason } : {}),
       }

@@ -263,6 +263,19 @@ describe('a visit in a list', () => {
   })
 })
 
+describe('what identifies a new part', () => {
+  it('stands with it on the sheet, and the sum stays', () => {
+    const seal = entry('fitted', { part: 'shaft-seal', identity: '5/8 in shaft, 1.25 in seat' })
+    const decided = [opened(), entry('decision', { option: 'replace-shaft-seal' })]
+    const bills = [decided, [...decided, seal]].map((journal) => {
+      const state = fold(journal)
+      return writeSheet(state, UNNAMED_SHOP, jobOf(state, UNNAMED_SHOP)).bill
+    })
+    expect(bills[1]?.parts.find(({ part }) => part === 'shaft-seal')?.label).toMatch(/: 5\/8 in shaft, 1.25 in seat$/)
+    expect(bills[1]?.price).toBe(bills[0]?.price)
+  })
+})
+
 describe('small things that are kept', () => {
   it('a customer known otherwise elsewhere', () => {
     const here = { id: 'a', name: 'Lido', place: 'Weir Street', phone: '12' }

@@ -99,7 +99,7 @@ export function writeSheet(state: VisitState, shop: Shop, job: Job, system: Unit
     ],
     workings: state.kept.map((kept) => keptAnswer(kept, reader)),
     ...workDone(state, shop, job, reader),
-    bill: job.bill,
+    bill: job.bill && named(job.bill, state.fitted),
     price: job.price,
     watch: [...watchList(state, reader), ...(state.handedOver?.watch ? [state.handedOver.watch] : [])],
     nextDate: state.handedOver?.nextDate,
@@ -152,6 +152,17 @@ function summary(state: VisitState, { bill, diagnosis }: Job): string {
     ? `${bill.lines.map(({ label }) => label).join('; ')}${state.handedOver ? ': done.' : '.'}`
     : 'No repair was chosen.'
   return `${cause} ${done}`
+}
+
+/** A new part goes by what identifies it, so that the right one is ordered next time. */
+function named(bill: Bill, fitted: VisitState['fitted']): Bill {
+  return {
+    ...bill,
+    parts: bill.parts.map((each) => {
+      const identity = fitted.findLast(({ part }) => part === each.part)?.identity
+      return identity ? { ...each, label: `${each.label}: ${identity}` } : each
+    }),
+  }
 }
 
 function leading({ suspects: [top] }: Job['diagnosis']): string {

@@ -349,4 +349,6 @@ describe('where a question is asked in a visit', () => {
     ['repair', 'pool', undefined, undefined],
     ['prove', 'sump', undefined, undefined],
   ] as const)('%s, %s, %s: %s', (joint, kind, check, id) => expect(askedAt(joint, kind, check)).toBe(id))
+  it('asks nothing of a string on the bench', () =>
+    expect(askedAt('repair', 'well-two-wire', undefined, 'bench')).toBeUndefined())
 })

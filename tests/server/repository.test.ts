@@ -170,6 +170,26 @@ describe.each(['embedded', 'server'] as const)('the repository on the %s databas
     expect((await repository.lastVisitOf([machineId], '2030-01-02T00:00:00Z')).get(machineId)).toBe(done.visitId)
   })
 
+  it('the card of a machine has what was fitted in a visit, until that is taken back; the visit keeps its own', async () => {
+    const visit = testVisit()
+    const { machine } = visit.opened.body as EntryBodies['visit-opened']
+    const fitted = visit.write('fitted', {
+      part: 'motor',
+      identity: 'threaded shaft',
+      nameplate: { volts: 230, horsepower: 2, serviceFactorAmps: 11.1 },
+    })
+    await journal.append([visit.opened, fitted])
+    const card = await repository.machine(machine.id)
+    expect(card).toMatchObject({ nameplate: { horsepower: 2, serviceFactorAmps: 11.1 } })
+    expect(card?.fitted).toMatchObject([
+      { part: 'motor', until: expect.any(String) },
+      { part: 'motor', since: expect.any(String), identity: 'threaded shaft' },
+    ])
+    expect((await repository.entriesOfVisit(visit.visitId))[0]?.body).toMatchObject({ machine })
+    await journal.append([{ ...visit.write('retracted', {}), supersedes: fitted.id }])
+    expect(await repository.machine(machine.id)).toEqual(machine)
+  })
+
   it('never lets an older visit, or one from a file, speak over what the shop says of a machine and a customer since', async () => {
     const first = testVisit()
     const body = first.opened.body as EntryBodies['visit-opened']

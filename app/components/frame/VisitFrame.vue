@@ -28,7 +28,7 @@ const litPart = computed(() =>
 )
 
 const { tray } = useRepair()
-const asked = computed(() => askedAt(stage, state.value.machine.kind, lit.value?.check))
+const asked = computed(() => askedAt(stage, state.value.machine.kind, lit.value?.check, state.value.standing))
 
 function ask(text: string): void {
   part.value = undefined

@@ -12,14 +12,21 @@ const { state } = useVisitContext()
 const open = ref(false)
 const reading = ref<string>()
 const typed = reactive<Record<string, string>>({})
-/** The step that matches or reads a new motor brings its plate up. */
+/** The step that matches a new motor brings its plate up; passed unread, it gives way to the steps again. */
+const broughtUp = ref(false)
 watch(
   () => lit,
   (step) => {
-    const at = parts.value.find(({ part, plated, known }) => plated && !known && step === `work:${part}:match`)
-    if (!at) return
-    open.value = true
-    reading.value = at.part
+    const at = parts.value.find((each) => each.plated && !each.known && step === `work:${each.part}:match`)
+    if (at) {
+      broughtUp.value = true
+      open.value = true
+      reading.value = at.part
+    } else if (broughtUp.value) {
+      broughtUp.value = false
+      open.value = false
+      reading.value = undefined
+    }
   },
   { immediate: true },
 )

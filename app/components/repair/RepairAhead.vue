@@ -17,7 +17,7 @@ const waits = computed(() => plan.value?.waits.filter(({ minutes }) => minutes >
   <div v-if="plan" data-testid="repair-ahead">
     <p class="flex min-h-12 flex-wrap items-center gap-x-6 gap-y-1">
       <span :class="{ 'text-slate': !clock }"
-        >{{ state.spareFirst ? 'all done in' : 'water back in' }}
+        >{{ state.spareFirst || state.standing !== 'installed' ? 'all done in' : 'water back in' }}
         <span class="number">{{ formatMinutes(clock?.minutes.p50) }}</span>, nine times of ten within
         <span class="number">{{ formatMinutes(clock?.minutes.p90) }}</span></span
       ><span v-for="wait in waits" :key="wait.after" class="text-slate"

@@ -4,6 +4,7 @@ import { formatPercent } from '#core/quantity/format'
 
 const emit = defineEmits<{ photo: [caption: string] }>()
 const { visit, state, preparation } = useVisitContext()
+const atBench = computed(() => state.value.standing !== 'installed')
 const groups = computed(() => [
   { title: 'Parts', items: preparation.value?.parts ?? [] },
   { title: 'Tools', items: preparation.value?.tools ?? [] },
@@ -15,8 +16,14 @@ function toggle(item: LoadItem): void {
 
 <template>
   <div class="p-5">
-    <h2 class="mb-1 text-xl">Load the van</h2>
-    <p class="mb-3 text-slate">From the complaint alone. Each thing is there for its suspect.</p>
+    <h2 class="mb-1 text-xl">{{ atBench ? 'Lay it out' : 'Load the van' }}</h2>
+    <p class="mb-3 text-slate">
+      {{
+        state.agreed.length > 0
+          ? 'For what is agreed: the parts and tools of its plan.'
+          : 'From the complaint alone. Each thing is there for its suspect.'
+      }}
+    </p>
     <NewParts class="mb-4 border-t" @photo="(caption) => emit('photo', caption)" />
     <div class="grid gap-x-8 gap-y-5 md:grid-cols-2">
       <section v-for="group in groups" :key="group.title" :aria-label="group.title">

@@ -4,17 +4,20 @@ import type { Piece } from './phrases'
 const COUNTED: ReadonlySet<string> = new Set(
   (
     'scr scrs screw screws bolt bolts nut nuts stud studs washer washers wash dot dots shim shims crimp crimps hots ' +
-    'hot wire wires spring springs stage stages set sets pin pins clip clips key keys pic pics photo photos ' +
-    'blk grn red yel blacks st'
+    'wire wires spring springs stage stages sets pin pins clip clips key keys pic pics photo photos'
   ).split(' '),
 )
 /** What a number behind it is the number of, or its place in a row. */
-const NUMBERED: ReadonlySet<string> = new Set(['stage', 'st', 'set', 'bond', 'bonds', 'bolt', 'screw', 'scr', 'dot'])
+const NUMBERED: ReadonlySet<string> = new Set(['stage', 'bond', 'bonds', 'bolt', 'screw', 'scr', 'dot'])
 /** What was put back or taken out by the piece. */
 const MOVED: readonly (readonly string[])[] = [['back', 'in'], ['in', 'bag'], ['out']]
 const MOST = 40
 /** `2w`, `3w`: a pump’s leads, and no watts. */
 const MOST_WIRES = 3
+/** No more pieces than this hold a cover: a capacitor may well read twenty-five beside two screws. */
+const MOST_HOLDING = 6
+/** `2 blk + grn`: leads, as they are counted. */
+const LEADS: ReadonlySet<string> = new Set(['blk', 'blks', 'black', 'blacks', 'red', 'reds', 'hots'])
 
 const wordsOf = (piece: Piece | undefined) => piece?.words.map(({ text }) => text) ?? []
 
@@ -47,6 +50,7 @@ function isCount(pieces: readonly Piece[], at: number): boolean {
   const alone = (pieces[at + 2] ?? pieces[at + 1])?.kind !== 'number' && pieces[at + 3]?.kind !== 'number'
   return (
     (COUNTED.has(first) && alone) ||
+    (LEADS.has(first) && last[0] === '+') ||
     (first === 'w' && (piece?.words[0]?.value ?? 0) <= MOST_WIRES) ||
     (COUNTED.has(second) &&
       words.length + last.length > 1 &&
@@ -61,6 +65,7 @@ function isPartCount(pieces: readonly Piece[], at: number): boolean {
   const behind = pieces[at + 1]
   return (
     isSmallWhole(pieces[at]) &&
+    (pieces[at]?.words[0]?.value ?? 0) <= MOST_HOLDING &&
     before?.senses.some(({ is }) => is === 'part' || is === 'check') === true &&
     (behind === undefined || behind.kind === 'mark')
   )

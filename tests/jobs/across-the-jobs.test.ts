@@ -139,7 +139,7 @@ describe('words', () => {
     expect(said('head turns free', 'well-two-wire', { standing: 'bench' }).findings).toMatchObject([
       { check: 'shaft-turn', outcome: 'free', half: 'pump-end' },
     ])
-    expect(said('gravel, mtr side').findings).toMatchObject([{ check: 'listen', side: 'motor' }])
+    expect(said('grinds, mtr side').findings).toMatchObject([{ check: 'listen', side: 'motor' }])
     const leads = said('meg .25 blk, .25 yel', 'well-three-wire', { standing: 'bench' }).findings
     expect(leads.map(({ lead }) => lead)).toEqual(['black', 'yellow'])
   })

@@ -1,17 +1,18 @@
 import { FRAME_MOUNTS, MOTOR_MATCH } from '../knowledge/mechanical/motor-fit'
 import { MOTOR_TYPES } from '../knowledge/vocabulary'
 import { formatNumber } from '../quantity/format'
+import type { Telling } from '../quantity/sentence'
 import type { Nameplate } from './nameplate'
 
 export type MatchVerdict = 'fits' | 'fits-with' | 'does-not' | 'not-read'
 
 /** One point of a new motor against the old, and against what it hangs on. */
 export interface MatchPoint {
-  point: 'volts' | 'hertz' | 'flange' | 'shaft' | 'frame' | 'power' | 'speed' | 'amps' | 'type'
+  point: 'volts' | 'hertz' | 'flange' | 'shaft' | 'frame' | 'power' | 'speed' | 'amps' | 'type' | 'duty'
   label: string
   /** As they are read on the plates; absent where one says nothing. */
-  old?: string
-  new?: string
+  old?: Telling
+  new?: Telling
   verdict: MatchVerdict
   because: string
 }

@@ -58,6 +58,7 @@ import {
   Uuid,
 } from '../validation/rules'
 import { validated } from '../validation/validated'
+import type { Duty } from '../motor/match-duty'
 import { isPartPrice, MOST_PRICE } from './part-price'
 import {
   ENTRY_VERSION,
@@ -87,10 +88,15 @@ class CustomerInput implements Customer {
   @MayBeAbsent() @IsString() @MaxLength(40) phone?: string
 }
 
+class DutyInput implements Duty {
+  @Quantity({ above: 0, max: 1000 }) flowLitresPerSecond!: number
+  @Quantity({ above: 0, max: 2000 }) headMetres!: number
+}
 class FittedPartInput implements FittedPart {
   @IdOf(PARTS) part!: Part
   @MayBeAbsent() @IsString() @Length(1, 200) identity?: string
   @MayBeAbsent() @ValidateNested() @Type(() => NameplateInput) @IsObject() nameplate?: NameplateInput
+  @MayBeAbsent() @ValidateNested() @Type(() => DutyInput) @IsObject() duty?: DutyInput
   @MayBeAbsent() @CalendarDay() since?: string
   @MayBeAbsent() @CalendarDay() until?: string
   @MayBeAbsent() @CalendarDay() warrantyUntil?: string
@@ -216,6 +222,7 @@ class FittedBody {
   @IdOf(PARTS) part!: Part
   @MayBeAbsent() @IsString() @Length(1, 200) identity?: string
   @MayBeAbsent() @ValidateNested() @Type(() => NameplateInput) @IsObject() nameplate?: NameplateInput
+  @MayBeAbsent() @ValidateNested() @Type(() => DutyInput) @IsObject() duty?: DutyInput
   @MayBeAbsent() @CalendarDay() warrantyUntil?: string
 }
 class JobBody {

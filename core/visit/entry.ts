@@ -1,4 +1,5 @@
 import type { Finding } from '../diagnosis/finding'
+import type { Duty } from '../motor/match-duty'
 import type { Installation, Nameplate } from '../motor/nameplate'
 import type { EnteredRates } from '../knowledge/shop/rates'
 import type { Construction, Gate, Kind, Part, Stage, Standing } from '../knowledge/vocabulary'
@@ -41,6 +42,8 @@ export interface NewPart {
   part: Part
   identity?: string
   nameplate?: Nameplate
+  /** Of a pump: the point it is sold for. */
+  duty?: Duty
   warrantyUntil?: string
 }
 
@@ -50,6 +53,7 @@ export interface FittedPart {
   /** What identifies it: a bearing's number, a seal's sizes, a frame, a rating. */
   identity?: string
   nameplate?: Nameplate
+  duty?: Duty
   /** ISO dates. */
   since?: string
   until?: string

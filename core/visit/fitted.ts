@@ -52,7 +52,7 @@ export function machineAfter(machine: Machine, live: readonly Entry[]): Machine 
   const known = [...(machine.fitted ?? [])]
   for (const { body, at } of fitted) {
     const day = at.slice(0, 10)
-    const { part, identity, nameplate, warrantyUntil } = body
+    const { part, identity, nameplate, duty, warrantyUntil } = body
     const before = known.findLast((each) => each.part === part && each.until === undefined)
     if (before) known[known.indexOf(before)] = { ...before, until: day }
     else if (PLATED.has(part))
@@ -67,6 +67,7 @@ export function machineAfter(machine: Machine, live: readonly Entry[]): Machine 
       since: day,
       ...(identity ? { identity } : {}),
       ...(nameplate ? { nameplate } : {}),
+      ...(duty ? { duty } : {}),
       ...(warrantyUntil ? { warrantyUntil } : {}),
     } satisfies FittedPart)
   }

@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { countingRecords } from '../takedown/progress'
 import { repairSteps, type Repair } from '../takedown/step-plan'
-import type { EntryBodies } from './entry'
-import { fittedByNow, partsGoingIn } from './new-parts'
+import { ENTRY_VERSION, type EntryBodies } from './entry'
+import { validEntry } from './entry-rules'
+import { machineAfter } from './fitted'
+import { bearingsNamed, fittedByNow, partsGoingIn } from './new-parts'
 import { entry, fold, opened } from './test-journal'
 
 const plan = repairSteps('pool', 'band-clamp', ['swap-motor']) as Repair
@@ -53,5 +55,21 @@ describe('parts that go in', () => {
     const state = fold([opened(), motor({ nameplate: { volts: 230, horsepower: 3 } })])
     expect(state.plate.horsepower).not.toBe(3)
     expect(state.fitted).toEqual([])
+  })
+
+  it('a pump’s duty is kept with it, and stands on the card', () => {
+    const duty = { flowLitresPerSecond: 1.6, headMetres: 3.7 }
+    const state = fold([opened(), entry('fitted', { part: 'pump', nameplate: { volts: 230 }, duty })])
+    expect(machineAfter(state.machine, state.entries).fitted?.at(-1)).toMatchObject({ part: 'pump', duty })
+    const wrong = { part: 'pump', duty: { flowLitresPerSecond: -1, headMetres: 3 } }
+    expect(() => validEntry({ ...entry('fitted', wrong as never), v: ENTRY_VERSION })).toThrow(/flowLitresPerSecond/)
+  })
+
+  it('bearings are said with bore, outside and width (ISO 15); a number that is none says nothing', () => {
+    expect(bearingsNamed('6203 2RS drive, 6203 far; was 6205-2Z')).toEqual([
+      { number: '6203', millimetres: [17, 40, 12] },
+      { number: '6205', millimetres: [25, 52, 15] },
+    ])
+    expect(bearingsNamed('620 drive, 162034')).toEqual([])
   })
 })

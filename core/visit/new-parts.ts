@@ -1,3 +1,4 @@
+import { BEARINGS } from '../knowledge/mechanical/bearings'
 import { IDENTITIES, PLATED } from '../knowledge/repairs/identities'
 import { isIdOf, PARTS, type Part } from '../knowledge/vocabulary'
 import type { Repair } from '../takedown/step-plan'
@@ -62,4 +63,17 @@ function isIn(part: Part, steps: Repair['steps'], records: Records): boolean {
 /** What was read of new parts that are in by now, and that nobody has written as fitted yet. */
 export function fittedByNow(parts: readonly PartGoingIn[]): NewPart[] {
   return parts.flatMap(({ isIn: inPlace, isFitted, known }) => (inPlace && !isFitted && known ? [known] : []))
+}
+
+/**
+ * The sizes of the bearings that an identity names, each once: what is ordered is held against what is measured.
+ *
+ * @param identity as it was written: `6203 2RS drive, 6204 far`
+ * @source ISO 15
+ */
+export function bearingsNamed(identity: string): { number: string; millimetres: readonly number[] }[] {
+  return [...new Set(identity.match(/\b6[0-3]\d{2}\b/g) ?? [])].flatMap((number) => {
+    const millimetres = BEARINGS[number]
+    return millimetres ? [{ number, millimetres }] : []
+  })
 }

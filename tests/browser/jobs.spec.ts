@@ -222,6 +222,7 @@ test('a sump with two faults and an adapter that holds: sawn, dry-fitted, cement
       kind: 'sump',
       construction: 'sump-sealed',
       nameplate: { volts: 115, hertz: 60, horsepower: 0.33, motorType: 'split-phase' },
+      installation: { liftMetres: 2.4384 },
     },
     complaints: ['alarm-sounding'],
     says: 'alarm on, main pump silent',
@@ -235,6 +236,15 @@ test('a sump with two faults and an adapter that holds: sawn, dry-fitted, cement
   await page.getByTestId('option-set-float-heights').getByTestId('as-well').click()
   await expect(page.getByTestId('option-set-float-heights').getByTestId('as-well')).toHaveText('Agreed too')
   await page.goto(`${standing.url}/visits/${visit}/repair`)
+  // By duty, not by horsepower: what reaches six feet does not lift eight.
+  const plate = page.getByTestId('new-plate-pump')
+  await plate.getByTestId('new-flow').fill('25')
+  await plate.getByTestId('new-head').fill('6')
+  await expect(page.getByTestId('match-duty')).toContainText('asked 8 ft → 25 gpm at 6 ft')
+  await expect(page.getByTestId('match-duty')).toContainText('does not reach')
+  await plate.getByTestId('new-head').fill('12')
+  await expect(page.getByTestId('match-duty')).toContainText('It reaches')
+  await plate.getByTestId('keep-plate').click()
   const held = page.getByTestId('step-stuck')
   for (
     let turn = 0;
@@ -275,6 +285,15 @@ test('a vertical pump with shims and a bearing loose on its shaft: numbered, pac
   await page.goto(`${standing.url}/visits/${visit}/decide`)
   await choose(page, 'bearings-with-compound')
   await page.goto(`${standing.url}/visits/${visit}/repair`)
+  // The numbers off the rings, each with the sizes it stands for; in their place once the way back is over them.
+  await page.getByTestId('new-parts-open').click()
+  await page.getByTestId('identity-bearings').fill('6204 top, 6205 bottom')
+  const bearings = page.getByTestId('new-part-bearings')
+  await expect(bearings).toContainText('6204: 20 × 47 × 14 mm')
+  await bearings.getByRole('button', { name: 'Keep it' }).click()
+  await expect(bearings.getByRole('button', { name: 'Keep it' })).toBeDisabled()
+  await page.getByTestId('new-parts-open').click()
+  expect(await keptAt(standing.url, visit, 'fitted')).toEqual([])
   await until(page, 'Number the four places')
   await closeStep(page)
   await until(page, 'Try old and new on the shaft')
@@ -287,6 +306,8 @@ test('a vertical pump with shims and a bearing loose on its shaft: numbered, pac
   await expect(page.getByTestId('step-work:bearings:compound')).toBeVisible()
   await until(page, 'Shims back to their own corners')
   await toTheEnd(page)
+  const fitted = await keptAt(standing.url, visit, 'fitted')
+  expect(fitted.map(({ body }) => [body.part, body.identity])).toEqual([['bearings', '6204 top, 6205 bottom']])
 })
 
 test('a variable-speed drive: matched, mounted, wired, bonded, primed, and only then set up', async ({

@@ -2,7 +2,7 @@
 import { format } from 'date-fns'
 import { IDENTITIES } from '#core/knowledge/repairs/identities'
 import { PARTS } from '#core/knowledge/vocabulary'
-import type { PartGoingIn } from '#core/visit/new-parts'
+import { bearingsNamed, type PartGoingIn } from '#core/visit/new-parts'
 
 /** What goes in: each new part by what identifies it, its plate held against the old one before anything is opened. */
 const { lit = undefined } = defineProps<{ lit?: string }>()
@@ -41,6 +41,11 @@ const isChanged = (each: PartGoingIn) => textOf(each).trim() !== '' && textOf(ea
 function write(each: PartGoingIn): void {
   keep(each, { ...each.known, part: each.part, identity: textOf(each).trim().slice(0, 200) })
 }
+/** What the number stands for, beside what is measured on the old ring. */
+const sizesOf = (each: PartGoingIn) =>
+  each.part === 'bearings'
+    ? bearingsNamed(textOf(each)).map(({ number, millimetres }) => `${number}: ${millimetres.join(' × ')} mm`)
+    : []
 const plateWords = ({ known }: PartGoingIn) => {
   const plate = known?.nameplate
   if (!plate) return known?.identity ?? ''
@@ -110,6 +115,12 @@ const since = (part: string) => {
           ><button type="submit" class="button" :disabled="!isChanged(each)">
             {{ each.isIn ? 'It is in' : 'Keep it' }}</button
           ><span v-if="each.isFitted" class="self-center text-slate">in since {{ since(each.part) }}</span>
+          <p v-if="sizesOf(each).length > 0 || (each.before && !each.known)" class="number basis-full text-[0.9rem]">
+            <span v-for="size in sizesOf(each)" :key="size" class="mr-4">{{ size }}</span><span
+              v-if="each.before && !each.known"
+              >as it was: {{ each.before }}</span
+            >
+          </p>
         </form>
       </li>
     </ul>

@@ -3,7 +3,10 @@ import type { Verdict } from '#core/judgement/judgement'
 import { IDENTITIES } from '#core/knowledge/repairs/identities'
 import { MOTOR_TYPES, PARTS } from '#core/knowledge/vocabulary'
 import { matchMotor, matchVerdict, type MatchVerdict } from '#core/motor/match'
+import { matchDuty, neededHead } from '#core/motor/match-duty'
 import type { Nameplate } from '#core/motor/nameplate'
+import { fromShown, toShown, unitOf } from '#core/quantity/measures'
+import { render } from '#core/quantity/sentence'
 import type { PartGoingIn } from '#core/visit/new-parts'
 import { MATCH_SENTENCES, MATCH_WORDS } from '~/utils/match-words'
 import { emptyToUndefined, PLATE_FIELDS, plateText, readPlate } from '~/utils/plate-form'
@@ -18,6 +21,27 @@ const known = part.known
 const text = reactive<Record<string, string>>(
   known?.nameplate ? plateText(known.nameplate) : { volts: String(old.value.volts) },
 )
+/** A pump is chosen by duty: so much water to such a height. */
+const isPump = part.part === 'pump'
+const { reader, system } = useUnits()
+const dutyText = (value: number | undefined, measure: 'flow' | 'head') =>
+  value === undefined ? '' : shortNumber(toShown(value, measure, system.value))
+const duty = reactive({
+  flow: dutyText(known?.duty?.flowLitresPerSecond, 'flow'),
+  head: dutyText(known?.duty?.headMetres, 'head'),
+})
+watch(system, (now, was) => {
+  for (const measure of ['flow', 'head'] as const) {
+    const typed = readNumber(duty[measure])
+    if (typed !== undefined) duty[measure] = shortNumber(toShown(fromShown(typed, measure, was), measure, now))
+  }
+})
+const dutyRead = computed(() => {
+  const [flow, head] = [readNumber(duty.flow), readNumber(duty.head)]
+  return flow === undefined || head === undefined
+    ? undefined
+    : { flowLitresPerSecond: fromShown(flow, 'flow', system.value), headMetres: fromShown(head, 'head', system.value) }
+})
 const more = reactive({
   motorType: known?.nameplate?.motorType ?? '',
   identity: known?.identity ?? '',
@@ -36,9 +60,12 @@ const supply = computed(
     state.value.findings.findLast(({ finding }) => finding.check === 'supply-voltage' && (finding.value ?? 0) > 90)
       ?.finding.value ?? undefined,
 )
-const points = computed(() =>
-  plate.value.volts === undefined ? [] : matchMotor(old.value, plate.value as Nameplate, supply.value),
-)
+const points = computed(() => {
+  if (plate.value.volts === undefined) return []
+  const { kind, installation } = state.value.machine
+  const motor = matchMotor(old.value, plate.value as Nameplate, supply.value)
+  return isPump ? [matchDuty(dutyRead.value, neededHead(kind, installation)), ...motor] : motor
+})
 const whole = computed(() => matchVerdict(points.value))
 const problems = ref<Record<string, string>>({})
 const { problemsOf } = useEntryRules()
@@ -49,6 +76,7 @@ function write(): void {
     part: part.part,
     nameplate: plate.value as Nameplate,
     identity: more.identity.trim(),
+    ...(isPump && dutyRead.value ? { duty: dutyRead.value } : {}),
     warrantyUntil: more.warrantyUntil,
   })
   const refused = Object.entries(problemsOf('new-part', body))
@@ -94,6 +122,18 @@ const label = PARTS[part.part]
           problems[field.key]
         }}</span></label
       >
+      <template v-if="isPump">
+        <label v-for="measure in ['flow', 'head'] as const" :key="measure"
+          ><span class="label"
+            >{{ measure === 'flow' ? 'Rated flow' : 'at a head of' }}, {{ unitOf(measure, system) }}</span
+          ><input
+            v-model="duty[measure]"
+            class="field number"
+            inputmode="decimal"
+            placeholder="not read"
+            :data-testid="`new-${measure}`"
+        /></label>
+      </template>
       <label class="col-span-2"
         ><span class="label">Motor type</span
         ><select v-model="more.motorType" class="field" data-testid="new-motorType">
@@ -133,7 +173,7 @@ const label = PARTS[part.part]
           </th>
           <td class="py-1">
             <span v-if="point.old || point.new" class="number"
-              >{{ point.old ?? 'not read' }} → {{ point.new ?? 'not read' }}</span
+              >{{ render(point.old ?? 'not read', reader) }} → {{ render(point.new ?? 'not read', reader) }}</span
             ><span class="block text-slate">{{ point.because }}</span>
           </td>
         </tr>

@@ -3,6 +3,7 @@ import { computed, ref, shallowRef } from 'vue'
 import type { Pace } from '#core/takedown/as-here'
 import type { Entry } from '#core/visit/entry'
 import { foldVisit, machineOf, type VisitState } from '#core/visit/fold'
+import { liveEntries } from '#core/visit/supersession'
 import { earlierReadings, type HistoryReading } from '#core/visit/history'
 import type { Experience } from '#core/visit/job'
 import { UNNAMED_SHOP, type Shop } from '#core/visit/shop'
@@ -36,7 +37,7 @@ export const useVisit = defineStore('visit', () => {
   const problem = ref<string>()
 
   const { entries, merge, clear, append, appendSaid, settle } = visitJournal(visitId, author)
-  const earlier = computed(() => earlierReadings(history.value, machineOf(entries.value)))
+  const earlier = computed(() => earlierReadings(history.value, machineOf(liveEntries(entries.value))))
   const state = computed<VisitState | undefined>(() => foldVisit(entries.value, { earlier: earlier.value }))
   const system = useUnitSystem()
   const { thought, thinking } = visitThought({ state, shop, pace, experience, system }, (...asked) =>

@@ -16,6 +16,7 @@ import {
   FAULTS,
   GATES,
   KIND_CONSTRUCTIONS,
+  isIdOf,
   KINDS,
   MOTOR_TYPES,
   PARTS,
@@ -99,7 +100,7 @@ export class PumpInput implements Pump {
   @MayBeAbsent()
   @rule(
     'isPartAges',
-    (value) => isPlain(value) && Object.entries(value).every(([part, years]) => part in PARTS && isYears(years)),
+    (value) => isPlain(value) && Object.entries(value).every(([part, years]) => isIdOf(PARTS, part) && isYears(years)),
     'must give parts, such as motor, their age in years from 0 to 100',
   )
   partAges?: Pump['partAges']

@@ -117,14 +117,16 @@ function deadIn(pieces: readonly Piece[], scene: Scene, heard: Heard): void {
   for (const clause of new Set(pieces.map((piece) => piece.clause))) {
     const own = pieces.filter((piece) => piece.clause === clause && piece.kind !== 'mark' && piece.kind !== 'silent')
     const words = own.flatMap((piece) => piece.text.split(' '))
-    if (own.some(({ used }) => used) || !words.every((word) => word in LEADS_SAID || GROUND_OR.has(word))) continue
+    if (own.some(({ used }) => used) || !words.every((word) => Object.hasOwn(LEADS_SAID, word) || DEAD_WORDS.has(word)))
+      continue
     if (words.includes('dead')) add(heard, { other: { is: 'gate', gate: 'proved-dead', shut: true }, pieces: own })
     // The lock, said once more.
     else if (isOff && words.join(' ') === 'locked') add(heard, { pieces: own })
   }
 }
 
-const GROUND_OR: ReadonlySet<string> = new Set(['dead', 'locked', 'and', 'both', 'lead', 'line', 'leg', 'wire', 'hot'])
+/** Words that may stand in a clause that says no more than which line is dead. */
+const DEAD_WORDS: ReadonlySet<string> = new Set(['dead', 'locked', 'and', 'both', 'lead', 'line', 'leg', 'wire', 'hot'])
 
 const EMPTY_VOLTS = 10
 

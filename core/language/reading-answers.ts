@@ -60,9 +60,10 @@ export function answersFor(
     return expanded(m, likeNeighbours(m, quantity, here.length > 0 ? here : checks), quantity, topic, make)
   }
   if (own === undefined) {
-    // `cable alone 900`: only insulation is read so.
-    if (fields.setup && quantity.value !== null) return [make('insulation-resistance')]
     const lit = scene.lit ? checkInfo(scene.lit.check) : undefined
+    // `cable alone 900`: insulation is what is read so, unless something else is lit.
+    const read = lit?.unit === undefined || scene.lit?.check === 'insulation-resistance'
+    if (fields.setup === 'cable-alone' && quantity.value !== null && read) return [make('insulation-resistance')]
     if (lit?.unit !== undefined && scene.lit && bareFits(m, quantity)) {
       const { part, leads, setup, half, lead } = scene.lit
       return [

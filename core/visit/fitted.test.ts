@@ -47,6 +47,14 @@ describe('what is fitted', () => {
     expect(machineAfter(state.machine, [opened()])).toEqual(state.machine)
   })
 
+  it('what was inside the old motor leaves with it; what is outside stays', () => {
+    const bearings = entry('fitted', { part: 'bearings', identity: '6203 both' })
+    const seal = entry('fitted', { part: 'shaft-seal', identity: '5/8 in' })
+    const state = fold([opened(), bearings, seal, motor()])
+    const left = machineAfter(state.machine, state.entries).fitted?.filter(({ until }) => until === undefined)
+    expect(left?.map(({ part }) => part)).toEqual(['shaft-seal', 'motor'])
+  })
+
   it('a whole new pump is a new machine in its place', () => {
     const pump = entry('fitted', { part: 'pump', nameplate: { volts: 230 }, warrantyUntil: '2029-05-12' })
     const state = fold([opened(), pump])

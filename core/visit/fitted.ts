@@ -49,13 +49,15 @@ export function speakingStill(live: readonly Entry[], kind: Machine['kind']): Re
 export function machineAfter(machine: Machine, live: readonly Entry[]): Machine {
   const fitted = ofKind(live, 'fitted')
   if (fitted.length === 0) return machine
-  const known = [...(machine.fitted ?? [])]
+  let known: FittedPart[] = machine.fitted ?? []
   for (const { body, at } of fitted) {
     const day = at.slice(0, 10)
     const { part, identity, nameplate, duty, warrantyUntil } = body
-    const before = known.findLast((each) => each.part === part && each.until === undefined)
-    if (before) known[known.indexOf(before)] = { ...before, until: day }
-    else if (PLATED.has(part))
+    // What was inside the old one leaves with it.
+    const gone = renewedParts([part], machine.kind)
+    const isNamed = known.some((each) => each.part === part && each.until === undefined)
+    known = known.map((each) => (each.until === undefined && gone.has(each.part) ? { ...each, until: day } : each))
+    if (!isNamed && PLATED.has(part))
       known.push({
         part,
         nameplate: machine.nameplate,

@@ -24,7 +24,9 @@ export interface VisitView {
 
 /** A visit's state with its machine's earlier insulation readings, for the trend. */
 export function stateOf(view: VisitView): VisitState {
-  return foldVisit(view.entries, { earlier: earlierReadings(view.history, machineOf(view.entries)) }) as VisitState
+  return foldVisit(view.entries, {
+    earlier: earlierReadings(view.history, machineOf(liveEntries(view.entries))),
+  }) as VisitState
 }
 
 /** The shop as its own entries say it. */

@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import { v7 as uuidv7 } from 'uuid'
 import { post, serve, temporaryFolder } from '../server/serve'
 import { testVisit } from '../server/entries'
-import { expect, keptAt, say, test } from './shop'
+import { expect, fixClock, keptAt, NOW, say, test } from './shop'
 
 /** A line that this device wrote and the server will not take. */
 const refusedLine = (visitId: string, value: number) => ({
@@ -61,6 +61,7 @@ test(
 
 test('a server that answers and cannot keep is not one that is away', { tag: '@desk' }, async ({ page, standing }) => {
   const visit = await standing.visit('filter pump 2')
+  await fixClock(page)
   await page.goto(`${standing.url}/visits/${visit}/test`)
   await expect(page.getByTestId('journal')).toBeVisible()
   await page.route('**/api/entries', (route) =>
@@ -73,6 +74,9 @@ test('a server that answers and cannot keep is not one that is away', { tag: '@d
   await say(page, 'shaft free')
   await expect(page.getByTestId('reach')).toContainText('The server cannot keep lines just now.')
   await expect(page.getByTestId('reach')).toContainText('The disk is full')
+  await expect(page.getByTestId('reach')).toContainText('1 line is kept here and tried again.')
+  // It tries by itself too: with its clock standing still only the button does.
+  await page.clock.pauseAt(new Date(NOW.getTime() + 3_600_000))
   await expect(page.getByTestId('reach')).toContainText('1 line is kept here and tried again.')
   await page.unroute('**/api/entries')
   await page.getByRole('button', { name: 'Try now' }).click()

@@ -30,6 +30,7 @@ import type { Installation, Nameplate, Pump } from '../motor/nameplate'
 import { MAINS_HERTZ, PLACE_BOUNDS, PLATE_BOUNDS } from '../motor/plate-bounds'
 import {
   IdOf,
+  isRecord,
   MayBeAbsent,
   OptionalQuantity,
   Quantity,
@@ -38,8 +39,6 @@ import {
   rule,
 } from '../validation/rules'
 
-const isPlain = (value: unknown): value is Record<string, unknown> =>
-  value !== null && typeof value === 'object' && !Array.isArray(value)
 const isYears = (value: unknown) => typeof value === 'number' && value >= 0 && value <= 100
 
 export class NameplateInput implements Nameplate {
@@ -100,7 +99,7 @@ export class PumpInput implements Pump {
   @MayBeAbsent()
   @rule(
     'isPartAges',
-    (value) => isPlain(value) && Object.entries(value).every(([part, years]) => isIdOf(PARTS, part) && isYears(years)),
+    (value) => isRecord(value) && Object.entries(value).every(([part, years]) => isIdOf(PARTS, part) && isYears(years)),
     'must give parts, such as motor, their age in years from 0 to 100',
   )
   partAges?: Pump['partAges']

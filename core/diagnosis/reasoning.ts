@@ -1,7 +1,7 @@
 import { checkInfo } from '../knowledge/checks/checks'
 import type { ActionRow } from '../knowledge/faults/model-types'
 import { DECIDING, LISTING, LOOK_AHEAD } from '../knowledge/faults/thresholds'
-import { usualStanding } from '../knowledge/vocabulary'
+import { usualStanding, type Standing } from '../knowledge/vocabulary'
 import { DEFAULT_RATES, wholeRates, type EnteredRates, type Rates } from '../knowledge/shop/rates'
 import { ownFindings } from './own-findings'
 import { mechanismOf, newestFindings, type DiagnosisCase, type Finding } from './finding'
@@ -85,13 +85,16 @@ function lossScene({ complaints, minutesLeft }: DiagnosisCase): LossScene {
   return { complaints, minutesLeft }
 }
 
+/** Where the machine of a case stands: as said, else as its construction does. */
+function standingOf({ standing, pump }: DiagnosisCase): Standing {
+  return standing ?? usualStanding(pump.construction)
+}
+
 /** Is the repair to be had where the machine stands, and was read what it hangs on? */
-function isOffered(
-  { onlyAfter, standings }: ActionRow,
-  { pump, standing = usualStanding(pump.construction), findings = [] }: DiagnosisCase,
-): boolean {
+function isOffered({ onlyAfter, standings }: ActionRow, input: DiagnosisCase): boolean {
+  const { findings = [] } = input
   return (
-    (!standings || standings.includes(standing)) &&
+    (!standings || standings.includes(standingOf(input))) &&
     (!onlyAfter || findings.some(({ check, of }) => check === onlyAfter && of !== 'new'))
   )
 }
@@ -119,7 +122,7 @@ export function nextCandidate(
     rankChecks(model, { now: losses, opened }, posterior.probabilities, checks, {
       held,
       rates: reckoned,
-      standing: input.standing ?? usualStanding(input.pump.construction),
+      standing: standingOf(input),
       repairing: chanceOfFollowing(reasoning, repair.action),
     })
   // A reading that cannot be true is made again; on a wet floor the outlet comes before everything.
@@ -149,7 +152,7 @@ export function checksPossible({ input, model, findings, held, safety, posterior
     complaints: input.complaints ?? [],
     skipped: input.skipped ?? [],
     held,
-    standing: input.standing ?? usualStanding(input.pump.construction),
+    standing: standingOf(input),
     safety,
     posterior: posterior.probabilities,
   })
@@ -202,7 +205,7 @@ function slipToRepeat({ model, posterior, input, safety }: Reasoning): Slip | un
 function heldGates(input: DiagnosisCase, { pump, plate }: DiagnosisModel): Set<string> {
   if (input.gates) return new Set(input.gates)
   const last = input.findings?.findLast(({ check }) => (checkInfo(check)?.gates.length ?? 0) > 0)
-  return new Set(last ? gatesFor(last, pump.kind, plate, input.standing ?? usualStanding(pump.construction)) : [])
+  return new Set(last ? gatesFor(last, pump.kind, plate, standingOf(input)) : [])
 }
 
 /** Every fault standing alone, likeliest first. */

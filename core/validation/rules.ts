@@ -155,3 +155,7 @@ function isRange(value: unknown): boolean {
     Array.isArray(value) && value.length === 2 && value.every(positive) && (value[0] as number) <= (value[1] as number)
   )
 }
+
+/** An object with fields, and no list. */
+export const isRecord = (value: unknown): value is Record<string, unknown> =>
+  value !== null && typeof value === 'object' && !Array.isArray(value)

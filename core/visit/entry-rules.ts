@@ -50,6 +50,7 @@ import {
   CalendarDay,
   IdOf,
   Instant,
+  isRecord,
   isUuid,
   MayBeAbsent,
   OptionalQuantity,
@@ -263,8 +264,6 @@ class HandedOverBody {
 class CustomerSetBody {
   @ValidateNested() @Type(() => CustomerInput) @IsObject() customer!: CustomerInput
 }
-const isRecord = (value: unknown): value is Record<string, unknown> =>
-  value !== null && typeof value === 'object' && !Array.isArray(value)
 /** A price for each part: of every kind, or of one kind's own as `motor:pool`. */
 function PricesByPart(): PropertyDecorator {
   return rule(

@@ -4,8 +4,8 @@ import { repairSteps, type Repair } from '../takedown/step-plan'
 import { ENTRY_VERSION, type EntryBodies } from './entry'
 import { validEntry } from './entry-rules'
 import { machineAfter } from './fitted'
-import { bearingsNamed, fittedByNow, partsGoingIn } from './new-parts'
-import { entry, fold, opened } from './test-journal'
+import { bearingsNamed, fittedByNow, matchNewPart, partsGoingIn } from './new-parts'
+import { entry, fold, opened, reading } from './test-journal'
 
 const plan = repairSteps('pool', 'band-clamp', ['swap-motor']) as Repair
 const ids = plan.steps.map(({ id }) => id)
@@ -71,5 +71,20 @@ describe('parts that go in', () => {
       { number: '6205', millimetres: [25, 52, 15] },
     ])
     expect(bearingsNamed('620 drive, 162034')).toEqual([])
+  })
+
+  it('are matched against the supply from line to line, never against one leg or a dead line; a pump by its duty too', () => {
+    const volts = (value: number, lead?: string) => reading('supply-voltage', value, lead ? { lead } : {})
+    const of230 = { part: 'motor', nameplate: { volts: 230, otherVolts: 115 } } as const
+    const against = (...entries: Parameters<typeof fold>[0]) =>
+      matchNewPart(of230, fold([opened(), ...entries])).find(({ point }) => point === 'volts')?.verdict
+    expect(against()).toBe('fits')
+    expect(against(volts(236), volts(118, 'l1'), volts(0.4))).toBe('fits')
+    expect(against(volts(118))).toBe('fits-with')
+    const points = (part: 'motor' | 'pump') =>
+      matchNewPart({ ...of230, part }, fold([opened()])).map(({ point }) => point)
+    expect(points('pump')).toContain('duty')
+    expect(points('motor')).not.toContain('duty')
+    expect(matchNewPart({ part: 'motor' }, fold([opened()]))).toEqual([])
   })
 })

@@ -1,6 +1,9 @@
 import { BEARINGS } from '../knowledge/mechanical/bearings'
+import { MOTOR_MATCH } from '../knowledge/mechanical/motor-fit'
 import { IDENTITIES, PLATED } from '../knowledge/repairs/identities'
 import { isIdOf, PARTS, type Part } from '../knowledge/vocabulary'
+import { matchMotor, type MatchPoint } from '../motor/match'
+import { matchDuty, neededHead } from '../motor/match-duty'
 import type { Repair } from '../takedown/step-plan'
 import { isClosing } from '../takedown/step-ref'
 import type { StepRecord } from '../takedown/tray'
@@ -63,6 +66,25 @@ function isIn(part: Part, steps: Repair['steps'], records: Records): boolean {
 /** What was read of new parts that are in by now, and that nobody has written as fitted yet. */
 export function fittedByNow(parts: readonly PartGoingIn[]): NewPart[] {
   return parts.flatMap(({ isIn: inPlace, isFitted, known }) => (inPlace && !isFitted && known ? [known] : []))
+}
+
+/** What stood from line to line at rest: the supply that a new motor meets; undefined where it was not read. */
+function supplyRead(findings: VisitState['findings']): number | undefined {
+  const read = findings.findLast(
+    ({ finding: { check, lead, value } }) =>
+      check === 'supply-voltage' && lead === undefined && (value ?? 0) > MOTOR_MATCH.leastSupplyVolts,
+  )
+  return read?.finding.value ?? undefined
+}
+
+/** A new motor or pump against the one that is there, its supply and, of a pump, its duty; nothing without a plate. */
+export function matchNewPart(
+  { part, nameplate, duty }: NewPart,
+  { machine, findings }: Pick<VisitState, 'machine' | 'findings'>,
+): MatchPoint[] {
+  if (!nameplate) return []
+  const motor = matchMotor(machine.nameplate, nameplate, supplyRead(findings))
+  return part === 'pump' ? [matchDuty(duty, neededHead(machine.kind, machine.installation)), ...motor] : motor
 }
 
 /**

@@ -3,17 +3,13 @@ import { weighNaive, weighNoisyOr, type NaiveTest, type NoisyEffect } from '../d
 import type { Basis } from '../judgement/judgement'
 import { formatNumber as n } from '../quantity/format'
 import { badField } from '../validation/input-error'
-import { MayBeAbsent, rule } from '../validation/rules'
+import { isRecord, MayBeAbsent, rule } from '../validation/rules'
 import { defineWorking } from './define-working'
 
 const isRecordOf =
   (test: (value: unknown) => boolean) =>
   (value: unknown): boolean =>
-    value !== null &&
-    typeof value === 'object' &&
-    !Array.isArray(value) &&
-    Object.keys(value).length <= 200 &&
-    Object.values(value).every(test)
+    isRecord(value) && Object.keys(value).length <= 200 && Object.values(value).every(test)
 const isShare = (value: unknown) => typeof value === 'number' && value >= 0 && value <= 1
 const isText = (value: unknown) => typeof value === 'string'
 const isMinutes = (value: unknown) => typeof value === 'number' && value >= 0.001 && Number.isFinite(value)

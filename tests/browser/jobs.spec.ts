@@ -1,45 +1,8 @@
 import type { Page } from '@playwright/test'
-import { v7 as uuidv7 } from 'uuid'
 import type { Machine } from '../../core/visit/entry'
-import { post } from '../server/serve'
+import { called } from './called'
 import { closeStep, title, until } from './repair-steps'
-import { ANOTHER_DAY, expect, fixClock, keptAt, NOW, say, test } from './shop'
-
-interface Call {
-  machine: Pick<Machine, 'name' | 'kind' | 'construction' | 'nameplate' | 'installation' | 'installedOn'>
-  complaints: string[]
-  says: string
-  standing?: 'bench'
-}
-
-/** A visit of a machine of its own, its call taken; nothing else is written but on the screens. */
-async function called(url: string, { machine, complaints, says, standing }: Call): Promise<string> {
-  const [visitId, customerId, machineId] = [uuidv7(), uuidv7(), uuidv7()]
-  const bodies: [kind: string, body: object][] = [
-    [
-      'visit-opened',
-      {
-        customer: { id: customerId, name: 'Mill Row', place: 'by the weir' },
-        machine: { ...machine, id: machineId, customerId },
-        scheduledAt: ANOTHER_DAY.toISOString(),
-        plannedMinutes: 120,
-        callerSays: says,
-      },
-    ],
-    ['call', { complaints, alreadyReplaced: [], callerSays: says }],
-    ...(standing ? [['standing', { at: standing }] as [string, object]] : []),
-  ]
-  const entries = bodies.map(([kind, body], at) => ({
-    id: uuidv7(),
-    visitId,
-    kind,
-    at: new Date(NOW.getTime() + at).toISOString(),
-    author: 'test',
-    body,
-  }))
-  expect((await post(`${url}/api/entries`, { entries })).status).toBe(200)
-  return visitId
-}
+import { expect, fixClock, keptAt, NOW, say, test } from './shop'
 
 /** Agrees a job of the catalogue, or one that was wished for. */
 async function agree(page: Page, job: string): Promise<void> {

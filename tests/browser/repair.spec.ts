@@ -2,8 +2,9 @@ import type { Page } from '@playwright/test'
 import { v7 as uuidv7 } from 'uuid'
 import type { EntryKind } from '../../core/visit/entry'
 import { post } from '../server/serve'
+import { called } from './called'
 import { closeStep, title, until } from './repair-steps'
-import { ANOTHER_DAY, expect, fixClock, keptAt, NOW, test, type StandingShop } from './shop'
+import { expect, fixClock, keptAt, NOW, test, type StandingShop } from './shop'
 
 /** Writes the decision as the Decide page would, for repairs that stand far down its list. */
 async function decide(url: string, visitId: string, option: string): Promise<void> {
@@ -16,26 +17,19 @@ async function write(url: string, visitId: string, kind: EntryKind, at: Date, bo
 }
 
 /** A well with a sealed pump, its capacitor inside, as a visit of its own. */
-async function sealedWell(url: string): Promise<string> {
-  const [visitId, customerId] = [uuidv7(), uuidv7()]
-  const machine = {
-    id: uuidv7(),
-    customerId,
-    name: 'meadow well',
-    kind: 'well-two-wire',
-    construction: 'submersible-sealed',
-    nameplate: { volts: 230, hertz: 60, motorType: 'permanent-split', horsepower: 0.5 },
-    installation: { wellDepthMetres: 30, onlySupply: true },
-  }
-  await write(url, visitId, 'visit-opened', NOW, {
-    customer: { id: customerId, name: 'Upper Meadow', place: 'Sheep Lane' },
-    machine,
-    scheduledAt: ANOTHER_DAY.toISOString(),
-    plannedMinutes: 120,
-    callerSays: 'hums, no water',
+const sealedWell = (url: string) =>
+  called(url, {
+    machine: {
+      name: 'meadow well',
+      kind: 'well-two-wire',
+      construction: 'submersible-sealed',
+      nameplate: { volts: 230, hertz: 60, motorType: 'permanent-split', horsepower: 0.5 },
+      installation: { wellDepthMetres: 30, onlySupply: true },
+    },
+    complaints: [],
+    says: 'hums, no water',
+    customer: { name: 'Upper Meadow', place: 'Sheep Lane' },
   })
-  return visitId
-}
 
 for (const [name, machine, option, tag] of [
   ['a seal on the nursery’s circulation pump', 'raceway 3', 'replace-shaft-seal', '@desk'],

@@ -2,12 +2,11 @@
 import type { Verdict } from '#core/judgement/judgement'
 import { IDENTITIES } from '#core/knowledge/repairs/identities'
 import { MOTOR_TYPES, PARTS } from '#core/knowledge/vocabulary'
-import { matchMotor, matchVerdict, type MatchVerdict } from '#core/motor/match'
-import { matchDuty, neededHead } from '#core/motor/match-duty'
+import { matchVerdict, type MatchVerdict } from '#core/motor/match'
 import type { Nameplate } from '#core/motor/nameplate'
 import { fromShown, toShown, unitOf } from '#core/quantity/measures'
 import { render } from '#core/quantity/sentence'
-import type { PartGoingIn } from '#core/visit/new-parts'
+import { matchNewPart, type PartGoingIn } from '#core/visit/new-parts'
 import { MATCH_SENTENCES, MATCH_WORDS } from '~/utils/match-words'
 import { emptyToUndefined, PLATE_FIELDS, plateText, readPlate } from '~/utils/plate-form'
 
@@ -54,18 +53,11 @@ function same(): void {
 }
 const read = computed(() => readPlate(text))
 const plate = computed(() => emptyToUndefined({ ...read.value.plate, motorType: more.motorType }) as Partial<Nameplate>)
-/** What stood at the terminals at rest: the supply that the new one meets. */
-const supply = computed(
-  () =>
-    state.value.findings.findLast(({ finding }) => finding.check === 'supply-voltage' && (finding.value ?? 0) > 90)
-      ?.finding.value ?? undefined,
+const points = computed(() =>
+  plate.value.volts === undefined
+    ? []
+    : matchNewPart({ part: part.part, nameplate: plate.value as Nameplate, duty: dutyRead.value }, state.value),
 )
-const points = computed(() => {
-  if (plate.value.volts === undefined) return []
-  const { kind, installation } = state.value.machine
-  const motor = matchMotor(old.value, plate.value as Nameplate, supply.value)
-  return isPump ? [matchDuty(dutyRead.value, neededHead(kind, installation)), ...motor] : motor
-})
 const whole = computed(() => matchVerdict(points.value))
 const problems = ref<Record<string, string>>({})
 const { problemsOf } = useEntryRules()

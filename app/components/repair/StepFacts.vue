@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { jobLabel } from '#core/language/other-words'
 import { isClosing, jointOf, opening } from '#core/takedown/step-ref'
-import { matchMotor, matchVerdict } from '#core/motor/match'
+import { matchVerdict } from '#core/motor/match'
+import { matchNewPart } from '#core/visit/new-parts'
 import { MATCH_SENTENCES } from '~/utils/match-words'
 import type { TakeDownStep } from '#core/takedown/plan'
 
@@ -22,9 +23,9 @@ const { parts } = useNewParts()
 const matched = computed(() => {
   const at = parts.value.find(({ part, plated }) => plated && step.id === `work:${part}:match`)
   if (!at) return undefined
-  const plate = at.known?.nameplate
-  if (!plate) return 'Its plate is held against the old one point by point:'
-  return MATCH_SENTENCES[matchVerdict(matchMotor(state.value.machine.nameplate, plate))]
+  return at.known?.nameplate
+    ? MATCH_SENTENCES[matchVerdict(matchNewPart(at.known, state.value))]
+    : 'Its plate is held against the old one point by point:'
 })
 /** Damage that was met and asks for another job, until somebody has said what becomes of it. */
 const offered = computed(() => state.value.jobs.filter((job) => job.from === 'damage' && job.state === 'offered'))

@@ -26,6 +26,8 @@ export const MOTOR_MATCH = {
   horsepowerShare: 0.02,
   /** Of the speed: what slip makes. */
   speedShare: 0.05,
+  /** Volts: less at the terminals is a dead line, or a meter that sees ghosts. */
+  leastSupplyVolts: 90,
   /** More amps than this beside the old: breaker and wire are looked at. */
   ampsMore: 0.1,
   basis: {

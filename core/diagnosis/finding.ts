@@ -56,6 +56,7 @@ const PLACED: ReadonlySet<string> = new Set([
   'joint-look',
   'air-leak-test',
   'stack-look',
+  'bearing-fit',
   'drop-test',
   'running-current',
   'winding-resistance',

@@ -127,7 +127,7 @@ function judgeSeen(finding: Finding): Judgement {
   const verdict = outcomeVerdict(finding.check, outcome) ?? 'unclear'
   const about =
     finding.part && isIdOf(PARTS, finding.part) ? `${PARTS[finding.part]}, look` : (info?.label ?? finding.check)
-  const subject = finding.at ? `${about}, ${finding.at}` : about
+  const subject = finding.at ? `${about}, ${finding.at.replaceAll('-', ' ')}` : about
   const base = { subject, value: outcome, verdict, basis: SEEN }
   if (finding.check === 'ground-ohmmeter' && outcome === 'open') {
     return {

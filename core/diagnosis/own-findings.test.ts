@@ -31,6 +31,11 @@ describe('what the findings say of the machine', () => {
     expect(ownFindings([lead('black', 'shorted'), lead('red', 'open')])).toEqual([lead('black', 'shorted')])
   })
 
+  it('takes a shaft for as loose as its looser bearing, whichever was tried last', () => {
+    const end = (at: string, outcome: string): Finding => ({ check: 'bearing-fit', at, outcome })
+    expect(ownFindings([end('top', 'loose'), end('bottom', 'tight')])).toEqual([end('top', 'loose')])
+  })
+
   it('is what the diagnosis weighs: a good lead after a bad one saves nothing', () => {
     const pump = { kind: 'well-three-wire', nameplate: { volts: 230, motorType: 'capacitor-start' } } as const
     const lead = (name: string, value: number): Finding => ({

@@ -5,7 +5,13 @@ import { groundReading, windingOhmsOfMain } from './winding-reading'
 
 const SUPPLIES: ReadonlySet<string> = new Set(['supply-voltage', 'supply-voltage-loaded'])
 /** Looked at in several places: what is wrong in one of them is wrong with the machine. */
-const IN_PLACES: ReadonlySet<string> = new Set(['joint-look', 'air-leak-test', 'stack-look', 'drop-test'])
+const IN_PLACES: ReadonlySet<string> = new Set([
+  'joint-look',
+  'air-leak-test',
+  'stack-look',
+  'bearing-fit',
+  'drop-test',
+])
 
 /** A finding with the readings it is compared with, where they were taken. */
 export interface OwnFinding extends Finding {

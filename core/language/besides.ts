@@ -7,15 +7,16 @@ import type { Part } from '../knowledge/vocabulary'
 import { LEADS_SAID } from '../knowledge/said/electrics-said'
 import { readUnit } from '../quantity/units'
 import { lexicon } from './lexicon'
-import { playsRole, type Piece } from './phrases'
+import { asTyped, playsRole, type Piece } from './phrases'
 import { capacitorsHere, type Scene } from './scene'
-import { plainClause } from './clauses'
+import { hasOutcome, plainClause } from './clauses'
 import type { Doubt, Heard, Other, Said } from './understanding'
 
 /** What a line says besides readings: gates, where the machine stands, what was replaced, wished for, left. */
 export function besidesIn(line: string, pieces: readonly Piece[], scene: Scene): Heard {
   const heard: Heard = { said: [], doubts: [] }
   leftIn(line, pieces, heard)
+  unreadIn(pieces, heard)
   gatesIn(pieces, scene, heard)
   deadIn(pieces, scene, heard)
   standingIn(pieces, scene, heard)
@@ -73,6 +74,24 @@ function leftIn(line: string, pieces: readonly Piece[], heard: Heard): void {
   const subject = telling ? own : pieces.filter((piece) => piece.clause === left.clause - 1 && piece.kind !== 'mark')
   if (subject.length > 0)
     add(heard, { other: { is: 'left', text: textOf(line, subject) }, pieces: [left, ...subject, ...own] })
+}
+
+const UNREAD =
+  /\b(?:not|never|couldn'?t|cannot|can'?t|didn'?t|wasn'?t) (?:been |be )?(?:measured|checked|read|tested|opened|megged|looked at)\b/i
+/** Words that are left of a clause that says no more than that. */
+const UNREAD_ONLY = new RegExp(`^${UNREAD.source}(?: up| yet| today| now)*$`, 'i')
+
+/** `cap not measured today`: a thing that nobody read says nothing of it, and neither does its clause. */
+function unreadIn(pieces: readonly Piece[], heard: Heard): void {
+  const clauseOf = (clause: number) => pieces.filter((piece) => piece.clause === clause && piece.kind !== 'mark')
+  for (const clause of new Set(pieces.map((piece) => piece.clause))) {
+    const own = clauseOf(clause)
+    const words = asTyped(own)
+    if (own.some(({ used, kind }) => used && kind !== 'silent') || !UNREAD.test(words)) continue
+    const before = UNREAD_ONLY.test(words) ? clauseOf(clause - 1) : []
+    const isRead = before.some((piece) => piece.kind === 'number' || hasOutcome(piece) || piece.used)
+    add(heard, { pieces: isRead ? own : [...before, ...own] })
+  }
 }
 
 function gatesIn(pieces: readonly Piece[], scene: Scene, heard: Heard): void {

@@ -70,3 +70,22 @@ export function complaintsIn(text: string, pieces: readonly Piece[], scene: Scen
   for (const item of said) for (const piece of item.pieces) piece.used = true
   return { said, doubts: [] }
 }
+
+/**
+ * `alarm on, main silent`: beside readings, what an owner would say is one where it is a clause of its own.
+ *
+ * @param least words that it must have
+ */
+export function clauseComplaints(pieces: readonly Piece[], { kind }: Scene, least: number): Said[] {
+  const { complaints } = lexicon()
+  return [...new Set(pieces.map(({ clause }) => clause))].flatMap((clause): Said[] => {
+    const own = pieces.filter((piece) => piece.clause === clause && piece.kind !== 'mark' && piece.kind !== 'silent')
+    if (own.some((piece) => piece.used || playsRole(piece, 'past'))) return []
+    const words = own.map(({ text }) => text).join(' ')
+    const ids = words.split(' ').length >= least ? complaints.get(words) : undefined
+    const id = ids?.find((each) => complaintFits(each as Complaint, kind)) as Complaint | undefined
+    if (!id) return []
+    for (const piece of own) piece.used = true
+    return [{ other: { is: 'complaint', id }, pieces: own }]
+  })
+}

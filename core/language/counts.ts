@@ -14,6 +14,7 @@ const MOVED: readonly (readonly string[])[] = [['back', 'in'], ['in', 'bag'], ['
 const MOST = 40
 /** `2w`, `3w`: a pump’s leads, and no watts. */
 const MOST_WIRES = 3
+const MOST_LEADS = 3
 /** No more pieces than this hold a cover: a capacitor may well read twenty-five beside two screws. */
 const MOST_HOLDING = 6
 /** `2 blk + grn`: leads, as they are counted. */
@@ -42,6 +43,8 @@ function isCount(pieces: readonly Piece[], at: number): boolean {
   if (!isSmallWhole(piece)) return false
   const behind = pieces[at + 1]
   const before = wordsOf(pieces[at - 1]).at(-1)
+  // "meg 800 all 3": all of the leads.
+  if (before === 'all' && (piece?.words[0]?.value ?? 0) <= MOST_LEADS && at > 1) return true
   if (before !== undefined && NUMBERED.has(before) && pieces[at - 1]?.clause === piece?.clause) return true
   if (behind === undefined || behind.kind === 'number' || behind.kind === 'mark') return false
   const words = wordsOf(behind)

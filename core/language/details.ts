@@ -60,6 +60,10 @@ export function detailsNear(
       used.push(piece)
     }
   }
+  if (fields.ageState === undefined && fields.setup === undefined) {
+    const age = ageBefore(pieces, quantity)
+    if (age) fields.ageState = age
+  }
   const speed = speedBefore(pieces, quantity)
   if (speed) {
     fields.at = playsRole(speed, 'high') ? 'high speed' : 'low speed'
@@ -68,6 +72,12 @@ export function detailsNear(
   if (guests.celsius !== undefined) fields.celsius = guests.celsius
   if (guests.testVolts !== undefined) fields.testVolts = guests.testVolts
   return { fields, pieces: used }
+}
+
+/** `new motor meg 640 blk, 630 red`: an age holds until another is said. */
+function ageBefore(pieces: readonly Piece[], quantity: Quantity): 'new' | 'used' | undefined {
+  const ages = pieces.slice(0, quantity.at).flatMap(({ senses }) => senses.filter((sense) => sense.is === 'age'))
+  return ages.at(-1)?.age
 }
 
 /** `high speed 9.4 a low 3.1 a`: the speed named last before the figure, or right behind it. */

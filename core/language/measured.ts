@@ -1,16 +1,19 @@
 import { aligned } from './align'
 import { detailsNear } from './details'
 import { type Clearance, guestsNear, guestsOf, MILLIMETRES_PER_INCH } from './guests'
-import { type Guest, type Measuring, note, one } from './measuring'
+import { type Guest, type Measuring, note, one, unitOf } from './measuring'
 import { overRange, zeroVolts } from './over-range'
 import { type Piece, playsRole } from './phrases'
 import { amperesOrVolts, plate, printed } from './plate-readings'
 import { canonical, fits, quantitiesOf, type Quantity, written } from './quantities'
 import { answersFor, orphan } from './reading-answers'
 import type { Scene } from './scene'
-import { canPrint, preferNarrower, selector, underLoad } from './special-readings'
+import { besideHorsepower, canPrint, preferNarrower, selector, underLoad } from './special-readings'
 import { type Topic, topicsOf } from './topics'
 import type { Answer, Heard } from './understanding'
+
+const FRAMES: ReadonlySet<number> = new Set([42, 48, 56])
+const FRAME_LETTERS = /^(?:c|cz|h|j|n|y|z)$/
 
 /** The readings of a line: each figure with what it is the reading of, or a question. */
 export function measuredIn(pieces: readonly Piece[], scene: Scene): Heard & { clearance?: Clearance } {
@@ -24,6 +27,7 @@ export function measuredIn(pieces: readonly Piece[], scene: Scene): Heard & { cl
   const m: Measuring = { pieces, topics, quantities, given: [], scene, said: [], doubts: [] }
   selector(m)
   canPrint(m)
+  besideHorsepower(m)
   underLoad(m)
   const read = m.quantities.filter(({ role }) => role === 'read')
   const givenRead = aligned(pieces, topics, read)
@@ -51,12 +55,20 @@ export function measuredIn(pieces: readonly Piece[], scene: Scene): Heard & { cl
 
 function readOne(m: Measuring, quantity: Quantity, topic: Topic | undefined, guests: Map<Quantity, Guest>): void {
   const pieces = [...(topic?.pieces ?? []), ...quantity.pieces]
+  if (isFrame(m, quantity)) {
+    plate(m, 'frame', quantity, pieces)
+    return
+  }
   if (quantity.plate && (!topic || topic.plate === quantity.plate)) {
     plate(m, quantity.plate, quantity, pieces)
     return
   }
   if (topic?.plate) {
     plate(m, topic.plate === 'amps' ? amperesOrVolts(quantity, m) : topic.plate, quantity, pieces)
+    return
+  }
+  if (isPlateCurrent(m, quantity, topic)) {
+    plate(m, 'fullLoadAmps', quantity, pieces)
     return
   }
   if (quantity.role !== 'read') {
@@ -88,6 +100,33 @@ function readOne(m: Measuring, quantity: Quantity, topic: Topic | undefined, gue
     return
   }
   one(m, all, `${written(quantity)} of what?`, kept)
+}
+
+/** `plate: 2 hp, 10.2 amps`: what follows a horsepower that is read off the plate is printed there too. */
+function isPlateCurrent({ pieces, quantities }: Measuring, quantity: Quantity, topic: Topic | undefined): boolean {
+  const named = topic && !topic.pieces.every((piece) => quantity.pieces.includes(piece))
+  const power = quantities.find(({ plate: field }) => field === 'horsepower')
+  const before = pieces.slice(0, quantity.at)
+  return (
+    !named &&
+    quantity.role === 'read' &&
+    unitOf(quantity) === 'A' &&
+    power !== undefined &&
+    power.at < quantity.at &&
+    before.some((piece) => playsRole(piece, 'plate')) &&
+    !pieces.some((piece) => playsRole(piece, 'measured'))
+  )
+}
+
+/** `56Y 1.5hp`: a frame of NEMA MG 1 with its letter, beside what else a plate says. */
+function isFrame({ pieces, quantities }: Measuring, quantity: Quantity): boolean {
+  const letter = pieces[quantity.at + 1]?.words[0]
+  return (
+    FRAMES.has(quantity.value ?? 0) &&
+    letter?.glued === true &&
+    FRAME_LETTERS.test(letter.text) &&
+    quantities.some((other) => other.plate === 'horsepower')
+  )
 }
 
 /** `234 v 6.6 a`: volts that are read beside the current are those under load. */

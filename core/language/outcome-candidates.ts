@@ -1,4 +1,4 @@
-import { hasForeign, hasOutcome, isTopicOnly, plainClause } from './clauses'
+import { hasForeign, hasOutcome, isLeads, isTopicOnly, plainClause } from './clauses'
 import { TRIALS } from '../knowledge/checks/trials'
 import { lexicon } from './lexicon'
 import { nearWords } from './slips'
@@ -114,6 +114,13 @@ const isLookedAt = (piece: Piece) =>
 /** The machine itself is a thing of every clause. */
 const WHOLE: ReadonlySet<string> = new Set(['pump', 'motor'])
 
+const isPumpEnd = ({ senses }: Piece) => senses.some((sense) => sense.is === 'half' && sense.half === 'pump-end')
+
+/** `leads sound` is no answer to a look at something else. */
+const saidOfLeads = (pieces: readonly Piece[], piece: Piece, check: string) =>
+  checkInfo(check)?.tool?.includes('meter') !== true &&
+  pieces.some((other) => other.clause === piece.clause && isLeads(other))
+
 interface Read {
   candidates: Candidate[]
   denial?: Piece
@@ -155,11 +162,15 @@ export function readOutcome(pieces: readonly Piece[], at: number, scene: Scene):
     else if (checkInfo(check)?.historyOnly) continue
     else if (needs === 'nothing' && !hasForeign(pieces)) all.push({ check, outcome, needs, cost: 1.2 })
     else if (needs !== 'name' || scene.lit?.check === check) {
-      if (scene.lit?.check === check && plainClause(pieces, at)) all.push({ check, outcome, needs, cost: 0.6 })
+      if (scene.lit?.check === check && plainClause(pieces, at) && !saidOfLeads(pieces, piece, check))
+        all.push({ check, outcome, needs, cost: 0.6 })
     }
   }
-  const here = all.filter(({ check }) => isHere(check, scene))
-  const candidates = here.length > 0 ? here : all.filter(({ topic }) => topic !== undefined)
+  const possible = all.filter(({ check }) => isHere(check, scene))
+  const named = possible.length > 0 ? possible : all.filter(({ topic }) => topic !== undefined)
+  // The pump end is turned by hand: a trial under power is one of the whole.
+  const byHand = named.some(({ check, topic }) => HALVED.has(check) && topic && isPumpEnd(topic))
+  const candidates = byHand ? named.filter(({ check }) => !Object.hasOwn(TRIALS, check)) : named
   if (candidates.length === 0) {
     const rest = withoutItsDenial(pieces, at, scene)
     if (rest) return rest

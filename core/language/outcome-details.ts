@@ -1,7 +1,7 @@
 import type { Finding } from '../diagnosis/finding'
 import { checkInfo } from '../knowledge/checks/checks'
 import { LEADS_SAID } from '../knowledge/said/electrics-said'
-import { RING_OF_PLACE } from '../knowledge/said/parts-said'
+import { ENDS_SAID, RING_OF_PLACE } from '../knowledge/said/parts-said'
 import type { Part } from '../knowledge/vocabulary'
 import { distance, HALVED } from './outcome-candidates'
 import { playsRole, type Piece } from './phrases'
@@ -15,6 +15,23 @@ const PLACED: ReadonlySet<string> = new Set(['joint-look', 'air-leak-test'])
 function isSideBehind(pieces: readonly Piece[], piece: Piece, clause: number): boolean {
   if (piece.clause !== clause + 1 || !piece.senses.some(({ is }) => is === 'side')) return false
   return pieces.every((other) => other.clause !== piece.clause || other === piece || other.kind === 'mark')
+}
+
+/** Each end of a shaft by the words that name it: they name nothing where no bearing is spoken of. */
+const ENDS = Object.entries(ENDS_SAID).flatMap(([at, said]) => said.map((words) => ({ at, words: words.split(' ') })))
+const MOST_END_WORDS = Math.max(...ENDS.map(({ words }) => words.length))
+
+/** `loose top, tight bottom`: which end of the shaft a clause is about. */
+function endIn(pieces: readonly Piece[], clause: number): { at: string; pieces: Piece[] } | undefined {
+  const words = pieces
+    .filter((piece) => piece.clause === clause && piece.kind !== 'mark')
+    .flatMap((piece) => piece.words.map(({ text }) => ({ text, piece })))
+  for (let length = MOST_END_WORDS; length > 0; length -= 1)
+    for (const { at, words: named } of ENDS.filter((end) => end.words.length === length)) {
+      const start = words.findIndex((_, index) => named.every((word, next) => words[index + next]?.text === word))
+      if (start >= 0) return { at, pieces: words.slice(start, start + length).map(({ piece }) => piece) }
+    }
+  return undefined
 }
 
 /** Part, place, half and side that belong to this outcome: on the thing itself, or near it. */
@@ -36,6 +53,8 @@ export function detailsOf(
         piece === topic || piece.clause === clause || piece === pieces[at] || isSideBehind(pieces, piece, clause),
     )
     .sort((a, b) => Number(b.piece === topic) - Number(a.piece === topic) || a.far - b.far)
+  // Beside the pump end, "motor" is the other half.
+  const contrasted = pieces.some((piece) => piece.senses.some((sense) => sense.is === 'half' && sense.half !== 'motor'))
   for (const { piece } of sensesNear) {
     for (const sense of piece.senses) {
       if (sense.is === 'part' && fields.part === undefined && info?.parts?.includes(sense.part as Part)) {
@@ -55,7 +74,7 @@ export function detailsOf(
         sense.is === 'half' &&
         fields.half === undefined &&
         HALVED.has(check) &&
-        (piece === topic || piece.text !== 'motor' || topic === undefined)
+        (piece === topic || piece.text !== 'motor' || topic === undefined || contrasted)
       ) {
         // `motor` is a half where it stands at the head of what is said; inside a longer phrase it is a place.
         if (sense.half === 'pump-end' || piece.text.startsWith('motor')) {
@@ -81,6 +100,13 @@ export function detailsOf(
     if (lead) {
       fields.lead = LEADS_SAID[lead.text]
       used.push(lead)
+    }
+  }
+  if (check === 'bearing-fit') {
+    const end = endIn(pieces, clause)
+    if (end) {
+      fields.at = end.at
+      used.push(...end.pieces)
     }
   }
   const hedge = pieces.find((piece) => piece.clause === clause && piece.kind === 'phrase' && playsRole(piece, 'hedge'))

@@ -30,6 +30,7 @@ export function asTyped(pieces: readonly Piece[]): string {
     .flatMap(({ words }) => words)
     .sort((a, b) => a.start - b.start)
     .map(({ raw }) => raw)
+    .filter(Boolean)
     .join(' ')
 }
 

@@ -3,10 +3,11 @@ import { capacitanceFromCurrent } from '../electrical/capacitor'
 import { checkInfo } from '../knowledge/checks/checks'
 import { fittingChecks } from './align'
 import { between, type Measuring, one } from './measuring'
-import type { Piece } from './phrases'
+import { type Piece, playsRole } from './phrases'
 import { canonical, fits, type Quantity } from './quantities'
 import { CAN_VOLTS } from './reading-answers'
 import { capacitorsHere } from './scene'
+import type { Answer } from './understanding'
 
 /** A narrower check takes the place of a wider one when both are named beside the figure. */
 const NARROWER: Readonly<Record<string, string>> = {
@@ -68,6 +69,36 @@ export function canPrint(m: Measuring): void {
       other: { is: 'plate', field: start ? 'startCapacitorVolts' : 'runCapacitorVolts', value: volts.value as number },
       pieces: volts.pieces,
     },
+  )
+}
+
+/** Voltages that motors are made for. NEMA MG 1 and IEC 60034-1, from memory. */
+const PLATE_VOLTS: ReadonlySet<number> = new Set([115, 120, 208, 220, 230, 240, 380, 400, 415, 460])
+const SUPPLY_WORDS = /supply|line|outlet|load|terminal|leg|reads|measure/
+
+/** `1.5 hp 230`: beside horsepower a round voltage is the plate’s, unless it is said to be read. */
+export function besideHorsepower(m: Measuring): void {
+  const rated = m.quantities.some(({ plate }) => plate === 'horsepower')
+  const onPlate = m.pieces.some((piece) => playsRole(piece, 'plate'))
+  if (!rated || (!onPlate && m.pieces.some(({ text }) => SUPPLY_WORDS.test(text)))) return
+  const volts = m.quantities.find(
+    ({ value, unit, role, plate }) =>
+      role === 'read' &&
+      plate !== 'hertz' &&
+      plate !== 'rpm' &&
+      (unit === undefined || /^v/i.test(unit)) &&
+      PLATE_VOLTS.has(value ?? 0),
+  )
+  if (!volts) return
+  m.quantities = m.quantities.filter((quantity) => quantity !== volts)
+  const value = volts.value as number
+  const printed: Answer = { label: `printed ${value} V`, other: [{ is: 'plate', field: 'volts', value }] }
+  const measured: Answer = { label: `measured ${value} V`, findings: [{ check: 'supply-voltage', value, unit: 'V' }] }
+  one(
+    m,
+    volts.pieces,
+    `${value} V: printed, or measured?`,
+    volts.unit === undefined || onPlate ? [printed] : [printed, measured],
   )
 }
 

@@ -5,7 +5,7 @@ import { FAULTS_SAID } from '../knowledge/said/faults-said'
 import { PARTS, type Part } from '../knowledge/vocabulary'
 import { UNIT_LABELS, type Unit } from '../quantity/units'
 import { besidesIn } from './besides'
-import { complaintsIn, labelledComplaint } from './complaints'
+import { clauseComplaints, complaintsIn, labelledComplaint } from './complaints'
 import { countsIn } from './counts'
 import type { Clearance } from './guests'
 import { measuredIn } from './measured'
@@ -16,6 +16,9 @@ import { seenIn } from './seen'
 import type { Answer, Ask, Doubt, Heard, Other, ReadBack, Said, Understanding } from './understanding'
 import { wordsOf } from './words'
 
+/** Words of a complaint that says where, and of the shortest that is one beside readings. */
+const PLACED_COMPLAINT_WORDS = 4
+const SHORT_COMPLAINT_WORDS = 2
 const NOTE = /^\s*(?:note|nb|remark)\s*[:\s]\s*/i
 /** A comma before three figures: of thousands, or of decimals. */
 const THOUSANDS = /(?<![\d.,])[1-9]\d{0,2},\d{3}(?![\d,])/
@@ -71,6 +74,8 @@ function heardIn(text: string, pieces: readonly Piece[], scene: Scene): Heard {
   if (labelled) return labelled
   const reported = complaintsIn(text, pieces, scene)
   if (reported) return reported
+  // "no water at taps" names its place: no answer to what is lit.
+  const told = clauseComplaints(pieces, scene, PLACED_COMPLAINT_WORDS)
   const besides = besidesIn(text, pieces, scene)
   const open = pieces.map((piece) =>
     piece.used && piece.kind !== 'mark' ? { ...piece, senses: [], kind: 'silent' as const } : piece,
@@ -83,16 +88,35 @@ function heardIn(text: string, pieces: readonly Piece[], scene: Scene): Heard {
     const original = pieces[at] as Piece
     if (piece.used) original.used = true
   })
-  const said: Said[] = [...besides.said]
+  const said: Said[] = [...told, ...besides.said]
   const doubts: Doubt[] = [...besides.doubts, ...measured.doubts, ...seen.doubts]
   for (const item of [...measured.said, ...seen.said]) {
     const judged = past(open, item) ?? weighed(item, scene)
     if ('question' in judged) doubts.push(judged)
     else said.push(judged)
   }
+  ratedFlow(said, doubts)
+  said.push(...clauseComplaints(open, scene, SHORT_COMPLAINT_WORDS))
   if (said.length === 0 && doubts.length === 0) return fallback(text, pieces, scene)
   doubts.push(...droppedDenials(open, scene))
   return { said: distinctOthers(said), doubts }
+}
+
+/** `3/4 hp, 10 gpm`: beside what a plate says, a flow may be what is printed there. */
+function ratedFlow(said: Said[], doubts: Doubt[]): void {
+  const rated = said.some(({ other }) => other?.is === 'plate' && other.field === 'horsepower')
+  const at = rated ? said.findIndex(({ finding }) => finding?.check === 'flow') : -1
+  const flow = said[at]
+  if (!flow?.finding) return
+  said.splice(at, 1)
+  doubts.push({
+    question: `${asTyped(flow.pieces)}: measured, or what it is made for?`,
+    answers: [
+      { label: 'measured', findings: [flow.finding] },
+      { label: 'what it is made for', note: asTyped(flow.pieces) },
+    ],
+    pieces: flow.pieces,
+  })
 }
 
 function markUsed(heard: Heard): void {
@@ -102,7 +126,9 @@ function markUsed(heard: Heard): void {
 /** A clearance belongs to the bearing’s fit; said alone, it says that the bearing is loose. */
 function withClearance(heard: Heard, pieces: readonly Piece[], clearance: Clearance | undefined): Heard {
   if (!clearance) return heard
-  const fit = heard.said.find(({ finding }) => finding?.check === 'bearing-fit')
+  const fits = heard.said.filter(({ finding }) => finding?.check === 'bearing-fit')
+  // Of two ends the clearance is that of the loose one.
+  const fit = fits.find(({ finding }) => finding?.outcome === 'loose') ?? fits[0]
   const clearanceMillimetres = clearance.millimetres
   if (fit)
     return {
@@ -174,7 +200,11 @@ function fallback(text: string, pieces: readonly Piece[], scene: Scene): Heard {
     pieces.some((piece) => playsRole(piece, 'yes') || playsRole(piece, 'deny'))
   )
     return { said: [], doubts: [whatWasSeen(scene.lit.check, pieces)] }
-  const vague = pieces.flatMap((piece) => piece.senses.flatMap((sense) => (sense.is === 'vague' ? [sense.check] : [])))
+  // "old motor bad" says it of the motor, and nothing that can be looked at.
+  const ofMotor = pieces.some(({ text }) => /^(?:old|used|new) motor$/.test(text))
+  const vague = pieces.flatMap((piece) =>
+    piece.senses.flatMap((sense) => (sense.is === 'vague' && !ofMotor ? [sense.check] : [])),
+  )
   const namedChecks = pieces.flatMap((piece) =>
     piece.senses.flatMap((sense) =>
       sense.is === 'check' && !sense.thing ? [sense.check] : sense.is === 'part' ? checksOfPart(sense.part) : [],

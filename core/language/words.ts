@@ -133,7 +133,11 @@ function pieces(line: string): Word[] {
       continue
     }
     const text = raw.toLowerCase().normalize('NFKC').replace(/\s/g, '')
-    words.push({ ...base, kind: 'word', text: glued ? text : (ABBREVIATIONS[text] ?? text), joined, glued })
+    const stands = glued ? text : (ABBREVIATIONS[text] ?? text)
+    // What is short for two words is read as two, both where the one stands.
+    stands.split(' ').forEach((each, at) => {
+      words.push({ ...base, raw: at === 0 ? raw : '', kind: 'word', text: each, joined: joined && at === 0, glued })
+    })
   }
   return words
 }

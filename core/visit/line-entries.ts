@@ -1,6 +1,8 @@
 import type { Finding } from '../diagnosis/finding'
 import type { Other, Understanding } from '../language/understanding'
+import type { Part } from '../knowledge/vocabulary'
 import type { Nameplate } from '../motor/nameplate'
+import { jobRow } from '../takedown/step-plan'
 import type { EntryBodies, EntryKind } from './entry'
 import type { VisitState } from './fold'
 
@@ -8,7 +10,7 @@ import type { VisitState } from './fold'
 export type Draft = { [K in EntryKind]: { kind: K; body: EntryBodies[K] } }[EntryKind]
 
 /** What is needed of a visit to write into it. */
-type Here = Pick<VisitState, 'call' | 'machine' | 'standing'>
+type Here = Pick<VisitState, 'call' | 'machine' | 'standing' | 'findings' | 'agreed' | 'wished' | 'fitted' | 'newParts'>
 
 /**
  * What an understood line becomes in the journal: a finding for each reading, and every other thing where it belongs.
@@ -24,7 +26,10 @@ export function draftsOf({ findings, other, ask, note }: Understanding, here: He
     ...other.flatMap((each): Draft[] => plainDraft(each)),
     ...callDraft(other, here),
     ...plateDraft(other, here),
-    ...findings.map((finding): Draft => ({ kind: 'finding', body: { ...placed(finding, standing), stage } })),
+    ...findings.map((finding): Draft => ({
+      kind: 'finding',
+      body: { ...ofItsMotor(placed(finding, standing), here), stage },
+    })),
     ...(note ? [{ kind: 'note', body: { text: note, seenAndLeft: false } } as Draft] : []),
   ]
 }
@@ -32,6 +37,28 @@ export function draftsOf({ findings, other, ask, note }: Understanding, here: He
 /** A reading away from the place where the machine belongs says where it was taken. */
 function placed(finding: Finding, standing: VisitState['standing']): Finding {
   return standing === 'bench' || standing === 'barrel' ? { ...finding, where: standing } : finding
+}
+
+/**
+ * A reading of a new motor where the machine’s own one was read before, or another is to go in: none of the machine’s.
+ */
+function ofItsMotor(finding: Finding, here: Here): Finding {
+  if (finding.ageState !== 'new' || finding.of !== undefined) return finding
+  const readBefore = here.findings.some(
+    ({ finding: { check, of, ageState } }) => check === finding.check && of !== 'new' && ageState !== 'new',
+  )
+  return readBefore || anotherGoesIn(here) ? { ...finding, of: 'new' } : finding
+}
+
+const HOLDS_MOTOR: ReadonlySet<Part> = new Set(['motor', 'pump'])
+
+function anotherGoesIn({ machine: { kind, construction }, agreed, wished, fitted, newParts }: Here): boolean {
+  const isIn = (part: Part) => fitted.some((each) => each.part === part)
+  const parts = [
+    ...newParts.keys(),
+    ...[...agreed, ...wished].flatMap((job) => jobRow(kind, construction, job)?.parts ?? []),
+  ]
+  return parts.some((part) => HOLDS_MOTOR.has(part) && !isIn(part))
 }
 
 function plainDraft(other: Other): Draft[] {

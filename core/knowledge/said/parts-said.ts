@@ -175,6 +175,14 @@ export const HALVES_SAID: Readonly<Record<string, readonly string[]>> = {
   ],
 }
 
+/** The ends of a shaft, each with a bearing of its own. */
+export const ENDS_SAID: Readonly<Record<string, readonly string[]>> = {
+  top: ['top', 'upper', 'top end', 'upper end'],
+  bottom: ['bottom', 'btm', 'lower', 'bottom end', 'lower end'],
+  'drive-end': ['drive end', 'de', 'shaft end'],
+  'far-end': ['far end', 'nde', 'ode', 'non drive end', 'opposite end', 'fan end', 'rear end'],
+}
+
 /** Where a noise or a heat comes from. */
 export const SIDES_SAID: Readonly<Record<string, readonly string[]>> = {
   motor: [

@@ -423,6 +423,8 @@ export const ELECTRICAL_SAID = {
       'ohm to ground',
       'continuity to ground',
       'ohms to ground',
+      'ohms to gnd',
+      'ohm to gnd',
       'ohm meter',
     ],
     things: ['to ground', 'to earth', 'to frame', 'to housing', 'to shell', 'to case', 'to casing'],
@@ -442,6 +444,8 @@ export const ELECTRICAL_SAID = {
         '+nothing',
         '+clear',
         '+infinite',
+        '+inf',
+        '+all inf',
         '+no short',
         '+no reading',
       ],
@@ -774,7 +778,7 @@ export const ELECTRICAL_SAID = {
   },
   'winding-smell': {
     names: ['winding smell', 'smell', 'winding smells', 'motor smells', 'smells', 'nose', 'smelled', 'sniff', 'odour'],
-    things: ['winding', 'windings', 'motor', 'vents'],
+    things: ['winding', 'windings', 'vents'],
     outcomes: {
       normal: [
         'normal',

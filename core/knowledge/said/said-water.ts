@@ -3,6 +3,7 @@ import { CLOGGED, GOOD, type CheckSaid } from './check-said'
 export const WATER_SAID = {
   'prime-hold': {
     names: ['prime', 'prime hold', 'foot valve', 'footvalve', 'its prime', 'water level in pot', 'priming'],
+    things: ['hose full', 'suction hose full'],
     outcomes: {
       holds: [
         'holds',

@@ -36,17 +36,19 @@ export function useRepair() {
     const { kind, construction } = state.value.machine
     return plan.value !== undefined && spareGoesIn(kind, construction, plan.value, state.value.standing)
   })
+  const ticked = computed(
+    () => new Set(state.value.entries.flatMap((entry) => (entry.kind === 'step' ? [entry.body.step] : []))),
+  )
+  /** What Safe had shut was no step of this list, and is none once the power is back: the numbers stand. */
   const steps = computed(() =>
-    (plan.value?.steps ?? []).map((step, index) => ({
-      ...step,
-      ...splitStep(render(step.text, reader.value)),
-      number: index + 1,
-      record: records.value.get(step.id),
-    })),
+    (plan.value?.steps ?? [])
+      .map((step) => ({ ...step, record: records.value.get(step.id) }))
+      .filter(({ id, record }) => !record?.done || ticked.value.has(id))
+      .map((step, index) => ({ ...step, ...splitStep(render(step.text, reader.value)), number: index + 1 })),
   )
   const current = computed(() => steps.value.find(({ record }) => !record?.done))
   const lastDone = computed(() => steps.value.findLast(({ record }) => record?.done))
-  const tray = computed(() => trayOf(plan.value?.steps ?? [], records.value))
+  const tray = computed(() => (plan.value ? trayOf(plan.value, records.value) : []))
   /** What came out at this opening on the way down, for the way back. */
   const cameOut = (id: string) => {
     const joint = jointOf(id)

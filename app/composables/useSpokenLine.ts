@@ -1,10 +1,11 @@
 import { computed, ref, watch, type Ref } from 'vue'
-import type { Asked, Finding } from '#core/diagnosis/finding'
+import type { Finding } from '#core/diagnosis/finding'
 import { judgeFinding } from '#core/diagnosis/judge-finding'
 import type { Judgement } from '#core/judgement/judgement'
 import { otherWords } from '#core/language/other-words'
 import { understand } from '#core/language/understand'
 import type { Other } from '#core/language/understanding'
+import type { Scene } from '#core/language/scene'
 import { sceneOf } from '#core/visit/line-scene'
 import { useVisitContext } from './useVisitContext'
 
@@ -17,7 +18,7 @@ export interface HeardPiece {
 }
 
 /** What the line in the making means here, judged as it would be kept. */
-export function useSpokenLine(line: Ref<string>, lit: Ref<Asked | null | undefined>) {
+export function useSpokenLine(line: Ref<string>, lit: Ref<Scene['lit']>) {
   const { visit, state } = useVisitContext()
   /** The answers to this line’s questions, by question; another line has its own. */
   const answers = ref<Record<string, number>>({})

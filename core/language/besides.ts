@@ -17,6 +17,7 @@ export function besidesIn(line: string, pieces: readonly Piece[], scene: Scene):
   const heard: Heard = { said: [], doubts: [] }
   leftIn(line, pieces, heard)
   unreadIn(pieces, heard)
+  bearingNumbersIn(pieces, heard)
   gatesIn(pieces, scene, heard)
   deadIn(pieces, scene, heard)
   standingIn(pieces, scene, heard)
@@ -74,6 +75,18 @@ function leftIn(line: string, pieces: readonly Piece[], heard: Heard): void {
   const subject = telling ? own : pieces.filter((piece) => piece.clause === left.clause - 1 && piece.kind !== 'mark')
   if (subject.length > 0)
     add(heard, { other: { is: 'left', text: textOf(line, subject) }, pieces: [left, ...subject, ...own] })
+}
+
+/** `top brg 6204`: a bearing’s number is what it is ordered by, and no reading. ISO 15. */
+const BEARING_NUMBER = /^6[0-3]\d{2}$/
+
+function bearingNumbersIn(pieces: readonly Piece[], heard: Heard): void {
+  const isNumber = (piece: Piece) => piece.kind === 'number' && BEARING_NUMBER.test(piece.words[0]?.raw ?? '')
+  for (const number of pieces.filter(isNumber)) {
+    const own = pieces.filter((piece) => piece.clause <= number.clause && !piece.used && piece.kind !== 'mark')
+    if (!own.some(({ text }) => /bearing/.test(text))) continue
+    add(heard, { pieces: own.some(hasOutcome) ? [number] : own.filter(({ clause }) => clause >= number.clause - 1) })
+  }
 }
 
 const UNREAD =

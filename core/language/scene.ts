@@ -12,7 +12,7 @@ export interface Scene {
   printed: Partial<Nameplate>
   standing: Standing
   gates: ReadonlySet<Gate>
-  lit?: (Asked & { lead?: string }) | null
+  lit?: (Asked & { lead?: string; of?: Finding['of'] }) | null
   /** What this visit has already, newest last. */
   findings?: readonly Finding[]
 }

@@ -49,8 +49,26 @@ export function understand(line: string, scene: Scene, answers: Readonly<Record<
   }
   const pieces = countsIn(phrasesOf(wordsOf(text)))
   const heard = heardIn(text, pieces, scene)
-  const understood = answered(text, pieces, heard, answers)
+  const understood = ofWhatIsLit(answered(text, pieces, heard, answers), pieces, scene)
   return isSuspicion(text) && !isPlainFinding(understood) ? noteOf(text) : understood
+}
+
+/**
+ * Where a new part is to be read, a bare figure is the new one’s, and a named one too once the old one has been read:
+ * until then it may well be the old one, on the same bench.
+ */
+function ofWhatIsLit(understood: Understanding, words: readonly Piece[], { lit, findings = [] }: Scene): Understanding {
+  if (lit?.of !== 'new') return understood
+  const isOwn = ({ check, part, of }: Finding) => check === lit.check && part === lit.part && of !== 'new'
+  const isBare = !words.some((piece) => piece.senses.some(({ is }) => is === 'check' || is === 'part'))
+  if (!isBare && !findings.some(isOwn)) return understood
+  const isIts = ({ check, of, ageState }: Finding) => check === lit.check && of === undefined && ageState !== 'used'
+  const its = (finding: Finding): Finding => (isIts(finding) ? { ...finding, of: 'new' } : finding)
+  return {
+    ...understood,
+    findings: understood.findings.map(its),
+    pieces: understood.pieces.map((piece) => (piece.finding ? { ...piece, finding: its(piece.finding) } : piece)),
+  }
 }
 
 /** The program’s own name of a fault, typed as it stands: where it is no plain finding too, it is a suspicion. */

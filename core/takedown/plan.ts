@@ -78,6 +78,10 @@ export interface TakeDownStep {
   asks?: WorkStep['asks']
   /** The figure that decides: it does not close without it. */
   decides?: WorkStep['decides']
+  /** The part whose identity is read off here. */
+  identifies?: WorkStep['identifies']
+  /** The check whose reading it is. */
+  reads?: WorkStep['reads']
   /** What is tried next where this does not free it. */
   orElse?: { text: string; minutes: number }[]
 }
@@ -124,6 +128,8 @@ export interface Wanted {
   /** Targets that are worked on and stay: cleaned, set, looked at. */
   kept?: readonly Part[]
   own?: readonly OwnWork[]
+  /** Nothing is put together again. */
+  endsOpen?: boolean
 }
 
 /**
@@ -154,7 +160,7 @@ export function untimedPlan(
   machine: MachineGraph,
   targets: readonly Part[],
   options: TakeDownOptions & Where = {},
-  { accessOnly = [], kept = [], own = [] }: Wanted = {},
+  { accessOnly = [], kept = [], own = [], endsOpen = false }: Wanted = {},
 ): UntimedPlan {
   const graph = asHere(machine, options)
   const held = heldOpen(graph, options.gatesHeld ?? [])
@@ -206,7 +212,9 @@ export function untimedPlan(
       return wait ? [{ ...wait, after: step.id }] : []
     }),
   ].map((wait) => ({ ...wait, ...(wait.closes ? { closes: heldBy(graph, wait.closes) } : {}) }))
-  const placed = placedOf(joints, works, finish)
+  const placed = placedOf(joints, works, finish).filter(
+    ({ step: { phase } }) => !endsOpen || phase === 'down' || phase === 'work',
+  )
   const steps = inOrder(placed, reasonsOf(graph, joints, works, finish), waits)
   const spent = partsSpent(
     order,

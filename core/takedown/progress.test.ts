@@ -57,7 +57,7 @@ describe('where the work stands', () => {
             records.set(next.id, { done: true, at: '' })
           }
           expect(new Set(asked).size, asked.join(' ')).toBe(asked.length)
-          expect(trayOf(plan.steps, records)).toEqual([])
+          expect(trayOf(plan, records)).toEqual([])
           for (const id of plan.steps.map((step) => step.id)) expect(records.get(id)?.done, id).toBe(true)
         },
       ),
@@ -104,7 +104,7 @@ describe('where the work stands', () => {
           const plan = repairSteps(kind, construction, job, { found }) as Repair
           const ids = plan.steps.map(({ id }) => id)
           expect(new Set(ids).size).toBe(ids.length)
-          expect(trayOf(plan.steps, done(ids))).toEqual([])
+          expect(trayOf(plan, done(ids))).toEqual([])
           for (const id of ids.filter(isClosing)) expect(ids).toContain(id.replace('back:', 'down:'))
         },
       ),

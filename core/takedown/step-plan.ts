@@ -24,6 +24,8 @@ import { jointOf } from './step-ref'
 /** The steps of the agreed jobs, through every assembly they need. */
 export interface StepPlan extends Omit<TakeDownPlan, 'construction' | 'down' | 'work' | 'back' | 'commission'> {
   assemblies: readonly Assembly[]
+  /** Nothing is put together again: what was taken apart is sorted, and stays apart. */
+  endsOpen?: true
   /** The step after which the water is back, where that is not the last. */
   waterBack?: string
 }
@@ -43,6 +45,7 @@ interface JobWants {
   kept: readonly Part[]
   own: readonly OwnWork[]
   consumed: readonly Part[]
+  endsOpen: boolean
 }
 
 /**
@@ -131,6 +134,7 @@ function wantsOf(graph: MachineGraph, kind: Kind, construction: Construction, id
       reached.length === 0 || deed
         ? row.parts
         : row.parts.filter((part) => !reached.includes(part) && !RINGS_ALONE.includes(part) && part !== 'splice'),
+    endsOpen: 'endsOpen' in row && row.endsOpen === true,
   }
 }
 
@@ -167,12 +171,15 @@ function together(wants: readonly JobWants[], kind: Kind): JobWants {
     kept: left.filter((part) => wants.every((each) => !each.targets.includes(part) || each.kept.includes(part))),
     own: [...new Map(wants.flatMap((each) => each.own).map((work) => [`${work.part}:${work.step.id}`, work])).values()],
     consumed: [...new Set(wants.flatMap((each) => each.consumed))],
+    // A job that mends something closes what the others have opened.
+    endsOpen: wants.every((each) => each.endsOpen),
   }
 }
 
 function planned(graph: MachineGraph, kind: Kind, wanted: JobWants, options: TakeDownOptions): Repair {
-  const { targets, accessOnly, kept, own, consumed } = wanted
-  return repairOf(untimedPlan(graph, targets, { ...options, kind }, { accessOnly, kept, own }), graph, consumed)
+  const { consumed, targets, ...how } = wanted
+  const repair = repairOf(untimedPlan(graph, targets, { ...options, kind }, how), graph, consumed)
+  return how.endsOpen ? { ...repair, endsOpen: true } : repair
 }
 
 function repairOf(plan: UntimedPlan, graph: MachineGraph, consumed: readonly Part[]): Repair {

@@ -113,6 +113,8 @@ export function workStep(part: Part, spec: WorkStep): TakeDownStep {
     tags,
     asks,
     decides,
+    reads,
+    identifies,
   } = spec
   return {
     id: printStep({ phase: 'work', work: `${part}:${id}` }),
@@ -123,7 +125,19 @@ export function workStep(part: Part, spec: WorkStep): TakeDownStep {
     times: minutes,
     estimate: estimate ?? minutes[1],
     gates: [],
-    ...defined({ tool, caution, orientation, count, bench, tags, asks, decides, ...has(materials, practices) }),
+    ...defined({
+      tool,
+      caution,
+      orientation,
+      count,
+      bench,
+      tags,
+      asks,
+      decides,
+      reads,
+      identifies,
+      ...has(materials, practices),
+    }),
   }
 }
 

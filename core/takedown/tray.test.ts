@@ -16,12 +16,12 @@ const ticked = (ids: readonly string[], counts: Record<string, number> = {}) =>
 
 describe('the bolt tray', () => {
   it('holds what came out with its own count and hand, until it is back', () => {
-    const tray = trayOf(steps, ticked(['down:cover-bolts', 'down:lock-screw'], { 'down:cover-bolts': 7 }))
+    const tray = trayOf({ steps }, ticked(['down:cover-bolts', 'down:lock-screw'], { 'down:cover-bolts': 7 }))
     expect(tray).toMatchObject([
       { id: 'down:cover-bolts', count: 7 },
       { id: 'down:lock-screw', count: 1, hand: 'left' },
     ])
-    expect(trayOf(steps, ticked(['down:cover-bolts', 'down:lock-screw', 'back:lock-screw']))).toHaveLength(1)
+    expect(trayOf({ steps }, ticked(['down:cover-bolts', 'down:lock-screw', 'back:lock-screw']))).toHaveLength(1)
   })
 
   it('keeps what was written and where each piece belongs, and sees what went back elsewhere', () => {
@@ -40,7 +40,7 @@ describe('the bolt tray', () => {
         },
       ],
     ])
-    const [item] = trayOf(steps, records)
+    const [item] = trayOf({ steps }, records)
     expect(item).toMatchObject({
       written: 'one long one bent',
       places: [
@@ -71,33 +71,33 @@ describe('the bolt tray', () => {
   })
 
   it('marks what must be gone rather than in, and lets a bleed be', () => {
-    expect(trayOf(steps, ticked(['down:support', 'down:discharge']))).toMatchObject([
+    expect(trayOf({ steps }, ticked(['down:support', 'down:discharge']))).toMatchObject([
       { id: 'down:support', temporary: true },
     ])
   })
 
   it('says no more of a piece than is known of it', () => {
-    const [valves] = trayOf(steps, ticked(['down:valves']))
+    const [valves] = trayOf({ steps }, ticked(['down:valves']))
     for (const field of ['count', 'places', 'written', 'note', 'hand']) expect(valves).not.toHaveProperty(field)
     expect(valves?.temporary).toBe(true)
-    expect(trayOf(steps, ticked(['down:lock-screw']))[0]?.temporary).toBe(false)
+    expect(trayOf({ steps }, ticked(['down:lock-screw']))[0]?.temporary).toBe(false)
     const noted = steps.find(
       ({ id, phase, countNote }) =>
         phase === 'down' && countNote && back.some((step) => step.id === id.replace('down:', 'back:')),
     )
-    const [item] = trayOf(steps, ticked([noted?.id as string]))
+    const [item] = trayOf({ steps }, ticked([noted?.id as string]))
     expect(item?.note).toBe(noted?.countNote)
     const placed = steps.find(
       ({ id, phase, places }) =>
         phase === 'down' && places && back.some((step) => step.id === id.replace('down:', 'back:')),
     )
-    expect(trayOf(steps, ticked([placed?.id as string]))[0]?.places).toEqual(placed?.places)
+    expect(trayOf({ steps }, ticked([placed?.id as string]))[0]?.places).toEqual(placed?.places)
   })
 
   it('fills on the way down and is empty at the end, wherever the work was left in between', () => {
     fc.assert(
       fc.property(fc.nat({ max: steps.length }), (so) => {
-        const tray = trayOf(steps, ticked(steps.slice(0, so).map(({ id }) => id)))
+        const tray = trayOf({ steps }, ticked(steps.slice(0, so).map(({ id }) => id)))
         const open = steps
           .slice(0, so)
           .filter(({ id }) => isOpening(id))
@@ -108,7 +108,7 @@ describe('the bolt tray', () => {
     )
     for (const action of ['bearings-and-seal', 'swap-motor']) {
       const all = stepPlan('pool', 'band-clamp', action)?.steps ?? []
-      expect(trayOf(all, ticked(all.map(({ id }) => id))), action).toEqual([])
+      expect(trayOf({ steps: all }, ticked(all.map(({ id }) => id))), action).toEqual([])
     }
   })
 })

@@ -35,15 +35,23 @@ export interface TrayItem {
   at: string
 }
 
-/** What lies in the tray: every joint that is open and has a way back that is not done yet. */
-export function trayOf(steps: readonly TakeDownStep[], records: ReadonlyMap<string, StepRecord>): TrayItem[] {
+/**
+ * What lies in the tray: every joint that is open and has a way back that is not done yet. Where nothing is put
+ * together again, what came out lies there until all is sorted.
+ */
+export function trayOf(
+  { steps, endsOpen }: { steps: readonly TakeDownStep[]; endsOpen?: true },
+  records: ReadonlyMap<string, StepRecord>,
+): TrayItem[] {
+  if (endsOpen && steps.every(({ id }) => records.get(id)?.done)) return []
   const back = new Map(steps.filter(({ id }) => isClosing(id)).map((step) => [jointOf(step.id), step]))
+  const isApart = (step: TakeDownStep) => endsOpen === true && step.count !== undefined && step.joint !== 'gate'
   return steps
     .filter(({ id }) => isOpening(id))
     .flatMap((step): TrayItem[] => {
       const record = records.get(step.id)
       const closing = back.get(jointOf(step.id))
-      if (!record?.done || !closing || records.get(closing.id)?.done) return []
+      if (!record?.done || (closing ? records.get(closing.id)?.done : !isApart(step))) return []
       return [
         {
           id: step.id,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { machineAfter, partAgesOf } from './fitted'
+import { identifiedAs, identityOf, machineAfter, partAgesOf } from './fitted'
 import { earlierReadings } from './history'
 import { entry, fold, opened, reading } from './test-journal'
 
@@ -89,5 +89,20 @@ describe('what is fitted', () => {
     expect(earlierReadings([before, sameDay, read('2026-05-12T12:00:00Z', 640)], card)).toEqual({
       'insulation-resistance:surface-motor': 640,
     })
+  })
+
+  it('keeps what is read off an old part without a date, and the new one ends it', () => {
+    const before = fold([opened()]).machine
+    const read = identifiedAs(before, 'bearings', '6203 drive')
+    expect(identityOf(before, 'bearings')).toBeUndefined()
+    expect(identityOf(read, 'bearings')).toBe('6203 drive')
+    // Read once more it is corrected, not fitted twice.
+    const both = identifiedAs(read, 'bearings', '6203 drive, 6204 far')
+    expect(both.fitted).toEqual([{ part: 'bearings', identity: '6203 drive, 6204 far' }])
+    expect(partAgesOf(both, '2028-05-12')).toEqual({})
+    const state = fold([opened(), motor()])
+    const card = machineAfter({ ...state.machine, fitted: both.fitted }, state.entries)
+    expect(identityOf(card, 'bearings')).toBeUndefined()
+    expect(card.fitted?.[0]).toMatchObject({ part: 'bearings', until: expect.any(String) as string })
   })
 })

@@ -83,6 +83,24 @@ export function machineAfter(machine: Machine, live: readonly Entry[]): Machine 
   }
 }
 
+/** What identifies the part that is in the machine, and was there before anybody wrote it down. */
+export function identityOf({ fitted = [] }: Machine, part: Part): string | undefined {
+  return fitted.findLast((each) => each.part === part && each.until === undefined)?.identity
+}
+
+/** The machine with what was read off a part that is in it: the one that is known, or one as old as the machine. */
+export function identifiedAs(machine: Machine, part: Part, identity: string): Machine {
+  const { fitted = [] } = machine
+  const at = fitted.findLastIndex((each) => each.part === part && each.until === undefined)
+  return {
+    ...machine,
+    fitted:
+      at < 0
+        ? [...fitted, { part, identity }]
+        : fitted.map((each, index) => (index === at ? { ...each, identity } : each)),
+  }
+}
+
 /** The day since which a part is the one that is there; undefined where it is as old as the machine. */
 export function fittedSince({ kind, fitted = [] }: Machine, part: Part): string | undefined {
   return fitted.findLast(({ part: each, until }) => until === undefined && renewedParts([each], kind).has(part))?.since

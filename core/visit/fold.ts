@@ -327,7 +327,8 @@ function foldWork(live: readonly Entry[], machine: Machine, motorBefore: (index:
       gatesHeld: steps.carried,
       underway: steps.underway,
     })
-    return plan?.steps.every(({ id }) => steps.steps.get(id)?.done) === true
+    // What ends open is closed by whatever is agreed after it: the same round.
+    return plan !== undefined && !plan.endsOpen && plan.steps.every(({ id }) => steps.steps.get(id)?.done)
   }
   for (const [index, entry] of live.entries()) {
     if (entry.kind === 'step') steps.tick({ ...entry.body, at: entry.at })

@@ -53,15 +53,17 @@ describe('what a line becomes in the journal', () => {
     expect(machine.nameplate).toEqual({ ...state.machine.nameplate, fullLoadAmps: 9.8, frame: '56Y' })
   })
 
-  it('is a reading of another motor, once the machine’s own was read or one is to go in', () => {
-    const own = after('insulation 0.25 meg')
-    const fresh = said('new motor insulation 640 meg', own)
-    expect(fresh).toMatchObject([{ kind: 'finding', body: { value: 640, ageState: 'new', of: 'new' } }])
-    const wishing = { ...state, wished: ['swap-motor'] }
-    expect(said('new motor insulation 640 meg', wishing)[0]?.body).toMatchObject({ of: 'new' })
-    const isIn = { ...wishing, fitted: [{ part: 'motor' as const }] }
-    expect(said('new motor insulation 640 meg', isIn)[0]?.body).not.toHaveProperty('of')
-    expect(said('new motor insulation 640 meg')[0]?.body).not.toHaveProperty('of')
+  it('is a reading of another motor, unless the machine’s own is a new one', () => {
+    const read = (here: VisitState) => said('new motor insulation 640 meg', here)[0]?.body
+    const used = { ...state, pump: { ...state.pump, ageYears: 9 } }
+    expect(read(used)).toMatchObject({ value: 640, ageState: 'new', of: 'new' })
+    for (const own of [
+      { ...used, fitted: [{ part: 'motor' as const }] },
+      { ...used, standing: 'in-box' as const },
+      { ...used, pump: { ...state.pump, ageYears: 0.2 } },
+      { ...used, call: { ...state.call, alreadyReplaced: ['motor'] } },
+    ])
+      expect(read(own)).not.toHaveProperty('of')
   })
 
   it('is a part replaced and a complaint, added to what the call said', () => {

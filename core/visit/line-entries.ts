@@ -2,7 +2,6 @@ import type { Finding } from '../diagnosis/finding'
 import type { Other, Understanding } from '../language/understanding'
 import type { Part } from '../knowledge/vocabulary'
 import type { Nameplate } from '../motor/nameplate'
-import { jobRow } from '../takedown/step-plan'
 import type { EntryBodies, EntryKind } from './entry'
 import type { VisitState } from './fold'
 
@@ -10,7 +9,7 @@ import type { VisitState } from './fold'
 export type Draft = { [K in EntryKind]: { kind: K; body: EntryBodies[K] } }[EntryKind]
 
 /** What is needed of a visit to write into it. */
-type Here = Pick<VisitState, 'call' | 'machine' | 'standing' | 'findings' | 'agreed' | 'wished' | 'fitted' | 'newParts'>
+type Here = Pick<VisitState, 'call' | 'machine' | 'pump' | 'standing' | 'fitted'>
 
 /**
  * What an understood line becomes in the journal: a finding for each reading, and every other thing where it belongs.
@@ -39,26 +38,18 @@ function placed(finding: Finding, standing: VisitState['standing']): Finding {
   return standing === 'bench' || standing === 'barrel' ? { ...finding, where: standing } : finding
 }
 
-/**
- * A reading of a new motor where the machine’s own one was read before, or another is to go in: none of the machine’s.
- */
-function ofItsMotor(finding: Finding, here: Here): Finding {
-  if (finding.ageState !== 'new' || finding.of !== undefined) return finding
-  const readBefore = here.findings.some(
-    ({ finding: { check, of, ageState } }) => check === finding.check && of !== 'new' && ageState !== 'new',
-  )
-  return readBefore || anotherGoesIn(here) ? { ...finding, of: 'new' } : finding
-}
-
+/** A motor younger than this is a new one itself, years. */
+const NEW_FOR = 0.5
 const HOLDS_MOTOR: ReadonlySet<Part> = new Set(['motor', 'pump'])
 
-function anotherGoesIn({ machine: { kind, construction }, agreed, wished, fitted, newParts }: Here): boolean {
-  const isIn = (part: Part) => fitted.some((each) => each.part === part)
-  const parts = [
-    ...newParts.keys(),
-    ...[...agreed, ...wished].flatMap((job) => jobRow(kind, construction, job)?.parts ?? []),
-  ]
-  return parts.some((part) => HOLDS_MOTOR.has(part) && !isIn(part))
+/** What is said of "the new motor" is none of the machine’s, unless the machine’s own is new. */
+function ofItsMotor(finding: Finding, { pump, standing, call, fitted }: Here): Finding {
+  if (finding.ageState !== 'new' || finding.of !== undefined) return finding
+  const isNew =
+    standing === 'in-box' ||
+    (pump.ageYears ?? Infinity) < NEW_FOR ||
+    [...call.alreadyReplaced, ...fitted.map(({ part }) => part)].some((part) => HOLDS_MOTOR.has(part as Part))
+  return isNew ? finding : { ...finding, of: 'new' }
 }
 
 function plainDraft(other: Other): Draft[] {

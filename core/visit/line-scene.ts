@@ -1,11 +1,10 @@
-import type { Asked } from '../diagnosis/finding'
 import type { Scene } from '../language/scene'
 import type { VisitState } from './fold'
 
 /** The scene in which a line of this visit is said. */
 export function sceneOf(
   state: Pick<VisitState, 'machine' | 'plate' | 'gates' | 'standing' | 'findings'>,
-  lit?: Asked | null,
+  lit?: Scene['lit'],
 ): Scene {
   return {
     kind: state.machine.kind,

@@ -1,10 +1,14 @@
-import type { Asked } from '../diagnosis/finding'
+import type { Asked, Finding } from '../diagnosis/finding'
 import { checkInfo, outcomeLabel } from '../knowledge/checks/checks'
 import { saidOf } from '../knowledge/said/said'
 import { UNIT_LABELS } from '../quantity/units'
 
 /** How the reading line names a check, so that only its value or outcome is left to write. */
-export function lineSubject({ check, part, leads, setup, half }: Asked): string {
+export function lineSubject({ of, ...asked }: Asked & Pick<Finding, 'of'>): string {
+  return of === 'new' ? `new ${subjectOf(asked)}` : subjectOf(asked)
+}
+
+function subjectOf({ check, part, leads, setup, half }: Asked): string {
   const word = saidOf(check).names[0] ?? ''
   if (check === 'capacitance' || check === 'capacitor-look')
     return `${part === 'start-capacitor' ? 'start cap' : 'run cap'}${check === 'capacitor-look' ? ' look' : ''}`
@@ -17,7 +21,10 @@ export function lineSubject({ check, part, leads, setup, half }: Asked): string 
 }
 
 /** A whole line: the check and what it read, as somebody would type it. */
-export function lineOf(asked: Asked, answer: { value?: number | null; outcome?: string }): string {
+export function lineOf(
+  asked: Asked & Pick<Finding, 'of'>,
+  answer: { value?: number | null; outcome?: string },
+): string {
   const unit = checkInfo(asked.check)?.unit
   const read =
     answer.outcome !== undefined

@@ -8,6 +8,7 @@ import type { Repair } from '../takedown/step-plan'
 import { isClosing } from '../takedown/step-ref'
 import type { StepRecord } from '../takedown/tray'
 import type { NewPart } from './entry'
+import { identityOf } from './fitted'
 import type { VisitState } from './fold'
 
 /** A part that goes in with the agreed jobs: what is known of it, and whether it is in its place. */
@@ -42,7 +43,7 @@ export function partsGoingIn(
   return [...new Set(parts)].map((part) => {
     const last = fitted.findLast((each) => each.part === part)
     const known = last ?? newParts.get(part)
-    const before = machine.fitted?.findLast((each) => each.part === part && each.until === undefined)?.identity
+    const before = identityOf(machine, part)
     return {
       part,
       plated: PLATED.has(part),

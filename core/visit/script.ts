@@ -151,7 +151,7 @@ class Play {
 
   #line(line: string, stage: 'test' | 'prove'): void {
     const before = this.#state()
-    const understood = understand(line, sceneOf(before, this.#diagnosis(before).next))
+    const understood = understand(line, sceneOf(before, this.#stepReads(before) ?? this.#diagnosis(before).next))
     for (const { kind, body } of draftsOf(understood, before, stage)) this.#write(kind, body as never)
     const { findings, other, note, ask } = understood
     const now = this.#diagnosis(this.#state())
@@ -171,6 +171,11 @@ class Play {
       top: now.suspects.slice(0, 5).map(({ fault, probability }) => ({ fault, probability })),
       settled: now.settled,
     })
+  }
+
+  /** Once the work has begun, a line answers the step at hand where that is a reading. */
+  #stepReads(state: VisitState): TakeDownStep['reads'] {
+    return state.agreed.length > 0 && state.steps.size > 0 ? this.#next(ALL)?.reads : undefined
   }
 
   #choose(chosen: 'best' | string[]): void {

@@ -182,7 +182,7 @@ function planOf({ state, job }: Played) {
     tools: repair.tools,
     cautions: repair.cautions,
     left: left.map(({ id }) => id),
-    tray: trayOf(repair.steps, records).map(({ id, part, count }) => ({
+    tray: trayOf(repair, records).map(({ id, part, count }) => ({
       id,
       part,
       ...(count === undefined ? {} : { count }),

@@ -332,3 +332,69 @@ test('a variable-speed drive: matched, mounted, wired, bonded, primed, and only 
   const fitted = await keptAt(standing.url, visit, 'fitted')
   expect(fitted.map(({ body }) => body.nameplate?.motorType)).toEqual(['electronic'])
 })
+
+test('an old motor opened and its rings read: what came out stands on the card, the job ends open', async ({
+  page,
+  standing,
+  problems,
+}) => {
+  await fixClock(page)
+  const visit = await called(standing.url, {
+    machine: {
+      name: 'irrigation motor',
+      kind: 'utility',
+      construction: 'motor-bench',
+      nameplate: { volts: 230, hertz: 60, horsepower: 1, motorType: 'capacitor-start' },
+    },
+    complaints: ['noise-whine'],
+    says: 'howls, strip for bearings',
+    standing: 'bench',
+  })
+  await page.goto(`${standing.url}/visits/${visit}/decide`)
+  await agree(page, 'strip-motor')
+  await page.goto(`${standing.url}/visits/${visit}/repair`)
+  await until(page, 'Index marks')
+  await expect(page.getByTestId('lamp')).toContainText('How many were set?')
+  await until(page, 'Windings looked at')
+  // A word answers the step at hand, and stands beside it.
+  await say(page, 'sound')
+  await expect(page.getByTestId('step-reading')).toContainText('sound')
+  await until(page, 'Numbers read off')
+  await page.getByTestId('identity-read').getByRole('textbox').fill('6203 drive, far unreadable')
+  await expect(page.getByTestId('identity-read')).toContainText('6203: 17 × 40 × 12 mm')
+  await page.getByTestId('identity-read').getByRole('button', { name: 'Keep' }).click()
+  await until(page, 'The tray counted')
+  await expect(page.getByTestId('tray')).toContainText('Rotor')
+  const written = await keptAt(standing.url, visit, 'machine-set')
+  expect(written.at(-1)?.body.machine.fitted).toEqual([{ part: 'bearings', identity: '6203 drive, far unreadable' }])
+  expect(problems).toEqual([])
+})
+
+test('an old well set opened for its cause: nothing is put together again', async ({ page, standing, problems }) => {
+  await fixClock(page)
+  const visit = await called(standing.url, {
+    machine: {
+      name: 'set of the upper well',
+      kind: 'well-three-wire',
+      construction: 'submersible-joined',
+      installedOn: '1988-05-01',
+      nameplate: { volts: 230, hertz: 60, horsepower: 0.5, motorType: 'capacitor-start' },
+    },
+    complaints: ['dead'],
+    says: 'quit after 38 years, why?',
+    standing: 'bench',
+  })
+  await page.goto(`${standing.url}/visits/${visit}/test`)
+  await say(page, 'shaft wont turn mtr, head turns')
+  await say(page, 'conn seal cracked')
+  await page.goto(`${standing.url}/visits/${visit}/decide`)
+  await agree(page, 'post-mortem')
+  await page.goto(`${standing.url}/visits/${visit}/repair`)
+  await until(page, 'Lead plug photographed')
+  await expect(page.getByTestId('step-reading')).toContainText('cracked')
+  await until(page, 'Parts sorted')
+  await expect(page.getByTestId('tray')).not.toContainText('empty')
+  await until(page, 'Opened and sorted')
+  await expect(page.getByTestId('tray')).toContainText('empty')
+  expect(problems).toEqual([])
+})

@@ -28,6 +28,9 @@ const visit = play({
     { tick: 'down:submersible-sealed.stack-clip', count: 3 },
     { tick: 'down' },
     'run cap 0.21',
+    // The step at hand is the new one’s.
+    { until: 'work:run-capacitor:measure' },
+    'new 29.7',
     { tick: 'work' },
     { tick: 'back:submersible-sealed.capacitor-leads:sleeve' },
     { tick: 'all' },
@@ -67,6 +70,9 @@ it('never more than a second dry, straps and no vise, no lever on the shaft', ()
 it('the can at 0.21 of 30 is failed, and the capacitor leads', () => {
   expect(found(visit)).toContainEqual(expect.objectContaining({ check: 'capacitance', value: 0.21 }))
   expect(visit.after.at(1)?.top[0]?.fault).toBe('run-capacitor-failed')
+  // What the new one reads clears nothing of the old one.
+  expect(found(visit)).toContainEqual(expect.objectContaining({ check: 'capacitance', value: 29.7, of: 'new' }))
+  expect(visit.after.at(2)?.top[0]?.fault).toBe('run-capacitor-failed')
 })
 it('the clip and its washers go back as they were counted on this machine', () => {
   allBack(visit)

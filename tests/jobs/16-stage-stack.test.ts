@@ -36,5 +36,22 @@ it('buys nothing, has no gates of the mains, and says what is left', () => {
   without(visit, /make-dead|pull/)
   expect(visit.plan.parts.filter((each) => 'part' in each)).toEqual([])
   expect(visit.sheet.left.join()).toMatch(/stage kit.*dearer by the year/i)
-  allBack(visit)
+})
+it('stays apart and sorted: no hour is priced for putting scrap together, and nothing is still out', () => {
+  without(visit, /^back:/)
+  expect(visit.plan.tray).toEqual([])
+})
+it('with the kit agreed after all it goes back, in the same round', () => {
+  const closed = play({
+    machine: {
+      kind: 'well-three-wire',
+      construction: 'submersible-joined',
+      nameplate: { volts: 230, hertz: 60, horsepower: 1, motorType: 'capacitor-start' },
+      standing: 'bench',
+    },
+    call: { complaints: ['low-pressure'], says: 'kit or not?' },
+    do: [{ choose: ['post-mortem'] }, { tick: 'all' }, { job: 'stage-kit', state: 'agreed' }, { tick: 'all' }],
+  })
+  inOrder(closed, 'down:submersible-joined.stages-out', 'back:submersible-joined.stages-out')
+  allBack(closed)
 })

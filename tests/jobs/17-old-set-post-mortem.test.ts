@@ -14,8 +14,7 @@ const visit = play({
   do: [
     { choose: ['post-mortem'] },
     { until: 'down:submersible-joined.head-nuts' },
-    'motor shaft seized',
-    'head turns free',
+    'shaft wont turn mtr, head turns',
     { tick: 'down:submersible-joined.head-nuts' },
     { until: 'down:submersible-joined.leads' },
     'conn seal cracked',
@@ -48,6 +47,8 @@ it('the cracked lead seal let the water in: the two stand first', () => {
     .map(({ fault }) => fault)
   expect(top?.some((fault) => fault === 'water-in-motor' || fault === 'lead-connector-leaking')).toBe(true)
 })
+it('down a well nobody hears it hum: told as dead, a seized motor and its cracked plug stand together', () =>
+  expect(visit.after.at(-1)?.top.map(({ fault }) => fault)).toContain('motor-seized'))
 it('3 before anything is forced; the plug photographed before it turns; the pin before force', () => {
   inOrder(visit, 'work:lead-connector:each-half', 'down:submersible-joined.discharge-head')
   inOrder(visit, 'work:lead-connector:plug-photo', 'down:submersible-joined.leads')
@@ -55,7 +56,7 @@ it('3 before anything is forced; the plug photographed before it turns; the pin 
   expect(step(visit, 'work:lead-connector:plug-photo').text).toMatch(/crack is the evidence/)
 })
 it('no mains, no well, no new part; no repair, no proof', () => {
-  without(visit, /make-dead|pull|well-installation/)
+  without(visit, /make-dead|pull|well-installation|^back:/)
   expect(visit.plan.parts.filter((each) => 'part' in each)).toEqual([])
   expect(visit.sheet.proved).toEqual([])
 })

@@ -27,7 +27,9 @@ const litPart = computed(() =>
     : undefined,
 )
 
-const { tray } = useRepair()
+const { tray, current } = useRepair()
+/** What a line answers: the lit check, or the reading that the step at hand is. */
+const answers = computed(() => (stage === 'repair' ? (current.value?.reads ?? null) : lit.value))
 const asked = computed(() => askedAt(stage, state.value.machine.kind, lit.value?.check, state.value.standing))
 
 function ask(text: string): void {
@@ -112,7 +114,7 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
       v-model:correcting="correcting"
       class="reading"
       :stage="readingStage"
-      :lit="lit"
+      :lit="answers"
       @photo="photo()"
     />
     <PartPanel :part="part" @close="part = undefined" @ask="ask" />

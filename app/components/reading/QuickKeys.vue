@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { Asked } from '#core/diagnosis/finding'
 import { checkInfo, outcomeLabel } from '#core/knowledge/checks/checks'
+import type { Scene } from '#core/language/scene'
 
 /** Big keys for gloves: what the lit check can answer, one tap each, the last used first. */
-const { lit = null } = defineProps<{ lit?: Asked | null }>()
+const { lit = null } = defineProps<{ lit?: Scene['lit'] }>()
 const emit = defineEmits<{ say: [line: string]; begin: [line: string] }>()
 const used = useLocalStorageRef<Record<string, string[]>>('pike-lamp-last-said', {})
 

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { Camera, CircleQuestionMark, CornerDownLeft, Mic, Undo2, X } from '@lucide/vue'
-import type { Asked } from '#core/diagnosis/finding'
 import { VERDICT_WORDS } from '#core/judgement/judgement'
+import type { Scene } from '#core/language/scene'
 import { valueText } from '#core/visit/describe'
 import { draftsOf } from '#core/visit/line-entries'
 
 /** One line to say what was seen: what it means is read back before Enter; what can mean two things is asked. */
-const { stage, lit = null } = defineProps<{ stage: 'test' | 'prove'; lit?: Asked | null }>()
+const { stage, lit = null } = defineProps<{ stage: 'test' | 'prove'; lit?: Scene['lit'] }>()
 const line = defineModel<string>({ required: true })
 const correcting = defineModel<string | undefined>('correcting')
 const emit = defineEmits<{ photo: [] }>()

@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { RadioGroup, RadioGroupOption } from '@headlessui/vue'
 import type { JointPlace } from '#core/knowledge/constructions/joint'
+import { COUNT_WORDS, type Counts } from '~/utils/count-words'
 
 /** How many came out, or go in: one number, or one for each place where they belong. */
 const {
   expected,
   cameOut = undefined,
-  back,
+  counts,
   note = '',
-} = defineProps<{ expected: number; cameOut?: readonly JointPlace[]; back: boolean; note?: string }>()
+} = defineProps<{ expected: number; cameOut?: readonly JointPlace[]; counts: Counts; note?: string }>()
+const back = computed(() => counts === 'put-back' || counts === 'marks-met')
 const count = defineModel<number | undefined>('count', { required: true })
 const counted = defineModel<JointPlace[] | undefined>('places', { required: true })
 const other = ref('')
@@ -35,13 +37,7 @@ function step(index: number, by: number): void {
 
 <template>
   <fieldset class="m-0 border-0 p-0">
-    <legend class="mb-1">
-      {{
-        back
-          ? `How many go in? ${expected} came out.`
-          : `How many came out? ${expected} usual${note ? `: ${note}` : ''}`
-      }}
-    </legend>
+    <legend class="mb-1">{{ COUNT_WORDS[counts](expected) }}{{ note && !back ? `: ${note}` : '' }}</legend>
     <ul v-if="cameOut && counted" class="flex flex-col gap-1">
       <li
         v-for="(place, index) in counted"
@@ -51,7 +47,9 @@ function step(index: number, by: number): void {
       >
         <span class="min-w-0"
           >{{ place.place
-          }}<span v-if="back" class="block text-[0.88rem]">{{ cameOut[index]?.count }} came out here</span></span
+          }}<span v-if="back" class="block text-[0.88rem]"
+            >{{ cameOut[index]?.count }} {{ counts === 'marks-met' ? 'set' : 'came out' }} here</span
+          ></span
         >
         <span class="flex items-center gap-1"
           ><button

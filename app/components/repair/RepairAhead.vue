@@ -33,7 +33,7 @@ const waits = computed(() => plan.value?.waits.filter(({ minutes }) => minutes >
       <DisclosureButton class="flex min-h-12 w-full items-center justify-between gap-3 text-left"
         ><span class="font-bold">Tools, parts, and what lies open</span
         ><span class="text-slate">{{
-          open ? 'less' : `${plan.tools.length} tools, ${plan.consumables.length} parts and materials`
+          open ? 'less' : `tools ${plan.tools.length}, parts and materials ${plan.consumables.length}`
         }}</span></DisclosureButton
       >
       <DisclosurePanel class="grid gap-x-8 pb-3 md:grid-cols-2">

@@ -7,6 +7,7 @@ import { doneWords } from '#core/takedown/sections'
 import { isClosing, isFreeing, isOpening, jointOf } from '#core/takedown/step-ref'
 import { isCount, placesThatDiffer } from '#core/takedown/tray'
 import { canClose, followsFrom } from '#core/visit/step-answer'
+import { countsAt } from '~/utils/count-words'
 import { PHOTOGRAPHS } from '~/utils/shot-of'
 
 const emit = defineEmits<{ photo: [caption: string] }>()
@@ -150,6 +151,7 @@ function done(answer?: string): void {
     </p>
     <StepFacts :step="current" :count="expected?.count" />
     <StepMeasured :step="current" />
+    <IdentityRead v-if="current.identifies" :part="current.identifies" />
     <p v-if="undecided" class="text-[0.95rem]">It does not close without its figure: what comes next hangs on it.</p>
     <CountEntry
       v-if="expected"
@@ -158,7 +160,7 @@ function done(answer?: string): void {
       v-model:places="counted"
       :expected="expected.count"
       :came-out="expected.places"
-      :back="isClosing(current.id)"
+      :counts="countsAt(current)"
       :note="current.countNote"
     />
     <p v-if="invalid" role="alert" class="font-bold">A count is a whole number, 0 to 200.</p>
@@ -236,12 +238,16 @@ function done(answer?: string): void {
   </LampCard>
   <LampCard
     v-else-if="plan"
-    title="Everything is back"
-    because="All steps are ticked. Prove the repair before the van is loaded."
+    :title="plan.endsOpen ? 'Opened and sorted' : 'Everything is back'"
+    :because="
+      plan.endsOpen
+        ? 'It stays apart. What was found goes on the card; a job agreed now closes it again.'
+        : 'All steps are ticked. Prove the repair before the van is loaded.'
+    "
   >
     <template #buttons
       ><button type="button" class="button button-lit" data-testid="stage-end" @click="end('repair')">
-        Repaired: prove it
+        {{ plan.endsOpen ? 'Done' : 'Repaired: prove it' }}
       </button></template
     >
   </LampCard>

@@ -215,6 +215,7 @@ export const motorBench: ConstructionGraph = {
       caution: 'The megohmmeter puts out 500 V: hands off, discharged after.',
       tags: ['reads-insulation'],
       before: ['back:rotor-out'],
+      reads: { check: 'insulation-resistance' },
     },
     {
       id: 'bump',

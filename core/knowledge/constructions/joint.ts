@@ -178,6 +178,14 @@ export interface ConstructionGraph {
   basis: Basis
 }
 
+/** A check as a step of the work makes it, of the machine’s own part or of the new one in the hand. */
+export interface Reads {
+  check: string
+  part?: Part
+  setup?: 'motor-alone' | 'motor-and-cable'
+  of?: 'new'
+}
+
 /** A step that no part asks for but the way back does: turning by hand, priming, the steady stream. */
 export interface FinishStep extends WorkStep {
   part: Part
@@ -214,6 +222,10 @@ export interface WorkStep {
   asks?: readonly StepAnswer[]
   /** The figure that decides what comes next: it does not close without it. */
   decides?: Deciding
+  /** The part whose identity is read off here, as it comes out. */
+  identifies?: Part
+  /** The check whose reading it is: what was read stands beside it, what is said at it answers it. */
+  reads?: Reads
   /** Pressing, pulling and curing are work for the bench. */
   bench?: true
   /** It is done before anything is opened. */

@@ -1,4 +1,4 @@
-import type { Assembly, PartWork, WorkStep } from './joint'
+import type { Assembly, PartWork, Reads, WorkStep } from './joint'
 import { about } from './shared'
 
 const WET_END: readonly Assembly[] = [
@@ -18,6 +18,7 @@ const MATCH: WorkStep = {
   minutes: about(3),
   early: true,
 }
+const NEW_INSULATION: Reads = { check: 'insulation-resistance', of: 'new' }
 const READ_NEW: WorkStep = {
   id: 'read-new',
   text: 'Read the new motor to ground before it is fitted, each lead',
@@ -25,6 +26,7 @@ const READ_NEW: WorkStep = {
   minutes: about(3),
   caution: 'The megohmmeter puts out 500 V: hands off, discharged after.',
   tags: ['measures-part', 'reads-insulation'],
+  reads: NEW_INSULATION,
   early: true,
 }
 const FIT_MOTOR: readonly WorkStep[] = [
@@ -47,6 +49,7 @@ const capacitor = (id: 'run-capacitor' | 'start-capacitor', fit: WorkStep): Part
       tool: 'meter on μF',
       minutes: about(2),
       tags: ['measures-part'],
+      reads: { check: 'capacitance', part: id, of: 'new' },
     },
     fit,
   ],
@@ -66,6 +69,7 @@ export const MOTOR_WORK: readonly PartWork[] = [
         tool: 'meter on μF',
         minutes: about(2),
         tags: ['measures-part'],
+        reads: { check: 'capacitance', part: 'run-capacitor', of: 'new' },
       },
       {
         id: 'match',
@@ -113,6 +117,7 @@ export const MOTOR_WORK: readonly PartWork[] = [
         minutes: about(4),
         caution: 'The megohmmeter puts out 500 V: hands off, discharged after.',
         tags: ['measures-part', 'reads-insulation'],
+        reads: { ...NEW_INSULATION, setup: 'motor-alone' },
         early: true,
       },
       {
@@ -121,6 +126,7 @@ export const MOTOR_WORK: readonly PartWork[] = [
         tool: 'shaft gauge',
         minutes: about(4),
         tags: ['measures-part'],
+        reads: { check: 'shaft-height', of: 'new' },
       },
       { id: 'caps', text: 'Shipping caps stay on until it goes into the well', minutes: about(1) },
       { id: 'other-half', text: 'Look at the other half: {halves}', minutes: about(1) },
@@ -131,8 +137,18 @@ export const MOTOR_WORK: readonly PartWork[] = [
   {
     part: 'bearings',
     steps: [
-      { ...pull, id: 'pull-drive', text: 'Draw the drive-end bearing by its inner ring; read its number' },
-      { ...pull, id: 'pull-far', text: 'Draw the far-end bearing by its inner ring; read its number' },
+      {
+        ...pull,
+        id: 'pull-drive',
+        text: 'Draw the drive-end bearing by its inner ring; read its number',
+        identifies: 'bearings',
+      },
+      {
+        ...pull,
+        id: 'pull-far',
+        text: 'Draw the far-end bearing by its inner ring; read its number',
+        identifies: 'bearings',
+      },
       {
         id: 'fit-check',
         text:
@@ -164,7 +180,14 @@ export const MOTOR_WORK: readonly PartWork[] = [
   { part: 'wave-washer', steps: [{ id: 'fit', text: 'New wave washer in its bell', minutes: about(2) }] },
   {
     part: 'insulation',
-    steps: [{ id: 'dry', text: 'Windings looked at and smelled; dried where they are wet', minutes: about(5) }],
+    steps: [
+      {
+        id: 'dry',
+        text: 'Windings looked at and smelled; dried where they are wet',
+        minutes: about(5),
+        reads: { check: 'winding-look' },
+      },
+    ],
   },
   {
     part: 'thrust-bearing',
@@ -174,6 +197,7 @@ export const MOTOR_WORK: readonly PartWork[] = [
         text: 'Shaft height and end play: a thrust bearing that has dropped sends the motor back',
         tool: 'shaft gauge',
         minutes: about(5),
+        reads: { check: 'shaft-height' },
       },
     ],
   },

@@ -108,6 +108,8 @@ export const ORDER_RULES: readonly OrderRule[] = [
   { first: 'mounts', then: 'turns-again', because: 'and again once it stands in its place' },
   { first: 'turns-again', then: 'powers', because: 'turned by hand before power' },
   { first: 'cleans-place', then: 'sets-in-place', because: 'no grit goes into a new pump' },
+  { first: 'covers-wires', then: 'plugs-main', because: 'no terminal lies open when the cord goes in' },
+  { first: 'bonds', then: 'plugs-main', because: 'a fault must find ground: bonded before the cord is in' },
   { first: 'plugs-main', then: 'plugs-backup', because: 'the backup is unplugged first and plugged last' },
   { first: 'primes', then: 'powers', because: 'a sealed wet end never runs dry' },
   { first: 'powers', then: 'streams', because: 'the stream comes with the power; the relief is shut on it' },

@@ -271,7 +271,7 @@ export const unplug: Joint = {
   gates: ['power-off', 'proved-dead'],
   down: 'Cord out of its plug',
   back: 'Cord into its plug until it clicks',
-  tags: { back: ['connects', 'plugs-main'] },
+  tags: { back: ['plugs-main'] },
   minutes: both(1, 1),
 }
 

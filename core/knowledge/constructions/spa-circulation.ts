@@ -254,7 +254,7 @@ export const floodedCirculation: ConstructionGraph = {
     ...turnedByHand(['impeller', 'bracket']),
     ...primed(
       ['unions', 'drain'],
-      'Both valves open: flooded, the air out at the upper union',
+      'Air out at the upper union: flooded, it fills by itself',
       'Flow seen, joints dry, the level coming back',
     ),
     {

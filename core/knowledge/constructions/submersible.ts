@@ -53,7 +53,6 @@ export const submersibleJoined: ConstructionGraph = {
       },
       back: 'Guard on, its tab bent up, the guard under it, the tab down; screws in',
       tags: { back: ['guards-leads'] },
-      twoPeople: true,
       minutes: both(4, 4),
     },
     {
@@ -196,6 +195,7 @@ export const submersibleJoined: ConstructionGraph = {
       caution: 'The megohmmeter puts out 500 V.',
       tags: ['reads-insulation'],
       after: ['back:head-nuts', 'back:leads'],
+      reads: { check: 'insulation-resistance', setup: 'motor-alone' },
     },
   ],
 }
@@ -426,6 +426,7 @@ export const submersibleSealed: ConstructionGraph = {
       caution: 'The megohmmeter puts out 500 V.',
       tags: ['reads-insulation'],
       after: ['back:cable-plate'],
+      reads: { check: 'insulation-resistance', setup: 'motor-alone' },
     },
   ],
 }

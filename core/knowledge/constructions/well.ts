@@ -176,6 +176,7 @@ export const wellInstallation: ConstructionGraph = {
       after: ['back:pull', 'back:pump-splice'],
       tags: ['reads-insulation'],
       only: { standing: ['installed'] },
+      reads: { check: 'insulation-resistance', setup: 'motor-and-cable' },
     },
     {
       id: 'air-out',

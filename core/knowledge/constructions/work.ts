@@ -189,6 +189,7 @@ const OTHER_WORK: readonly PartWork[] = [
         tool: 'megohmmeter, bucket',
         minutes: about(5),
         caution: 'Hands off the leads: the megohmmeter puts out 500 V. Discharge afterwards.',
+        reads: { check: 'insulation-resistance', setup: 'motor-and-cable' },
       },
     ],
   },

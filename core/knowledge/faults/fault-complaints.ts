@@ -1,5 +1,5 @@
 import type { Basis } from '../../judgement/judgement'
-import type { Complaint, Fault, Kind, MotorType } from '../vocabulary'
+import { WELLS, type Complaint, type Fault, type Kind, type MotorType } from '../vocabulary'
 
 /** Probability of each complaint given the fault alone. */
 export type ComplaintTable = Partial<Record<Fault, Partial<Record<Complaint, number>>>>
@@ -416,13 +416,26 @@ const ALARM_TELLS: Partial<Record<Complaint, number>> = {
 }
 const ALARMS_OF_ITSELF = 0.1
 
+/**
+ * A pump down a well is out of hearing: what hums there, or has thrown its breaker unnoticed, is told as dead by one in
+ * four of those who tell of it otherwise.
+ */
+const UNHEARD: readonly Complaint[] = ['hums-no-start', 'trips-breaker']
+const UNHEARD_TELLS = 0.25
+
+function unheard(said: Partial<Record<Complaint, number>>): Partial<Record<Complaint, number>> {
+  const told = UNHEARD_TELLS * Math.max(...UNHEARD.map((complaint) => said[complaint] ?? 0))
+  return told > (said.dead ?? 0) ? { ...said, dead: told } : said
+}
+
 /** What the caller then says, for a fault of a kind. */
 export function complaintsOf(kind: Kind, fault: Fault): Partial<Record<Complaint, number>> {
-  const said = OWN[kind]?.[fault] ?? FAMILY[kind][fault] ?? {}
+  const told = OWN[kind]?.[fault] ?? FAMILY[kind][fault] ?? {}
+  const said = WELLS.includes(kind) ? unheard(told) : told
   if (kind !== 'circulation') return said
   if (fault === 'nothing-wrong') return { ...said, 'alarm-sounding': ALARMS_OF_ITSELF }
-  const told = Object.entries(ALARM_TELLS).map(([complaint, share]) => share * (said[complaint as Complaint] ?? 0))
-  const alarm = Math.max(...told)
+  const alarmed = Object.entries(ALARM_TELLS).map(([complaint, share]) => share * (said[complaint as Complaint] ?? 0))
+  const alarm = Math.max(...alarmed)
   return alarm > 0 ? { ...said, 'alarm-sounding': alarm } : said
 }
 

@@ -17,6 +17,8 @@ export interface JobRow {
   /** Where the machine stands for it; anywhere where nothing is said. */
   standing?: readonly Standing[]
   extra?: readonly WorkStep[]
+  /** Nothing is put together again for it: what was taken apart is sorted, and stays apart. */
+  endsOpen?: true
   because: string
   basis: Basis
 }
@@ -192,6 +194,7 @@ export const JOBS: readonly JobRow[] = [
     standing: AT_THE_BENCH,
     parts: [],
     extra: POST_MORTEM,
+    endsOpen: true,
     because: 'Nothing is repaired: the cause is written back, and what is worth keeping is kept.',
     basis: cp,
   },

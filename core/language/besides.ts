@@ -18,7 +18,7 @@ export function besidesIn(line: string, pieces: readonly Piece[], scene: Scene):
   leftIn(line, pieces, heard)
   unreadIn(pieces, heard)
   bearingNumbersIn(pieces, heard)
-  gatesIn(pieces, scene, heard)
+  gatesIn(line, pieces, scene, heard)
   deadIn(pieces, scene, heard)
   standingIn(pieces, scene, heard)
   partsIn(line, pieces, scene, heard)
@@ -107,7 +107,7 @@ function unreadIn(pieces: readonly Piece[], heard: Heard): void {
   }
 }
 
-function gatesIn(pieces: readonly Piece[], scene: Scene, heard: Heard): void {
+function gatesIn(line: string, pieces: readonly Piece[], scene: Scene, heard: Heard): void {
   pieces.forEach((piece, at) => {
     if (piece.used) return
     const senses = piece.senses.flatMap((sense) => (sense.is === 'gate' ? [sense] : []))
@@ -131,6 +131,18 @@ function gatesIn(pieces: readonly Piece[], scene: Scene, heard: Heard): void {
         answers: [
           { label: 'shut for the work', other: [{ is: 'gate', gate, shut }] },
           { label: 'found shut', findings: [{ check: 'valve-position', outcome: 'shut' }] },
+        ],
+        pieces: all,
+      })
+      return
+    }
+    if (gate === 'power-off' && /\bplug\b/.test(piece.text) && scene.kind === 'circulation') {
+      // A tank's overflow is plugged while its pump is away: that plug pulled leaves the power on.
+      doubt(heard, {
+        question: 'Which plug: the cord’s, or the one in the overflow?',
+        answers: [
+          { label: 'the cord’s', other: [{ is: 'gate', gate, shut }] },
+          { label: 'the one in the overflow', note: textOf(line, all) },
         ],
         pieces: all,
       })

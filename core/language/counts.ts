@@ -27,10 +27,37 @@ const wordsOf = (piece: Piece | undefined) => piece?.words.map(({ text }) => tex
  * readings.
  */
 export function countsIn(pieces: readonly Piece[]): Piece[] {
-  const hardware = pieces.some((piece, at) => isCount(pieces, at) && piece.kind === 'number')
+  const numbers = pieces.flatMap(({ kind }, at) => (kind === 'number' ? [at] : []))
+  const hardware =
+    numbers.some((at) => isCount(pieces, at)) ||
+    // "rear cap 2, conduit 1": a list of nothing but parts, each with how many.
+    (numbers.length > 1 &&
+      numbers.every((at) => isPartCount(pieces, at)) &&
+      numbers.some(
+        (at) => !pieces[at - 1]?.senses.some((sense) => sense.is === 'check' && sense.check === 'capacitance'),
+      ))
   return pieces.map((piece, at) =>
-    isCount(pieces, at) || (hardware && isPartCount(pieces, at)) ? { ...piece, kind: 'silent', used: true } : piece,
+    isCount(pieces, at) || (hardware && isPartCount(pieces, at)) || isClock(pieces, at)
+      ? { ...piece, kind: 'silent', used: true }
+      : piece,
   )
+}
+
+/** `shut 9:40`: what a clock says, both its figures. */
+function isClock(pieces: readonly Piece[], at: number): boolean {
+  const starts = (from: number) => {
+    const [hours, colon, minutes] = pieces.slice(from, from + 3)
+    const [first, second] = [hours?.words[0], minutes?.words[0]]
+    return (
+      colon?.text === ':' &&
+      first !== undefined &&
+      second !== undefined &&
+      /^\d{1,2}$/.test(first.raw) &&
+      /^[0-5]\d$/.test(second.raw) &&
+      second.start === first.end + 1
+    )
+  }
+  return starts(at) || starts(at - 2)
 }
 
 function isSmallWhole(piece: Piece | undefined): boolean {
@@ -50,7 +77,8 @@ function isCount(pieces: readonly Piece[], at: number): boolean {
   const words = wordsOf(behind)
   const last = wordsOf(pieces[at + 2])
   const [first = '', second = last[0] ?? ''] = words
-  const alone = (pieces[at + 2] ?? pieces[at + 1])?.kind !== 'number' && pieces[at + 3]?.kind !== 'number'
+  const isRead = (other: Piece | undefined) => other?.kind === 'number' && other.clause === piece?.clause
+  const alone = !isRead(pieces[at + 2] ?? pieces[at + 1]) && !isRead(pieces[at + 3])
   return (
     (COUNTED.has(first) && alone) ||
     (LEADS.has(first) && last[0] === '+') ||

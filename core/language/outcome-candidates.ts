@@ -116,6 +116,14 @@ const WHOLE: ReadonlySet<string> = new Set(['pump', 'motor'])
 
 const isPumpEnd = ({ senses }: Piece) => senses.some((sense) => sense.is === 'half' && sense.half === 'pump-end')
 
+/**
+ * A plain clause answers what is lit. Beside a finding in another clause a word that wants its name does not: `hums,
+ * jammed` is said of the pump, whatever is lit.
+ */
+const answersLit = (pieces: readonly Piece[], at: number, needs: Needs) =>
+  plainClause(pieces, at) &&
+  !(needs === 'name' && pieces.some((other) => other.clause !== pieces[at]?.clause && hasOutcome(other)))
+
 /** `leads sound` is no answer to a look at something else. */
 const saidOfLeads = (pieces: readonly Piece[], piece: Piece, check: string) =>
   checkInfo(check)?.tool?.includes('meter') !== true &&
@@ -161,10 +169,8 @@ export function readOutcome(pieces: readonly Piece[], at: number, scene: Scene):
       all.push({ check, outcome, needs, topic: found.topic, cost: found.cost })
     else if (checkInfo(check)?.historyOnly) continue
     else if (needs === 'nothing' && !hasForeign(pieces)) all.push({ check, outcome, needs, cost: 1.2 })
-    else if (needs !== 'name' || scene.lit?.check === check) {
-      if (scene.lit?.check === check && plainClause(pieces, at) && !saidOfLeads(pieces, piece, check))
-        all.push({ check, outcome, needs, cost: 0.6 })
-    }
+    else if (scene.lit?.check === check && answersLit(pieces, at, needs) && !saidOfLeads(pieces, piece, check))
+      all.push({ check, outcome, needs, cost: 0.6 })
   }
   const possible = all.filter(({ check }) => isHere(check, scene))
   const named = possible.length > 0 ? possible : all.filter(({ topic }) => topic !== undefined)
@@ -201,7 +207,11 @@ export function readOutcome(pieces: readonly Piece[], at: number, scene: Scene):
     }
   // A word that says its check by itself is not pulled to another by a far thing.
   const least = Math.min(...candidates.map(({ cost, needs }) => cost - (needs === 'nothing' ? 0.3 : 0)))
-  const near = candidates.filter(({ cost, needs }) => cost - (needs === 'nothing' ? 0.3 : 0) <= least + 0.25)
+  const close = candidates.filter(({ cost, needs }) => cost - (needs === 'nothing' ? 0.3 : 0) <= least + 0.25)
+  // What is named beside the word is meant, and not what is lit.
+  const beside = close.filter(({ topic }) => topic?.clause === piece.clause)
+  const near =
+    beside.length > 0 ? close.filter(({ topic, needs }) => topic !== undefined || needs === 'nothing') : close
   return { candidates: near, denial, asked: besideSlip(pieces, at, near) || partedByStranger(pieces, at, near) }
 }
 

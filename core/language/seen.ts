@@ -4,6 +4,7 @@ import { type Part, PARTS } from '../knowledge/vocabulary'
 import { missingThings, opposite } from './denials'
 import { hasOutcome } from './clauses'
 import { type Candidate, contested, readOutcome } from './outcome-candidates'
+import { note } from './measuring'
 import { detailsOf } from './outcome-details'
 import { asTyped, type Piece } from './phrases'
 import { capacitorsHere, type Scene } from './scene'
@@ -31,7 +32,12 @@ export function seenIn(pieces: readonly Piece[], scene: Scene): Heard {
     if (answers.length === 1 && findings.length === 1 && !asked && !contested(pieces, at, candidates))
       said.push({ finding: findings[0] as Finding, pieces: used })
     else if (answers.length > 0)
-      doubts.push({ question: questionOf(own, answers), answers: answers.map(({ answer }) => answer), pieces: used })
+      doubts.push({
+        question: questionOf(own, answers),
+        // None of them may be meant.
+        answers: [...answers.map(({ answer }) => answer), note(used)],
+        pieces: used,
+      })
   }
   said.push(...missingThings(pieces, scene, new Set(said.flatMap((item) => item.pieces))))
   return settled(said, doubts)

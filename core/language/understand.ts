@@ -108,7 +108,7 @@ function heardIn(text: string, pieces: readonly Piece[], scene: Scene): Heard {
   })
   const said: Said[] = [...told, ...besides.said]
   const doubts: Doubt[] = [...besides.doubts, ...measured.doubts, ...seen.doubts]
-  for (const item of [...measured.said, ...seen.said]) {
+  for (const item of [...measured.said, ...seen.said.filter((each) => !wipedAway(open, each))]) {
     const judged = past(open, item) ?? weighed(item, scene)
     if ('question' in judged) doubts.push(judged)
     else said.push(judged)
@@ -182,6 +182,12 @@ function distinctOthers(said: readonly Said[]): Said[] {
   })
 }
 
+/** `wet was hose spill, wiped`: what was wiped away was no leak. */
+function wipedAway(pieces: readonly Piece[], { finding, pieces: own }: Said): boolean {
+  const wiped = pieces.find(({ words }) => words.some(({ text }) => text === 'wiped'))
+  return finding?.outcome === 'dripping' && wiped !== undefined && own.every(({ clause }) => clause < wiped.clause)
+}
+
 /** What was read last year is no reading of today. */
 function past(pieces: readonly Piece[], item: Said): Doubt | undefined {
   const { finding } = item
@@ -205,7 +211,8 @@ function fallback(text: string, pieces: readonly Piece[], scene: Scene): Heard {
   const complaint = complaintsIn(text, pieces, scene, true)
   if (complaint) return complaint
   const foreign = pieces.filter(({ kind }) => kind === 'foreign')
-  if (foreign.length > 0) return nothing
+  const counted = pieces.some(({ kind, words }) => kind === 'silent' && words[0]?.kind === 'number')
+  if (foreign.length > 0 || counted) return nothing
   const lit = scene.lit ? checkInfo(scene.lit.check) : undefined
   // A yes or a no answers what is lit; beside a thing that is named it is said of that.
   const named = pieces.some(

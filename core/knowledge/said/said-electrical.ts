@@ -724,6 +724,8 @@ export const ELECTRICAL_SAID = {
       'connector seal',
       'lead seal',
       'lead plug seal',
+      'plug seal',
+      'plug gland',
     ],
     outcomes: {
       sound: [...GOOD, '+dry', '+clean'],

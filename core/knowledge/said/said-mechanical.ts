@@ -148,6 +148,9 @@ export const MECHANICAL_SAID = {
       gritty: [
         'gritty',
         '!turns gritty',
+        '!slight grit',
+        '!bit of grit',
+        '!some grit',
         '!turns rough',
         '!turns roughly',
         '+rough',
@@ -491,7 +494,7 @@ export const MECHANICAL_SAID = {
     outcomes: {
       ...BESIDE_A_NAME,
       'same-noise': [
-        'same noise',
+        '+same noise',
         '+same',
         '+just same',
         '+still noisy',

@@ -90,7 +90,7 @@ function bearingNumbersIn(pieces: readonly Piece[], heard: Heard): void {
 }
 
 const UNREAD =
-  /\b(?:not|never|couldn'?t|cannot|can'?t|didn'?t|wasn'?t) (?:been |be )?(?:measured|checked|read|tested|opened|megged|looked at)\b/i
+  /\b(?:not|never|couldn'?t|cannot|can'?t|didn'?t|wasn'?t) (?:been |be )?(?:measured|checked|read|tested|opened|megged|taken|looked at)\b/i
 /** Words that are left of a clause that says no more than that. */
 const UNREAD_ONLY = new RegExp(`^${UNREAD.source}(?: up| yet| today| now)*$`, 'i')
 

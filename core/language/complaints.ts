@@ -71,6 +71,9 @@ export function complaintsIn(text: string, pieces: readonly Piece[], scene: Scen
   return { said, doubts: [] }
 }
 
+/** `hums not turn` is what the motor does under power, and no shaft that was tried by hand. */
+const HUMS_WORDS = 3
+
 /**
  * `alarm on, main silent`: beside readings, what an owner would say is one where it is a clause of its own.
  *
@@ -82,9 +85,10 @@ export function clauseComplaints(pieces: readonly Piece[], { kind }: Scene, leas
     const own = pieces.filter((piece) => piece.clause === clause && piece.kind !== 'mark' && piece.kind !== 'silent')
     if (own.some((piece) => piece.used || playsRole(piece, 'past'))) return []
     const words = own.map(({ text }) => text).join(' ')
-    const ids = words.split(' ').length >= least ? complaints.get(words) : undefined
+    const ids = complaints.get(words)
     const id = ids?.find((each) => complaintFits(each as Complaint, kind)) as Complaint | undefined
-    if (!id) return []
+    const length = words.split(' ').length
+    if (!id || length < (id === 'hums-no-start' ? Math.min(least, HUMS_WORDS) : least)) return []
     for (const piece of own) piece.used = true
     return [{ other: { is: 'complaint', id }, pieces: own }]
   })

@@ -44,8 +44,13 @@ export function guestsOf(m: Measuring): Map<Quantity, Guest> {
   return guests
 }
 
+const BUMP_SECONDS = 2
+const isBump = ({ text }: Piece) => /\b(?:bump|bumped|kicks?|dry)\b/.test(text)
+
 /** A time that only says when: `after ten minutes`, `running for half an hour`. */
 function waits({ pieces }: Measuring, quantity: Quantity): boolean {
+  // A second of power is a bump: how it went is said beside it.
+  if (unitOf(quantity) === 's' && (quantity.value ?? Infinity) <= BUMP_SECONDS && pieces.some(isBump)) return true
   const before = pieces.slice(Math.max(0, quantity.at - 2), quantity.at)
   return before.some((piece) => playsRole(piece, 'wait') || piece.text === 'for' || piece.text === 'in')
 }

@@ -5,7 +5,7 @@ import { nearWords } from './slips'
 import { checkInfo, CHECKS, type CheckInfo } from '../knowledge/checks/checks'
 import type { Part } from '../knowledge/vocabulary'
 import { denialBefore } from './denials'
-import type { Piece } from './phrases'
+import { type Piece, playsRole } from './phrases'
 import { isHere, type Scene } from './scene'
 import type { Needs } from './sense'
 
@@ -118,11 +118,14 @@ const isPumpEnd = ({ senses }: Piece) => senses.some((sense) => sense.is === 'ha
 
 /**
  * A plain clause answers what is lit. Beside a finding in another clause a word that wants its name does not: `hums,
- * jammed` is said of the pump, whatever is lit.
+ * jammed` is said of the pump, whatever is lit. Nor does what is said of a new part: `old bearing rocks, new tight`.
  */
-const answersLit = (pieces: readonly Piece[], at: number, needs: Needs) =>
-  plainClause(pieces, at) &&
-  !(needs === 'name' && pieces.some((other) => other.clause !== pieces[at]?.clause && hasOutcome(other)))
+const answersLit = (pieces: readonly Piece[], at: number, needs: Needs) => {
+  const clause = pieces[at]?.clause
+  const beside = pieces.some((other) => other.clause !== clause && hasOutcome(other))
+  const ofNew = pieces.some((other) => other.clause === clause && playsRole(other, 'new'))
+  return plainClause(pieces, at) && !(beside && (needs === 'name' || ofNew))
+}
 
 /** `leads sound` is no answer to a look at something else. */
 const saidOfLeads = (pieces: readonly Piece[], piece: Piece, check: string) =>

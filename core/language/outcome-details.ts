@@ -22,7 +22,7 @@ const ENDS = Object.entries(ENDS_SAID).flatMap(([at, said]) => said.map((words) 
 const MOST_END_WORDS = Math.max(...ENDS.map(({ words }) => words.length))
 
 /** `loose top, tight bottom`: which end of the shaft a clause is about. */
-function endIn(pieces: readonly Piece[], clause: number): { at: string; pieces: Piece[] } | undefined {
+export function endIn(pieces: readonly Piece[], clause: number): { at: string; pieces: Piece[] } | undefined {
   const words = pieces
     .filter((piece) => piece.clause === clause && piece.kind !== 'mark')
     .flatMap((piece) => piece.words.map(({ text }) => ({ text, piece })))

@@ -9,6 +9,7 @@ import { clauseComplaints, complaintsIn, labelledComplaint } from './complaints'
 import { countsIn } from './counts'
 import type { Clearance } from './guests'
 import { measuredIn } from './measured'
+import { endIn } from './outcome-details'
 import { asTyped, phrasesOf, playsRole, type Piece } from './phrases'
 import { weighed } from './plausible'
 import { isHere, type Scene } from './scene'
@@ -163,10 +164,12 @@ function withClearance(heard: Heard, pieces: readonly Piece[], clearance: Cleara
   const name = pieces.find((piece) =>
     piece.senses.some((sense) => sense.is === 'check' && sense.check === 'bearing-fit'),
   )
+  const end = endIn(pieces, clearance.pieces[0]?.clause ?? 0)
   const finding: Finding = {
     check: 'bearing-fit',
     outcome: clearanceMillimetres > 0 ? 'loose' : 'tight',
     clearanceMillimetres,
+    ...(end ? { at: end.at } : {}),
   }
   return { ...heard, said: [...heard.said, { finding, pieces: [...(name ? [name] : []), ...clearance.pieces] }] }
 }

@@ -500,7 +500,7 @@ export const CHECKS = {
     gates: RUNNING,
     minutes: 5,
     tool: 'Flow meter, or bucket and watch',
-    plausible: [0, 2000],
+    plausible: [0, 600],
   },
   'cycle-time': {
     label: 'cycle time',

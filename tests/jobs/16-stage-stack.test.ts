@@ -1,8 +1,7 @@
 import { expect, it } from 'vitest'
 import { allBack, inOrder, play, step, without } from './job'
 
-/** 16. Post-mortem and offer: stage stack from a deep orchard well, kit or not. */
-const visit = play({
+const ORCHARD: Parameters<typeof play>[0] = {
   machine: {
     kind: 'well-three-wire',
     construction: 'submersible-joined',
@@ -10,6 +9,11 @@ const visit = play({
     standing: 'bench',
   },
   call: { complaints: ['low-pressure'], says: 'kit or not?' },
+  do: [],
+}
+/** 16. Post-mortem and offer: stage stack from a deep orchard well, kit or not. */
+const visit = play({
+  ...ORCHARD,
   do: [
     { choose: ['post-mortem'] },
     { tick: 'down' },
@@ -43,13 +47,7 @@ it('stays apart and sorted: no hour is priced for putting scrap together, and no
 })
 it('with the kit agreed after all it goes back, in the same round', () => {
   const closed = play({
-    machine: {
-      kind: 'well-three-wire',
-      construction: 'submersible-joined',
-      nameplate: { volts: 230, hertz: 60, horsepower: 1, motorType: 'capacitor-start' },
-      standing: 'bench',
-    },
-    call: { complaints: ['low-pressure'], says: 'kit or not?' },
+    ...ORCHARD,
     do: [{ choose: ['post-mortem'] }, { tick: 'all' }, { job: 'stage-kit', state: 'agreed' }, { tick: 'all' }],
   })
   inOrder(closed, 'down:submersible-joined.stages-out', 'back:submersible-joined.stages-out')

@@ -3,7 +3,7 @@ import { ACTIONS_PIT } from '../knowledge/repairs/actions-pit'
 import { ACTIONS_SUPPLY } from '../knowledge/repairs/actions-supply'
 import { ACTIONS_SURFACE } from '../knowledge/repairs/actions-surface'
 import { JOBS } from '../knowledge/repairs/jobs'
-import type { Part } from '../knowledge/vocabulary'
+import { WELLS, type Part } from '../knowledge/vocabulary'
 import { LEADS_SAID } from '../knowledge/said/electrics-said'
 import { readUnit } from '../quantity/units'
 import { lexicon } from './lexicon'
@@ -332,6 +332,14 @@ function wished(
       own.some((piece) => piece.text.includes('variable speed')) &&
       job.id === 'variable-speed-motor',
   )
+  // "wants both new": of a well set, motor and pump end.
+  if (parts.length === 0 && WELLS.includes(scene.kind) && own.some(({ text }) => /\bboth\b/.test(text))) {
+    for (const part of ['motor', 'pump-end'] as const) {
+      const half = jobOfPart(part, scene)
+      if (half) add(heard, { other: { is: 'wish', job: half }, pieces: used })
+    }
+    return
+  }
   const job = named?.id ?? parts.map(({ part }) => jobOfPart(part, scene)).find((id) => id !== undefined)
   if (job) add(heard, { other: { is: 'wish', job }, pieces: used })
 }

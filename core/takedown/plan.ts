@@ -121,6 +121,8 @@ export interface OwnWork {
   step: WorkStep
   targets: readonly Part[]
   through: readonly string[]
+  /** It comes after the others’ own work: the pump leaves with it. */
+  last?: boolean
 }
 /** What of the targets is only reached, and what a job does of its own. */
 export interface Wanted {
@@ -187,7 +189,11 @@ export function untimedPlan(
     .flatMap(({ id, spends = [] }) => spends.map((part) => ({ part, joint: id })))
     .filter(({ part }) => RINGS_FITTED.includes(part) && !wanted.includes(part))
   const works = [
-    ...treated.flatMap((part, index) => worksAt(graph, part, chosen, options, { rank: index })),
+    ...treated.flatMap((part, index) =>
+      worksAt(graph, part, chosen, options, { rank: index }).filter(
+        ({ spec: { unless } }) => unless === undefined || !treated.includes(unless),
+      ),
+    ),
     ...rings.flatMap(({ part, joint }, index) =>
       worksAt(graph, part, chosen, options, { ring: joint, rank: wanted.length + index }),
     ),

@@ -122,6 +122,9 @@ describe('the steps of a repair', () => {
     const plan = stepPlan('well-three-wire', 'submersible-joined', 'replace-well-motor')
     expect(plan?.assemblies).toEqual(['well-installation', 'submersible-joined'])
     expect(plan?.steps.find(({ id }) => id === 'down:pull')).toMatchObject({ twoPeople: true })
+    // One holds the guard while the other bends its tab, on the bench too.
+    const bench = stepPlan('well-three-wire', 'submersible-joined', 'replace-pump-end', { standing: 'bench' })
+    expect(bench?.steps.find(({ id }) => id === 'back:submersible-joined.guard')).toMatchObject({ twoPeople: true })
     expect(ids(plan?.steps ?? [], 'down').filter((id) => id.startsWith('submersible-joined.')).length).toBeGreaterThan(
       2,
     )

@@ -3,7 +3,7 @@ import { KIND_KNOWLEDGE } from '../knowledge/faults/kinds'
 import type { Assembly } from '../knowledge/constructions/joint'
 import { IN_A_MACHINE, RINGS_ALONE } from '../knowledge/constructions/part-groups'
 import { about } from '../knowledge/constructions/shared'
-import { DEEDS } from '../knowledge/repairs/deeds'
+import { type Deed, DEEDS, PACKING_MINUTES } from '../knowledge/repairs/deeds'
 import { jobsFor, type JobRow } from '../knowledge/repairs/jobs'
 import { doneToMotorAlone } from '../knowledge/repairs/motor-alone'
 import { renewedParts } from '../knowledge/repairs/renews'
@@ -122,7 +122,7 @@ function wantsOf(graph: MachineGraph, kind: Kind, construction: Construction, id
   if (reached.length === 0 && !deed?.only && !itself && sought.some((part) => IN_A_MACHINE.has(part))) return undefined
   const deeds: OwnWork[] =
     ownWorks.length === 0 && !(deed?.worked && reached.length > 0) && (deed || reached.length === 0)
-      ? [deedOf(graph, row, deed?.water === true, reached)]
+      ? [deedOf(graph, row, deed, reached)]
       : []
   return {
     targets: deed?.only ? [] : reached,
@@ -138,18 +138,25 @@ function wantsOf(graph: MachineGraph, kind: Kind, construction: Construction, id
   }
 }
 
-function deedOf(graph: MachineGraph, row: ActionRow | JobRow, water: boolean, targets: readonly Part[]): OwnWork {
+function deedOf(
+  graph: MachineGraph,
+  row: ActionRow | JobRow,
+  deed: Deed | undefined,
+  targets: readonly Part[],
+): OwnWork {
+  const leaves = deed?.leaves === true
   const nothing = 'cures' in row && row.cures.includes('nothing-wrong')
   const reason = 'reason' in row ? row.reason : row.because
-  const minutes = 'minutes' in row ? row.minutes : 10
+  const minutes = leaves ? PACKING_MINUTES : 'minutes' in row ? row.minutes : 10
   const through = nothing
     ? []
-    : ['make-dead', ...(water ? ['valves', 'relieve'] : [])].filter((id) => graph.homes.has(id))
-  const tools = 'tools' in row ? row.tools : []
+    : ['make-dead', ...(deed?.water ? ['valves', 'relieve'] : [])].filter((id) => graph.homes.has(id))
+  const tools = 'tools' in row && !leaves ? row.tools : []
   return {
     part: row.parts[0] ?? 'pump',
     targets,
     through,
+    last: leaves,
     step: {
       id: nothing ? 'leave' : row.id,
       text: nothing ? 'Leave the machine as it is; tell the owner what was looked at' : `${row.label}. ${reason}`,
@@ -169,7 +176,9 @@ function together(wants: readonly JobWants[], kind: Kind): JobWants {
     targets: left,
     accessOnly: [...new Set(wants.flatMap((each) => each.accessOnly))].filter((part) => !left.includes(part)),
     kept: left.filter((part) => wants.every((each) => !each.targets.includes(part) || each.kept.includes(part))),
-    own: [...new Map(wants.flatMap((each) => each.own).map((work) => [`${work.part}:${work.step.id}`, work])).values()],
+    own: [
+      ...new Map(wants.flatMap((each) => each.own).map((work) => [`${work.part}:${work.step.id}`, work])).values(),
+    ].sort((a, b) => Number(a.last ?? false) - Number(b.last ?? false)),
     consumed: [...new Set(wants.flatMap((each) => each.consumed))],
     // A job that mends something closes what the others have opened.
     endsOpen: wants.every((each) => each.endsOpen),

@@ -398,3 +398,38 @@ test('an old well set opened for its cause: nothing is put together again', asyn
   await expect(page.getByTestId('tray')).toContainText('empty')
   expect(problems).toEqual([])
 })
+
+test('a technician who knows what he came for: both halves by wish, and a repair the lamp does not offer', async ({
+  page,
+  standing,
+  problems,
+}) => {
+  await fixClock(page)
+  const visit = await called(standing.url, {
+    machine: {
+      name: 'tower pump',
+      kind: 'well-three-wire',
+      construction: 'submersible-joined',
+      nameplate: { volts: 230, hertz: 60, horsepower: 3, motorType: 'capacitor-start-run' },
+    },
+    complaints: ['dead'],
+    says: 'old motor failed',
+    standing: 'bench',
+  })
+  await page.goto(`${standing.url}/visits/${visit}/test`)
+  await say(page, 'wants both new')
+  await page.goto(`${standing.url}/visits/${visit}/decide`)
+  await agree(page, 'replace-pump-end')
+  // The card speaks of what was agreed, and not with the words of the lamp’s best.
+  await expect(page.getByTestId('decide-lamp')).toContainText('Pull, and replace the pump end')
+  await expect(page.getByTestId('decide-lamp')).toContainText('the motor gets a new head')
+  const alone = await page.getByTestId('plan-price').innerText()
+  await page.getByTestId('other-repairs').click()
+  await page
+    .getByTestId('job-clear-intake')
+    .getByRole('button', { name: /^agree: / })
+    .click()
+  await expect(page.getByTestId('job-clear-intake').getByRole('button', { name: /: agreed$/ })).toBeVisible()
+  await expect(page.getByTestId('plan-price')).not.toHaveText(alone)
+  expect(problems).toEqual([])
+})

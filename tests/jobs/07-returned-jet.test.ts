@@ -27,8 +27,8 @@ it('primed before it is judged: the hose filled before it is coupled, the body b
   for (const [first, then] of [
     ['Hose with its foot valve', 'Hose coupled'],
     ['Body filled', 'Outlet hose on'],
-    ['Rear plate off', 'Power: run'],
-    ['Pressure switch: each hot', 'Power: run'],
+    ['Rear plate off', 'Run it under power'],
+    ['Pressure switch: each hot', 'Run it under power'],
   ] as const)
     expect(trial.indexOf(first), `${first}, ${then}`).toBeLessThan(trial.indexOf(then))
 })
@@ -45,4 +45,19 @@ it('ends with nothing open', () => {
   allBack(visit)
   expect(step(visit, 'work:pump:return-under-warranty').text).toMatch(/\S/)
   inOrder(visit, 'work:pump:return-under-warranty')
+})
+it('agreed together the trial comes first, and sending it back is no hour of work', () => {
+  const both = play({
+    machine: {
+      kind: 'jet',
+      construction: 'jet-end',
+      nameplate: { volts: 230, hertz: 60, horsepower: 0.5, motorType: 'permanent-split' },
+      warrantyUntil: '2028-05-01',
+      standing: 'bench',
+    },
+    call: { says: 'something is off' },
+    do: [{ choose: ['return-under-warranty', 'bench-trial'] }, { tick: 'all' }],
+  })
+  inOrder(both, 'work:pump:fill-suction', 'work:pump:run', 'work:pump:return-under-warranty')
+  expect(step(both, 'work:pump:return-under-warranty').minutes).toBeLessThanOrEqual(15)
 })

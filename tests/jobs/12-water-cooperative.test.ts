@@ -42,3 +42,4 @@ it('two jobs, one take-down, no site; both parts and no more', () => {
   oneClockOnePrice(visit)
   allBack(visit)
 })
+it('with both halves new nobody is sent to look at the other half', () => without(visit, /other-half/))

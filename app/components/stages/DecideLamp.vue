@@ -1,12 +1,16 @@
 <script setup lang="ts">
 import { formatMinutes } from '#core/quantity/format'
 
-const { visit, state, options, chosen, bill, diagnosis } = useVisitContext()
+const { visit, state, options, wishes, chosen, bill, diagnosis } = useVisitContext()
 const end = useStageEnd()
 const money = useMoney()
 const best = computed(() => options.value[0])
-const shown = computed(() => chosen.value ?? best.value)
 const agreed = computed(() => state.value.agreed.length > 0)
+/** What was agreed beside the lamp’s ways speaks for itself, and not with the words of the best of them. */
+const asked = computed(() =>
+  [...options.value, ...wishes.value].find(({ id }) => !chosen.value && id === state.value.agreed[0]),
+)
+const shown = computed(() => chosen.value ?? asked.value ?? best.value)
 const title = computed(() =>
   bill.value && bill.value.lines.length > 1
     ? bill.value.lines.map(({ label }) => label).join('; ')

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
 import { formatMinutes } from '#core/quantity/format'
+import { jobRow, jobsHere } from '#core/takedown/step-plan'
 import { jobLabel } from '#core/language/other-words'
 import type { JobSource } from '#core/visit/entry'
 
@@ -34,6 +35,18 @@ const rows = computed(() =>
 )
 const known = computed(() => new Set(state.value.jobs.map(({ id }) => id)))
 const catalogue = computed(() => wishes.value.filter(({ id }) => !known.value.has(id)))
+/** What else can be done to this machine here, whatever the lamp thinks of it: a technician knows what he came for. */
+const repairs = computed(() => {
+  const { machine, plate, standing, pump } = state.value
+  const shown = new Set([...options.value, ...wishes.value].map(({ id }) => id))
+  return jobsHere(machine.kind, machine.construction, { motorType: plate.motorType, standing })
+    .filter((id) => !shown.has(id) && !known.value.has(id))
+    .flatMap((id) => {
+      const row = jobRow(machine.kind, machine.construction, id)
+      if (!row || !('cures' in row) || row.cures.includes('nothing-wrong')) return []
+      return row.onlyUnderWarranty && !pump.underWarranty ? [] : [{ id, label: row.label, because: row.reason }]
+    })
+})
 /** The ways of mending it stand as cards above. */
 function isAmongOptions(id: string): boolean {
   return options.value.some((option) => option.id === id)
@@ -126,6 +139,42 @@ function leave(id: string): void {
             >{{ job.label }}<span class="block text-[0.92rem] text-slate">{{ job.because }}</span></span
           ><span class="number">{{ formatMinutes(job.minutes.p50) }}</span
           ><span class="number font-bold">{{ money(job.price) }}</span>
+          <button
+            type="button"
+            class="toggle justify-center font-bold"
+            :aria-label="`agree: ${job.label}`"
+            @click="visit.append('job', { job: job.id, state: 'agreed', from: 'shop' })"
+          >
+            Agree
+          </button>
+          <button
+            type="button"
+            class="toggle justify-center"
+            :aria-label="`offer: ${job.label}`"
+            @click="visit.append('job', { job: job.id, state: 'offered', from: 'shop' })"
+          >
+            Offer
+          </button>
+        </li>
+      </DisclosurePanel>
+    </Disclosure>
+    <Disclosure v-if="repairs.length > 0" v-slot="{ open }" as="div" class="border-b border-rule">
+      <DisclosureButton
+        class="flex min-h-12 w-full items-center justify-between gap-3 text-left"
+        data-testid="other-repairs"
+        ><span class="font-bold">Another repair</span
+        ><span class="text-slate">{{ open ? 'less' : `${repairs.length} more` }}</span></DisclosureButton
+      >
+      <DisclosurePanel as="ul" class="ruled pb-2">
+        <li
+          v-for="job in repairs"
+          :key="job.id"
+          class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2"
+          :data-testid="`job-${job.id}`"
+        >
+          <span class="min-w-48 flex-1"
+            >{{ job.label }}<span class="block text-[0.92rem] text-slate">{{ job.because }}</span></span
+          >
           <button
             type="button"
             class="toggle justify-center font-bold"

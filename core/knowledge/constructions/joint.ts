@@ -222,6 +222,8 @@ export interface WorkStep {
   asks?: readonly StepAnswer[]
   /** The figure that decides what comes next: it does not close without it. */
   decides?: Deciding
+  /** It falls away where this part is renewed in the same plan. */
+  unless?: Part
   /** The part whose identity is read off here, as it comes out. */
   identifies?: Part
   /** The check whose reading it is: what was read stands beside it, what is said at it answers it. */

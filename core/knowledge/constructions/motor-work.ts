@@ -129,7 +129,7 @@ export const MOTOR_WORK: readonly PartWork[] = [
         reads: { check: 'shaft-height', of: 'new' },
       },
       { id: 'caps', text: 'Shipping caps stay on until it goes into the well', minutes: about(1) },
-      { id: 'other-half', text: 'Look at the other half: {halves}', minutes: about(1) },
+      { id: 'other-half', text: 'Look at the other half: {halves}', minutes: about(1), unless: 'pump-end' },
     ],
   },
   { part: 'motor', in: WET_END, brings: ['shaft-seal'], steps: FIT_MOTOR },

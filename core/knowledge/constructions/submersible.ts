@@ -53,6 +53,7 @@ export const submersibleJoined: ConstructionGraph = {
       },
       back: 'Guard on, its tab bent up, the guard under it, the tab down; screws in',
       tags: { back: ['guards-leads'] },
+      twoPeople: true,
       minutes: both(4, 4),
     },
     {

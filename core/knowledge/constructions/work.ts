@@ -3,7 +3,12 @@ import { MOTOR_WORK } from './motor-work'
 import { SEAL_WORK } from './seal-work'
 import { about } from './shared'
 
-const OTHER_HALF: WorkStep = { id: 'other-half', text: 'Look at the other half: {halves}', minutes: about(1) }
+const OTHER_HALF: WorkStep = {
+  id: 'other-half',
+  text: 'Look at the other half: {halves}',
+  minutes: about(1),
+  unless: 'motor',
+}
 /** Parts outside the motor and its seal. */
 const OTHER_WORK: readonly PartWork[] = [
   {

@@ -70,7 +70,7 @@ export const BENCH_TRIAL: readonly WorkStep[] = [
   },
   { id: 'couple', text: 'Hose coupled to the inlet, wedged straight', minutes: about(2) },
   { id: 'fill-body', text: 'Body filled through the outlet port to the brim', minutes: about(2) },
-  { id: 'outlet', text: 'Outlet hose on: tight enough if the prime holds', minutes: about(1) },
+  { id: 'outlet-hose', text: 'Outlet hose on: tight enough if the prime holds', minutes: about(1) },
   {
     id: 'selector',
     text: 'Rear plate off: read the voltage arrow against the supply; plate on',
@@ -87,7 +87,7 @@ export const BENCH_TRIAL: readonly WorkStep[] = [
   },
   {
     id: 'run',
-    text: 'Power: run, look, listen at motor and volute, with the suction half shut',
+    text: 'Run it under power, look and listen at motor and volute, with the suction half shut',
     minutes: about(5),
     reads: { check: 'listen' },
   },

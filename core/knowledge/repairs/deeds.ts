@@ -15,7 +15,12 @@ export interface Deed {
   worked?: true
   /** The water is shut and let down for it. */
   water?: true
+  /** The pump is out and leaves: packed and written up, after whatever else is done to it. */
+  leaves?: true
 }
+
+/** Packing a pump, with its papers. Shop estimate. */
+export const PACKING_MINUTES = 15
 
 /** Repairs that are a deed rather than a new part. */
 export const DEEDS: Readonly<Record<string, Deed>> = {
@@ -41,9 +46,9 @@ export const DEEDS: Readonly<Record<string, Deed>> = {
   'clear-sump-impeller': { at: ['impeller'] },
   'open-sump-discharge': { at: ['check-valve'] },
   'drill-air-hole': { at: ['check-valve'], only: true },
-  'return-under-warranty': { at: ['pump'], only: true },
-  'return-well-pump': { at: ['pump'], only: true },
-  'return-sump-pump': { at: ['pump'], only: true },
+  'return-under-warranty': { at: ['pump'], only: true, leaves: true },
+  'return-well-pump': { at: ['pump'], only: true, leaves: true },
+  'return-sump-pump': { at: ['pump'], only: true, leaves: true },
   'replace-check-valve-above': { water: true },
   'restore-supply': {},
   'mend-supply': {},

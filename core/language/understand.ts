@@ -5,11 +5,10 @@ import { FAULTS_SAID } from '../knowledge/said/faults-said'
 import { PARTS, type Part } from '../knowledge/vocabulary'
 import { UNIT_LABELS, type Unit } from '../quantity/units'
 import { besidesIn } from './besides'
+import { withClearance } from './clearance'
 import { clauseComplaints, complaintsIn, labelledComplaint } from './complaints'
 import { countsIn } from './counts'
-import type { Clearance } from './guests'
 import { measuredIn } from './measured'
-import { endIn } from './outcome-details'
 import { asTyped, phrasesOf, playsRole, type Piece } from './phrases'
 import { weighed } from './plausible'
 import { isHere, type Scene } from './scene'
@@ -140,38 +139,6 @@ function ratedFlow(said: Said[], doubts: Doubt[]): void {
 
 function markUsed(heard: Heard): void {
   for (const item of [...heard.said, ...heard.doubts]) use(item.pieces)
-}
-
-/** A clearance belongs to the bearing’s fit; said alone, it says that the bearing is loose. */
-function withClearance(heard: Heard, pieces: readonly Piece[], clearance: Clearance | undefined): Heard {
-  if (!clearance) return heard
-  const fits = heard.said.filter(({ finding }) => finding?.check === 'bearing-fit')
-  // Of two ends the clearance is that of the loose one.
-  const fit = fits.find(({ finding }) => finding?.outcome === 'loose') ?? fits[0]
-  const clearanceMillimetres = clearance.millimetres
-  if (fit)
-    return {
-      ...heard,
-      said: heard.said.map((item) =>
-        item === fit
-          ? {
-              finding: { ...(fit.finding as Finding), clearanceMillimetres },
-              pieces: [...fit.pieces, ...clearance.pieces],
-            }
-          : item,
-      ),
-    }
-  const name = pieces.find((piece) =>
-    piece.senses.some((sense) => sense.is === 'check' && sense.check === 'bearing-fit'),
-  )
-  const end = endIn(pieces, clearance.pieces[0]?.clause ?? 0)
-  const finding: Finding = {
-    check: 'bearing-fit',
-    outcome: clearanceMillimetres > 0 ? 'loose' : 'tight',
-    clearanceMillimetres,
-    ...(end ? { at: end.at } : {}),
-  }
-  return { ...heard, said: [...heard.said, { finding, pieces: [...(name ? [name] : []), ...clearance.pieces] }] }
 }
 
 function distinctOthers(said: readonly Said[]): Said[] {

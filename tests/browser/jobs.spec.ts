@@ -87,8 +87,11 @@ test('a motor swap by wish, its new plate read, matched and judging; left over a
   expect(await morning.getByTestId('tray').innerText()).toBe(tray)
   await toTheEnd(morning)
   // In its place its plate judges, written once.
-  const fitted = await keptAt(standing.url, visit, 'fitted')
-  expect(fitted.map(({ body }) => [body.part, body.nameplate?.serviceFactorAmps])).toEqual([['motor', 9.2]])
+  await expect
+    .poll(async () =>
+      (await keptAt(standing.url, visit, 'fitted')).map(({ body }) => [body.part, body.nameplate?.serviceFactorAmps]),
+    )
+    .toEqual([['motor', 9.2]])
   await morning.goto(`${standing.url}/visits/${visit}/prove`)
   await say(morning, 'running 9.4')
   await expect(morning.getByTestId('proof-amps')).toContainText('9.2')
@@ -269,8 +272,9 @@ test('a vertical pump with shims and a bearing loose on its shaft: numbered, pac
   await expect(page.getByTestId('step-work:bearings:compound')).toBeVisible()
   await until(page, 'Shims back to their own corners')
   await toTheEnd(page)
-  const fitted = await keptAt(standing.url, visit, 'fitted')
-  expect(fitted.map(({ body }) => [body.part, body.identity])).toEqual([['bearings', '6204 top, 6205 bottom']])
+  await expect
+    .poll(async () => (await keptAt(standing.url, visit, 'fitted')).map(({ body }) => [body.part, body.identity]))
+    .toEqual([['bearings', '6204 top, 6205 bottom']])
 })
 
 test('a variable-speed drive: matched, mounted, wired, bonded, primed, and only then set up', async ({
@@ -329,8 +333,9 @@ test('a variable-speed drive: matched, mounted, wired, bonded, primed, and only 
   expect(at(':schedule')).toBeGreaterThan(at(':display'))
   await toTheEnd(page)
   await page.goto(`${standing.url}/visits/${visit}/prove`)
-  const fitted = await keptAt(standing.url, visit, 'fitted')
-  expect(fitted.map(({ body }) => body.nameplate?.motorType)).toEqual(['electronic'])
+  await expect
+    .poll(async () => (await keptAt(standing.url, visit, 'fitted')).map(({ body }) => body.nameplate?.motorType))
+    .toEqual(['electronic'])
 })
 
 test('an old motor opened and its rings read: what came out stands on the card, the job ends open', async ({
@@ -365,8 +370,9 @@ test('an old motor opened and its rings read: what came out stands on the card, 
   await page.getByTestId('identity-read').getByRole('button', { name: 'Keep' }).click()
   await until(page, 'The tray counted')
   await expect(page.getByTestId('tray')).toContainText('Rotor')
-  const written = await keptAt(standing.url, visit, 'machine-set')
-  expect(written.at(-1)?.body.machine.fitted).toEqual([{ part: 'bearings', identity: '6203 drive, far unreadable' }])
+  await expect
+    .poll(async () => (await keptAt(standing.url, visit, 'machine-set')).at(-1)?.body.machine.fitted)
+    .toEqual([{ part: 'bearings', identity: '6203 drive, far unreadable' }])
   expect(problems).toEqual([])
 })
 

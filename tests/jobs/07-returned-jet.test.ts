@@ -1,8 +1,7 @@
 import { expect, it } from 'vitest'
 import { allBack, inOrder, play, step } from './job'
 
-/** 7. Returned jet pump, weeks old: bench trial and back to the maker, unopened. */
-const visit = play({
+const RETURNED: Parameters<typeof play>[0] = {
   machine: {
     kind: 'jet',
     construction: 'jet-end',
@@ -12,6 +11,11 @@ const visit = play({
     standing: 'bench',
   },
   call: { says: 'something is off' },
+  do: [],
+}
+/** 7. Returned jet pump, weeks old: bench trial and back to the maker, unopened. */
+const visit = play({
+  ...RETURNED,
   do: [
     { choose: ['bench-trial'] },
     { tick: 'all' },
@@ -47,17 +51,7 @@ it('ends with nothing open', () => {
   inOrder(visit, 'work:pump:return-under-warranty')
 })
 it('agreed together the trial comes first, and sending it back is no hour of work', () => {
-  const both = play({
-    machine: {
-      kind: 'jet',
-      construction: 'jet-end',
-      nameplate: { volts: 230, hertz: 60, horsepower: 0.5, motorType: 'permanent-split' },
-      warrantyUntil: '2028-05-01',
-      standing: 'bench',
-    },
-    call: { says: 'something is off' },
-    do: [{ choose: ['return-under-warranty', 'bench-trial'] }, { tick: 'all' }],
-  })
+  const both = play({ ...RETURNED, do: [{ choose: ['return-under-warranty', 'bench-trial'] }, { tick: 'all' }] })
   inOrder(both, 'work:pump:fill-suction', 'work:pump:run', 'work:pump:return-under-warranty')
   const packing = both.price.lines.find(({ id }) => id === 'return-under-warranty')
   expect(packing?.minutes).toBeLessThanOrEqual(20)

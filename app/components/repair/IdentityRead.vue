@@ -2,7 +2,6 @@
 import { IDENTITIES } from '#core/knowledge/repairs/identities'
 import { PARTS, type Part } from '#core/knowledge/vocabulary'
 import { identifiedAs, identityOf } from '#core/visit/fitted'
-import { bearingsNamed } from '#core/visit/new-parts'
 
 /** What is read off the part that comes out, kept on the machine: the new one is ordered by it. */
 const { part } = defineProps<{ part: Part }>()
@@ -11,9 +10,7 @@ const known = computed(() => identityOf(state.value.machine, part) ?? '')
 const typed = ref<string>()
 const text = computed({ get: () => typed.value ?? known.value, set: (value) => (typed.value = value) })
 const isChanged = computed(() => text.value.trim() !== '' && text.value.trim() !== known.value)
-const sizes = computed(() =>
-  bearingsNamed(text.value).map((each) => `${each.number}: ${each.millimetres.join(' × ')} mm`),
-)
+const sizes = computed(() => bearingSizes(text.value))
 function keep(): void {
   if (!isChanged.value) return
   visit.append('machine-set', { machine: identifiedAs(state.value.machine, part, text.value.trim().slice(0, 200)) })

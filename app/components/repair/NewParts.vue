@@ -2,7 +2,7 @@
 import { format } from 'date-fns'
 import { IDENTITIES } from '#core/knowledge/repairs/identities'
 import { PARTS } from '#core/knowledge/vocabulary'
-import { bearingsNamed, type PartGoingIn } from '#core/visit/new-parts'
+import type { PartGoingIn } from '#core/visit/new-parts'
 
 /** What goes in: each new part by what identifies it, its plate held against the old one before anything is opened. */
 const { lit = undefined } = defineProps<{ lit?: string }>()
@@ -42,10 +42,7 @@ function write(each: PartGoingIn): void {
   keep(each, { ...each.known, part: each.part, identity: textOf(each).trim().slice(0, 200) })
 }
 /** What the number stands for, beside what is measured on the old ring. */
-const sizesOf = (each: PartGoingIn) =>
-  each.part === 'bearings'
-    ? bearingsNamed(textOf(each)).map(({ number, millimetres }) => `${number}: ${millimetres.join(' × ')} mm`)
-    : []
+const sizesOf = (each: PartGoingIn) => (each.part === 'bearings' ? bearingSizes(textOf(each)) : [])
 const plateWords = ({ known }: PartGoingIn) => {
   const plate = known?.nameplate
   if (!plate) return known?.identity ?? ''

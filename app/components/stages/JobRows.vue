@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
 import { formatMinutes } from '#core/quantity/format'
 import { jobRow, jobsHere } from '#core/takedown/step-plan'
 import { jobLabel } from '#core/language/other-words'
@@ -119,80 +118,7 @@ function leave(id: string): void {
         </form>
       </li>
     </ul>
-    <Disclosure v-if="catalogue.length > 0" v-slot="{ open }" as="div" class="border-b border-rule">
-      <DisclosureButton
-        class="flex min-h-12 w-full items-center justify-between gap-3 text-left"
-        data-testid="other-jobs"
-        ><span class="font-bold">Add a job</span
-        ><span class="text-slate">{{
-          open ? 'less' : catalogue.length === 1 ? '1 more' : `${catalogue.length} more`
-        }}</span></DisclosureButton
-      >
-      <DisclosurePanel as="ul" class="ruled pb-2">
-        <li
-          v-for="job in catalogue"
-          :key="job.id"
-          class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2"
-          :data-testid="`job-${job.id}`"
-        >
-          <span class="min-w-48 flex-1"
-            >{{ job.label }}<span class="block text-[0.92rem] text-slate">{{ job.because }}</span></span
-          ><span class="number">{{ formatMinutes(job.minutes.p50) }}</span
-          ><span class="number font-bold">{{ money(job.price) }}</span>
-          <button
-            type="button"
-            class="toggle justify-center font-bold"
-            :aria-label="`agree: ${job.label}`"
-            @click="visit.append('job', { job: job.id, state: 'agreed', from: 'shop' })"
-          >
-            Agree
-          </button>
-          <button
-            type="button"
-            class="toggle justify-center"
-            :aria-label="`offer: ${job.label}`"
-            @click="visit.append('job', { job: job.id, state: 'offered', from: 'shop' })"
-          >
-            Offer
-          </button>
-        </li>
-      </DisclosurePanel>
-    </Disclosure>
-    <Disclosure v-if="repairs.length > 0" v-slot="{ open }" as="div" class="border-b border-rule">
-      <DisclosureButton
-        class="flex min-h-12 w-full items-center justify-between gap-3 text-left"
-        data-testid="other-repairs"
-        ><span class="font-bold">Another repair</span
-        ><span class="text-slate">{{ open ? 'less' : `${repairs.length} more` }}</span></DisclosureButton
-      >
-      <DisclosurePanel as="ul" class="ruled pb-2">
-        <li
-          v-for="job in repairs"
-          :key="job.id"
-          class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2"
-          :data-testid="`job-${job.id}`"
-        >
-          <span class="min-w-48 flex-1"
-            >{{ job.label }}<span class="block text-[0.92rem] text-slate">{{ job.because }}</span></span
-          >
-          <button
-            type="button"
-            class="toggle justify-center font-bold"
-            :aria-label="`agree: ${job.label}`"
-            @click="visit.append('job', { job: job.id, state: 'agreed', from: 'shop' })"
-          >
-            Agree
-          </button>
-          <button
-            type="button"
-            class="toggle justify-center"
-            :aria-label="`offer: ${job.label}`"
-            @click="visit.append('job', { job: job.id, state: 'offered', from: 'shop' })"
-          >
-            Offer
-          </button>
-        </li>
-      </DisclosurePanel>
-    </Disclosure>
+    <JobCatalogue v-if="catalogue.length > 0" title="Add a job" :jobs="catalogue" data-testid="other-jobs" />
+    <JobCatalogue v-if="repairs.length > 0" title="Another repair" :jobs="repairs" data-testid="other-repairs" />
   </section>
 </template>

@@ -142,15 +142,26 @@ await picture('repair-daylight', `/visits/${visit('garden pool pump')}/decide`, 
     }
   },
 })
-await picture('prove-daylight', `/visits/${lido}/prove`, {
+const garden = visit('garden pool pump')
+await picture('prove-daylight', `/visits/${garden}/prove`, {
   before: async (page) => {
-    await say(page, 'shaft free', 'prime holds', 'pot full', 'supply 237', 'loaded 234', 'run cap 30.2')
+    // Later than the steps that the picture of Repair has ticked.
+    await page.clock.setFixedTime(new Date(NOW.getTime() + 120_000))
+    await page.goto(`${address}/visits/${garden}/prove`)
+    await say(page, 'shaft free', 'pot full', 'loaded 234', 'running 6.9')
+    await page.getByTestId('prove-wait').waitFor()
   },
 })
-await picture('hand-over-daylight', `/visits/${lido}/hand-over`, {
+await picture('hand-over-daylight', `/visits/${lido}/prove`, {
   before: async (page) => {
-    await page.getByLabel('What to watch').fill('listen to it when the season opens')
-    await page.getByLabel('Next date').fill('2027-05-12')
+    await page.clock.setFixedTime(new Date(NOW.getTime() + 180_000))
+    await page.goto(`${address}/visits/${lido}/prove`)
+    await say(page, 'loaded 234', 'running 6.7', 'left: foot cracked on one side, sits firm')
+    await page.goto(`${address}/visits/${lido}/hand-over`)
+    await page.getByLabel('What to watch').fill('Listen to it when the season opens.')
+    await page.getByLabel('Next visit').fill('2027-05-12')
+    await page.getByTestId('hand-over').click()
+    await page.getByTestId('sheet-issue').getByText('issue 1').waitFor()
   },
 })
 await new Promise((done) => {

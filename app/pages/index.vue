@@ -20,6 +20,8 @@ const day = computed(() =>
 )
 const view = ref<DayView>()
 const problem = ref('')
+/** How far ahead the Day looks for what comes due. */
+const DUE_AHEAD_DAYS = 14
 const ASK_AGAIN = 1_500
 let again: ReturnType<typeof setTimeout> | undefined
 onBeforeUnmount(() => clearTimeout(again))
@@ -98,6 +100,7 @@ useHead({ title: computed(() => `${format(day.value, 'EEEE d MMMM')} · Pike Lam
           :words="complaintWords(visit.complaints)"
         />
       </ol>
+      <DueList :until="format(addDays(day, DUE_AHEAD_DAYS), 'yyyy-MM-dd')" :late="format(day, 'yyyy-MM-dd')" />
     </main>
   </div>
 </template>

@@ -6,6 +6,7 @@ import { needsTwo, partsPrice } from '../diagnosis/loss'
 import { jobRow, repairSteps, type Repair, type RepairOptions } from '../takedown/step-plan'
 import { minutesOf } from '../takedown/clock'
 import type { StepPhase } from '../takedown/plan'
+import { cents, sumOfCents } from '../quantity/money'
 import { partLabel } from './part-label'
 
 export interface OptionPart {
@@ -18,7 +19,10 @@ export interface Spread {
   p50: number
   p90: number
 }
-/** What doing something comes to: its parts, its minutes and the sum of both, from one plan. */
+/**
+ * What doing something comes to: its parts, its minutes and the sum of both, from one plan. Every amount is in whole
+ * cents, and the sums are sums of these.
+ */
 export interface Reckoning {
   parts: OptionPart[]
   minutes: Spread
@@ -35,6 +39,8 @@ export interface BillLine {
   label: string
   minutes: number
   price: number
+  /** The parts that it adds. */
+  parts: Part[]
 }
 /** All agreed jobs as one: opened once, and the sum of its lines. */
 export interface Bill extends Reckoning {
@@ -73,20 +79,20 @@ export function reckoningOf(jobs: readonly string[], pricing: Pricing): Reckonin
           {
             part: each.part,
             label: `${partLabel(each.part, plate)}${damaged.has(each.part) ? ', found damaged' : ''}`,
-            price: partsPrice([each.part], rates, pump),
+            price: cents(partsPrice([each.part], rates, pump)),
           },
         ]
       : [],
   )
-  const materials = parts.reduce((sum, { price }) => sum + price, 0)
-  const labour = (minutes.p50 / 60) * rates.hourly + helpPrice(plan, pump, rates)
+  const materials = sumOfCents(parts.map(({ price }) => price))
+  const labour = cents((minutes.p50 / 60) * rates.hourly + helpPrice(plan, pump, rates))
   return {
     parts,
     minutes,
     phases: phasesOf(plan, minutes.p50),
     partsPrice: materials,
     labourPrice: labour,
-    price: materials + labour,
+    price: sumOfCents([materials, labour]),
     tools: plan.tools,
   }
 }
@@ -129,12 +135,23 @@ export function billOf(jobs: readonly string[], pricing: Pricing): Bill | undefi
       id,
       label: jobRow(pump.kind, pump.construction, id)?.label ?? id.replaceAll('-', ' '),
       minutes: next.minutes.p50 - (so?.minutes.p50 ?? 0),
-      price: next.price - (so?.price ?? 0),
+      price: sumOfCents([next.price, -(so?.price ?? 0)]),
+      parts: addedParts(so?.parts ?? [], next.parts),
     })
     so = next
   }
   if (!so) return undefined
   return { ...so, lines }
+}
+
+/** What is in the second list and not in the first, as often as it is there. */
+function addedParts(before: readonly OptionPart[], after: readonly OptionPart[]): Part[] {
+  const left = before.map(({ part }) => part)
+  return after.flatMap(({ part }) => {
+    const known = left.indexOf(part)
+    if (known >= 0) left.splice(known, 1)
+    return known >= 0 ? [] : [part]
+  })
 }
 
 /** Bills of jobs that were done one after the other, as one. */
@@ -149,9 +166,9 @@ export function together(bills: readonly Bill[]): Bill | undefined {
         phases: Object.fromEntries(
           PHASES.map((phase) => [phase, sum.phases[phase] + bill.phases[phase]]),
         ) as Reckoning['phases'],
-        partsPrice: sum.partsPrice + bill.partsPrice,
-        labourPrice: sum.labourPrice + bill.labourPrice,
-        price: sum.price + bill.price,
+        partsPrice: sumOfCents([sum.partsPrice, bill.partsPrice]),
+        labourPrice: sumOfCents([sum.labourPrice, bill.labourPrice]),
+        price: sumOfCents([sum.price, bill.price]),
         tools: [...new Set([...sum.tools, ...bill.tools])],
       },
     first,

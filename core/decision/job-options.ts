@@ -1,5 +1,6 @@
 import { KIND_KNOWLEDGE } from '../knowledge/faults/kinds'
 import { jobsFor } from '../knowledge/repairs/jobs'
+import { sumOfCents } from '../quantity/money'
 import { reckoningOf, type Pricing, type Reckoning } from './bill'
 import type { Option } from './options'
 
@@ -39,7 +40,12 @@ export function jobOptions(
         expectedCost: reckoning.price,
         chanceRight: 0,
         ...(bill && together
-          ? { added: { minutes: together.minutes.p50 - bill.minutes.p50, price: together.price - bill.price } }
+          ? {
+              added: {
+                minutes: together.minutes.p50 - bill.minutes.p50,
+                price: sumOfCents([together.price, -bill.price]),
+              },
+            }
           : {}),
       },
     ]

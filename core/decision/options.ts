@@ -5,6 +5,7 @@ import { actionCost, cureChance, expectedLosses, partsPrice } from '../diagnosis
 import { bestRepair, repairBeside, type Reasoning } from '../diagnosis/reasoning'
 import { faultLabel } from '../diagnosis/words/fault-label'
 import { formatPercent } from '../quantity/format'
+import { cents, sumOfCents } from '../quantity/money'
 import type { RepairOptions } from '../takedown/step-plan'
 import { reckoningOf, type Reckoning } from './bill'
 import { partLabel } from './part-label'
@@ -71,19 +72,19 @@ export function optionsFor(reasoning: Reasoning, chosen: readonly string[] = [],
 
   /** A repair that no plan leads to where the machine stands now: the table’s minutes say what it would come to. */
   function tableReckoning(action: ActionRow): Reckoning {
-    const materials = partsPrice(action.parts, rates, pump)
-    const price = actionCost(action, pump, rates, open)
+    const materials = sumOfCents(action.parts.map((part) => cents(partsPrice([part], rates, pump))))
+    const price = cents(actionCost(action, pump, rates, open))
     const minutes = Math.round(((price - materials) / rates.hourly) * 60)
     return {
       parts: action.parts.map((part) => ({
         part,
         label: partLabel(part, model.plate),
-        price: partsPrice([part], rates, pump),
+        price: cents(partsPrice([part], rates, pump)),
       })),
       minutes: { p50: minutes, p90: minutes },
       phases: { down: 0, work: minutes, back: 0, commission: 0 },
       partsPrice: materials,
-      labourPrice: price - materials,
+      labourPrice: sumOfCents([price, -materials]),
       price,
       tools: action.tools,
     }

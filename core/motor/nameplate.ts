@@ -148,11 +148,15 @@ export function completePlate(pump: Pump): CompletePlate {
   const ratio = 230 / volts
   const serviceFactor = plate.serviceFactor ?? usual.serviceFactor
   const modelAmps = interpolate(FULL_LOAD_AMPS_230, horsepower) * ratio
+  // The plate's own service-factor amps say its full load more surely than any table: what they forbid is forbidden.
+  const byServiceAmps = plate.serviceFactorAmps && plate.serviceFactorAmps / CURRENT.serviceFactorAmpsRatio
   const fullLoadAmps = assume(
     plate.fullLoadAmps,
-    modelAmps,
-    `full load ${formatNumber(modelAmps)} A (${FULL_LOAD_BASIS.name})`,
-    'fullLoadAmps',
+    byServiceAmps ?? modelAmps,
+    byServiceAmps
+      ? `full load ${formatNumber(byServiceAmps)} A, from the plate’s service-factor amps`
+      : `full load ${formatNumber(modelAmps)} A (${FULL_LOAD_BASIS.name})`,
+    byServiceAmps ? undefined : 'fullLoadAmps',
   )
   const modelServiceAmps = fullLoadAmps * CURRENT.serviceFactorAmpsRatio
   const serviceFactorAmps = assume(

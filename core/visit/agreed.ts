@@ -35,6 +35,11 @@ export class JobBook {
     for (const job of this.jobs) if (job.state === 'agreed') this.#jobs.set(job.id, { ...job, state: 'done' })
   }
 
+  /** It did not prove: what is wrong is to be decided on anew. */
+  reopen(): void {
+    this.#decided = undefined
+  }
+
   get jobs(): VisitJob[] {
     return [...this.#jobs.values()]
   }

@@ -1,5 +1,4 @@
 import { mechanismOf } from '../diagnosis/finding'
-import { PROOFS, type ProofItem } from '../knowledge/repairs/proofs'
 import type { JudgedFinding, VisitState } from './fold'
 
 /** One reading before the repair beside the same reading after it. */
@@ -34,18 +33,4 @@ export function tellingReadings(findings: readonly JudgedFinding[], most: number
   return newest
     .sort((a, b) => WORST_FIRST[a.judgement.verdict] - WORST_FIRST[b.judgement.verdict] || measured(a) - measured(b))
     .slice(0, most)
-}
-
-export interface ProofRow extends ProofItem {
-  found?: JudgedFinding
-  before?: JudgedFinding
-}
-
-/** Each proof with its reading after the repair, and the one before. */
-export function proofRows(state: Pick<VisitState, 'findings'>): ProofRow[] {
-  return PROOFS.map((proof) => ({
-    ...proof,
-    found: state.findings.findLast(({ stage, finding }) => stage === 'prove' && finding.check === proof.check),
-    before: state.findings.findLast(({ stage, finding }) => stage === 'test' && finding.check === proof.check),
-  }))
 }

@@ -4,7 +4,7 @@ import type { Finding } from '../diagnosis/finding'
 import type { Verdict } from '../judgement/judgement'
 import { checkInfo, outcomeLabel } from '../knowledge/checks/checks'
 import { COMPLAINTS, GATES, isIdOf, STAGE_LABELS, PARTS } from '../knowledge/vocabulary'
-import { faultLabel } from '../diagnosis/words/fault-label'
+import { causeChain, faultLabel } from '../diagnosis/words/fault-label'
 import { formatSeconds } from '../quantity/format'
 import { formatReading } from '../quantity/reading'
 import { render, type Reader } from '../quantity/sentence'
@@ -97,6 +97,8 @@ export function valueText({ judgement }: Pick<JudgedFinding, 'judgement'>, { sys
   return typeof value === 'string' ? outcomeLabel(value) : formatReading(value, unit, system, 4)
 }
 
+const PROOF_WORDS = { holds: 'proved', fails: 'failed its proof', left: 'proof left' } as const
+
 function describeEntry(
   entry: Entry,
   found: JudgedFinding | undefined,
@@ -147,7 +149,7 @@ function describeEntry(
       }
     case 'post-mortem':
       return {
-        text: `at the bench: ${faultLabel(entry.body.fault).toLowerCase()}`,
+        text: `at the bench: ${causeChain(entry.body).toLowerCase()}`,
         detail: [entry.body.why, entry.body.keeping ? `keep: ${entry.body.keeping}` : ''].filter(Boolean).join(' · '),
       }
     case 'working-kept': {
@@ -191,6 +193,18 @@ function describeEntry(
       }
     case 'joint-done':
       return { text: `${STAGE_LABELS[entry.body.joint]} done` }
+    case 'proof':
+      return {
+        text: `${PROOF_WORDS[entry.body.outcome]}: ${entry.body.proof.replaceAll('-', ' ')}`,
+        ...(entry.body.why ? { detail: entry.body.why } : {}),
+      }
+    case 'comeback':
+      return {
+        text: 'not proved: back to Test',
+        ...(entry.body.failed.length > 0
+          ? { detail: entry.body.failed.map((id) => id.replaceAll('-', ' ')).join(', ') }
+          : {}),
+      }
     case 'handed-over':
       return { text: 'handed over', ...(entry.body.nextDate ? { detail: `next ${entry.body.nextDate}` } : {}) }
     case 'visit-opened':

@@ -62,10 +62,13 @@ import { validated } from '../validation/validated'
 import type { Duty } from '../motor/match-duty'
 import { isPartPrice, MOST_PRICE } from './part-price'
 import {
+  DUE_KINDS,
   ENTRY_VERSION,
   JOB_SOURCES,
   JOB_STATES,
+  PROOF_OUTCOMES,
   type Customer,
+  type Due,
   type Entry,
   type EntryBodies,
   type EntryKind,
@@ -73,6 +76,8 @@ import {
   type JobSource,
   type JobState,
   type Machine,
+  type PriceLine,
+  type ProofOutcome,
   type Said,
 } from './entry'
 
@@ -198,6 +203,7 @@ class CauseSaidBody {
 }
 class PostMortemBody {
   @IdOf(FAULTS) fault!: string
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(8) @IdOf(FAULTS, { each: true }) then?: string[]
   @IsString() @MaxLength(1000) why!: string
   @IsString() @MaxLength(500) keeping!: string
 }
@@ -256,10 +262,34 @@ class JointDoneBody {
   @rule('isStage', (value) => (STAGES as readonly unknown[]).includes(value), `must be one of ${STAGES.join(', ')}`)
   joint!: Stage
 }
+class ProofBody {
+  @IsString() @Length(1, 40) proof!: string
+  @IsIn(PROOF_OUTCOMES) outcome!: ProofOutcome
+  @MayBeAbsent() @IsString() @Length(1, 300) why?: string
+}
+class ComebackBody {
+  @IsArray() @ArrayMaxSize(30) @IsString({ each: true }) @Length(1, 40, { each: true }) failed!: string[]
+}
+class DueInput implements Due {
+  @IsIn(DUE_KINDS) kind!: Due['kind']
+  @CalendarDay() on!: string
+  @IsString() @Length(1, 300) what!: string
+}
+class PriceLineInput implements PriceLine {
+  @IsString() @Length(1, 300) label!: string
+  @Quantity({ min: -1e7, max: 1e7 }) amount!: number
+}
 class HandedOverBody {
   @IsString() @MaxLength(2000) watch!: string
   @MayBeAbsent() @CalendarDay() nextDate?: string
   @OptionalQuantity({ min: 0, max: 1e7 }) price?: number
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => DueInput) due?: DueInput[]
+  @MayBeAbsent()
+  @IsArray()
+  @ArrayMaxSize(200)
+  @ValidateNested({ each: true })
+  @Type(() => PriceLineInput)
+  lines?: PriceLineInput[]
 }
 class CustomerSetBody {
   @ValidateNested() @Type(() => CustomerInput) @IsObject() customer!: CustomerInput
@@ -317,6 +347,8 @@ const BODIES: Record<Exclude<EntryKind, 'retracted'>, new () => object> = {
   'take-down-measured': JobConditionsInput,
   step: StepBody,
   'joint-done': JointDoneBody,
+  proof: ProofBody,
+  comeback: ComebackBody,
   'handed-over': HandedOverBody,
   'customer-set': CustomerSetBody,
   'shop-set': ShopSetBody,
@@ -456,6 +488,9 @@ function validBody(kind: EntryKind, plain: object): object {
   const { places, count } = body as EntryBodies['step']
   if (kind === 'step' && places && count !== places.reduce((sum, place) => sum + place.count, 0))
     throw new InputError([{ field: 'count', value: count, expected: 'the sum of the counts of its places' }])
+  const proof = body as EntryBodies['proof']
+  if (kind === 'proof' && proof.outcome !== 'holds' && !proof.why)
+    throw new InputError([{ field: 'why', value: proof.why, expected: 'the reason why it fails or was left' }])
   if (kind === 'take-down-measured' && Object.keys(body).length === 0)
     throw new InputError([
       {

@@ -66,6 +66,24 @@ export type JobState = (typeof JOB_STATES)[number]
 export const JOB_SOURCES = ['lamp', 'wish', 'open', 'damage', 'shop'] as const
 export type JobSource = (typeof JOB_SOURCES)[number]
 
+export const PROOF_OUTCOMES = ['holds', 'fails', 'left'] as const
+export type ProofOutcome = (typeof PROOF_OUTCOMES)[number]
+
+export const DUE_KINDS = ['second-look', 'reading', 'visit'] as const
+/** Something to come back for: a second look, a reading to be made again, a visit. */
+export interface Due {
+  kind: (typeof DUE_KINDS)[number]
+  /** ISO date. */
+  on: string
+  what: string
+}
+
+/** One line of what is paid, in the shop's currency, whole cents. */
+export interface PriceLine {
+  label: string
+  amount: number
+}
+
 /** Everything that can be written in a visit's journal, by kind. */
 export interface EntryBodies {
   'visit-opened': {
@@ -88,8 +106,11 @@ export interface EntryBodies {
   photo: { hash: string; type: string; bytes: number; name: string; of?: string; caption?: string }
   'check-skipped': { check: string; part?: string; leads?: string; setup?: Finding['setup']; half?: Finding['half'] }
   'cause-said': { fault: string; verdict: 'not-this' | 'it-was-this' }
-  /** The replaced machine opened later at the bench: what failed, why, what of it is worth keeping. */
-  'post-mortem': { fault: string; why: string; keeping: string }
+  /**
+   * The replaced machine opened later at the bench: what failed first, what that brought about one after the other,
+   * why, and what of it is worth keeping.
+   */
+  'post-mortem': { fault: string; then?: string[]; why: string; keeping: string }
   /** A working with the numbers it was asked with, and the units it was read in. */
   'working-kept': { question: string; input: object; units: UnitSystem }
   /** A job beside the chosen repair, or what becomes of one: offered, agreed, done, or left with its reason. */
@@ -117,7 +138,12 @@ export interface EntryBodies {
     /** What the printed estimate gave it, minutes. */ estimate?: number
   }
   'joint-done': { joint: Stage }
-  'handed-over': { watch: string; nextDate?: string; price?: number }
+  /** Of a proof: shown or failed where no reading says it, or left, with its reason. */
+  proof: { proof: string; outcome: ProofOutcome; why?: string }
+  /** What was repaired did not prove: back to Test with all that is known. */
+  comeback: { failed: string[] }
+  /** With what it costs, line by line, as it was on that day. */
+  'handed-over': { watch: string; nextDate?: string; price?: number; due?: Due[]; lines?: PriceLine[] }
   retracted: Record<string, never>
   /** What the shop's visits up to now taught counts no more, for one kind of pump or for all. */
   'shop-forget': { pumpKind?: Kind }
@@ -128,7 +154,7 @@ export interface EntryBodies {
 export type EntryKind = keyof EntryBodies
 
 /** The version of an entry’s shape that is written now. Older ones are lifted on reading: see lift.ts. */
-export const ENTRY_VERSION = 4
+export const ENTRY_VERSION = 5
 
 /** A line as it was typed, and the id of its act. */
 export interface Said {

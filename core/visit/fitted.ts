@@ -22,20 +22,31 @@ export function plateAfter(nameplate: Nameplate, fitted: readonly EntryOf<'fitte
 
 /**
  * Findings that still speak of the machine as it is: what was read of a part that is new since says nothing of the new
- * one, and stays in the history.
+ * one, and stays in the history. What was read to prove speaks of the new one, whenever that was written down.
  *
  * @param live the journal in its order
+ * @param renewedBy what was new by the time a comeback came, by the comeback’s id
  */
-export function speakingStill(live: readonly Entry[], kind: Machine['kind']): ReadonlySet<string> {
-  const speaking = new Map<string, Finding>()
-  for (const entry of live) {
-    if (entry.kind === 'finding') speaking.set(entry.id, entry.body)
-    if (entry.kind !== 'fitted') continue
-    const renewed = renewedParts([entry.body.part], kind)
-    for (const [id, finding] of speaking) {
+export function speakingStill(
+  live: readonly Entry[],
+  kind: Machine['kind'],
+  renewedBy: ReadonlyMap<string, readonly string[]> = new Map(),
+): ReadonlySet<string> {
+  const speaking = new Map<string, { finding: Finding; proves: boolean }>()
+  const silence = (parts: readonly string[]) => {
+    const renewed = renewedParts(parts, kind)
+    for (const [id, { finding, proves }] of speaking) {
       const part = partOfFinding(finding)
-      if (part !== undefined && renewed.has(part) && finding.of !== 'new') speaking.delete(id)
+      if (part !== undefined && renewed.has(part) && finding.of !== 'new' && !proves) speaking.delete(id)
     }
+  }
+  for (const entry of live) {
+    if (entry.kind === 'finding') speaking.set(entry.id, { finding: entry.body, proves: entry.body.stage === 'prove' })
+    if (entry.kind === 'fitted') silence([entry.body.part])
+    if (entry.kind !== 'comeback') continue
+    silence(renewedBy.get(entry.id) ?? [])
+    // It was read of what is there now; the next that is fitted ends it like any other.
+    for (const [id, each] of speaking) speaking.set(id, { ...each, proves: false })
   }
   return new Set(speaking.keys())
 }

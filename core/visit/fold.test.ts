@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Entry, EntryBodies, EntryOf, Machine } from './entry'
-import { beforeAfter, proofRows, tellingReadings } from './before-after'
+import { beforeAfter, tellingReadings } from './before-after'
 import { journalLines } from './describe'
 import { US_READER } from '../quantity/sentence'
 import { diagnose } from '../diagnosis/diagnose'
@@ -9,12 +9,15 @@ import { foldVisit, partVerdicts, type VisitState } from './fold'
 import { readingRows } from './readings-table'
 import { countingRecords } from '../takedown/progress'
 import { jobOf, repairOf } from './job'
-import { watchList, writeSheet } from './sheet'
+import { proofListOf } from './proving'
+import { writeRecord } from './record'
+import { writeSheet } from './sheet'
 import { UNNAMED_SHOP } from './shop'
 import { entry, fold, opened, reading, seen } from './test-journal'
 
 /** The sheet as the unnamed shop writes it. */
 const sheetOf = (state: VisitState) => writeSheet(state, UNNAMED_SHOP, jobOf(state, UNNAMED_SHOP))
+const recordOf = (state: VisitState) => writeRecord(state, UNNAMED_SHOP, jobOf(state, UNNAMED_SHOP))
 
 describe('folding a journal', () => {
   it('is nothing until a visit is opened', () => expect(foldVisit([seen('weep-hole', 'dry')])).toBeUndefined())
@@ -147,6 +150,7 @@ describe('proving and handing over', () => {
       entry('decision', { option: 'replace-run-capacitor' }),
       entry('step', { step: 'work:run-capacitor:fit', done: true }),
       entry('step', { step: 'down:capacitor-cover', done: true, count: 2 }),
+      entry('step', { step: 'back:capacitor-cover', done: true, count: 2 }),
       reading('running-current', 7.4, {}, 'prove'),
       reading('capacitance', 30.2, { part: 'run-capacitor' }, 'prove'),
       entry('handed-over', { watch: 'listen in spring', nextDate: '2027-05-12', price: 52 }),
@@ -156,8 +160,8 @@ describe('proving and handing over', () => {
     const row = beforeAfter(repaired()).find(({ subject }) => subject === 'run capacitor')
     expect([row?.before?.finding.value, row?.after?.finding.value]).toEqual([27, 30.2])
     expect(
-      proofRows(repaired())
-        .filter(({ found }) => found)
+      proofListOf(repaired(), jobOf(repaired(), UNNAMED_SHOP))
+        .rows.filter(({ found }) => found)
         .map(({ id }) => id),
     ).toEqual(['amps'])
   })
@@ -235,7 +239,7 @@ describe('proving and handing over', () => {
     // Both are paid for, and the sheet has the work of both.
     const [first, both] = [fold(whole), other].map((state) => jobOf(state, UNNAMED_SHOP).price ?? 0)
     expect(both).toBeGreaterThan((first ?? 0) + 5)
-    expect(sheetOf(other).work).toHaveLength(ids.length)
+    expect(recordOf(other).steps).toHaveLength(ids.length)
     // With a step still to do it is the same round.
     const same = fold([...begun, ...ticked(...ids.slice(0, -1)), entry('job', { job: 'lid-ring', state: 'agreed' })])
     expect(same.agreed).toEqual(['replace-shaft-seal', 'lid-ring'])
@@ -300,17 +304,19 @@ describe('proving and handing over', () => {
     })
   })
 
-  it('writes a sheet with findings, readings, work, price, what to watch and cautions', () => {
-    const sheet = sheetOf(repaired())
-    expect(sheet.summary).toMatch(/run capacitor weak.*Replace the run capacitor: done/)
-    expect(sheet.seenAndLeft).toEqual(['foot is cracked'])
-    expect(sheet.work).toMatchObject([
+  it('writes a sheet with what was wrong, done, read, left and to watch; steps and bases stand in the record', () => {
+    const [sheet, record] = [sheetOf(repaired()), recordOf(repaired())]
+    expect(sheet.found.map(({ text }) => text).join(' ')).toMatch(/Run capacitor weak/)
+    expect(sheet.done).toMatchObject([{ job: 'replace-run-capacitor', text: 'The run capacitor was replaced.' }])
+    expect(sheet.left).toContain('Foot is cracked')
+    expect(record.steps).toMatchObject([
       { text: expect.stringContaining('cover off') as string, count: 2 },
       { text: expect.stringContaining('Fit it') as string },
+      { count: 2 },
     ])
-    expect(sheet.price).toBe(52)
-    expect(sheet.watch.join(' ')).toMatch(/running current is tired.*listen in spring/)
-    expect(sheet.readings.find(({ subject }) => subject === 'run capacitor')).toMatchObject({
+    expect(sheet.price?.total).toBe(52)
+    expect(sheet.watch.join(' ')).toMatch(/Current reads .* measured again next time.*listen in spring/)
+    expect(record.readings.find(({ subject }) => subject === 'run capacitor')).toMatchObject({
       before: '27 μF',
       beforeVerdict: 'failed',
       after: '30.2 μF',
@@ -319,8 +325,6 @@ describe('proving and handing over', () => {
     })
     expect(sheet.cautions.length).toBeGreaterThan(0)
   })
-
-  it('watches only what is tired after the repair', () => expect(watchList(repaired(), US_READER)).toHaveLength(1))
 
   it('exports every live reading as a row', () => {
     expect(
@@ -354,6 +358,7 @@ describe('proving and handing over', () => {
     const said = JSON.stringify([
       journalLines(state, metric).map(({ text, value, detail }) => [text, value, detail]),
       { ...writeSheet(state, shop, job), shop: undefined },
+      writeRecord(state, shop, job),
       readingRows(state, metric).map(({ at: _, ...row }) => row),
       job.diagnosis.suspects,
       job.diagnosis.next,
@@ -362,9 +367,7 @@ describe('proving and handing over', () => {
     expect(said.match(/.{60}\d psi|"psi"/g)).toBeNull()
     expect(readingRows(state, metric)[0]).toMatchObject({ value: '206.843', unit: 'kPa' })
     expect(readingRows(state, US_READER)[0]).toMatchObject({ value: '30', unit: 'psi' })
-    expect(JSON.stringify(writeSheet(state, shop, job, 'us').readings), 'a person may choose otherwise').toContain(
-      'psi',
-    )
+    expect(JSON.stringify(writeRecord(state, shop, job, 'us')), 'a person may choose otherwise').toContain('psi')
   })
 
   it('remembers before the next visit what was not sound, then what was measured', () => {

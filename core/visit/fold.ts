@@ -5,7 +5,6 @@ import type { Earlier } from '../diagnosis/diagnose'
 import { partOfFinding } from '../knowledge/checks/checks'
 import {
   GATES,
-  LIVE_GATES,
   STAGES,
   usualStanding,
   type Gate,
@@ -14,20 +13,21 @@ import {
   type Stage,
   type Standing,
 } from '../knowledge/vocabulary'
-import { pumpAsFound } from '../motor/as-found'
-import { completePlate, type CompletePlate, type Pump } from '../motor/nameplate'
+import type { CompletePlate, Pump } from '../motor/nameplate'
 import type { JobConditions } from '../takedown/conditions'
 import type { TakeDownFound } from '../takedown/plan'
-import { POWER_JOINT } from '../takedown/progress'
-import { repairSteps } from '../takedown/step-plan'
-import { parseStep } from '../takedown/step-ref'
 import { MILLISECONDS_PER_YEAR } from '../quantity/conversions'
-import type { Customer, Entry, EntryBodies, EntryOf, Machine } from './entry'
-import { agrees, JobBook, type VisitJob } from './agreed'
-import { partAgesOf, plateAfter, speakingStill } from './fitted'
+import type { Customer, Entry, EntryBodies, Machine } from './entry'
+import type { VisitJob } from './agreed'
+import { partAgesOf, speakingStill } from './fitted'
+import { foldWork, measuredIn, turnedBy, type Round } from './fold-work'
 import { newestOf, ofKind } from './of-kind'
-import { StepBook, type StepRecordAt } from './step-book'
+import { judgedUntil, platesOf } from './plate-at'
+import type { StepRecordAt } from './step-book'
 import { supersessionOf, type Conflict } from './supersession'
+
+/** Stages that a comeback does not go back to. */
+const BEFORE_TEST: readonly Stage[] = ['call', 'prepare', 'safe']
 
 /** A finding with its place in the journal and its judgement. */
 export interface JudgedFinding {
@@ -103,6 +103,10 @@ export interface VisitState {
   fitted: EntryBodies['fitted'][]
   /** New parts as they were read before they went in, the newest word on each. */
   newParts: ReadonlyMap<Part, EntryBodies['new-part']>
+  /** What was said of proofs since the last comeback, the newest word on each. */
+  proofs: ReadonlyMap<string, EntryBodies['proof'] & { at: string }>
+  /** Times that the work did not prove and went back to Test, oldest first. */
+  comebacks: (EntryBodies['comeback'] & { at: string })[]
   steps: ReadonlyMap<string, StepRecordAt>
   /** Steps of rounds that were closed before another job was agreed, oldest first. */
   pastSteps: readonly StepRecordAt[]
@@ -111,7 +115,9 @@ export interface VisitState {
   stagesDone: ReadonlyMap<Stage, string>
   /** The first stage that is not done yet. */
   stage: Stage
-  handedOver?: EntryBodies['handed-over'] & { at: string }
+  handedOver?: EntryBodies['handed-over'] & { at: string; author: string }
+  /** How often it was handed over: each makes a new issue of the sheet. */
+  issues: number
   startedAt?: string
   /** Newest earlier readings of this machine, for trends. */
   earlier: Earlier
@@ -137,52 +143,44 @@ export function foldVisit(
   const machine = machineOf(live) as Machine
   const findingEntries = ofKind(live, 'finding')
   const fitted = ofKind(live, 'fitted')
-  // A part that was seen is there, whatever the plate says.
-  const asWritten = pumpOf(machine, scheduledAt)
-  const before = judgedBy(
-    pumpAsFound(
-      asWritten,
-      findingEntries.map(({ body }) => body),
-    ),
-  )
-  // From when a new motor or pump is fitted, its own plate judges.
-  const now = fitted.some(({ body }) => body.nameplate)
-    ? judgedBy({ ...asWritten, nameplate: plateAfter(machine.nameplate, fitted) })
-    : before
-  const { pump, plate } = now
-  const fittedAt = live.findIndex(({ kind, body }) => kind === 'fitted' && 'nameplate' in body)
+  const plateAt = platesOf(live, machine, pumpOf(machine, scheduledAt))
+  const { pump, plate } = plateAt(live.length)
+  // The motor that a round takes apart or out has its own inside, whatever is fitted for it meanwhile.
+  const motorBefore = (index: number): MotorType => plateAt(index).plate.motorType
+  const work = foldWork(live, machine, motorBefore)
   const callEntry = newestOf(live, 'call')
   const call = callEntry?.body ?? { complaints: [], alreadyReplaced: [], callerSays }
   const inConflict = new Set(conflicts.flatMap(({ claims }) => claims.map(({ entry }) => entry.id)))
   const plain = findingEntries.filter(({ id }) => !inConflict.has(id)).map(({ body }) => body)
-  const speaking = speakingStill(live, machine.kind)
+  const cameBack = live.findLastIndex(({ kind }) => kind === 'comeback')
+  const sinceComeback = live.slice(cameBack + 1)
+  // What failed to prove is what is known when the search goes on.
+  const knownBefore = new Set(live.slice(0, Math.max(cameBack, 0)).map(({ id }) => id))
+  const speaking = speakingStill(live, machine.kind, work.renewedBy)
   const judged = findingEntries.map((entry): JudgedFinding => ({
     entryId: entry.id,
     at: entry.at,
-    stage: entry.body.stage,
+    stage: knownBefore.has(entry.id) ? 'test' : entry.body.stage,
     finding: entry.body,
     judgement: judgeFinding(entry.body, {
-      ...(fittedAt >= 0 && live.indexOf(entry) < fittedAt && entry.body.of !== 'new' ? before : now),
+      ...plateAt(entry.body.of === 'new' ? live.length : judgedUntil(live, entry)),
       findings: plain,
       earlier,
     }),
     ...(speaking.has(entry.id) ? {} : { replaced: true as const }),
   }))
   const gates = foldGates(live)
-  const stagesDone = new Map(ofKind(live, 'joint-done').map(({ body, at }) => [body.joint, at]))
+  const stagesDone = new Map(
+    [
+      ...ofKind(live, 'joint-done').filter(({ body }) => BEFORE_TEST.includes(body.joint)),
+      ...ofKind(sinceComeback, 'joint-done'),
+    ].map(({ body, at }) => [body.joint, at]),
+  )
   const causes = causesSaid(live)
   const handedOver = newestOf(live, 'handed-over')
   const dissected = newestOf(live, 'post-mortem')
   const excluded = [...causes].filter(([, verdict]) => verdict === 'not-this').map(([fault]) => fault)
   const standing = newestOf(live, 'standing')?.body.at ?? usualStanding(machine.construction)
-  // The motor that a round takes apart or out has its own inside, whatever is fitted for it meanwhile.
-  const motorBefore = (index: number): MotorType => {
-    const fittedBefore = ofKind(live.slice(0, index), 'fitted')
-    return fittedBefore.some(({ body }) => body.nameplate)
-      ? completePlate({ ...asWritten, nameplate: plateAfter(machine.nameplate, fittedBefore) }).motorType
-      : before.plate.motorType
-  }
-  const work = foldWork(live, machine, motorBefore)
   const { book, steps, rounds, found, agreedStanding = standing } = work
   const skipped = ofKind(live, 'check-skipped').map(({ body }) => checkKey(body))
   return {
@@ -212,7 +210,7 @@ export function foldVisit(
     photos: ofKind(live, 'photo').map(({ id, at, body }) => ({ ...body, entryId: id, at })),
     skipped,
     excluded,
-    confirmed: confirmedCause(live),
+    confirmed: confirmedCause(sinceComeback),
     ...(dissected ? { postMortem: { ...dissected.body, at: dissected.at } } : {}),
     kept: ofKind(live, 'working-kept').map(({ id, at, body }) => ({ ...body, entryId: id, at })),
     decision: book.decided,
@@ -226,21 +224,32 @@ export function foldVisit(
     measured: measuredIn(live),
     fitted: fitted.map(({ body }) => body),
     newParts: new Map(ofKind(live, 'new-part').map(({ body }) => [body.part, body])),
+    proofs: new Map(ofKind(sinceComeback, 'proof').map(({ body, at }) => [body.proof, { ...body, at }])),
+    comebacks: ofKind(live, 'comeback').map(({ body, at }) => ({ ...body, at })),
     steps: steps.steps,
     pastSteps: steps.past,
     carriedGates: steps.carried,
     stagesDone,
     stage: STAGES.find((stage) => !stagesDone.has(stage)) ?? 'hand-over',
-    ...(handedOver ? { handedOver: { ...handedOver.body, at: handedOver.at } } : {}),
+    ...(handedOver ? { handedOver: { ...handedOver.body, at: handedOver.at, author: handedOver.author } } : {}),
+    issues: ofKind(live, 'handed-over').length,
     startedAt: live.find(
       ({ kind }) => kind !== 'visit-opened' && kind !== 'call' && kind !== 'loaded' && kind !== 'machine-set',
     )?.at,
     case: {
       pump,
       complaints: call.complaints,
-      alreadyReplaced: [...new Set([...call.alreadyReplaced, ...fitted.map(({ body }) => body.part)])],
+      alreadyReplaced: [
+        ...new Set([
+          ...call.alreadyReplaced,
+          ...fitted.map(({ body }) => body.part),
+          ...[...work.renewedBy.values()].flat(),
+        ]),
+      ],
       findings: findingEntries
-        .filter(({ id, body }) => !inConflict.has(id) && speaking.has(id) && body.stage === 'test')
+        .filter(
+          ({ id, body }) => !inConflict.has(id) && speaking.has(id) && (body.stage === 'test' || knownBefore.has(id)),
+        )
         .map(({ body }) => body),
       excluded,
       standing,
@@ -260,21 +269,6 @@ export function machineOf(live: readonly Entry[]): Machine | undefined {
   return ofKind(live, 'machine-set').findLast(({ body }) => body.machine.id === opened?.id)?.body.machine ?? opened
 }
 
-function judgedBy(pump: Pump): { pump: Pump; plate: CompletePlate } {
-  return { pump, plate: completePlate(pump) }
-}
-
-/** What the steps hang on: as it was measured for them, or said of the part itself. The newest of each speaks. */
-function measuredIn(live: readonly Entry[]): JobConditions {
-  return live.reduce((so: JobConditions, entry): JobConditions => {
-    if (entry.kind === 'take-down-measured') return { ...so, ...entry.body }
-    if (entry.kind !== 'finding' || entry.body.check !== 'bearing-fit') return so
-    const clearance = entry.body.clearanceMillimetres ?? (entry.body.outcome === 'tight' ? 0 : undefined)
-    // Loose at one end is what is packed, however tight the other sits.
-    return clearance === undefined ? so : { ...so, bearingClearanceMm: Math.max(clearance, so.bearingClearanceMm ?? 0) }
-  }, {})
-}
-
 /** The machine as the computation sees it on the day of the visit. */
 export function pumpOf(machine: Machine, onDay: string): Pump {
   const age = machine.installedOn
@@ -289,85 +283,6 @@ export function pumpOf(machine: Machine, onDay: string): Pump {
     underWarranty: machine.warrantyUntil !== undefined && machine.warrantyUntil >= onDay.slice(0, 10),
     ...(machine.fitted ? { partAges: partAgesOf(machine, onDay) } : {}),
   }
-}
-
-/** Jobs that were carried out and closed before another was agreed, and what was met on their way. */
-export interface Round {
-  jobs: string[]
-  found: TakeDownFound[]
-  standing: Standing
-}
-interface Work {
-  book: JobBook
-  steps: StepBook
-  rounds: Round[]
-  found: TakeDownFound[]
-  /** Where in the journal this round began. */
-  roundFrom: number
-  agreedStanding?: Standing
-}
-
-/** Jobs and steps as they stand, read together: a job that is agreed once everything is closed begins a new round. */
-function foldWork(live: readonly Entry[], machine: Machine, motorBefore: (index: number) => MotorType): Work {
-  const [book, steps] = [new JobBook(), new StepBook()]
-  const rounds: Round[] = []
-  let found: TakeDownFound[] = []
-  let standing: Standing = usualStanding(machine.construction)
-  let agreedStanding: Standing | undefined
-  let roundFrom = 0
-  const held = new Map<Gate, string>()
-  const isCarriedOut = (): boolean => {
-    if (book.agreed.length === 0 || steps.steps.size === 0) return false
-    const plan = repairSteps(machine.kind, machine.construction, book.agreed, {
-      machineCorrections: machine.joints,
-      found,
-      conditions: measuredIn(live),
-      motorType: motorBefore(roundFrom),
-      standing: agreedStanding ?? standing,
-      gatesHeld: steps.carried,
-      underway: steps.underway,
-    })
-    // What ends open is closed by whatever is agreed after it: the same round.
-    return plan !== undefined && !plan.endsOpen && plan.steps.every(({ id }) => steps.steps.get(id)?.done)
-  }
-  for (const [index, entry] of live.entries()) {
-    if (entry.kind === 'step') steps.tick({ ...entry.body, at: entry.at })
-    const turned = turnedBy(entry)
-    if (turned) {
-      const { gate, shut } = turned.body
-      for (const undone of shut ? (GATES[gate].undoes ?? []) : [gate]) {
-        held.delete(undone)
-        steps.opened(undone)
-      }
-      if (shut) {
-        held.set(gate, entry.at)
-        // A live check's gates are no part of a take-down.
-        if (!LIVE_GATES.includes(gate)) steps.shut(gate, entry.at)
-      }
-    }
-    if (entry.kind === 'standing') standing = entry.body.at
-    if (entry.kind === 'take-down-found') found.push(entry.body)
-    // What was agreed before this line is done; what it agrees is the new round.
-    if (agrees(entry) && isCarriedOut()) {
-      rounds.push({ jobs: book.agreed, found, standing: agreedStanding ?? standing })
-      found = []
-      roundFrom = index
-      book.finish()
-      steps.close(held)
-    }
-    if (agrees(entry) && book.agreed.length === 0) agreedStanding = standing
-    book.read(entry)
-  }
-  return { book, steps, rounds, found, roundFrom, ...(agreedStanding ? { agreedStanding } : {}) }
-}
-
-function turnedBy(entry: Entry): Pick<EntryOf<'gate'>, 'body' | 'at'> | undefined {
-  if (entry.kind === 'gate') return entry
-  if (entry.kind !== 'step' || !entry.body.done) return undefined
-  const ref = parseStep(entry.body.step)
-  return ref?.phase === 'back' && ref.joint === POWER_JOINT
-    ? { body: { gate: 'power-on', shut: true }, at: entry.at }
-    : undefined
 }
 
 /** Gates as they stand: as they were turned, and the power on again where the last step of the way back put it on. */

@@ -33,6 +33,13 @@ describe('a line of an older version', () => {
       'a month that does not exist is no date at all',
     ).toEqual({ watch: '' })
   })
+  it.each([-1e300, Number.MAX_VALUE * -1, -1, 0, 0.5, 5e-324, Number.NaN])(
+    'of version %s there never was one: it is given back as it is, and refused',
+    (v) => {
+      expect(liftEntry(line({ v }))).toEqual(line({ v }))
+      expect(() => validEntry(liftEntry(line({ v })))).toThrow(/v/)
+    },
+  )
   it('keeps what it says of customer and machine, under ids in lower case', () => {
     const opened = { customer: { id: 'AB', name: 'X' }, machine: { id: 'CD', customerId: 'AB', name: 'pump' } }
     expect(liftEntry(line({ kind: 'visit-opened', body: opened }))).toMatchObject({

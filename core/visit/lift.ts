@@ -23,6 +23,8 @@ const UPCASTERS: Readonly<Record<number, (line: Plain) => Plain>> = {
 export function liftEntry(line: unknown): unknown {
   if (line === null || typeof line !== 'object' || Array.isArray(line)) return line
   let lifted = line as Plain
+  // A version that none ever was is for validation to refuse: counting up from it need never end.
+  if (typeof lifted.v === 'number' && !(Number.isInteger(lifted.v) && lifted.v >= 1)) return line
   const first = typeof lifted.v === 'number' ? lifted.v : 1
   for (let version = first; version < ENTRY_VERSION; version++) lifted = UPCASTERS[version]?.(lifted) ?? lifted
   return first < ENTRY_VERSION ? { ...lifted, v: ENTRY_VERSION } : lifted

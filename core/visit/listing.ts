@@ -1,6 +1,7 @@
 import { STAGES, type Stage } from '../knowledge/vocabulary'
 import { ratiosOf, type StepRatio } from '../takedown/own-times'
-import type { Customer, Entry, Machine } from './entry'
+import { duesIn } from './due'
+import type { Customer, Due, Entry, Machine } from './entry'
 import { causeTaught, confirmedCause, machineOf } from './fold'
 import { machineAfter } from './fitted'
 import { newestOf, ofKind } from './of-kind'
@@ -21,6 +22,8 @@ export interface VisitListing {
   handedOver: boolean
   /** The cause that the closed visit teaches, and the entry that taught it. */
   cause?: { fault: string; entryId: string }
+  /** What it left to come back for. */
+  due: Due[]
   /** How long its steps took, over their estimates. */
   paced: StepRatio[]
 }
@@ -63,6 +66,7 @@ export function listingOf(entries: readonly Entry[]): VisitListing | undefined {
     stage: STAGES.find((stage) => !done.has(stage)) ?? 'hand-over',
     handedOver: handedOver !== undefined,
     ...(fault && taughtBy ? { cause: { fault, entryId: taughtBy.id } } : {}),
+    due: duesIn(handedOver?.body),
     paced: ratiosOf(
       ofKind(live, 'step').map(({ at, body: { step, done: ticked, estimate } }) => ({
         step,

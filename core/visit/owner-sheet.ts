@@ -1,9 +1,10 @@
 import type { Verdict } from '../judgement/judgement'
 import type { VisitState } from './fold'
 import type { Job } from './job'
+import type { WorkshopRecord } from './record'
 import type { Sheet } from './sheet'
 
-/** What the owner keeps, by its parts: the same facts as the printed sheet. */
+/** What the owner keeps, and the workshop’s record behind it, by the parts that scripts and files read. */
 export interface OwnerSheet {
   headline: string
   found: { verdict: Verdict; text: string }[]
@@ -14,44 +15,33 @@ export interface OwnerSheet {
   left: string[]
   watch: string[]
   next?: string
+  assumed?: string
   cautions: string[]
   record: { at: string; text: string }[]
 }
 
-const cents = (amount: number) => Math.round(amount * 100) / 100
-
-/** The sheet by its parts. Its lines add up to its total to the cent: what was agreed otherwise is its own line. */
-export function ownerSheet(state: VisitState, { bill, price }: Job, sheet: Sheet): OwnerSheet {
-  const lines = bill
-    ? [
-        ...bill.parts.map(({ label, price: each }) => ({ label, amount: cents(each) })),
-        { label: `work, ${bill.minutes.p50} minutes`, amount: cents(bill.labourPrice) },
-      ]
-    : []
-  const total = cents(price ?? 0)
-  const rest = cents(total - lines.reduce((sum, { amount }) => sum + amount, 0))
+/** The sheet by its parts. Its lines add up to its total to the cent. */
+export function ownerSheet(
+  state: Pick<VisitState, 'fitted'>,
+  { bill }: Pick<Job, 'bill'>,
+  sheet: Sheet,
+  record: WorkshopRecord,
+): OwnerSheet {
   return {
-    headline: sheet.summary,
-    found: sheet.findings.filter(({ verdict }) => verdict !== 'sound').map(({ text, verdict }) => ({ verdict, text })),
-    done: (bill?.lines ?? []).map(({ id, label }) => ({ job: id, text: `${label}.` })),
-    proved: sheet.readings.flatMap(({ subject, before, after, afterVerdict, limits }) =>
-      after === undefined || afterVerdict === undefined
-        ? []
-        : [{ label: subject, ...(before ? { before } : {}), after, verdict: afterVerdict, limit: limits }],
-    ),
-    parts: (bill?.parts ?? []).map(({ part, label, price: each }) => {
+    headline: sheet.headline,
+    found: sheet.found,
+    done: sheet.done,
+    proved: sheet.proved.map(({ line: _, ...row }) => row),
+    parts: (bill?.parts ?? []).map(({ part, label, price }) => {
       const identity = state.fitted.findLast((fitted) => fitted.part === part)?.identity
-      return { label, ...(identity ? { identity } : {}), price: cents(each) }
+      return { label, ...(identity ? { identity } : {}), price }
     }),
-    price: {
-      lines:
-        Math.abs(rest) < 0.005 ? lines : [...lines, { label: lines.length > 0 ? 'as agreed' : 'agreed', amount: rest }],
-      total,
-    },
-    left: sheet.seenAndLeft,
+    price: sheet.price ?? { lines: [], total: 0 },
+    left: sheet.left,
     watch: sheet.watch,
     ...(sheet.nextDate ? { next: sheet.nextDate } : {}),
+    ...(sheet.assumed ? { assumed: sheet.assumed } : {}),
     cautions: sheet.cautions,
-    record: sheet.work.map(({ at, text }) => ({ at, text })),
+    record: record.steps.map(({ at, text }) => ({ at, text })),
   }
 }

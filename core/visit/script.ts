@@ -4,6 +4,7 @@ import { understand } from '../language/understand'
 import type { Understanding } from '../language/understanding'
 import type { Gate, Part, Standing } from '../knowledge/vocabulary'
 import type { Nameplate } from '../motor/nameplate'
+import { cents } from '../quantity/money'
 import { render, US_READER } from '../quantity/sentence'
 import { countingRecords } from '../takedown/progress'
 import { jobRow, jobsHere } from '../takedown/step-plan'
@@ -11,11 +12,13 @@ import { splitStep } from '../takedown/split-step'
 import type { StepPhase, TakeDownStep } from '../takedown/plan'
 import { isClosing, isOpening, jointOf, opening, parseJoint } from '../takedown/step-ref'
 import { badField } from '../validation/input-error'
-import type { Customer, Entry, EntryBodies, EntryKind, Machine } from './entry'
+import type { Customer, Entry, EntryBodies, EntryKind, Machine, ProofOutcome } from './entry'
 import { foldVisit, type VisitState } from './fold'
 import { jobOf, repairOf, type Job } from './job'
 import { draftsOf } from './line-entries'
 import { sceneOf } from './line-scene'
+import { billLines } from './price-lines'
+import { nextProof, proofListOf } from './proving'
 import type { Shop } from './shop'
 import { canClose, followsFrom } from './step-answer'
 
@@ -39,6 +42,9 @@ export type Deed =
   | { plate: Nameplate; part?: Part; identity?: string; warrantyUntil?: string }
   | { job: string; state: EntryBodies['job']['state']; why?: string }
   | { prove: string }
+  | { proof: string; outcome: ProofOutcome; why?: string }
+  | { comeback: boolean }
+  | { postMortem: EntryBodies['post-mortem'] }
   | { handOver: { watch?: string; next?: string; agreed?: number } }
 
 export interface Script {
@@ -136,6 +142,9 @@ class Play {
   #do(deed: Deed): void {
     if (typeof deed === 'string') this.#line(deed, 'test')
     else if ('prove' in deed) this.#line(deed.prove, 'prove')
+    else if ('proof' in deed) this.#proof(deed)
+    else if ('comeback' in deed) this.#comeback()
+    else if ('postMortem' in deed) this.#write('post-mortem', deed.postMortem)
     else if ('gate' in deed)
       this.#write('gate', { gate: deed.gate, shut: deed.shut ?? true, ...(deed.lines ? { lines: deed.lines } : {}) })
     else if ('choose' in deed) this.#choose(deed.choose)
@@ -151,7 +160,8 @@ class Play {
 
   #line(line: string, stage: 'test' | 'prove'): void {
     const before = this.#state()
-    const understood = understand(line, sceneOf(before, this.#stepReads(before) ?? this.#diagnosis(before).next))
+    const lit = stage === 'prove' ? this.#proofReads(before) : this.#stepReads(before)
+    const understood = understand(line, sceneOf(before, lit ?? this.#diagnosis(before).next))
     for (const { kind, body } of draftsOf(understood, before, stage)) this.#write(kind, body as never)
     const { findings, other, note, ask } = understood
     const now = this.#diagnosis(this.#state())
@@ -176,6 +186,12 @@ class Play {
   /** Once the work has begun, a line answers the step at hand where that is a reading. */
   #stepReads(state: VisitState): TakeDownStep['reads'] {
     return state.agreed.length > 0 && state.steps.size > 0 ? this.#next(ALL)?.reads : undefined
+  }
+
+  /** In Prove, a line answers the proof at hand where that is a reading. */
+  #proofReads(state: VisitState): { check: string } | undefined {
+    const check = nextProof(proofListOf(state, jobOf(state, this.shop)), new Date(this.#clock()).toISOString())?.check
+    return check ? { check } : undefined
   }
 
   #choose(chosen: 'best' | string[]): void {
@@ -292,12 +308,26 @@ class Play {
     })
   }
 
+  #proof({ proof, outcome, why }: Extract<Deed, { proof: string }>): void {
+    if (outcome !== 'holds' && !why) throw badField(`do.${this.#at}.why`, why, 'the reason why it fails or was left')
+    this.#write('proof', { proof, outcome, ...(why ? { why } : {}) })
+  }
+
+  #comeback(): void {
+    const state = this.#state()
+    const { failed } = proofListOf(state, jobOf(state, this.shop))
+    this.#write('comeback', { failed: failed.map(({ id: proof }) => proof) })
+  }
+
   #handOver({ watch = '', next, agreed }: { watch?: string; next?: string; agreed?: number }): void {
-    const price = agreed ?? jobOf(this.#state(), this.shop).price
+    const state = this.#state()
+    const job = jobOf(state, this.shop)
+    const price = agreed ?? job.price
     this.#write('handed-over', {
       watch,
       ...(next ? { nextDate: next } : {}),
-      ...(price === undefined ? {} : { price: Math.round(price * 100) / 100 }),
+      ...(price === undefined ? {} : { price: cents(price) }),
+      ...(job.bill ? { lines: billLines(job.bill, state.fitted) } : {}),
     })
   }
 
@@ -319,6 +349,10 @@ class Play {
     return this.#folded
   }
 
+  #clock(): number {
+    return DAY + this.#entries.length * MINUTE
+  }
+
   #write<K extends EntryKind>(kind: K, body: EntryBodies[K]): void {
     const count = this.#entries.length
     this.#folded = undefined
@@ -327,7 +361,7 @@ class Play {
       lamport: count + 1,
       visitId: this.#visit,
       kind,
-      at: new Date(DAY + count * MINUTE).toISOString(),
+      at: new Date(this.#clock()).toISOString(),
       author: 'script',
       body,
     } as unknown as Entry)

@@ -1,300 +1,205 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { US_READER } from '../quantity/sentence'
-import { beforeAfter, proofRows, tellingReadings } from './before-after'
-import { differences } from './differences'
+import { sumOfCents } from '../quantity/money'
 import type { Entry } from './entry'
-import { pumpOf } from './fold'
-import { earlierReadings, historyOf, historyText } from './history'
 import { jobOf } from './job'
-import { listingOf } from './listing'
-import { isPartPrice } from './part-price'
-import { READING_COLUMNS, readingRows } from './readings-table'
-import { watchList, writeSheet } from './sheet'
+import { limitLine, writeSheet } from './sheet'
+import { billLines, pricedOf } from './price-lines'
 import { UNNAMED_SHOP } from './shop'
 import { entry, fold, opened, reading, seen } from './test-journal'
 
 const SHOP = { ...UNNAMED_SHOP, name: 'Weir Lane Pumps' }
 const sheetOf = (...entries: Entry[]) => {
-  const state = fold([opened(), ...entries])
+  const state = fold([opened(), ...entries].map((each, index) => ({ ...each, lamport: index + 1 }) as Entry))
   return writeSheet(state, SHOP, jobOf(state, SHOP, {}, {}))
 }
 const machine = (more: object) => ({ ...(opened().body as { machine: object }).machine, ...more }) as never
+const call = (...complaints: string[]) => entry('call', { complaints, alreadyReplaced: [], callerSays: 'since Sunday' })
+const decided = (option: string) => entry('decision', { option })
+const over = (more: object = {}) => entry('handed-over', { watch: '', ...more })
+const can = (value: number, stage: 'test' | 'prove' = 'test') =>
+  reading('capacitance', value, { unit: 'uF', part: 'run-capacitor' }, stage)
+const proofs = () => [reading('supply-voltage-loaded', 231, {}, 'prove'), reading('running-current', 6.5, {}, 'prove')]
 
-describe('a machine on the day', () => {
-  it.each([
-    ['2026-05-12', true],
-    ['2026-05-13', true],
-    ['2026-05-11', false],
-    [undefined, false],
-  ])('under warranty until %s', (warrantyUntil, under) =>
-    expect(pumpOf(machine({ warrantyUntil }), '2026-05-12T23:59:00Z').underWarranty).toBe(under),
-  )
-  it('is as old as the days since it was put in, and never younger than new', () => {
-    expect(pumpOf(machine({ installedOn: '2016-05-12' }), '2026-05-12').ageYears).toBeCloseTo(10, 2)
-    expect(pumpOf(machine({ installedOn: '2027-05-12' }), '2026-05-12').ageYears).toBe(0)
-    expect(pumpOf(machine({ installedOn: undefined }), '2026-05-12')).not.toHaveProperty('ageYears')
-  })
-})
-
-describe('the sheet', () => {
-  it('says the machine, the complaint and the cause in the order in which an owner asks', () => {
-    const sheet = sheetOf(
-      entry('call', { complaints: ['hums-no-start'], alreadyReplaced: [], callerSays: 'since Sunday' }),
-      entry('cause-said', { fault: 'run-capacitor-failed', verdict: 'it-was-this' }),
-      entry('decision', { option: 'replace-run-capacitor' }),
-    )
+describe('the sheet’s head', () => {
+  it('says the machine, the complaint and for whom', () => {
+    const sheet = sheetOf(call('hums-no-start'))
     expect(sheet.machine.description).toBe('pool pump · 1 hp · 230 V 60 Hz · 9 years old · out of warranty')
     expect(sheet.complaint).toBe('hums, will not turn: since Sunday')
-    expect(sheet.summary).toMatch(/^Run capacitor weak, confirmed\. .+\.$/)
-    expect(sheet.date).toBe('2026-05-12')
-    expect(sheet.cautions[0]).toContain('local codes')
-    expect(sheet.customer).toEqual({ name: 'Millrace Lido', place: 'Weir Street 1' })
-  })
-  it('says what is likeliest where no cause was confirmed, and that nothing was chosen', () => {
-    expect(sheetOf().summary).toMatch(/^Most likely: .+ \(\d+\s%\)\. No repair was chosen\.$/)
-    expect(sheetOf(entry('decision', { option: 'swap-motor' }), entry('handed-over', {} as never)).summary).toMatch(
-      /: done\.$/,
-    )
-  })
-  it('says of a machine under a year old, of one of unknown age, and of a plate that cannot be read', () => {
-    const with_ = (more: object) => sheetOf(entry('machine-set', { machine: machine(more) })).machine
-    expect(with_({ installedOn: '2026-02-01' }).description).toContain('under a year old')
-    expect(with_({ installedOn: undefined, warrantyUntil: '2027-01-01' }).description).toBe(
+    expect(sheet).toMatchObject({ date: '2026-05-12', customer: { name: 'Millrace Lido', place: 'Weir Street 1' } })
+    const description = (more: object) => sheetOf(entry('machine-set', { machine: machine(more) })).machine.description
+    expect(description({ installedOn: '2026-02-01' })).toContain('under a year old')
+    expect(description({ installedOn: undefined, warrantyUntil: '2027-01-01' })).toBe(
       'pool pump · 1 hp · 230 V 60 Hz · under warranty',
     )
-    expect(with_({ plateUnreadable: true }).assumed[0]).toBe('The plate could not be read.')
-    expect(with_({}).assumed[0]).not.toBe('The plate could not be read.')
   })
-  it('has the newest of Test under findings, both sides under readings, and what was seen and left', () => {
-    const sheet = sheetOf(
-      reading('supply-voltage', 190),
-      reading('supply-voltage', 236),
-      reading('supply-voltage', 238, {}, 'prove'),
-      entry('note', { text: 'cracked foot', seenAndLeft: true }),
-      entry('note', { text: 'dog', seenAndLeft: false }),
-      entry('photo', { hash: 'a', type: 'image/png', bytes: 1, name: 'one.png', caption: 'plate' } as never),
+  it.each<[string, Entry[], RegExp]>([
+    ['nothing was done', [], /was looked at\. Nothing was repaired\./],
+    ['agreed only', [decided('replace-run-capacitor')], /still to be done: replace the run capacitor/],
+    ['done and not proved', [decided('replace-run-capacitor'), over()], /was replaced\. It is still to be proved\./],
+    ['proved in part', [decided('replace-run-capacitor'), over(), proofs()[0]!], /Not all of it is proved yet/],
+    [
+      'proved',
+      [call('hums-no-start'), decided('replace-run-capacitor'), over(), ...proofs()],
+      /filter pump 2 starts again\./,
+    ],
+    [
+      'failing',
+      [decided('replace-run-capacitor'), over(), reading('running-current', 14, {}, 'prove')],
+      /is not right yet: amps did not prove/,
+    ],
+    [
+      'left unproved with its reason',
+      [
+        decided('replace-run-capacitor'),
+        over(),
+        ...['loaded', 'amps'].map((proof) => entry('proof', { proof, outcome: 'left', why: 'the water is off' })),
+      ],
+      /What could not be proved yet stands below/,
+    ],
+    ['going back', [decided('return-under-warranty'), over()], /goes back under its warranty/],
+    ['left as it is', [decided('leave-it'), over()], /nothing was changed/],
+    ['open', [decided('swap-motor'), entry('step', { step: 'down:clamp', done: true })], /stands open in its place/],
+  ])('%s: its first sentence claims no more', (_, entries, wanted) =>
+    expect(sheetOf(...entries).headline).toMatch(wanted),
+  )
+  it('is issue 1, then 2; not issued before, nor once something was written since', () => {
+    expect(sheetOf()).toMatchObject({ issue: 1, isIssued: false })
+    expect(sheetOf(over())).toMatchObject({ issue: 1, isIssued: true, author: 'test' })
+    expect(sheetOf(over(), can(12))).toMatchObject({ issue: 1, isIssued: false })
+    expect(sheetOf(over(), can(12), over())).toMatchObject({ issue: 2, isIssued: true })
+  })
+})
+
+describe('what was wrong', () => {
+  const found = (...entries: Entry[]) => sheetOf(...entries).found.map(({ text }) => text)
+  it('what was read out of its limits, with the limit, and no percent', () => {
+    expect(found(can(12), decided('replace-run-capacitor'), over()).join()).toMatch(
+      /Run capacitor: 12 μF, where 28\.2 to 31\.8 μF is right\./,
     )
-    expect(sheet.findings).toEqual([
-      { text: 'supply at rest: within 207 to 253 V for a 230 V plate', verdict: 'sound' },
+    expect(found(can(12), seen('shaft-turn', 'free')).join()).not.toMatch(/\d\s?%/)
+  })
+  it('what was confirmed; else what is open, as open; nothing of both once it is repaired', () => {
+    const confirmed = entry('cause-said', { fault: 'bearings-worn', verdict: 'it-was-this' })
+    expect(found(confirmed)).toContain('Bearings worn.')
+    expect(found(call('hums-no-start')).join()).toMatch(/The cause is still open\. It may be: /)
+    expect(found(call('hums-no-start'), decided('replace-run-capacitor'), over(), ...proofs())).toEqual([])
+  })
+  it('several leads with one value in one breath', () => {
+    const leads = ['black', 'yellow', 'red'].map((lead) =>
+      reading('insulation-resistance', 0.2, { unit: 'Mohm', lead }),
+    )
+    expect(found(...leads).join()).toMatch(/Motor insulation, black, yellow and red: 0\.2 MΩ/)
+  })
+  it('a chain of causes, the first first, and what is worth keeping', () => {
+    const bench = entry('post-mortem', {
+      fault: 'lead-connector-leaking',
+      then: ['water-in-motor', 'motor-seized'],
+      why: 'probable',
+      keeping: 'the fan',
+    })
+    expect(found(bench).slice(0, 2)).toEqual([
+      'Lead connector leaking → Water in the motor → Motor seized. Probable.',
+      'Worth keeping: the fan.',
     ])
-    expect(sheet.readings).toEqual([
+  })
+})
+
+describe('what was done, read, left', () => {
+  it('a sentence a job, with what is new besides and what identifies it', () => {
+    const seal = entry('fitted', { part: 'shaft-seal', identity: '5/8 in shaft' })
+    const [done] = sheetOf(decided('swap-motor'), seal, over()).done
+    expect(done?.text).toMatch(/^The motor was replaced\. .*Shaft seal: 5\/8 in shaft\..*New with it: .*housing O-ring/)
+  })
+  it('only what was read to prove stands as what it reads now, beside what it was', () => {
+    expect(sheetOf(can(12), can(29.8, 'prove'), reading('supply-voltage', 236)).proved).toEqual([
       {
-        subject: 'supply at rest',
-        limits: '207 to 253 V',
-        basis: 'NEMA MG 1: ±10 % of nameplate volts at rated frequency',
-        before: '236 V',
-        beforeVerdict: 'sound',
-        after: '238 V',
-        afterVerdict: 'sound',
+        label: 'Run capacitor',
+        before: '12 μF',
+        after: '29.8 μF',
+        verdict: 'sound',
+        limit: '28.2 to 31.8 μF',
+        line: expect.objectContaining({ at: expect.closeTo(0.46, 1) as number }) as object,
       },
     ])
-    expect(sheet.seenAndLeft).toEqual(['cracked foot'])
-    expect(sheet.photos).toMatchObject([{ hash: 'a', caption: 'plate' }])
   })
-  it('has the work that was ticked with its counts, a spare put in first among it', () => {
-    const spare = fold([opened(), entry('decision', { option: 'swap-motor', spareFirst: true })])
-    const plain = fold([opened(), entry('decision', { option: 'swap-motor' })])
-    const [first, second] = [spare, plain].map((state) => jobOf(state, SHOP, {}, {}).repair!.steps.map(({ id }) => id))
-    expect(first).not.toEqual(second)
-    const ticked = first!.slice(0, 2)
-    const sheet = sheetOf(
-      entry('decision', { option: 'swap-motor', spareFirst: true }),
-      ...ticked.map((step) => entry('step', { step, done: true, count: 4 } as never)),
-      entry('step', { step: first![2]!, done: false } as never),
-    )
-    expect(sheet.work).toHaveLength(2)
-    expect(sheet.work[0]?.count).toBe(4)
-  })
-  it('watches what is tired after the visit, and what the technician wrote', () => {
-    const state = fold([opened(), reading('supply-voltage', 190), reading('supply-voltage', 209, {}, 'prove')])
-    expect(watchList(state, US_READER)).toEqual([
-      'terminal board, supply at rest is tired: inside 207 to 253 V, with little margin left',
-    ])
-    expect(sheetOf(entry('handed-over', { watch: 'the foot' } as never)).watch).toEqual(['the foot'])
-  })
-})
-
-describe('before and after', () => {
-  const state = fold([
-    opened(),
-    reading('supply-voltage', 200),
-    reading('supply-voltage', 236),
-    seen('weep-hole', 'dripping'),
-    seen('listen', 'quiet'),
-    reading('supply-voltage', 238, {}, 'prove'),
-    seen('weep-hole', 'dry', 'prove'),
-  ])
-  it('the newest of each stands on one line', () => {
+  it('notes that were left, jobs that were left and proofs that were left, each with its reason', () => {
     expect(
-      beforeAfter(state).map(({ subject, before, after }) => [
-        subject,
-        before?.judgement.value,
-        after?.judgement.value,
-      ]),
+      sheetOf(
+        entry('note', { text: 'cracked foot', seenAndLeft: true }),
+        entry('note', { text: 'dog', seenAndLeft: false }),
+        entry('job', { job: 'lid-ring', state: 'left', why: 'not today' }),
+        decided('replace-run-capacitor'),
+        entry('proof', { proof: 'amps', outcome: 'left', why: 'no clamp meter' }),
+      ).left,
     ).toEqual([
-      ['supply at rest', 236, 238],
-      ['weep hole', 'dripping', 'dry'],
-      ['listen', 'quiet', undefined],
+      'Cracked foot',
+      'Not done: renew the strainer lid’s ring. Not today',
+      'Not proved: amps. No clamp meter',
     ])
   })
-  it('each proof has what was found after the repair, and what before it', () => {
-    const rows = new Map(
-      proofRows(state).map(({ id, found, before }) => [id, [found?.judgement.value, before?.judgement.value]]),
+  it('pictures that show something, the newest of them', () => {
+    const photo = (caption?: string) =>
+      entry('photo', { hash: 'a', type: 'image/png', bytes: 1, name: 'one.png', ...(caption ? { caption } : {}) })
+    expect(sheetOf(photo(), ...['a', 'b', 'c', 'd', 'e'].map(photo)).photos.map(({ caption }) => caption)).toEqual([
+      'b',
+      'c',
+      'd',
+      'e',
+    ])
+  })
+})
+
+describe('the line of a limit', () => {
+  it('puts reading and limits where they belong, and a reading far outside at the end', () => {
+    expect(limitLine({ value: 230, low: 207, high: 253 })).toMatchObject({
+      at: 0.5,
+      low: expect.closeTo(1 / 6, 6) as number,
+    })
+    expect(limitLine({ value: 900, low: 207, high: 253 })?.at).toBe(1)
+    expect(limitLine({ value: 6, high: 8 })).toMatchObject({ at: expect.closeTo(0.6, 6) as number })
+    expect(limitLine({ value: 6, high: 8 })).not.toHaveProperty('low')
+    expect(limitLine({ value: 400, low: 100 })?.at).toBeLessThan(1)
+  })
+  it('has none for what was seen, is open, or has no limit', () => {
+    expect(limitLine({ value: 'dry', low: 1 })).toBeUndefined()
+    expect(limitLine({ value: null, low: 1 })).toBeUndefined()
+    expect(limitLine({ value: 3 })).toBeUndefined()
+  })
+})
+
+describe('what it costs', () => {
+  it('once handed over, the lines are those of that day, whatever the shop charges now', () => {
+    const dear = { ...SHOP, rates: { ...SHOP.rates, hourly: 400 } }
+    const lines = [{ label: 'work', amount: 48.5 }]
+    const state = fold([opened(), decided('replace-run-capacitor'), over({ price: 48.5, lines })])
+    expect(writeSheet(state, dear, jobOf(state, dear)).price).toEqual({ lines, total: 48.5 })
+  })
+  it('another price than the plan’s is a line of its own', () => {
+    const { price } = sheetOf(decided('replace-run-capacitor'), over({ price: 50 }))
+    expect(price?.total).toBe(50)
+    expect(price?.lines.at(-1)?.label).toBe('as agreed, instead')
+  })
+  it('adds up to the cent in 10,000 random visits', () => {
+    const amount = fc.double({ min: 0, max: 5000, noNaN: true })
+    const bill = fc.record({ parts: fc.array(amount, { maxLength: 12 }), labour: amount, agreed: fc.option(amount) })
+    fc.assert(
+      fc.property(bill, ({ parts, labour, agreed }) => {
+        const lines = billLines(
+          {
+            parts: parts.map((price) => ({ part: 'union', label: 'union', price })),
+            labourPrice: labour,
+            minutes: { p50: 30, p90: 40 },
+          } as never,
+          [],
+        )
+        const price = agreed ?? sumOfCents(lines.map((line) => line.amount))
+        const priced = pricedOf({ fitted: [], handedOver: { lines, price } as never }, { price })
+        expect(sumOfCents((priced?.lines ?? []).map((line) => line.amount))).toBe(priced?.total)
+        expect(Math.round((priced?.total ?? 0) * 100)).toBe(Math.round(price * 100))
+        for (const line of priced?.lines ?? []) expect(line.amount).toBe(Number(line.amount.toFixed(2)))
+      }),
+      { numRuns: 10_000 },
     )
-    expect(rows.get('rest')).toEqual([238, 236])
-    expect(rows.get('drip')).toEqual(['dry', 'dripping'])
-    expect(rows.get('listen')).toEqual([undefined, 'quiet'])
-    expect(rows.get('amps')).toEqual([undefined, undefined])
   })
-  it('the telling ones come first: what failed, what is tired, what is sound; measured before seen', () => {
-    const many = fold([
-      opened(),
-      seen('listen', 'quiet'),
-      reading('running-current', 6.5),
-      reading('supply-voltage', 209),
-      seen('weep-hole', 'dripping'),
-    ])
-    expect(tellingReadings(many.findings, 9).map(({ finding }) => finding.check)).toEqual([
-      'weep-hole',
-      'supply-voltage',
-      'running-current',
-      'listen',
-    ])
-    expect(tellingReadings(many.findings, 2)).toHaveLength(2)
-  })
-})
-
-describe('readings as rows', () => {
-  it('have a column for each thing, an open reading among them', () => {
-    const rows = readingRows(
-      fold([
-        opened(),
-        reading('winding-resistance', null, { unit: 'ohm', leads: 'common-run' }),
-        seen('weep-hole', 'dry'),
-      ]),
-      US_READER,
-    )
-    expect(Object.keys(rows[0] ?? {}).sort()).toEqual([...READING_COLUMNS].sort())
-    expect(rows[0]).toMatchObject({
-      stage: 'test',
-      value: 'open',
-      unit: 'ohm',
-      leads: 'common-run',
-      outcome: '',
-      verdict: 'failed',
-    })
-    expect(rows[1]).toMatchObject({ value: '', unit: '', outcome: 'dry', verdict: 'sound', low: '', high: '' })
-  })
-  it('are in the reader’s units', () => {
-    const state = fold([opened(), reading('filter-pressure', 10, { unit: 'psi' })])
-    expect(readingRows(state, { system: 'metric' })[0]).toMatchObject({
-      value: '68.9476',
-      unit: 'kPa',
-      high: '172.369',
-    })
-    expect(readingRows(state, US_READER)[0]).toMatchObject({ value: '10', unit: 'psi', high: '25' })
-  })
-})
-
-describe('the history of a machine', () => {
-  const { findings } = fold([
-    opened(),
-    reading('insulation-resistance', 200, { unit: 'Mohm', celsius: 20 }),
-    seen('weep-hole', 'dripping'),
-  ])
-  const [meg, weep] = findings.map((finding) => historyOf('v', finding, { kind: 'pool' }))
-  it('keeps what a trend wants', () => {
-    expect(meg).toMatchObject({
-      visitId: 'v',
-      setup: 'surface-motor',
-      value: 200,
-      low: 5,
-      corrected: 50,
-      verdict: 'sound',
-    })
-    expect(weep).toMatchObject({ value: null, outcome: 'dripping' })
-    expect(weep).not.toHaveProperty('corrected')
-    expect(historyOf('v', findings[0]!, { kind: 'well-two-wire' }).setup).toBe('motor-and-cable')
-  })
-  it('is said in a few words', () => {
-    expect(historyText(meg!, US_READER)).toBe('insulation, surface motor 200 MΩ')
-    expect(historyText(weep!, US_READER)).toBe('weep hole dripping')
-  })
-  it('gives the newest insulation of each setup to compare with, and no open one', () => {
-    expect(
-      earlierReadings([meg!, { ...meg!, value: 90 }, { ...meg!, setup: 'cable-alone', value: null }, weep!]),
-    ).toEqual({ 'insulation-resistance:surface-motor': 90 })
-  })
-})
-
-describe('a visit in a list', () => {
-  it('is none until it is opened, and has the newest call and stage', () => {
-    expect(listingOf([seen('weep-hole', 'dry')])).toBeUndefined()
-    const plain = listingOf([opened()])
-    expect(plain).toMatchObject({ callerSays: 'hums', complaints: [], stage: 'call', handedOver: false, paced: [] })
-    expect(plain).not.toHaveProperty('cause')
-    const later = listingOf([
-      opened(),
-      entry('call', { complaints: ['hums-no-start'], alreadyReplaced: [], callerSays: 'it hums' }),
-      entry('joint-done', { joint: 'call' }),
-      entry('joint-done', { joint: 'prepare' }),
-    ])
-    expect(later).toMatchObject({ callerSays: 'it hums', complaints: ['hums-no-start'], stage: 'safe' })
-  })
-  it('teaches the cause that was confirmed and handed over, or found at the bench', () => {
-    const said = entry('cause-said', { fault: 'bearings-worn', verdict: 'it-was-this' })
-    const over = entry('handed-over', {} as never)
-    expect(listingOf([opened(), said])).not.toHaveProperty('cause')
-    expect(listingOf([opened(), said, over])?.cause).toEqual({ fault: 'bearings-worn', entryId: over.id })
-    const bench = entry('post-mortem', { fault: 'shaft-bent', why: 'fell', keeping: '' })
-    expect(listingOf([opened(), said, over, bench])?.cause).toEqual({ fault: 'shaft-bent', entryId: bench.id })
-  })
-  it('knows who said who and which: the shop, or a file', () => {
-    const first = { ...opened(), imported: true }
-    expect(listingOf([first])?.said).toEqual({
-      customer: { entryId: first.id, imported: true },
-      machine: { entryId: first.id, imported: true },
-    })
-    const set = entry('machine-set', { machine: machine({ name: 'other' }) })
-    expect(listingOf([first, set])).toMatchObject({
-      machine: { name: 'other' },
-      said: { machine: { entryId: set.id, imported: false } },
-    })
-  })
-})
-
-describe('what identifies a new part', () => {
-  it('stands with it on the sheet, and the sum stays', () => {
-    const seal = entry('fitted', { part: 'shaft-seal', identity: '5/8 in shaft, 1.25 in seat' })
-    const decided = [opened(), entry('decision', { option: 'replace-shaft-seal' })]
-    const bills = [decided, [...decided, seal]].map((journal) => {
-      const state = fold(journal)
-      return writeSheet(state, UNNAMED_SHOP, jobOf(state, UNNAMED_SHOP)).bill
-    })
-    expect(bills[1]?.parts.find(({ part }) => part === 'shaft-seal')?.label).toMatch(/: 5\/8 in shaft, 1.25 in seat$/)
-    expect(bills[1]?.price).toBe(bills[0]?.price)
-  })
-})
-
-describe('small things that are kept', () => {
-  it('a customer known otherwise elsewhere', () => {
-    const here = { id: 'a', name: 'Lido', place: 'Weir Street', phone: '12' }
-    expect(differences(here, { ...here })).toEqual([])
-    expect(differences(here, { id: 'b', name: 'Lido', place: 'Weir Lane' })).toEqual([
-      { field: 'place', here: 'Weir Street', there: 'Weir Lane' },
-      { field: 'phone', here: '12', there: '' },
-    ])
-  })
-  it.each<[string, unknown, boolean]>([
-    ['motor', 0, true],
-    ['motor', 1_000_000, true],
-    ['motor', 1_000_001, false],
-    ['motor', -1, false],
-    ['motor', '12', false],
-    ['motor:pool', 12, true],
-    ['motor:pond', 12, false],
-    ['motor:pool:x', 12, false],
-    ['rocket', 12, false],
-    ['constructor', 12, false],
-  ])('the price of %s at %s', (name, price, is) => expect(isPartPrice(name, price)).toBe(is))
 })

@@ -1,134 +1,211 @@
-import type { Bill } from '../decision/bill'
-import { jobLabel } from '../language/other-words'
-import { faultLabel } from '../diagnosis/words/fault-label'
-import { VERDICT_WORDS, type Verdict } from '../judgement/judgement'
-import { practiceLines } from '../knowledge/shop/practices'
-import { KINDS, PARTS, isIdOf } from '../knowledge/vocabulary'
+import { KINDS } from '../knowledge/vocabulary'
+import { cautionsFor } from '../knowledge/repairs/owner-words'
+import type { Verdict } from '../judgement/judgement'
 import { complaintWords } from '../planning/day'
-import { formatNumber, formatPercent } from '../quantity/format'
+import { formatNumber } from '../quantity/format'
 import type { UnitSystem } from '../quantity/measures'
 import { formatRange } from '../quantity/reading'
-import { render, type Reader } from '../quantity/sentence'
-import { beforeAfter } from './before-after'
+import type { Reader } from '../quantity/sentence'
 import { valueText } from './describe'
+import { duesIn } from './due'
+import type { Due } from './entry'
 import type { JudgedFinding, VisitState } from './fold'
+import { isChangedSinceIssue } from './issue'
 import type { Job } from './job'
-import { keptAnswer } from './kept-working'
+import { capital, doneSentences, jobsOnSheet, renewedIn, repairsDone, jobWords } from './owner-done'
+import { foundTexts, type Found } from './owner-found'
+import { ownerLabel } from './owner-label'
+import { headlineOf } from './owner-headline'
+import { watchTexts } from './owner-watch'
+import { pricedOf, type Priced } from './price-lines'
+import { proofListOf, type ProofList } from './proving'
 import type { Shop } from './shop'
 
-export interface SheetReading {
-  subject: string
+/** One thing that was read after the work, against its limit. */
+export interface Proved {
+  label: string
   before?: string
-  beforeVerdict?: Verdict
-  after?: string
-  afterVerdict?: Verdict
-  limits: string
-  basis: string
+  after: string
+  verdict: Verdict
+  limit: string
+  /** Where the reading lies, and its limits, as shares of a line; nothing of what is only seen. */
+  line?: LimitLine
+}
+export interface LimitLine {
+  at: number
+  low?: number
+  high?: number
 }
 
-/** The paper that is left with the owner, as data: the page and the PDF show the same. */
+/** The paper that is left with the owner, as data: the page, the PDF and the mail show the same. */
 export interface Sheet {
   shop: Shop
   visitId: string
   date: string
+  /** Which issue of the sheet it is: each hand-over makes a new one. */
+  issue: number
+  /** It was handed over, and nothing was written since. */
+  isIssued: boolean
+  /** What was agreed is carried out: what stands under the line is what it costs. */
+  isDone: boolean
+  author: string
   customer: { name: string; place: string }
-  machine: { name: string; description: string; assumed: string[] }
+  machine: { name: string; description: string }
   complaint: string
-  summary: string
-  findings: { text: string; verdict: Verdict }[]
-  readings: SheetReading[]
-  seenAndLeft: string[]
-  /** Workings that were kept: the question and its answer. */
-  workings: { title: string; answer: string; verdict: Verdict; figures: string }[]
-  work: { text: string; count?: number; at: string }[]
-  /** How this shop does what good practice does in more than one way, where it mattered here. */
-  practices: string[]
-  /** What the agreed jobs come to: their parts, their minutes, the sum. */
-  bill?: Bill
-  price?: number
+  headline: string
+  found: Found[]
+  done: { job: string; text: string }[]
+  proved: Proved[]
+  /** Where limits come from that the plate does not give, in one line. */
+  assumed?: string
+  left: string[]
   watch: string[]
   nextDate?: string
+  due: Due[]
+  price?: Priced
   cautions: string[]
   photos: { hash: string; caption: string; at: string }[]
 }
 
+/** As many pictures as an owner looks at; the rest stand in the workshop’s record. */
+const MOST_PHOTOS = 4
+
 /**
- * Writes the sheet of a visit.
+ * Writes the sheet of a visit: what became of it, what was wrong, what was done, what it reads now, what was left, what
+ * to watch, and what it costs.
  *
  * @param job what follows from the state: the sheet shows it and works nothing out anew
  * @param system in whose units it is read: the shop's, unless a person chose otherwise
  */
 export function writeSheet(state: VisitState, shop: Shop, job: Job, system: UnitSystem = shop.units): Sheet {
   const reader: Reader = { system, currency: shop.rates.currency }
-  const last = new Map(state.findings.map((judged) => [`${judged.judgement.subject}|${judged.stage}`, judged]))
+  const proofs = proofListOf(state, job)
+  const jobs = jobsOnSheet(state, job)
+  const repairs = repairsDone(jobs)
+  const proved = provedOf(state, reader)
+  const price = pricedOf(state, job)
+  const assumed = assumedLine(state, proved)
   return {
     shop,
     visitId: state.id,
     date: (state.handedOver?.at ?? state.startedAt ?? state.scheduledAt).slice(0, 10),
+    issue: Math.max(1, state.issues),
+    isIssued: state.handedOver !== undefined && !isChangedSinceIssue(state.entries),
+    isDone: jobs.length === 0 || jobs.every(({ progress }) => progress === 'done'),
+    author: state.handedOver?.author ?? '',
     customer: { name: state.customer.name, place: state.customer.place },
-    machine: {
-      name: state.machine.name,
-      description: describeMachine(state),
-      assumed: state.machine.plateUnreadable
-        ? ['The plate could not be read.', ...state.plate.assumed]
-        : state.plate.assumed,
-    },
+    machine: { name: state.machine.name, description: describeMachine(state) },
     complaint: [complaintWords(state.call.complaints), state.call.callerSays].filter(Boolean).join(': '),
-    summary: summary(state, job),
-    findings: [
-      ...[...last.values()]
-        .filter(({ stage }) => stage === 'test')
-        .map(({ judgement }) => ({
-          text: `${judgement.subject}: ${render(judgement.because, reader)}`,
-          verdict: judgement.verdict,
-        })),
-      ...unsettled(state, reader),
-    ],
-    readings: beforeAfter(state).map(({ subject, before, after }) => ({
-      subject,
-      limits: limitsText(after ?? before, system),
-      basis: (after ?? before)?.judgement.basis.name ?? '',
-      ...(before ? { before: valueText(before, reader), beforeVerdict: before.judgement.verdict } : {}),
-      ...(after ? { after: valueText(after, reader), afterVerdict: after.judgement.verdict } : {}),
-    })),
-    seenAndLeft: [
-      ...state.notes.filter(({ seenAndLeft }) => seenAndLeft).map(({ text }) => text),
-      ...state.jobs
-        .filter((each) => each.state === 'left')
-        .map(({ id, why }) => `${jobLabel(id)}${why ? `: ${why}` : ''}`),
-    ],
-    workings: state.kept.map((kept) => keptAnswer(kept, reader)),
-    ...workDone(state, shop, job, reader),
-    bill: job.bill && named(job.bill, state.fitted),
-    price: job.price,
-    watch: [...watchList(state, reader), ...(state.handedOver?.watch ? [state.handedOver.watch] : [])],
+    headline: headlineOf(state, job, proofs),
+    found: foundTexts(state, job, reader, {
+      isRepaired: repairs.length > 0 && proofs.failed.length === 0,
+      hasJobs: jobs.length > 0,
+      isInPlace: repairs.length > 0 || jobs.length === 0,
+      renewed: renewedIn(state, job),
+    }),
+    done: doneSentences(state, job),
+    proved,
+    ...(assumed ? { assumed } : {}),
+    left: leftTexts(state, proofs),
+    watch: watchTexts(state, job, proofs, reader),
     nextDate: state.handedOver?.nextDate,
-    cautions: CAUTIONS,
-    photos: state.photos.map(({ hash, caption, name, at }) => ({ hash, at, caption: caption ?? name })),
+    due: state.handedOver?.due ?? [],
+    ...(price ? { price } : {}),
+    cautions: cautionsFor(state.machine.kind),
+    photos: state.photos
+      .filter(({ caption, of }) => caption !== undefined || of !== undefined)
+      .slice(-MOST_PHOTOS)
+      .map(({ hash, caption, name, at }) => ({ hash, at, caption: caption ?? name })),
   }
 }
 
-/** Readings of which two devices wrote different things: neither is taken for true before one is chosen. */
-function unsettled({ contested }: VisitState, reader: Reader): Sheet['findings'] {
-  const bySubject = new Map<string, string[]>()
-  for (const judged of contested)
-    bySubject.set(judged.judgement.subject, [
-      ...(bySubject.get(judged.judgement.subject) ?? []),
-      valueText(judged, reader),
-    ])
-  return [...bySubject].map(([subject, values]) => ({
-    text: `${subject}: written down as ${values.join(' and as ')}, not settled`,
-    verdict: 'unclear',
-  }))
+/** The readings that prove the work, the newest of each beside the one before. */
+function provedOf({ findings }: VisitState, reader: Reader): Proved[] {
+  const rows = new Map<string, { before?: JudgedFinding; after?: JudgedFinding }>()
+  for (const judged of findings) {
+    if (judged.finding.of === 'new') continue
+    const key = ownerLabel(judged)
+    rows.set(key, { ...rows.get(key), [judged.stage === 'prove' ? 'after' : 'before']: judged })
+  }
+  return [...rows].flatMap(([label, { before, after }]): Proved[] => {
+    if (!after) return []
+    const { judgement } = after
+    const line = limitLine(judgement)
+    return [
+      {
+        label,
+        ...(before ? { before: valueText(before, reader) } : {}),
+        after: valueText(after, reader),
+        verdict: judgement.verdict,
+        limit: limitText(judgement, reader),
+        ...(line ? { line } : {}),
+      },
+    ]
+  })
 }
 
-const CAUTIONS = [
-  'Electrical and potable-water work is licensed in many places: local codes and licensed practice decide.',
-  'Do not run the pump dry, and do not open lid, filter or clamp under pressure.',
-  'A pool or spa does not run with a drain cover missing or broken.',
-]
+/** What cannot be told for certain is held against what is usual, and says so. */
+function limitText(judgement: JudgedFinding['judgement'], { system }: Reader): string {
+  const range = formatRange(judgement, judgement.unit, system)
+  return range && judgement.verdict === 'unclear' ? `usual ${range}` : range
+}
 
-function describeMachine({ machine, plate, pump }: VisitState): string {
+/** How much of the line lies beyond the limits, on each side. */
+const BEYOND = 0.25
+
+/**
+ * A reading and its limits on a line from 0 to 1. A reading far outside stands at its end.
+ *
+ * @returns nothing for what was only seen, is open, or has no limit
+ */
+export function limitLine({
+  value,
+  low,
+  high,
+}: Pick<JudgedFinding['judgement'], 'value' | 'low' | 'high'>): LimitLine | undefined {
+  if (typeof value !== 'number' || (low === undefined && high === undefined)) return undefined
+  const from = low ?? 0
+  // With one limit only, the line reaches as far again beyond it, or to the reading.
+  const to = high ?? Math.max(2 * from, value * (1 + BEYOND))
+  const margin = (to - from) * BEYOND
+  const [start, end] = [low === undefined ? 0 : from - margin, to + margin]
+  const share = (each: number) => Math.min(1, Math.max(0, (each - start) / (end - start)))
+  return {
+    at: share(value),
+    ...(low === undefined ? {} : { low: share(low) }),
+    ...(high === undefined ? {} : { high: share(high) }),
+  }
+}
+
+function assumedLine(
+  { machine, plate, fitted }: Pick<VisitState, 'machine' | 'plate' | 'fitted'>,
+  proved: readonly Proved[],
+): string | undefined {
+  if (!proved.some(({ limit }) => limit)) return undefined
+  if (machine.plateUnreadable && !fitted.some(({ nameplate }) => nameplate))
+    return (
+      'The plate could not be read: limits are those usual for ' +
+      `${formatNumber(plate.horsepower)} hp at ${plate.volts} V.`
+    )
+  return proved.some(({ verdict, limit }) => limit && verdict === 'unclear')
+    ? 'Where it cannot be told, the plate does not give the limit: it is held against what is usual for its size.'
+    : undefined
+}
+
+function leftTexts(state: Pick<VisitState, 'notes' | 'jobs' | 'machine'>, { left, failed }: ProofList): string[] {
+  const byReason = new Map<string, string[]>()
+  for (const { label, said } of [...left, ...failed])
+    if (said?.why) byReason.set(said.why, [...(byReason.get(said.why) ?? []), label])
+  return [
+    ...state.notes.filter(({ seenAndLeft }) => seenAndLeft).map(({ text }) => capital(text)),
+    ...state.jobs
+      .filter((each) => each.state === 'left')
+      .map(({ id, why }) => `Not done: ${jobWords(id, state)}${why ? `. ${capital(why)}` : ''}`),
+    ...[...byReason].map(([why, labels]) => `Not proved: ${labels.join(', ')}. ${capital(why)}`),
+  ]
+}
+
+export function describeMachine({ machine, plate, pump }: VisitState): string {
   const age =
     pump.ageYears === undefined
       ? undefined
@@ -146,63 +223,7 @@ function describeMachine({ machine, plate, pump }: VisitState): string {
     .join(' · ')
 }
 
-function summary(state: VisitState, { bill, diagnosis }: Job): string {
-  const cause = state.confirmed ? `${faultLabel(state.confirmed)}, confirmed.` : leading(diagnosis)
-  const done = bill
-    ? `${bill.lines.map(({ label }) => label).join('; ')}${state.handedOver ? ': done.' : '.'}`
-    : 'No repair was chosen.'
-  return `${cause} ${done}`
-}
-
-/** A new part goes by what identifies it, so that the right one is ordered next time. */
-function named(bill: Bill, fitted: VisitState['fitted']): Bill {
-  return {
-    ...bill,
-    parts: bill.parts.map((each) => {
-      const identity = fitted.findLast(({ part }) => part === each.part)?.identity
-      return identity ? { ...each, label: `${each.label}: ${identity}` } : each
-    }),
-  }
-}
-
-function leading({ suspects: [top] }: Job['diagnosis']): string {
-  return top ? `Most likely: ${top.label.toLowerCase()} (${formatPercent(top.probability)}).` : 'No cause was found.'
-}
-
-function limitsText(judged: JudgedFinding | undefined, system: UnitSystem): string {
-  return judged ? formatRange(judged.judgement, judged.judgement.unit, system) : ''
-}
-
-function workDone(
-  state: VisitState,
-  { schools: practices }: Shop,
-  { repair, before }: Job,
-  reader: Reader,
-): Pick<Sheet, 'work' | 'practices'> {
-  const past = new Map(state.pastSteps.map((record) => [record.step, record]))
-  const done = [
-    ...before.map((step) => ({ step, record: past.get(step.id) })),
-    ...(repair?.steps ?? []).map((step) => ({ step, record: state.steps.get(step.id) })),
-  ].flatMap(({ step, record }) => (record?.done ? [{ ...step, record }] : []))
-  return {
-    work: done.map(({ text, record: { at, count } }) => ({
-      text: render(text, reader),
-      at,
-      ...(count === undefined ? {} : { count }),
-    })),
-    practices: practiceLines([...new Set(done.flatMap((step) => step.practices ?? []))], practices),
-  }
-}
-
-/** What is tired after the visit, said with its margin: what to watch. */
-export function watchList(state: Pick<VisitState, 'findings'>, reader: Reader): string[] {
-  return beforeAfter(state).flatMap(({ subject, before, after }) => {
-    const judged = after ?? before
-    if (judged?.judgement.verdict !== 'tired') return []
-    const part = judged.judgement.part && isIdOf(PARTS, judged.judgement.part) ? PARTS[judged.judgement.part] : subject
-    return [
-      `${subject.includes(part) ? subject : `${part}, ${subject}`} is ${VERDICT_WORDS.tired}: ` +
-        render(judged.judgement.because, reader),
-    ]
-  })
+/** When somebody comes again, and for what: in the order of the days. */
+export function comingAgain(sheet: Pick<Sheet, 'due' | 'nextDate'>): Due[] {
+  return duesIn(sheet)
 }

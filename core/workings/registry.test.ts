@@ -49,6 +49,7 @@ describe('the registry', () => {
       'pipe-split',
       'pit-draw',
       'resistance-corrected',
+      'sheet',
       'slip-torque',
       'stall-heating',
       'start-capacitor',

@@ -14,6 +14,7 @@ import * as motors from './motors'
 import * as pitAndTank from './pit-and-tank'
 import * as takeDown from './take-down'
 import { optionsWorking } from './options'
+import { sheetWorking } from './sheet'
 import { understandWorking } from './understand'
 import { visitWorking } from './visit'
 import * as water from './water'
@@ -36,6 +37,7 @@ const ALL = [
   understandWorking,
   optionsWorking,
   visitWorking,
+  sheetWorking,
   ...ASKED,
   ...[
     electrical,

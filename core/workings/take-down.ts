@@ -16,6 +16,7 @@ import {
   type Standing,
 } from '../knowledge/vocabulary'
 import { proofsFor } from '../knowledge/repairs/proofs'
+import { touchedBy } from '../takedown/touched'
 import type { PracticeWays } from '../knowledge/shop/practices'
 import { planTakeDown, type StepPhase, type TakeDownStep } from '../takedown/plan'
 import { jobsHere, stepPlan, type RepairOptions, type StepPlan } from '../takedown/step-plan'
@@ -87,13 +88,15 @@ export const takeDown = defineWorking({
       work: of('work'),
       back: of('back'),
       commission: of('commission'),
-      prove: proofsFor(kind, where.standing).map(({ id, label, ask, check, caution }) => ({
-        id,
-        label,
-        text: ask,
-        check,
-        ...(caution ? { caution } : {}),
-      })),
+      prove: proofsFor(kind, construction as Construction, where.standing, touchedBy(plan)).map(
+        ({ id, label, ask, check, caution }) => ({
+          id,
+          label,
+          text: ask,
+          ...(check ? { check } : {}),
+          ...(caution ? { caution } : {}),
+        }),
+      ),
       waits: plan.waits.map((wait) => ({ ...wait, what: render(wait.what, METRIC_READER) })),
       basis: BASIS,
       steps: plan.steps.map(

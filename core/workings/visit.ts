@@ -13,8 +13,17 @@ import {
 import { NameplateInput } from '../diagnosis/case-rules'
 import { DEFAULT_RATES } from '../knowledge/shop/rates'
 import type { PracticeWays } from '../knowledge/shop/practices'
-import { COMPLAINTS, GATES, PARTS, STANDINGS, type Gate, type Part, type Standing } from '../knowledge/vocabulary'
-import { proofsFor } from '../knowledge/repairs/proofs'
+import {
+  COMPLAINTS,
+  FAULTS,
+  GATES,
+  PARTS,
+  STANDINGS,
+  type Gate,
+  type Part,
+  type Standing,
+} from '../knowledge/vocabulary'
+import { cents } from '../quantity/money'
 import { METRIC_READER, render, US_READER } from '../quantity/sentence'
 import { JobConditionsInput, PlaceInput, PracticeWaysField } from '../takedown/take-down-rules'
 import { minutesOf } from '../takedown/clock'
@@ -24,16 +33,20 @@ import { trayOf } from '../takedown/tray'
 import { badField } from '../validation/input-error'
 import { CalendarDay, IdOf, MayBeAbsent, OptionalQuantity, rule } from '../validation/rules'
 import { validated } from '../validation/validated'
-import { JOB_STATES, type JobState } from '../visit/entry'
+import { JOB_STATES, PROOF_OUTCOMES, type JobState, type ProofOutcome } from '../visit/entry'
 import { BuiltMachine, RatesInput } from '../visit/entry-rules'
 import { machineAfter } from '../visit/fitted'
 import { ownerSheet } from '../visit/owner-sheet'
 import { playScript, type Deed, type Played } from '../visit/script'
 import { UNNAMED_SHOP, type Shop } from '../visit/shop'
+import { proofListOf } from '../visit/proving'
+import { writeRecord } from '../visit/record'
 import { writeSheet } from '../visit/sheet'
 import { defineWorking } from './define-working'
 
-const DEED_WORDS = 'must be a line as it is typed, or one of gate, choose, tick, measured, plate, job, prove, handOver'
+const DEED_WORDS =
+  'must be a line as it is typed, or one of gate, choose, tick, measured, plate, job, prove, proof, comeback, ' +
+  'postMortem, handOver'
 
 class ScriptMachine extends BuiltMachine {
   @MayBeAbsent() @IsIn(STANDINGS) standing?: Standing
@@ -114,6 +127,23 @@ class JobDeed {
 class ProveDeed {
   @IsString() @Length(1, 1000) prove!: string
 }
+class ProofDeed {
+  @IsString() @Length(1, 40) proof!: string
+  @IsIn(PROOF_OUTCOMES) outcome!: ProofOutcome
+  @MayBeAbsent() @IsString() @Length(1, 300) why?: string
+}
+class PostMortemInput {
+  @IdOf(FAULTS) fault!: string
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(8) @IdOf(FAULTS, { each: true }) then?: string[]
+  @IsString() @MaxLength(1000) why = ''
+  @IsString() @MaxLength(500) keeping = ''
+}
+class PostMortemDeed {
+  @ValidateNested() @Type(() => PostMortemInput) @IsObject() postMortem!: PostMortemInput
+}
+class ComebackDeed {
+  @IsBoolean() comeback!: boolean
+}
 class HandOver {
   @MayBeAbsent() @IsString() @MaxLength(2000) watch?: string
   @MayBeAbsent() @CalendarDay() next?: string
@@ -133,6 +163,9 @@ const DEEDS: Readonly<Record<string, new () => object>> = {
   plate: PlateDeed,
   job: JobDeed,
   prove: ProveDeed,
+  proof: ProofDeed,
+  comeback: ComebackDeed,
+  postMortem: PostMortemDeed,
   handOver: HandOverDeed,
 }
 /** @throws InputError naming the deed, its value, and what would be right */
@@ -147,7 +180,6 @@ const BASIS = {
   kind: 'common-practice',
   name: 'a visit as it is carried out: the same journal as the screens write',
 } as const
-const cents = (amount: number) => Math.round(amount * 100) / 100
 
 function planOf({ state, job }: Played) {
   const { repair } = job
@@ -170,11 +202,12 @@ function planOf({ state, job }: Played) {
     work: of('work'),
     back: of('back'),
     commission: of('commission'),
-    prove: proofsFor(state.machine.kind, state.standing).map(({ id, label, ask, check }) => ({
+    prove: proofListOf(state, job).rows.map(({ id, label, ask, check, stands }) => ({
       id,
       label,
       text: ask,
-      check,
+      ...(check ? { check } : {}),
+      stands,
     })),
     order: repair.steps.map(({ id }) => id),
     minutes: { p50, p90 },
@@ -213,7 +246,7 @@ export const visitWorking = defineWorking({
       models,
     )
     const { state, job, after, refused } = played
-    const sheet = ownerSheet(state, job, writeSheet(state, shop, job))
+    const sheet = ownerSheet(state, job, writeSheet(state, shop, job), writeRecord(state, shop, job))
     const card = machineAfter(state.machine, state.entries)
     return {
       after,
@@ -226,12 +259,7 @@ export const visitWorking = defineWorking({
       })),
       plan: planOf(played),
       price: {
-        lines: (job.bill?.lines ?? []).map(({ id, label, minutes, price }) => ({
-          id,
-          label,
-          minutes,
-          amount: cents(price),
-        })),
+        lines: (job.bill?.lines ?? []).map(({ id, label, minutes, price }) => ({ id, label, minutes, amount: price })),
         total: cents(job.price ?? 0),
       },
       card: { ...card, id: undefined, customerId: undefined, left: sheet.left, standing: state.standing },

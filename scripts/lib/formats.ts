@@ -1,6 +1,6 @@
 import { CHECKS } from '../../core/knowledge/checks/checks'
 import { QUESTIONS } from '../../core/questions/questions'
-import { ENTRY_VERSION } from '../../core/visit/entry'
+import { DUE_KINDS, ENTRY_VERSION, PROOF_OUTCOMES } from '../../core/visit/entry'
 import {
   COMPLAINTS,
   CONSTRUCTIONS,
@@ -172,7 +172,10 @@ const BODIES: Record<string, Schema> = {
     { question: { enum: QUESTIONS.map(({ id }) => id) }, input: { type: 'object' }, units: { enum: ['us', 'metric'] } },
     ['question', 'input', 'units'],
   ),
-  'post-mortem': object({ fault: ids(FAULTS), why: text(1000), keeping: text(500) }, ['fault', 'why', 'keeping']),
+  'post-mortem': object(
+    { fault: ids(FAULTS), then: { ...list(ids(FAULTS)), maxItems: 8 }, why: text(1000), keeping: text(500) },
+    ['fault', 'why', 'keeping'],
+  ),
   decision: object({ option: text(60), spareFirst: flag }, ['option']),
   'take-down-found': object({ joint: text(60), part: ids(PARTS), what: { enum: ['stuck', 'damaged'] } }, ['what']),
   'take-down-measured': object(
@@ -199,7 +202,18 @@ const BODIES: Record<string, Schema> = {
     ['step', 'done'],
   ),
   'joint-done': object({ joint: { enum: [...STAGES] } }, ['joint']),
-  'handed-over': object({ watch: text(2000), nextDate: date, price: number }, ['watch']),
+  proof: object({ proof: text(40), outcome: { enum: [...PROOF_OUTCOMES] }, why: text(300) }, ['proof', 'outcome']),
+  comeback: object({ failed: list(text(40)) }, ['failed']),
+  'handed-over': object(
+    {
+      watch: text(2000),
+      nextDate: date,
+      price: number,
+      due: list(object({ kind: { enum: [...DUE_KINDS] }, on: date, what: text(300) }, ['kind', 'on', 'what'])),
+      lines: list(object({ label: text(300), amount: number }, ['label', 'amount'])),
+    },
+    ['watch'],
+  ),
   retracted: object({}, []),
 }
 

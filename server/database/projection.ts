@@ -10,7 +10,7 @@ import { byVisit, isAnyOf } from './rows'
 import { customers, entries, machines, SAID_BY, visits } from './schema'
 
 /** Bumped when what the lists are made of changes: an older database has them built anew at the next start. */
-export const PROJECTION_VERSION = 2
+export const PROJECTION_VERSION = 3
 
 const VISITS_AT_ONCE = 400
 
@@ -102,6 +102,7 @@ async function projectSome(db: Db, visitIds: readonly string[]): Promise<void> {
         cause: visit.cause?.fault ?? null,
         causeArrival: visit.cause ? (visit.arrivals.get(visit.cause.entryId) ?? 0) : null,
         paced: visit.paced,
+        due: visit.due,
         lastArrival: visit.lastArrival,
       })),
     )
@@ -119,6 +120,7 @@ async function projectSome(db: Db, visitIds: readonly string[]): Promise<void> {
         'cause',
         'causeArrival',
         'paced',
+        'due',
         'lastArrival',
       ]),
     })

@@ -12,12 +12,15 @@ import {
   lt,
   max,
   ne,
+  notExists,
   or,
   sql,
   type SQL,
 } from 'drizzle-orm'
+import { alias } from 'drizzle-orm/pg-core'
 import type { Fault, Kind } from '../../core/knowledge/vocabulary'
 import type { StepRatio } from '../../core/takedown/own-times'
+import type { DueRow } from '../../core/visit/due'
 import type { Customer, Entry, Machine } from '../../core/visit/entry'
 import { liftEntry, liftJournal } from '../../core/visit/lift'
 import type { Db } from './connect'
@@ -270,6 +273,44 @@ export class Repository {
       customer: { name: customer.name, place: customer.place },
       machine,
     }))
+  }
+
+  /**
+   * What visits have made due up to a day, by the day. Whoever has been at the machine since, or will be, sees to it
+   * there.
+   *
+   * @param until ISO date
+   */
+  async dueUntil(until: string): Promise<DueRow[]> {
+    const later = alias(visits, 'later')
+    const rows = await this.db
+      .select({ id: visits.id, due: visits.due, customer: customers, machine: machines.machine })
+      .from(visits)
+      .innerJoin(customers, eq(customers.id, visits.customerId))
+      .innerJoin(machines, eq(machines.id, visits.machineId))
+      .where(
+        and(
+          sql`${visits.due} <> '[]'::jsonb`,
+          notExists(
+            this.db
+              .select({ id: later.id })
+              .from(later)
+              .where(and(eq(later.machineId, visits.machineId), gt(later.scheduledAt, visits.scheduledAt))),
+          ),
+        ),
+      )
+    return rows
+      .flatMap(({ id, due, customer, machine }) =>
+        due
+          .filter(({ on }) => on <= until)
+          .map((each) => ({
+            ...each,
+            visitId: id,
+            customer: { name: customer.name, place: customer.place },
+            machine: machine.name,
+          })),
+      )
+      .sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.visitId < b.visitId ? -1 : 1))
   }
 
   /** For each machine the newest handed-over visit before an instant. */

@@ -14,7 +14,7 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core'
 import type { StepRatio } from '../../core/takedown/own-times'
-import type { Entry, Machine } from '../../core/visit/entry'
+import type { Due, Entry, Machine } from '../../core/visit/entry'
 
 /** The journal: the truth. Rows are only ever added. */
 export const entries = pgTable(
@@ -105,6 +105,11 @@ export const visits = pgTable(
       .$type<StepRatio[]>()
       .notNull()
       .default(sql`'[]'::jsonb`),
+    /** What it made due, once it was handed over. */
+    due: jsonb()
+      .$type<Due[]>()
+      .notNull()
+      .default(sql`'[]'::jsonb`),
     /** The newest line of its journal when this row was last built. */
     lastArrival: bigint('last_arrival', { mode: 'number' }).notNull().default(0),
   },
@@ -116,6 +121,10 @@ export const visits = pgTable(
     index('visits_open')
       .on(table.scheduledAt)
       .where(sql`not handed_over`),
+    // Of all visits that were ever made few have something due.
+    index('visits_due')
+      .on(table.machineId)
+      .where(sql`due <> '[]'::jsonb`),
   ],
 )
 

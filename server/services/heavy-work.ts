@@ -10,7 +10,7 @@ const LONGEST = {
   entries: 20_000,
   visitFile: 60_000,
   picture: 20_000,
-  sheet: 20_000,
+  paper: 20_000,
   readings: 20_000,
   visitJson: 60_000,
   working: 20_000,

@@ -1,206 +1,160 @@
-import { existsSync, readFileSync } from 'node:fs'
-import { dirname, join } from 'node:path'
-import { fileURLToPath } from 'node:url'
-import PdfPrinter from 'pdfmake'
-import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces'
-import { VERDICT_WORDS, type Verdict } from '../../core/judgement/judgement'
-import type { Sheet, SheetReading } from '../../core/visit/sheet'
+import { format } from 'date-fns'
+import type { Content, TableCell } from 'pdfmake/interfaces'
+import { VERDICT_WORDS } from '../../core/judgement/judgement'
+import { shortHash } from '../../core/visit/issue'
+import { comingAgain, type Proved, type Sheet } from '../../core/visit/sheet'
+import { heading, INK, pdfOf, pictures, RULE, rule, section, SLATE, text, VERDICT_COLOURS } from './pdf-document'
 
-const INK = '#14242B'
-const RULE = '#CFC7B2'
-const COLOURS: Record<Verdict, string> = { sound: '#3F6B2C', tired: '#8A5A00', failed: '#A83A1E', unclear: '#5C6970' }
+const day = (on: string) => format(new Date(`${on}T12:00:00`), 'EEEE d MMMM yyyy')
 
 /**
- * The sheet as PDF.
+ * The owner's sheet as PDF.
  *
  * @param photos by the order of the sheet's photos, as JPEG; undefined for one that cannot be shown
+ * @param hash of the journal it was written from
  */
-export function sheetPdf(sheet: Sheet, photos: readonly (Buffer | undefined)[]): Promise<Buffer> {
-  const printer = new PdfPrinter(fonts())
-  const document = printer.createPdfKitDocument(definition(sheet, photos))
-  return new Promise((resolve, reject) => {
-    const chunks: Buffer[] = []
-    document.on('data', (chunk: Buffer) => chunks.push(chunk))
-    document.on('end', () => resolve(Buffer.concat(chunks)))
-    document.on('error', reject)
-    document.end()
-  })
-}
-
-let loaded: ConstructorParameters<typeof PdfPrinter>[0] | undefined
-
-/** The shipped faces, embedded; Greek letters (μ, Ω) come from a companion that has them. */
-function fonts(): ConstructorParameters<typeof PdfPrinter>[0] {
-  const face = (file: string) => readFileSync(fontPath(file)) as unknown as string
-  loaded ??= {
-    Text: {
-      normal: face('atkinson-hyperlegible-next-latin-400-normal.woff'),
-      bold: face('atkinson-hyperlegible-next-latin-700-normal.woff'),
-    },
-    Greek: { normal: face('noto-sans-greek-400-normal.woff'), bold: face('noto-sans-greek-400-normal.woff') },
-  }
-  return loaded
-}
-
-function fontPath(file: string): string {
-  const here = dirname(fileURLToPath(import.meta.url))
-  const [, family] = /^(.*?)-(?:latin|greek)-/.exec(file) ?? []
-  const candidates = [
-    join(process.cwd(), '.output/server/fonts', file),
-    ...['fonts', '../fonts', '../../fonts', '../../../fonts'].map((up) => join(here, up, file)),
-    join(process.cwd(), 'node_modules/@fontsource', family ?? '', 'files', file),
-  ]
-  const found = candidates.find((path) => existsSync(path))
-  if (!found) throw new Error(`The sheet's font ${file} is missing from the build.`)
-  return found
-}
-
-/** Text in runs, so that μ and Ω find a face that has them. */
-function text(value: string, style: object = {}): Content {
-  const runs = value
-    .split(/([\u0370-\u03ff]+)/u)
-    .filter(Boolean)
-    .map((run) => (/[\u0370-\u03ff]/u.test(run) ? { text: run, font: 'Greek' } : { text: run }))
-  return { text: runs, ...style }
-}
-
-function definition(sheet: Sheet, photos: readonly (Buffer | undefined)[]): TDocumentDefinitions {
-  const money = (amount: number) =>
-    new Intl.NumberFormat('en-US', { style: 'currency', currency: sheet.shop.rates.currency }).format(amount)
-  return {
+export function sheetPdf(sheet: Sheet, photos: readonly (Buffer | undefined)[], hash: string): Promise<Buffer> {
+  const state = sheet.isIssued ? `Sheet, issue ${sheet.issue}` : 'Not handed over yet'
+  return pdfOf({
     pageSize: sheet.shop.units === 'us' ? 'LETTER' : 'A4',
-    pageMargins: [48, 48, 48, 56],
-    defaultStyle: { font: 'Text', fontSize: 10.5, color: INK, lineHeight: 1.2 },
     info: { title: `Sheet ${sheet.date}, ${sheet.machine.name}`, author: sheet.shop.name },
     footer: (page, pages) => ({
       columns: [
-        text(`${sheet.shop.name} · visit ${sheet.visitId.slice(0, 8)}`),
-        { text: `page ${page} of ${pages}`, alignment: 'right' },
+        text(`${state}${sheet.author ? `, written by ${sheet.author}` : ''}`),
+        { text: `journal ${shortHash(hash)} · ${page} of ${pages}`, alignment: 'right' },
       ],
-      margin: [48, 16, 48, 0],
-      fontSize: 8.5,
+      margin: [48, 14, 48, 0],
+      fontSize: 8,
+      color: SLATE,
     }),
     content: [
-      { columns: [text(sheet.shop.name, { bold: true, fontSize: 13 }), { text: sheet.date, alignment: 'right' }] },
-      text(sheet.shop.place, { margin: [0, 0, 0, 8] }),
-      line(),
-      text(`${sheet.customer.name}: ${sheet.machine.name}`, { bold: true, fontSize: 16, margin: [0, 8, 0, 2] }),
-      text(`${sheet.customer.place} · ${sheet.machine.description}`),
-      ...(sheet.complaint ? [text(`Called for: ${sheet.complaint}`)] : []),
-      text(sheet.summary, { bold: true, margin: [0, 8, 0, 4] }),
-      ...section(
-        'What was found',
-        sheet.findings.map(({ text: sentence, verdict }) => ({
-          columns: [text(VERDICT_WORDS[verdict], { color: COLOURS[verdict], bold: true, width: 68 }), text(sentence)],
-          margin: [0, 1, 0, 1],
-        })),
-      ),
-      ...(sheet.readings.length > 0 ? [heading('Readings, before and after'), readingsTable(sheet.readings)] : []),
-      ...section(
-        'Worked out',
-        sheet.workings.map(({ title, answer, verdict, figures }) => ({
-          columns: [
-            text(VERDICT_WORDS[verdict], { color: COLOURS[verdict], bold: true, width: 68 }),
-            text(`${title} ${answer} ${figures}`),
-          ],
-          margin: [0, 1, 0, 1],
-        })),
-      ),
-      ...section(
-        'Work done',
-        sheet.work.map(({ text: step, count }) =>
-          text(`${step}${count === undefined ? '' : ` (${count})`}`, { margin: [0, 1, 0, 1] }),
+      {
+        columns: [
+          { stack: [text(sheet.shop.name, { bold: true, fontSize: 12.5 }), text(sheet.shop.place, { color: SLATE })] },
+          {
+            stack: [
+              text(`For ${sheet.customer.name}`, { bold: true }),
+              text(sheet.customer.place, { color: SLATE }),
+              text(day(sheet.date), { color: SLATE }),
+            ],
+            alignment: 'right',
+          },
+        ],
+        margin: [0, 0, 0, 6],
+      },
+      rule(499, INK, 1.2),
+      text(sheet.headline, { bold: true, fontSize: 17, margin: [0, 10, 0, 3], lineHeight: 1.05 }),
+      text(`${sheet.machine.name} · ${sheet.machine.description}`, { color: SLATE }),
+      ...(sheet.complaint ? [text(`Called for: ${sheet.complaint}`, { color: SLATE })] : []),
+      side(
+        section(
+          'What was wrong',
+          sheet.found.map(({ text: words, verdict }) => text(words, { color: VERDICT_COLOURS[verdict] })),
+        ),
+        section(
+          'What was done',
+          sheet.done.map(({ text: words }) => text(words)),
         ),
       ),
-      ...(sheet.practices.length > 0
-        ? [text(`How this shop does it. ${sheet.practices.join('. ')}.`, { fontSize: 9, margin: [0, 3, 0, 0] })]
-        : []),
-      ...section('Parts and price', priceLines(sheet, money)),
-      ...section(
-        'Seen and left alone',
-        sheet.seenAndLeft.map((note) => text(note)),
+      ...(sheet.proved.length > 0 ? [heading('What it reads now'), provedTable(sheet.proved)] : []),
+      ...(sheet.assumed ? [text(sheet.assumed, { fontSize: 8.5, color: SLATE, margin: [0, 2, 0, 0] })] : []),
+      side(
+        [
+          ...section(
+            'Seen and left',
+            sheet.left.map((words) => text(words)),
+          ),
+          ...section(
+            'What to watch',
+            sheet.watch.map((words) => text(words)),
+          ),
+          ...section(
+            'When we come again',
+            comingAgain(sheet).map(({ on, what }) => text(what ? `${day(on)}: ${what}` : day(on))),
+          ),
+          ...section(
+            'To mind',
+            sheet.cautions.map((words) => text(words, { fontSize: 9 })),
+          ),
+        ],
+        priceOf(sheet),
       ),
       ...section(
-        'What to watch',
-        sheet.watch.map((note) => text(note)),
+        'Pictures',
+        pictures(
+          sheet.photos.map(({ caption }) => caption),
+          photos,
+        ),
       ),
-      ...(sheet.nextDate ? section('Next visit', [text(sheet.nextDate)]) : []),
-      ...section(
-        'Assumed, where the plate does not say',
-        sheet.machine.assumed.map((note) => text(note, { fontSize: 9 })),
-      ),
-      ...section(
-        'Cautions',
-        sheet.cautions.map((note) => text(note)),
-      ),
-      ...photoContent(sheet, photos),
     ],
+  })
+}
+
+/** Two columns, each with what it has. */
+function side(left: Content[], right: Content[]): Content {
+  return {
+    columns: [
+      { stack: left, width: '*' },
+      { stack: right, width: '*' },
+    ],
+    columnGap: 22,
   }
 }
 
-function heading(title: string): Content {
-  return { text: title, bold: true, fontSize: 12, margin: [0, 12, 0, 3] }
-}
-
-function section(title: string, content: Content[]): Content[] {
-  return content.length > 0 ? [heading(title), ...content] : []
-}
-
-function line(): Content {
-  return { canvas: [{ type: 'line', x1: 0, y1: 0, x2: 515, y2: 0, lineWidth: 0.7, lineColor: RULE }] }
-}
-
-function readingsTable(readings: readonly SheetReading[]): Content {
-  const marked = (value: string | undefined, verdict: Verdict | undefined): TableCell =>
-    value === undefined
-      ? { text: '' }
-      : (text(verdict ? `${value}, ${VERDICT_WORDS[verdict]}` : value, {
-          noWrap: true,
-          ...(verdict ? { color: COLOURS[verdict] } : {}),
-        }) as TableCell)
-  const head = ['reading', 'before', 'after', 'limits', 'where the limit comes from'].map((title): TableCell => ({
-    text: title,
-    bold: true,
-  }))
+function provedTable(rows: readonly Proved[]): Content {
   return {
     table: {
-      headerRows: 1,
-      widths: ['auto', 'auto', 'auto', 'auto', '*'],
-      body: [
-        head,
-        ...readings.map((reading): TableCell[] => [
-          text(reading.subject) as TableCell,
-          marked(reading.before, reading.beforeVerdict),
-          marked(reading.after, reading.afterVerdict),
-          text(reading.limits, { noWrap: true }) as TableCell,
-          text(reading.basis, { fontSize: 8.5 }) as TableCell,
-        ]),
-      ],
+      widths: [150, 'auto', 130, '*'],
+      dontBreakRows: true,
+      body: rows.map((row): TableCell[] => [
+        text(row.label) as TableCell,
+        text(row.verdict === 'sound' ? row.after : `${row.after}, ${VERDICT_WORDS[row.verdict]}`, {
+          bold: true,
+          color: VERDICT_COLOURS[row.verdict],
+        }) as TableCell,
+        row.line ? { svg: lineSvg(row), width: 120 } : { text: '' },
+        text(
+          [row.limit, row.before && row.before !== row.after ? `was ${row.before}` : ''].filter(Boolean).join('; '),
+          { color: SLATE, fontSize: 9 },
+        ) as TableCell,
+      ]),
     },
-    layout: { hLineWidth: () => 0.5, vLineWidth: () => 0, hLineColor: () => RULE },
+    layout: {
+      hLineWidth: () => 0.5,
+      vLineWidth: () => 0,
+      hLineColor: () => RULE,
+      paddingTop: () => 2,
+      paddingBottom: () => 2,
+    },
   }
 }
 
-function priceLines(sheet: Sheet, money: (amount: number) => string): Content[] {
-  const row = (label: string, amount: string, bold = false): Content => ({
-    columns: [text(label, { bold }), { text: amount, alignment: 'right', width: 90, bold }],
-  })
-  const { bill, price } = sheet
-  if (!bill) return price === undefined ? [] : [row('In all', money(price), true)]
-  return [
-    ...bill.parts.map(({ label, price: each }) => row(label, money(each))),
-    row(`Labour, ${bill.minutes.p50} minutes`, money(bill.labourPrice)),
-    row('In all', money(price ?? bill.price), true),
-  ]
+/** The reading as a dot on the line of what is allowed, as the page draws it. */
+function lineSvg({ line, verdict }: Proved): string {
+  if (!line) return ''
+  const x = (share: number) => 4 + share * 192
+  const [from, to] = [x(line.low ?? 0), x(line.high ?? 1)]
+  const end = (at: number) => `<line x1="${at}" x2="${at}" y1="3" y2="13" stroke="${INK}" stroke-width="2"/>`
+  return (
+    '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 200 16">' +
+    `<line x1="2" x2="198" y1="8" y2="8" stroke="${RULE}" stroke-width="2"/>` +
+    `<line x1="${from}" x2="${to}" y1="8" y2="8" stroke="${INK}" stroke-width="2.5"/>` +
+    `${line.low === undefined ? '' : end(from)}${line.high === undefined ? '' : end(to)}` +
+    `<circle cx="${x(line.at)}" cy="8" r="5" fill="${VERDICT_COLOURS[verdict]}"/></svg>`
+  )
 }
 
-function photoContent(sheet: Sheet, photos: readonly (Buffer | undefined)[]): Content[] {
-  const pictures = sheet.photos.flatMap(({ caption }, index): Content[] => {
-    const photo = photos[index]
-    const words = text(photo ? caption : `${caption} (this picture cannot be shown)`, { fontSize: 9 })
-    return photo
-      ? [{ image: `data:image/jpeg;base64,${photo.toString('base64')}`, fit: [240, 180], margin: [0, 4, 0, 2] }, words]
-      : [words]
+function priceOf({ price, shop, isDone }: Sheet): Content[] {
+  if (!price) return []
+  const money = (amount: number) =>
+    new Intl.NumberFormat('en-US', { style: 'currency', currency: shop.rates.currency }).format(amount)
+  const row = (label: string, amount: string, bold = false): Content => ({
+    columns: [text(label, { bold }), { text: amount, alignment: 'right', width: 72, bold }],
+    margin: [0, 1, 0, 1],
   })
-  return section('Pictures', pictures)
+  return section(isDone ? 'What it costs' : 'What was agreed', [
+    ...price.lines.map(({ label, amount }) => row(label, money(amount))),
+    rule(238, INK),
+    row('In all', money(price.total), true),
+  ])
 }

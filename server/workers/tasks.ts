@@ -4,6 +4,8 @@ import Papa from 'papaparse'
 import { InputError, badField } from '../../core/validation/input-error'
 import { READING_COLUMNS, readingRows } from '../../core/visit/readings-table'
 import { jobOf } from '../../core/visit/job'
+import { issuesOf, journalAtIssue, journalHash } from '../../core/visit/issue'
+import { writeRecord } from '../../core/visit/record'
 import { writeSheet } from '../../core/visit/sheet'
 import type { UnitSystem } from '../../core/quantity/measures'
 import { readVisitFile, toVisitFile, type VisitFile } from '../../core/visit/visit-file'
@@ -14,6 +16,7 @@ import { readLines } from '../services/journal-lines'
 import { jsonOf } from '../services/json'
 import { postedEntries } from '../services/posted-entries'
 import { forPaper, intact, keepable, photoType } from '../services/pictures'
+import { recordPdf } from '../services/record-pdf'
 import { sheetPdf } from '../services/sheet-pdf'
 import { stateOf, type VisitView } from '../services/visit-view'
 
@@ -49,22 +52,43 @@ export const TASKS = {
     return keepable(Buffer.from(bytes))
   },
 
-  /** @param paths where the pictures lie, by their hash */
-  async sheet({
-    view,
+  /**
+   * The owner's sheet, or the workshop's record behind it.
+   *
+   * @param paths where the pictures lie, by their hash
+   * @param issue of the sheet; as the visit stands now where nothing is said
+   */
+  async paper({
+    view: whole,
     paths,
-    units = view.shop.units,
+    document,
+    units = whole.shop.units,
+    issue,
   }: {
     view: VisitView
     paths: Record<string, string>
+    document: 'sheet' | 'record'
     units?: UnitSystem
+    issue?: number
   }): Promise<{ pdf: Uint8Array; date: string }> {
+    const entries = issue === undefined ? whole.entries : journalAtIssue(whole.entries, issue)
+    if (!entries)
+      throw badField(
+        'issue',
+        issue,
+        `an issue of this sheet: ${issuesOf(whole.entries) || 'it was not handed over yet'}`,
+      )
+    const view = { ...whole, entries }
     const state = stateOf(view)
-    const sheet = writeSheet(state, view.shop, jobOf(state, view.shop, view.pace, view.experience), units)
-    const pictures = await Promise.all(
-      sheet.photos.map(async ({ hash }) => readFile(paths[hash] as string).then(forPaper, () => undefined)),
-    )
-    return { pdf: await sheetPdf(sheet, pictures), date: sheet.date }
+    const job = jobOf(state, view.shop, view.pace, view.experience)
+    const sheet = writeSheet(state, view.shop, job, units)
+    const hash = journalHash(entries)
+    const pictures = (photos: readonly { hash: string }[]) =>
+      Promise.all(photos.map(async ({ hash: name }) => readFile(paths[name] as string).then(forPaper, () => undefined)))
+    if (document === 'sheet')
+      return { pdf: await sheetPdf(sheet, await pictures(sheet.photos), hash), date: sheet.date }
+    const record = writeRecord(state, view.shop, job, units)
+    return { pdf: await recordPdf(record, sheet, await pictures(record.photos), hash), date: sheet.date }
   },
 
   readings({ view, units = view.shop.units }: { view: VisitView; units?: UnitSystem }): string {

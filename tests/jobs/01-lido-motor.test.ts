@@ -71,7 +71,7 @@ it('takes the motor, the seal and the two rings, at one price', () => {
 })
 it('the new plate judges, and the card keeps old and new with their dates', () => {
   expect(visit.sheet.proved).toContainEqual(
-    expect.objectContaining({ label: 'running current', after: '8.3 A', verdict: 'sound' }),
+    expect.objectContaining({ label: 'Current', after: '8.3 A', verdict: 'sound' }),
   )
   expect(visit.card.nameplate).toMatchObject({ horsepower: 1, serviceFactor: 1.65 })
   expect(visit.card.fitted).toMatchObject([

@@ -7,7 +7,7 @@ import type { Scene } from '#core/language/scene'
 import { checkInfo } from '#core/knowledge/checks/checks'
 import { CONSTRUCTION_GRAPHS } from '#core/knowledge/constructions'
 import { BARREL_TRIAL, BENCH_TRIAL } from '#core/knowledge/repairs/bench-work'
-import { PROOFS } from '#core/knowledge/repairs/proofs'
+import { proofsFor } from '#core/knowledge/repairs/proofs'
 import {
   KIND_CONSTRUCTIONS,
   KINDS,
@@ -131,7 +131,10 @@ describe('what is read, and when', () => {
   })
 
   it('28: dry is said after wiping, running and looking again', () =>
-    expect(PROOFS.find(({ check }) => check === 'weep-hole')?.ask).toMatch(/Wipe dry, run some minutes/))
+    expect(proofsFor('pool', 'band-clamp').find(({ check }) => check === 'weep-hole')).toMatchObject({
+      ask: expect.stringMatching(/Wipe dry, run some minutes/) as string,
+      waitMinutes: 5,
+    }))
 })
 
 describe('words', () => {
@@ -206,8 +209,8 @@ describe('what decides', () => {
 
   it('35: what is seen and left stands on sheet and card, and has no lamp', () => {
     const visit = seal(['foot cracked, left alone'])
-    expect(visit.sheet.left.join()).toMatch(/foot cracked/)
-    expect(visit.card.left.join()).toMatch(/foot cracked/)
+    expect(visit.sheet.left.join()).toMatch(/Foot cracked/)
+    expect(visit.card.left.join()).toMatch(/Foot cracked/)
     expect(visit.after[0]?.understood.findings).toEqual([])
   })
 

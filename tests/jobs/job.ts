@@ -30,7 +30,7 @@ export interface PlayedVisit {
     work: Step[]
     back: Step[]
     commission: Step[]
-    prove: { id: string }[]
+    prove: { id: string; stands: string }[]
     order: string[]
     minutes: { p50: number; p90: number }
     parts: ({ part: string } | { material: string })[]
@@ -48,8 +48,11 @@ export interface PlayedVisit {
   }
   sheet: {
     headline: string
+    found: { verdict: string; text: string }[]
     done: { job: string; text: string }[]
-    proved: { label: string; after: string; verdict: string }[]
+    proved: { label: string; before?: string; after: string; verdict: string; limit: string }[]
+    assumed?: string
+    cautions: string[]
     price: { lines: { label: string; amount: number }[]; total: number }
     left: string[]
     watch: string[]
@@ -63,6 +66,7 @@ export interface JobScript {
   machine: object
   place?: string
   call?: object
+  schools?: object
   do: readonly (string | object)[]
 }
 

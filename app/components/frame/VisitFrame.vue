@@ -28,8 +28,13 @@ const litPart = computed(() =>
 )
 
 const { tray, current } = useRepair()
-/** What a line answers: the lit check, or the reading that the step at hand is. */
-const answers = computed(() => (stage === 'repair' ? (current.value?.reads ?? null) : lit.value))
+const { next: proof } = useProofs()
+/** What a line answers: the lit check, the reading that the step at hand is, or the proof at hand. */
+const answers = computed(() => {
+  if (stage === 'repair') return current.value?.reads ?? null
+  if (stage === 'prove') return proof.value?.check ? { check: proof.value.check } : null
+  return lit.value
+})
 const asked = computed(() => askedAt(stage, state.value.machine.kind, lit.value?.check, state.value.standing))
 
 function ask(text: string): void {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { faultLabel } from '#core/diagnosis/words/fault-label'
+import { causeChain, faultLabel } from '#core/diagnosis/words/fault-label'
 import { KIND_KNOWLEDGE } from '#core/knowledge/faults/kinds'
 
 /**
@@ -13,11 +13,23 @@ const faults = computed(() =>
     .map(({ fault }) => ({ fault, label: faultLabel(fault) }))
     .sort((a, b) => (a.label < b.label ? -1 : 1)),
 )
-const form = reactive({ fault: '', why: '', keeping: '' })
+const form = reactive({ fault: '', then: [] as string[], why: '', keeping: '' })
+const follow = ref('')
+/** What the first brought about, one after the other. */
+function addFollowing(): void {
+  if (follow.value && form.then.length < MOST_FOLLOWING) form.then.push(follow.value)
+  follow.value = ''
+}
+const MOST_FOLLOWING = 8
 function keep(): void {
   if (!form.fault) return
-  visit.append('post-mortem', { fault: form.fault, why: form.why.trim(), keeping: form.keeping.trim() })
-  Object.assign(form, { fault: '', why: '', keeping: '' })
+  visit.append('post-mortem', {
+    fault: form.fault,
+    ...(form.then.length > 0 ? { then: [...form.then] } : {}),
+    why: form.why.trim(),
+    keeping: form.keeping.trim(),
+  })
+  Object.assign(form, { fault: '', then: [], why: '', keeping: '' })
 }
 </script>
 
@@ -32,17 +44,30 @@ function keep(): void {
       When the machine that came out is opened, what failed settles this visit’s cause and teaches the shop.
     </p>
     <p v-if="found" class="mb-3 border-l-4 border-moss pl-3">
-      <strong>{{ faultLabel(found.fault) }}.</strong> {{ found.why }}
+      <strong>{{ causeChain(found) }}.</strong> {{ found.why }}
       <span v-if="found.keeping">Worth keeping: {{ found.keeping }}</span>
     </p>
     <form class="grid gap-3 sm:grid-cols-3" @submit.prevent="keep">
       <label
-        ><span class="label">what failed</span
+        ><span class="label">what failed first</span
         ><select v-model="form.fault" class="field" data-testid="bench-fault" required>
           <option value="" disabled>choose</option>
           <option v-for="each in faults" :key="each.fault" :value="each.fault">{{ each.label }}</option>
         </select></label
       >
+      <label
+        ><span class="label">{{ form.then.length > 0 ? 'and then' : 'which brought about' }}</span
+        ><select v-model="follow" class="field" data-testid="bench-then" :disabled="!form.fault" @change="addFollowing">
+          <option value="">nothing more</option>
+          <option v-for="each in faults" :key="each.fault" :value="each.fault">{{ each.label }}</option>
+        </select></label
+      >
+      <p v-if="form.fault" class="sm:col-span-3" data-testid="bench-chain">
+        {{ causeChain(form) }}
+        <button v-if="form.then.length > 0" type="button" class="button button-quiet" @click="form.then.pop()">
+          without the last
+        </button>
+      </p>
       <label
         ><span class="label">why</span><input v-model="form.why" class="field" maxlength="1000" data-testid="bench-why"
       /></label>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { beforeAfter, proofRows } from '#core/visit/before-after'
+import { format } from 'date-fns'
+import { beforeAfter } from '#core/visit/before-after'
 import { valueText } from '#core/visit/describe'
 import { formatRange } from '#core/quantity/reading'
 import type { JudgedFinding } from '#core/visit/fold'
@@ -7,26 +8,43 @@ import type { JudgedFinding } from '#core/visit/fold'
 const emit = defineEmits<{ ask: [line: string]; photo: [caption: string] }>()
 const { state } = useVisitContext()
 const { reader } = useUnits()
-const rows = computed(() => proofRows(state.value))
+const { list, say } = useProofs()
 const others = computed(() =>
   beforeAfter(state.value).filter(
-    ({ before, after }) => !rows.value.some(({ check }) => check === (before ?? after)?.finding.check),
+    ({ before, after }) => !list.value.rows.some(({ check }) => check === (before ?? after)?.finding.check),
   ),
 )
 const limits = (judged: JudgedFinding | undefined) =>
   judged ? formatRange(judged.judgement, judged.judgement.unit, reader.value.system) : ''
+const SAID = { holds: 'holds', fails: 'fails', left: 'not proved' } as const
 </script>
 
 <template>
   <div class="p-5">
     <h2 class="mb-1 text-xl">Prove it</h2>
     <p class="mb-3 text-slate">
-      Before and after, side by side. Water spilt while reconnecting looks like a leak: wipe dry, run some minutes, feel
-      again.
+      {{
+        list.notDue ??
+        'What these jobs call for, before and after. Water spilt while reconnecting looks like a leak: ' +
+          'wipe dry, run some minutes, feel again.'
+      }}
+    </p>
+    <p v-for="comeback in state.comebacks" :key="comeback.at" class="mb-2 border-l-4 border-rust pl-3">
+      At <span class="number">{{ format(new Date(comeback.at), 'HH:mm') }}</span> it did not prove
+      <template v-if="comeback.failed.length > 0"
+        >({{ comeback.failed.map((id) => id.replaceAll('-', ' ')).join(', ') }})</template
+      >
+      and went back to Test.
     </p>
     <NewParts class="mb-3 border-t" @photo="(caption) => emit('photo', caption)" />
-    <div class="overflow-x-auto" tabindex="0" role="group" aria-label="proofs">
-      <table class="w-full min-w-[36rem] border-collapse" data-testid="proof-table">
+    <div
+      v-if="list.rows.length + others.length > 0"
+      class="overflow-x-auto"
+      tabindex="0"
+      role="group"
+      aria-label="proofs"
+    >
+      <table class="proofs w-full border-collapse" data-testid="proof-table">
         <thead>
           <tr class="border-b border-ink text-left">
             <th scope="col" class="py-1 pr-3">proof</th>
@@ -36,7 +54,7 @@ const limits = (judged: JudgedFinding | undefined) =>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="row in rows" :key="row.id" class="border-b border-rule" :data-testid="`proof-${row.id}`">
+          <tr v-for="row in list.rows" :key="row.id" class="border-b border-rule" :data-testid="`proof-${row.id}`">
             <th scope="row" class="py-1 pr-3 text-left font-normal">
               <strong>{{ row.label }}</strong><span class="block text-[0.88rem] text-slate">{{ row.ask }}</span>
             </th>
@@ -47,13 +65,37 @@ const limits = (judged: JudgedFinding | undefined) =>
                 }}</span></span
               >
             </td>
-            <td class="pr-3">
-              <span v-if="row.found" class="inline-flex items-center gap-2"
-                ><StateMark :verdict="row.found.judgement.verdict" /><span class="number whitespace-nowrap font-bold">{{
+            <td class="py-1 pr-3">
+              <span v-if="row.said" class="inline-flex items-center gap-2"
+                ><StateMark
+                  :verdict="
+                    row.said.outcome === 'holds' ? 'sound' : row.said.outcome === 'fails' ? 'failed' : undefined
+                  "
+                /><span
+                  ><strong>{{ SAID[row.said.outcome] }}</strong
+                  ><span v-if="row.said.why" class="block text-[0.88rem]">{{ row.said.why }}</span></span
+                ></span
+              >
+              <span v-else-if="row.found" class="inline-flex items-center gap-2"
+                ><StateMark :verdict="row.found.judgement.verdict" /><span class="number font-bold whitespace-nowrap">{{
                   valueText(row.found, reader)
                 }}</span></span
               >
-              <button v-else type="button" class="button" @click="emit('ask', row.line)">write</button>
+              <button v-else-if="row.check" type="button" class="button" @click="emit('ask', row.line ?? '')">
+                write
+              </button>
+              <button
+                v-else
+                type="button"
+                class="button"
+                :data-testid="`holds-${row.id}`"
+                @click="say(row.id, 'holds')"
+              >
+                holds
+              </button>
+              <span v-if="row.stands === 'open' && row.readyAt" class="block text-[0.88rem] text-slate">
+                from <span class="number">{{ format(new Date(row.readyAt), 'HH:mm') }}</span></span
+              >
             </td>
             <td class="number text-[0.9rem] whitespace-nowrap text-slate">{{ limits(row.found ?? row.before) }}</td>
           </tr>
@@ -80,3 +122,18 @@ const limits = (judged: JudgedFinding | undefined) =>
     </div>
   </div>
 </template>
+
+<style scoped>
+.proofs {
+  min-width: 36rem;
+}
+@media (max-width: 700px) {
+  .proofs {
+    min-width: 0;
+  }
+  .proofs td:nth-child(4),
+  .proofs th:nth-child(4) {
+    display: none;
+  }
+}
+</style>

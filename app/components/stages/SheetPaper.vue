@@ -1,133 +1,113 @@
 <script setup lang="ts">
-import type { Sheet } from '#core/visit/sheet'
-import { VERDICT_WORDS } from '#core/judgement/judgement'
 import { format } from 'date-fns'
+import { VERDICT_WORDS } from '#core/judgement/judgement'
+import { shortHash } from '#core/visit/issue'
+import { comingAgain, type Sheet } from '#core/visit/sheet'
 
-const { sheet } = defineProps<{ sheet: Sheet }>()
+/** The owner's page: headline first, then what was wrong, done, read, left, to watch, and what it costs. */
+const { sheet, hash } = defineProps<{ sheet: Sheet; hash: string }>()
 const money = useMoney()
-const lists = computed(() =>
-  [
-    { title: 'Seen and left alone', items: sheet.seenAndLeft },
-    { title: 'What to watch', items: sheet.watch },
-    {
-      title: 'Next visit',
-      items: sheet.nextDate ? [format(new Date(`${sheet.nextDate}T12:00:00`), 'EEEE d MMMM yyyy')] : [],
-    },
-    { title: 'Assumed, where the plate does not say', items: sheet.machine.assumed },
-    { title: 'Cautions', items: sheet.cautions },
-  ].filter(({ items }) => items.length > 0),
-)
+const day = (on: string) => format(new Date(`${on}T12:00:00`), 'EEEE d MMMM yyyy')
+const again = computed(() => comingAgain(sheet))
+const MARKED = new Set(['failed', 'tired', 'unclear'])
 </script>
 
 <template>
   <article class="sheet" data-testid="sheet">
-    <header class="flex flex-wrap items-baseline justify-between gap-x-4 border-b border-ink pb-2">
+    <header class="flex flex-wrap items-baseline justify-between gap-x-4 border-b-2 border-ink pb-2">
       <div>
         <strong class="text-lg">{{ sheet.shop.name }}</strong><br />{{ sheet.shop.place }}
       </div>
-      <span class="number">{{ format(new Date(`${sheet.date}T12:00:00`), 'd MMMM yyyy') }}</span>
+      <div class="text-right max-sm:text-left">
+        <strong>For {{ sheet.customer.name }}</strong
+        ><br />{{ sheet.customer.place }}<br /><span class="number">{{ day(sheet.date) }}</span>
+      </div>
     </header>
-    <h2 class="mt-3 text-2xl">{{ sheet.customer.name }}: {{ sheet.machine.name }}</h2>
-    <p>{{ sheet.customer.place }} · {{ sheet.machine.description }}</p>
-    <p v-if="sheet.complaint">Called for: {{ sheet.complaint }}</p>
-    <p class="my-3 text-lg font-bold">{{ sheet.summary }}</p>
-    <section v-if="sheet.findings.length > 0">
-      <h3>What was found</h3>
-      <ul>
-        <li v-for="finding in sheet.findings" :key="finding.text" class="flex gap-3 py-0.5">
-          <StateMark :verdict="finding.verdict" worded class="w-28 shrink-0" /><span>{{ finding.text }}</span>
-        </li>
-      </ul>
-    </section>
-    <section
-      v-if="sheet.readings.length > 0"
-      class="overflow-x-auto"
-      tabindex="0"
-      aria-label="readings, before and after"
-    >
-      <h3>Readings, before and after</h3>
-      <table class="w-full border-collapse text-[0.9rem]">
-        <thead>
-          <tr class="border-b border-ink text-left">
-            <th scope="col" class="pr-3">reading</th>
-            <th scope="col" class="pr-3">before</th>
-            <th scope="col" class="pr-3">after</th>
-            <th scope="col" class="pr-3">limits</th>
-            <th scope="col" class="min-w-36">where the limit comes from</th>
-          </tr>
-        </thead>
+    <h2 class="mt-4 text-[1.7rem] leading-tight" data-testid="sheet-headline">{{ sheet.headline }}</h2>
+    <p class="text-slate">{{ sheet.machine.name }} · {{ sheet.machine.description }}</p>
+    <p v-if="sheet.complaint" class="text-slate">Called for: {{ sheet.complaint }}</p>
+    <div class="two">
+      <section v-if="sheet.found.length > 0">
+        <h3>What was wrong</h3>
+        <ul>
+          <li v-for="found in sheet.found" :key="found.text" class="flex gap-2 py-0.5">
+            <StateMark v-if="MARKED.has(found.verdict)" :verdict="found.verdict" class="mt-1 shrink-0" /><span>{{
+              found.text
+            }}</span>
+          </li>
+        </ul>
+      </section>
+      <section v-if="sheet.done.length > 0">
+        <h3>What was done</h3>
+        <p v-for="done in sheet.done" :key="done.job" class="py-0.5">{{ done.text }}</p>
+      </section>
+    </div>
+    <section v-if="sheet.proved.length > 0">
+      <div class="flex flex-wrap items-baseline justify-between gap-x-4">
+        <h3>What it reads now</h3>
+        <p class="text-[0.88rem] text-slate">the line is what is allowed, the dot what was read</p>
+      </div>
+      <table class="w-full border-collapse" data-testid="sheet-proved">
         <tbody>
-          <tr
-            v-for="reading in sheet.readings"
-            :key="reading.subject + reading.before"
-            class="border-b border-rule align-baseline"
-          >
-            <th scope="row" class="py-1 pr-3 text-left font-normal">{{ reading.subject }}</th>
-            <td class="number pr-3">
-              <span class="whitespace-nowrap">{{ reading.before }}</span><template v-if="reading.beforeVerdict"
-                >, {{ VERDICT_WORDS[reading.beforeVerdict] }}</template
+          <tr v-for="row in sheet.proved" :key="row.label" class="border-t border-rule align-middle">
+            <th scope="row" class="py-1 pr-3 text-left font-normal">
+              <span class="flex items-center gap-2"
+                ><StateMark :verdict="row.verdict" class="shrink-0" />{{ row.label }}</span
               >
+            </th>
+            <td class="number py-1 pr-3 font-bold">
+              {{ row.after
+              }}<span v-if="row.verdict !== 'sound'" class="font-normal"> {{ VERDICT_WORDS[row.verdict] }}</span>
             </td>
-            <td class="number pr-3">
-              <span class="whitespace-nowrap">{{ reading.after }}</span><template v-if="reading.afterVerdict"
-                >, {{ VERDICT_WORDS[reading.afterVerdict] }}</template
+            <td class="line pr-3"><LimitLine v-if="row.line" :line="row.line" :verdict="row.verdict" /></td>
+            <td class="text-[0.9rem] text-slate">
+              {{ row.limit
+              }}<template v-if="row.before && row.before !== row.after">
+                {{ row.limit ? '; ' : '' }}was {{ row.before }}</template
               >
-            </td>
-            <td class="number pr-3 whitespace-nowrap">{{ reading.limits }}</td>
-            <td class="text-[0.88rem] text-slate">{{ reading.basis }}</td>
-          </tr>
-        </tbody>
-      </table>
-    </section>
-    <section v-if="sheet.workings.length > 0" data-testid="sheet-workings">
-      <h3>Worked out</h3>
-      <ul>
-        <li v-for="working in sheet.workings" :key="working.title + working.answer" class="flex gap-3 py-0.5">
-          <StateMark :verdict="working.verdict" worded class="w-28 shrink-0" /><span
-            >{{ working.title }} {{ working.answer }}
-            <span class="text-[0.88rem] text-slate">{{ working.figures }}</span></span
-          >
-        </li>
-      </ul>
-    </section>
-    <section v-if="sheet.work.length > 0">
-      <h3>Work done</h3>
-      <ol class="ml-6 list-decimal">
-        <li v-for="step in sheet.work" :key="step.text + step.at">
-          {{ step.text }}<span v-if="step.count !== undefined" class="number"> ({{ step.count }})</span>
-        </li>
-      </ol>
-      <p v-if="sheet.practices.length > 0" class="mt-1 text-[0.88rem] text-slate" data-testid="sheet-practices">
-        How this shop does it. {{ sheet.practices.join('. ') }}.
-      </p>
-    </section>
-    <section v-if="sheet.bill || sheet.price !== undefined">
-      <h3>Parts and price</h3>
-      <table class="w-full max-w-xl">
-        <tbody>
-          <tr v-for="part in sheet.bill?.parts ?? []" :key="part.part">
-            <th scope="row" class="text-left font-normal">{{ part.label }}</th>
-            <td class="number text-right">{{ money(part.price) }}</td>
-          </tr>
-          <tr v-if="sheet.bill">
-            <th scope="row" class="text-left font-normal">Labour, {{ sheet.bill.minutes.p50 }} minutes</th>
-            <td class="number text-right">{{ money(sheet.bill.labourPrice) }}</td>
-          </tr>
-          <tr class="border-t border-ink font-bold">
-            <th scope="row" class="text-left">In all</th>
-            <td class="number text-right" data-testid="sheet-price">
-              {{ money(sheet.price ?? sheet.bill?.price ?? 0) }}
             </td>
           </tr>
         </tbody>
       </table>
+      <p v-if="sheet.assumed" class="mt-1 text-[0.88rem] text-slate">{{ sheet.assumed }}</p>
     </section>
-    <section v-for="list in lists" :key="list.title">
-      <h3>{{ list.title }}</h3>
-      <ul class="ml-5 list-disc">
-        <li v-for="item in list.items" :key="item">{{ item }}</li>
-      </ul>
-    </section>
+    <div class="two">
+      <div>
+        <section v-if="sheet.left.length > 0">
+          <h3>Seen and left</h3>
+          <p v-for="text in sheet.left" :key="text" class="py-0.5">{{ text }}</p>
+        </section>
+        <section v-if="sheet.watch.length > 0">
+          <h3>What to watch</h3>
+          <p v-for="text in sheet.watch" :key="text" class="py-0.5">{{ text }}</p>
+        </section>
+        <section v-if="again.length > 0">
+          <h3>When we come again</h3>
+          <p v-for="each in again" :key="each.on + each.what" class="py-0.5">
+            <strong>{{ day(each.on) }}</strong><template v-if="each.what">: {{ each.what }}</template>
+          </p>
+        </section>
+        <section v-if="sheet.cautions.length > 0">
+          <h3>To mind</h3>
+          <p v-for="text in sheet.cautions" :key="text" class="py-0.5 text-[0.92rem]">{{ text }}</p>
+        </section>
+      </div>
+      <section v-if="sheet.price">
+        <h3>{{ sheet.isDone ? 'What it costs' : 'What was agreed' }}</h3>
+        <table class="w-full border-collapse">
+          <tbody>
+            <tr v-for="line in sheet.price.lines" :key="line.label" class="align-baseline">
+              <th scope="row" class="py-0.5 pr-3 text-left font-normal">{{ line.label }}</th>
+              <td class="number text-right whitespace-nowrap">{{ money(line.amount) }}</td>
+            </tr>
+            <tr class="border-t border-ink font-bold">
+              <th scope="row" class="py-1 text-left">In all</th>
+              <td class="number text-right text-[1.2rem]" data-testid="sheet-price">{{ money(sheet.price.total) }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </section>
+    </div>
     <section v-if="sheet.photos.length > 0">
       <h3>Pictures</h3>
       <div class="flex flex-wrap gap-4">
@@ -137,6 +117,12 @@ const lists = computed(() =>
         </figure>
       </div>
     </section>
+    <footer class="mt-5 flex flex-wrap justify-between gap-x-4 border-t border-rule pt-2 text-[0.85rem] text-slate">
+      <span data-testid="sheet-issue"
+        >{{ sheet.isIssued ? `Sheet, issue ${sheet.issue}` : 'Not handed over yet'
+        }}<template v-if="sheet.author">, written by {{ sheet.author }}</template></span
+      ><span class="number">journal {{ shortHash(hash) }}</span>
+    </footer>
   </article>
 </template>
 
@@ -153,5 +139,21 @@ section {
 }
 h3 {
   margin-bottom: 0.2rem;
+  font-size: 1.02rem;
+}
+.two {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  column-gap: 2rem;
+}
+@media (max-width: 1000px) {
+  .line {
+    display: none;
+  }
+}
+@media (max-width: 700px) {
+  .two {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 </style>

@@ -50,6 +50,8 @@ export const TRIALS_SAID = {
     outcomes: {
       'starts-and-stops': [
         'starts and stops',
+        'float starts and stops',
+        'float started and stopped',
         '+started and stopped',
         '+starts and stops by itself',
         '+cuts in and out',

@@ -1,0 +1,98 @@
+import { addDays, addMonths, format } from 'date-fns'
+import { computed, reactive, ref, watch } from 'vue'
+import { render } from '#core/quantity/sentence'
+import { cents } from '#core/quantity/money'
+import { splitStep } from '#core/takedown/split-step'
+import { duesOf } from '#core/visit/due'
+import type { Due } from '#core/visit/entry'
+import { billLines } from '#core/visit/price-lines'
+
+const FIELDS: Readonly<Record<string, string>> = {
+  watch: 'What to watch',
+  nextDate: 'The next date',
+  price: 'The price',
+  due: 'When to come again',
+}
+
+/** What the hand-over asks, and what it writes: nothing is left in the tray or unproved without its reason. */
+export function useHandOver() {
+  const { visit, state, job, bill } = useVisitContext()
+  const { reader } = useUnits()
+  const { tray } = useRepair()
+  const { list, say } = useProofs()
+  const { problemsOf } = useEntryRules()
+  const end = useStageEnd()
+  const today = format(new Date(), 'yyyy-MM-dd')
+  const over = state.value.handedOver
+  const form = reactive({
+    watch: over?.watch ?? '',
+    nextDate: over?.nextDate ?? '',
+    price: over?.price?.toString() ?? '',
+    leftWhy: '',
+    unprovedWhy: '',
+  })
+  const due = ref<Due[]>(over?.due ?? [])
+  // What follows from the jobs is offered once it is known, and is the technician’s from then on.
+  const offered = ref(over !== undefined)
+  watch(
+    job,
+    (known) => {
+      if (!known || offered.value) return
+      offered.value = true
+      due.value = duesOf(state.value, known, visit.shop, today)
+    },
+    { immediate: true },
+  )
+  const leftOver = computed(() => tray.value.map(({ text }) => splitStep(render(text, reader.value)).title).join('; '))
+  const unproved = computed(() => [...list.value.open, ...list.value.failed])
+  const problem = ref('')
+
+  function problemNow(): string {
+    const typed = form.price.trim() === '' ? undefined : readNumber(form.price)
+    if (form.price.trim() !== '' && !((typed ?? Number.NaN) >= 0))
+      return 'The price is a number, such as 74.50, or empty for the plan’s own.'
+    if (leftOver.value && !form.leftWhy.trim()) return 'Say why it stays out, or tick it back under Repair.'
+    if (unproved.value.length > 0 && !form.unprovedWhy.trim())
+      return 'Say why it is handed over without these proofs, or make them under Prove.'
+    const [refused] = Object.entries(problemsOf('handed-over', bodyNow()))
+    return refused ? `${FIELDS[refused[0].split('.')[0] as string] ?? refused[0]}: ${refused[1]}.` : ''
+  }
+
+  function bodyNow() {
+    const typed = form.price.trim() === '' ? undefined : readNumber(form.price)
+    const amount = typed ?? bill.value?.price
+    return {
+      watch: form.watch.trim(),
+      ...(form.nextDate ? { nextDate: form.nextDate } : {}),
+      ...(amount === undefined ? {} : { price: cents(amount) }),
+      ...(due.value.length > 0 ? { due: due.value } : {}),
+      ...(bill.value ? { lines: billLines(bill.value, state.value.fitted) } : {}),
+    }
+  }
+
+  function handOver(): void {
+    problem.value = problemNow()
+    if (problem.value) return
+    const body = bodyNow()
+    if (leftOver.value)
+      visit.append('note', {
+        text: `still out at the hand-over: ${leftOver.value}. ${form.leftWhy.trim()}`,
+        seenAndLeft: true,
+      })
+    for (const { id, stands } of unproved.value)
+      if (stands === 'open') say(id, 'left', form.unprovedWhy)
+      else say(id, 'fails', form.unprovedWhy)
+    visit.append('handed-over', body)
+    void end('hand-over')
+  }
+
+  function addDue(): void {
+    due.value = [
+      ...due.value,
+      { kind: 'visit', on: format(addDays(new Date(), 1), 'yyyy-MM-dd'), what: 'A look at it' },
+    ]
+  }
+  const dropDue = (index: number) => (due.value = due.value.filter((_, each) => each !== index))
+  const inAYear = () => (form.nextDate = format(addMonths(new Date(), 12), 'yyyy-MM-dd'))
+  return { form, due, leftOver, unproved, problem, handOver, addDue, dropDue, inAYear }
+}

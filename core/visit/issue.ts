@@ -1,0 +1,62 @@
+import { sha256 } from '@noble/hashes/sha2.js'
+import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
+import { compareEntries, type Entry } from './entry'
+import { liveEntries } from './supersession'
+
+/** What changes nothing on a sheet: whoever looks again, or keeps a stage, makes no new issue due. */
+const SILENT: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>(['joint-done', 'loaded'])
+
+/**
+ * The journal of a visit as it was when its sheet was issued: what was written later is not on it.
+ *
+ * @param issue from 1; the newest where nothing is said
+ * @returns undefined where there is no such issue
+ */
+export function journalAtIssue(entries: readonly Entry[], issue?: number): Entry[] | undefined {
+  const issues = handOvers(entries)
+  const last = issues[(issue ?? issues.length) - 1]
+  return last && [...entries].filter((entry) => compareEntries(entry, last) <= 0).sort(compareEntries)
+}
+
+/** Was something written since the newest issue that its sheet does not say? */
+export function isChangedSinceIssue(entries: readonly Entry[]): boolean {
+  const last = handOvers(entries).at(-1)
+  return last !== undefined && entries.some((entry) => compareEntries(entry, last) > 0 && !SILENT.has(entry.kind))
+}
+
+/** The issues of a visit’s sheet, as they are asked for: “1”, “1 to 3”, nothing before it is handed over. */
+export function issuesOf(entries: readonly Entry[]): string {
+  const { length } = handOvers(entries)
+  return length === 0 ? '' : length === 1 ? '1' : `1 to ${length}`
+}
+
+function handOvers(entries: readonly Entry[]): Entry[] {
+  return liveEntries(entries).filter(({ kind }) => kind === 'handed-over')
+}
+
+/**
+ * A journal’s fingerprint: the same lines have the same one on every machine, and one that was changed has another.
+ *
+ * @returns SHA-256 over the lines in their order, as lower-case hex
+ * @source FIPS 180-4
+ */
+export function journalHash(entries: readonly Entry[]): string {
+  const lines = [...entries]
+    .sort(compareEntries)
+    .map(({ id, kind, at, author, supersedes, body }) => sorted([id, kind, at, author, supersedes ?? null, body]))
+  return bytesToHex(sha256(utf8ToBytes(lines.join('\n'))))
+}
+
+/** A value as text in which equal values are equal, whatever the order their fields were written in. */
+function sorted(value: unknown): string {
+  return JSON.stringify(value, (_, each: unknown) =>
+    each && typeof each === 'object' && !Array.isArray(each)
+      ? Object.fromEntries(Object.entries(each).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : each,
+  )
+}
+
+/** As much of a fingerprint as a person compares: “3f9a 07c4 b21e”. */
+export function shortHash(hash: string): string {
+  return hash.slice(0, 12).replace(/(.{4})(?=.)/g, '$1 ')
+}

@@ -1,0 +1,5 @@
+import { paperOf } from '../../../utils/paper'
+import { api } from '../../../utils/problem'
+
+/** The workshop's record as PDF. */
+export default api((event) => paperOf(event, 'record'))

@@ -1,0 +1,28 @@
+import { createEvents, type EventAttributes } from 'ics'
+import type { DueRow } from '../../core/visit/due'
+
+/**
+ * What comes due as a calendar file, each an all-day event under an id of its own, so that reading it in again changes
+ * it and doubles nothing.
+ *
+ * @source RFC 5545
+ */
+export function calendarOf(dues: readonly DueRow[], now: Date): string {
+  const { error, value } = createEvents(
+    dues.map(({ visitId, on, what, customer, machine }, index): EventAttributes => {
+      const [year, month, day] = on.split('-').map(Number) as [number, number, number]
+      return {
+        uid: `${visitId}-${index}@pike-lamp`,
+        productId: 'pike-lamp',
+        start: [year, month, day],
+        duration: { days: 1 },
+        title: `${machine}: ${what}`,
+        location: [customer.name, customer.place].filter(Boolean).join(', '),
+        created: now.getTime(),
+      }
+    }),
+  )
+  if (error) throw error
+  // Without an event the kit writes nothing at all, which no calendar reads.
+  return value || ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:pike-lamp', 'END:VCALENDAR', ''].join('\r\n')
+}

@@ -1,0 +1,99 @@
+import { existsSync, readFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import PdfPrinter from 'pdfmake'
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
+import type { Verdict } from '../../core/judgement/judgement'
+
+export const INK = '#14242B'
+export const RULE = '#CFC7B2'
+export const SLATE = '#5C6970'
+export const VERDICT_COLOURS: Record<Verdict, string> = {
+  sound: '#3F6B2C',
+  tired: '#8A5A00',
+  failed: '#A83A1E',
+  unclear: SLATE,
+}
+
+/** A document as PDF, its fonts embedded. */
+export function pdfOf(definition: TDocumentDefinitions): Promise<Buffer> {
+  const document = new PdfPrinter(fonts()).createPdfKitDocument({
+    pageMargins: [48, 44, 48, 52],
+    ...definition,
+    defaultStyle: { font: 'Text', fontSize: 10, color: INK, lineHeight: 1.16, ...definition.defaultStyle },
+  })
+  return new Promise((resolve, reject) => {
+    const chunks: Buffer[] = []
+    document.on('data', (chunk: Buffer) => chunks.push(chunk))
+    document.on('end', () => resolve(Buffer.concat(chunks)))
+    document.on('error', reject)
+    document.end()
+  })
+}
+
+let loaded: ConstructorParameters<typeof PdfPrinter>[0] | undefined
+
+/** The shipped faces, embedded; Greek letters (μ, Ω) come from a companion that has them. */
+function fonts(): ConstructorParameters<typeof PdfPrinter>[0] {
+  const face = (file: string) => readFileSync(fontPath(file)) as unknown as string
+  loaded ??= {
+    Text: {
+      normal: face('atkinson-hyperlegible-next-latin-400-normal.woff'),
+      bold: face('atkinson-hyperlegible-next-latin-700-normal.woff'),
+    },
+    Greek: { normal: face('noto-sans-greek-400-normal.woff'), bold: face('noto-sans-greek-400-normal.woff') },
+  }
+  return loaded
+}
+
+function fontPath(file: string): string {
+  const here = dirname(fileURLToPath(import.meta.url))
+  const [, family] = /^(.*?)-(?:latin|greek)-/.exec(file) ?? []
+  const candidates = [
+    join(process.cwd(), '.output/server/fonts', file),
+    ...['fonts', '../fonts', '../../fonts', '../../../fonts'].map((up) => join(here, up, file)),
+    join(process.cwd(), 'node_modules/@fontsource', family ?? '', 'files', file),
+  ]
+  const found = candidates.find((path) => existsSync(path))
+  if (!found) throw new Error(`The sheet's font ${file} is missing from the build.`)
+  return found
+}
+
+/** Text in runs, so that μ and Ω find a face that has them; arrows, which neither has, become words. */
+export function text(value: string, style: object = {}): Content {
+  const runs = value
+    .replaceAll('→', ', then')
+    .replaceAll(' , then', ', then')
+    .split(/([\u0370-\u03ff]+)/u)
+    .filter(Boolean)
+    .map((run) => (/[\u0370-\u03ff]/u.test(run) ? { text: run, font: 'Greek' } : { text: run }))
+  return { text: runs, ...style }
+}
+
+export function heading(title: string): Content {
+  return { text: title, bold: true, fontSize: 11, margin: [0, 9, 0, 2] }
+}
+
+/** A heading with what belongs under it, or nothing. */
+export function section(title: string, content: readonly Content[]): Content[] {
+  return content.length > 0 ? [heading(title), ...content] : []
+}
+
+/** A rule across the page: US letter and A4 are nearly as wide. */
+export function rule(width = 499, colour = RULE, lineWidth = 0.7): Content {
+  return { canvas: [{ type: 'line', x1: 0, y1: 0, x2: width, y2: 0, lineWidth, lineColor: colour }] }
+}
+
+/** Pictures with their words, two in a row; undefined for one that cannot be shown. */
+export function pictures(captions: readonly string[], photos: readonly (Buffer | undefined)[]): Content[] {
+  const cells = captions.map((caption, index): Content => {
+    const photo = photos[index]
+    const words = text(photo ? caption : `${caption} (this picture cannot be shown)`, { fontSize: 8.5 })
+    const shown: Content[] = photo
+      ? [{ image: `data:image/jpeg;base64,${photo.toString('base64')}`, fit: [236, 170] }, words]
+      : [words]
+    return { stack: shown, margin: [0, 4, 0, 4], unbreakable: true }
+  })
+  const rows = Array.from({ length: Math.ceil(cells.length / 2) }, (_, row) => cells.slice(row * 2, row * 2 + 2))
+  return rows.map((row): Content => ({ columns: row, columnGap: 16 }))
+}

@@ -44,7 +44,8 @@ export function useHandOver() {
     { immediate: true },
   )
   const leftOver = computed(() => tray.value.map(({ text }) => splitStep(render(text, reader.value)).title).join('; '))
-  const unproved = computed(() => [...list.value.open, ...list.value.failed])
+  // What is not together again cannot be proved: the reason for the tray is the reason for both.
+  const unproved = computed(() => (leftOver.value ? [] : [...list.value.open, ...list.value.failed]))
   const problem = ref('')
 
   function problemNow(): string {

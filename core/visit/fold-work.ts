@@ -35,7 +35,6 @@ export function foldWork(live: readonly Entry[], machine: Machine, motorBefore: 
   let agreedStanding: Standing | undefined
   let roundFrom = 0
   const held = new Map<Gate, string>()
-  let repaired = false
   const renewedBy = new Map<string, readonly string[]>()
   const planNow = (): Repair | undefined =>
     repairSteps(machine.kind, machine.construction, book.agreed, {
@@ -78,15 +77,13 @@ export function foldWork(live: readonly Entry[], machine: Machine, motorBefore: 
     if (entry.kind === 'take-down-found') found.push(entry.body)
     // What was agreed before this line is done; what it agrees is the new round.
     if (agrees(entry) && isCarriedOut(planNow())) endRound(index)
-    if (entry.kind === 'joint-done' && entry.body.joint === 'repair') repaired = true
     if (entry.kind === 'comeback') {
       const plan = planNow()
-      // Where nobody ticked a step, that Repair was closed says that it was done.
-      if (isCarriedOut(plan) || (repaired && steps.steps.size === 0)) {
+      // Where nobody ticked a step, that it was tried and did not prove says that it was done.
+      if (isCarriedOut(plan) || (book.agreed.length > 0 && steps.steps.size === 0)) {
         renewedBy.set(entry.id, plan?.consumables.flatMap((each) => ('part' in each ? [each.part] : [])) ?? [])
         endRound(index)
       }
-      repaired = false
       book.reopen()
     }
     if (agrees(entry) && book.agreed.length === 0) agreedStanding = standing

@@ -32,7 +32,9 @@ export function headlineOf(state: ToldState, job: Pick<Job, 'repair' | 'bill'>, 
   if (!proofs.isProved) return `${doneText(main.id)} ${unproved(proofs)}`
   if (state.standing === 'bench' || state.standing === 'barrel')
     return `${name} is repaired and passed its tests on the bench.`
-  return `${name} ${gone(state.call.complaints)}.`
+  const gone = whatIsGone(state.call.complaints)
+  if (gone === '') return `${doneText(main.id).replace(/\.$/, '')}, and ${lower(name)} runs as it should.`
+  return `${name} ${gone}.`
 }
 
 function unproved({ left, rows, open }: ProofList): string {
@@ -40,9 +42,10 @@ function unproved({ left, rows, open }: ProofList): string {
   return open.length === rows.length ? 'It is still to be proved.' : 'Not all of it is proved yet.'
 }
 
-function gone(complaints: readonly string[]): string {
+/** What of the complaints is no more, two of them at most; nothing where none was told. */
+function whatIsGone(complaints: readonly string[]): string {
   const said = complaints.flatMap((id) => (isIdOf(COMPLAINTS, id) ? [GONE[id]] : []))
-  return said.length === 0 ? 'is done and runs as it should' : [...new Set(said)].slice(0, 2).join(' and ')
+  return [...new Set(said)].slice(0, 2).join(' and ')
 }
 
 function standsOpen(name: string, jobs: readonly JobOnSheet[], state: ToldState): string {

@@ -2,6 +2,7 @@ import { sumOfCents, cents } from '../quantity/money'
 import type { PriceLine } from './entry'
 import type { VisitState } from './fold'
 import type { Job } from './job'
+import { capital } from './owner-done'
 
 export interface Priced {
   lines: PriceLine[]
@@ -23,7 +24,7 @@ export function pricedOf(
   const all =
     difference === 0
       ? lines
-      : [...lines, { label: lines.length > 0 ? 'as agreed, instead' : 'as agreed', amount: difference }]
+      : [...lines, { label: lines.length > 0 ? 'Agreed otherwise' : 'As agreed', amount: difference }]
   return { lines: all, total: sumOfCents(all.map(({ amount }) => amount)) }
 }
 
@@ -32,8 +33,8 @@ export function billLines(bill: NonNullable<Job['bill']>, fitted: VisitState['fi
   return [
     ...bill.parts.map(({ part, label, price }) => {
       const identity = fitted.findLast((each) => each.part === part)?.identity
-      return { label: identity ? `${label}: ${identity}` : label, amount: cents(price) }
+      return { label: capital(identity ? `${label}: ${identity}` : label), amount: cents(price) }
     }),
-    { label: `work, ${bill.minutes.p50} minutes`, amount: cents(bill.labourPrice) },
+    { label: `Work, ${bill.minutes.p50} minutes`, amount: cents(bill.labourPrice) },
   ]
 }

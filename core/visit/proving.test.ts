@@ -10,7 +10,6 @@ const listOf = (...entries: Entry[]) => {
   return proofListOf(state, jobOf(state, UNNAMED_SHOP))
 }
 const capacitor = entry('decision', { option: 'replace-run-capacitor' })
-const repaired = entry('joint-done', { joint: 'repair' })
 const stands = (...entries: Entry[]) => listOf(...entries).rows.map(({ id, stands: is }) => `${id} ${is}`)
 
 describe('what is to be proved', () => {
@@ -77,7 +76,7 @@ describe('waits run alongside', () => {
 })
 
 describe('the loop: what does not prove goes back to Test', () => {
-  const journal = [opened(), reading('capacitance', 12, { unit: 'uF', part: 'run-capacitor' }), capacitor, repaired]
+  const journal = [opened(), reading('capacitance', 12, { unit: 'uF', part: 'run-capacitor' }), capacitor]
   const failing = reading('running-current', 12, {}, 'prove')
   const over = [...journal, failing, entry('joint-done', { joint: 'prove' }), entry('comeback', { failed: ['amps'] })]
   it('what failed there is a reading of the search, and what is new counts as new', () => {
@@ -101,8 +100,14 @@ describe('the loop: what does not prove goes back to Test', () => {
     expect(job.bill?.lines.map(({ id }) => id)).toEqual(['replace-run-capacitor', 'swap-motor'])
     expect(proofListOf(again, job).rows.find(({ id }) => id === 'amps')?.stands).toBe('open')
   })
-  it('a comeback from a repair that is not carried out makes nothing new', () => {
-    const state = fold([opened(), capacitor, failing, entry('comeback', { failed: ['amps'] })])
+  it('a comeback in the middle of a repair makes nothing new', () => {
+    const begun = entry('step', { step: 'down:make-dead', done: true })
+    const state = fold([
+      opened(),
+      entry('decision', { option: 'replace-run-capacitor' }),
+      begun,
+      entry('comeback', { failed: ['amps'] }),
+    ])
     expect(state.case.alreadyReplaced).toEqual([])
     expect(state.agreed).toEqual(['replace-run-capacitor'])
   })

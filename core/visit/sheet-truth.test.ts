@@ -12,8 +12,8 @@ import { UNNAMED_SHOP } from './shop'
 import { entry, fold, opened, reading, seen } from './test-journal'
 
 /**
- * Random visits: what was read before and after, what was decided, fitted, said of proofs, left and handed over. Whatever
- * the journal, no sentence of its sheet may contradict it.
+ * Random visits: what was read before and after, what was decided, fitted, said of proofs, left and handed over.
+ * Whatever the journal, no sentence of its sheet may contradict it.
  */
 const option = fc.constantFrom(...KIND_KNOWLEDGE.pool.actions.map(({ id }) => id))
 const line = fc.oneof(

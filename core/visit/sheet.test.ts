@@ -178,7 +178,7 @@ describe('what it costs', () => {
   it('another price than the plan’s is a line of its own', () => {
     const { price } = sheetOf(decided('replace-run-capacitor'), over({ price: 50 }))
     expect(price?.total).toBe(50)
-    expect(price?.lines.at(-1)?.label).toBe('as agreed, instead')
+    expect(price?.lines.at(-1)?.label).toBe('Agreed otherwise')
   })
   it('adds up to the cent in 10,000 random visits', () => {
     const amount = fc.double({ min: 0, max: 5000, noNaN: true })

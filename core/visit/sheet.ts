@@ -14,6 +14,7 @@ import { isChangedSinceIssue } from './issue'
 import type { Job } from './job'
 import { capital, doneSentences, jobsOnSheet, renewedIn, repairsDone, jobWords } from './owner-done'
 import { foundTexts, type Found } from './owner-found'
+import { keptAnswer } from './kept-working'
 import { ownerLabel } from './owner-label'
 import { headlineOf } from './owner-headline'
 import { watchTexts } from './owner-watch'
@@ -59,6 +60,8 @@ export interface Sheet {
   /** Where limits come from that the plate does not give, in one line. */
   assumed?: string
   left: string[]
+  /** Workings that were kept: the question and its answer. */
+  workings: { title: string; answer: string; verdict: Verdict }[]
   watch: string[]
   nextDate?: string
   due: Due[]
@@ -107,6 +110,7 @@ export function writeSheet(state: VisitState, shop: Shop, job: Job, system: Unit
     proved,
     ...(assumed ? { assumed } : {}),
     left: leftTexts(state, proofs),
+    workings: state.kept.map((kept) => keptAnswer(kept, reader)),
     watch: watchTexts(state, job, proofs, reader),
     nextDate: state.handedOver?.nextDate,
     due: state.handedOver?.due ?? [],

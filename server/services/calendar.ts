@@ -1,3 +1,4 @@
+import { addDays } from 'date-fns'
 import { createEvents, type EventAttributes } from 'ics'
 import type { DueRow } from '../../core/visit/due'
 
@@ -10,12 +11,11 @@ import type { DueRow } from '../../core/visit/due'
 export function calendarOf(dues: readonly DueRow[], now: Date): string {
   const { error, value } = createEvents(
     dues.map(({ visitId, on, what, customer, machine }, index): EventAttributes => {
-      const [year, month, day] = on.split('-').map(Number) as [number, number, number]
       return {
         uid: `${visitId}-${index}@pike-lamp`,
         productId: 'pike-lamp',
-        start: [year, month, day],
-        duration: { days: 1 },
+        start: dayOf(on),
+        end: dayOf(on, 1),
         title: `${machine}: ${what}`,
         location: [customer.name, customer.place].filter(Boolean).join(', '),
         created: now.getTime(),
@@ -25,4 +25,10 @@ export function calendarOf(dues: readonly DueRow[], now: Date): string {
   if (error) throw error
   // Without an event the kit writes nothing at all, which no calendar reads.
   return value || ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:pike-lamp', 'END:VCALENDAR', ''].join('\r\n')
+}
+
+/** A day, or one so many days after it, as the kit takes it. */
+function dayOf(on: string, after = 0): [number, number, number] {
+  const date = addDays(new Date(`${on}T12:00:00`), after)
+  return [date.getFullYear(), date.getMonth() + 1, date.getDate()]
 }

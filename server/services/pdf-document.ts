@@ -79,8 +79,10 @@ export function section(title: string, content: readonly Content[]): Content[] {
   return content.length > 0 ? [heading(title), ...content] : []
 }
 
-/** A rule across the page: US letter and A4 are nearly as wide. */
-export function rule(width = 499, colour = RULE, lineWidth = 0.7): Content {
+/** How wide a page is between its margins, points. */
+export const PAGE_WIDTHS = { LETTER: 516, A4: 499 } as const
+
+export function rule(width: number, colour = RULE, lineWidth = 0.7): Content {
   return { canvas: [{ type: 'line', x1: 0, y1: 0, x2: width, y2: 0, lineWidth, lineColor: colour }] }
 }
 

@@ -3,8 +3,21 @@ import type { Content, TableCell } from 'pdfmake/interfaces'
 import { VERDICT_WORDS } from '../../core/judgement/judgement'
 import { shortHash } from '../../core/visit/issue'
 import { comingAgain, type Proved, type Sheet } from '../../core/visit/sheet'
-import { heading, INK, pdfOf, pictures, RULE, rule, section, SLATE, text, VERDICT_COLOURS } from './pdf-document'
+import {
+  heading,
+  INK,
+  PAGE_WIDTHS,
+  pdfOf,
+  pictures,
+  RULE,
+  rule,
+  section,
+  SLATE,
+  text,
+  VERDICT_COLOURS,
+} from './pdf-document'
 
+const GAP = 22
 const day = (on: string) => format(new Date(`${on}T12:00:00`), 'EEEE d MMMM yyyy')
 
 /**
@@ -15,8 +28,10 @@ const day = (on: string) => format(new Date(`${on}T12:00:00`), 'EEEE d MMMM yyyy
  */
 export function sheetPdf(sheet: Sheet, photos: readonly (Buffer | undefined)[], hash: string): Promise<Buffer> {
   const state = sheet.isIssued ? `Sheet, issue ${sheet.issue}` : 'Not handed over yet'
+  const pageSize = sheet.shop.units === 'us' ? 'LETTER' : 'A4'
+  const width = PAGE_WIDTHS[pageSize]
   return pdfOf({
-    pageSize: sheet.shop.units === 'us' ? 'LETTER' : 'A4',
+    pageSize,
     info: { title: `Sheet ${sheet.date}, ${sheet.machine.name}`, author: sheet.shop.name },
     footer: (page, pages) => ({
       columns: [
@@ -42,7 +57,7 @@ export function sheetPdf(sheet: Sheet, photos: readonly (Buffer | undefined)[], 
         ],
         margin: [0, 0, 0, 6],
       },
-      rule(499, INK, 1.2),
+      rule(width, INK, 1.2),
       text(sheet.headline, { bold: true, fontSize: 17, margin: [0, 10, 0, 3], lineHeight: 1.05 }),
       text(`${sheet.machine.name} · ${sheet.machine.description}`, { color: SLATE }),
       ...(sheet.complaint ? [text(`Called for: ${sheet.complaint}`, { color: SLATE })] : []),
@@ -58,6 +73,10 @@ export function sheetPdf(sheet: Sheet, photos: readonly (Buffer | undefined)[], 
       ),
       ...(sheet.proved.length > 0 ? [heading('What it reads now'), provedTable(sheet.proved)] : []),
       ...(sheet.assumed ? [text(sheet.assumed, { fontSize: 8.5, color: SLATE, margin: [0, 2, 0, 0] })] : []),
+      ...section(
+        'Worked out',
+        sheet.workings.map(({ title, answer }) => text(`${title} ${answer}`)),
+      ),
       side(
         [
           ...section(
@@ -77,7 +96,7 @@ export function sheetPdf(sheet: Sheet, photos: readonly (Buffer | undefined)[], 
             sheet.cautions.map((words) => text(words, { fontSize: 9 })),
           ),
         ],
-        priceOf(sheet),
+        priceOf(sheet, (width - GAP) / 2),
       ),
       ...section(
         'Pictures',
@@ -144,7 +163,7 @@ function lineSvg({ line, verdict }: Proved): string {
   )
 }
 
-function priceOf({ price, shop, isDone }: Sheet): Content[] {
+function priceOf({ price, shop, isDone }: Sheet, width: number): Content[] {
   if (!price) return []
   const money = (amount: number) =>
     new Intl.NumberFormat('en-US', { style: 'currency', currency: shop.rates.currency }).format(amount)
@@ -154,7 +173,7 @@ function priceOf({ price, shop, isDone }: Sheet): Content[] {
   })
   return section(isDone ? 'What it costs' : 'What was agreed', [
     ...price.lines.map(({ label, amount }) => row(label, money(amount))),
-    rule(238, INK),
+    rule(width, INK),
     row('In all', money(price.total), true),
   ])
 }

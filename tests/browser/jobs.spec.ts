@@ -140,7 +140,7 @@ test('a booster’s seal with a second job, the connectors, in one plan and one 
   await toTheEnd(page)
   await page.goto(`${standing.url}/visits/${visit}/hand-over`)
   await expect(page.getByTestId('sheet')).toContainText(
-    'Replace the shaft seal and its O-rings; Renew the hose connectors.',
+    /The shaft seal was replaced, both halves\..*The hose connectors were replaced\./,
   )
   await expect(page.getByTestId('sheet')).toContainText(both)
 })
@@ -227,7 +227,7 @@ test('a sump with two faults and an adapter that holds: sawn, dry-fitted, cement
   await expect(page.getByTestId('repair-ahead')).toContainText('the cement cures')
   await toTheEnd(page)
   await page.goto(`${standing.url}/visits/${visit}/hand-over`)
-  await expect(page.getByTestId('sheet')).toContainText(/Swap.*sump pump.*; Set the float heights/)
+  await expect(page.getByTestId('sheet')).toContainText(/main sump pump was replaced.*floats were set to their heights/)
 })
 
 test('a vertical pump with shims and a bearing loose on its shaft: numbered, packed, back in their corners', async ({

@@ -128,7 +128,7 @@ test(
     await expect(page.getByRole('alert').first()).toContainText('why it stays out')
     await page.getByTestId('left-over').locator('input').fill('parts on order')
     await page.getByTestId('hand-over').click()
-    await expect(page.getByTestId('sheet')).toContainText('still out at the hand-over')
+    await expect(page.getByTestId('sheet')).toContainText('Still out at the hand-over')
   },
 )
 
@@ -188,7 +188,7 @@ test(
     await page.goto(`${standing.url}/visits/${visit}/test`)
     await expect(page.getByTestId('journal')).toContainText('seal plate, look')
     await page.goto(`${standing.url}/visits/${visit}/hand-over`)
-    await expect(page.getByTestId('sheet')).toContainText('seal plate, found damaged')
+    await expect(page.getByTestId('sheet')).toContainText('Seal plate, found damaged')
   },
 )
 
@@ -299,6 +299,7 @@ test(
     await expect(title(page)).toHaveText('Gauge on: thread compound')
     await page.getByTestId('step-done').click()
     await page.goto(`${shop.url}/visits/${visit}/hand-over`)
+    await page.getByTestId('show-record').click()
     await expect(page.getByTestId('sheet-practices')).toContainText('Pipe threads: thread compound')
     await page.goto(`${shop.url}/visits/${visit}/decide`)
     // The agreed job stands among the jobs of the visit, with what it adds.

@@ -125,17 +125,19 @@ test('the humming pool pump, from the call to the sheet', async ({ page, shop, p
 
   // Hand over: the sheet as page and as PDF, with the same words
   await page.getByLabel('What to watch').fill('listen to it when the season opens')
-  await page.getByLabel('Next date').fill('2027-05-12')
+  await page.getByLabel('Next visit').fill('2027-05-12')
   await page.getByTestId('hand-over').click()
   const sheet = page.getByTestId('sheet')
   for (const words of [
-    'Replace the run capacitor: done',
-    '27 μF, failed',
-    '30.2 μF, sound',
-    'the foot is cracked',
+    'starts again.',
+    'The run capacitor was replaced.',
+    'Run capacitor: 27 μF, where 28.2 to 31.8 μF is right.',
+    '30.2 μF',
+    'The foot is cracked',
     'listen to it when the season opens',
     'Wednesday 12 May 2027',
-    'local codes',
+    'local code',
+    'Sheet, issue 1',
   ])
     await expect(sheet).toContainText(words)
   // The paper is written from what is kept at the shop: the last line is waited for there, and the paper made once.
@@ -145,14 +147,14 @@ test('the humming pool pump, from the call to the sheet', async ({ page, shop, p
   writeFileSync(file, await (await page.request.get(`${shop.url}/api/visits/${shop.lido}/sheet.pdf`)).body())
   const text = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' })
   for (const words of [
-    'Millrace Lido: filter pump 2',
-    '27 μF, failed',
-    '30.2 μF, sound',
+    'For Millrace Lido',
+    'The filter pump 2 starts again.',
+    '30.2 μF',
     '28.2 to 31.8 μF',
-    'the foot is cracked',
-    'Replace the run capacitor: done',
+    'The foot is cracked',
+    'The run capacitor was replaced.',
     'listen to it when the season opens',
-    'NEMA MG 1',
+    'Sheet, issue 1',
   ])
     expect(text).toContain(words)
   expect(

@@ -28,7 +28,7 @@ const day = (on: string) => format(new Date(`${on}T12:00:00`), 'EEE d MMM')
         :key="each.visitId + each.on + each.what"
         class="flex flex-wrap items-baseline gap-x-4 border-t border-rule py-2"
       >
-        <span class="number w-28 shrink-0" :class="each.on < late ? 'font-bold' : ''"
+        <span class="number w-44 shrink-0" :class="each.on < late ? 'font-bold' : ''"
           >{{ day(each.on) }}<template v-if="each.on < late">, late</template></span
         ><NuxtLink class="min-w-0 grow" :to="`/visits/${each.visitId}/hand-over`"
           ><strong>{{ each.machine }}</strong

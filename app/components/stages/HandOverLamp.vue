@@ -39,7 +39,7 @@ function printSheet(): void {
       <label class="grow"
         ><span class="label">Next visit</span><input v-model="form.nextDate" type="date" class="field" /></label
       ><button type="button" class="button" @click="inAYear">in a year</button
-      ><button type="button" class="button button-quiet" @click="addDue">something else</button>
+      ><button type="button" class="button button-quiet" @click="addDue">another date</button>
     </div>
     <label
       ><span class="label">Price agreed</span

@@ -14,12 +14,12 @@ const shown = ref<'sheet' | 'record'>('sheet')
 
 <template>
   <div class="no-print flex gap-2 px-5 pt-3" role="group" aria-label="papers">
-    <button type="button" class="button toggle" :aria-pressed="shown === 'sheet'" @click="shown = 'sheet'">
+    <button type="button" class="toggle" :aria-pressed="shown === 'sheet'" @click="shown = 'sheet'">
       The owner’s sheet
     </button>
     <button
       type="button"
-      class="button toggle"
+      class="toggle"
       :aria-pressed="shown === 'record'"
       data-testid="show-record"
       @click="shown = 'record'"

@@ -67,7 +67,7 @@ const lists = computed(() =>
         <span class="number">{{ at(each.at) }}</span> back to Test: {{ each.failed.join(', ').replaceAll('-', ' ') }}
       </p>
     </section>
-    <section v-if="record.workings.length > 0" data-testid="sheet-workings">
+    <section v-if="record.workings.length > 0">
       <h3>Worked out</h3>
       <ul>
         <li v-for="working in record.workings" :key="working.title + working.answer" class="flex gap-3 py-0.5">

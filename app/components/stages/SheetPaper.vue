@@ -30,7 +30,7 @@ const MARKED = new Set(['failed', 'tired', 'unclear'])
       <section v-if="sheet.found.length > 0">
         <h3>What was wrong</h3>
         <ul>
-          <li v-for="found in sheet.found" :key="found.text" class="flex gap-2 py-0.5">
+          <li v-for="found in sheet.found" :key="found.text" class="flex items-start gap-2 py-0.5">
             <StateMark v-if="MARKED.has(found.verdict)" :verdict="found.verdict" class="mt-1 shrink-0" /><span>{{
               found.text
             }}</span>
@@ -70,6 +70,12 @@ const MARKED = new Set(['failed', 'tired', 'unclear'])
         </tbody>
       </table>
       <p v-if="sheet.assumed" class="mt-1 text-[0.88rem] text-slate">{{ sheet.assumed }}</p>
+    </section>
+    <section v-if="sheet.workings.length > 0" data-testid="sheet-workings">
+      <h3>Worked out</h3>
+      <p v-for="working in sheet.workings" :key="working.title + working.answer" class="py-0.5">
+        {{ working.title }} {{ working.answer }}
+      </p>
     </section>
     <div class="two">
       <div>

@@ -39,7 +39,9 @@ export function useHandOver() {
     (known) => {
       if (!known || offered.value) return
       offered.value = true
-      due.value = duesOf(state.value, known, visit.shop, today)
+      // Whatever is not ticked by now, the hand-over says that it is done.
+      const handedOver = { watch: '', at: new Date().toISOString(), author: '' }
+      due.value = duesOf({ ...state.value, handedOver }, known, visit.shop, today)
     },
     { immediate: true },
   )
@@ -47,6 +49,8 @@ export function useHandOver() {
   // What is not together again cannot be proved: the reason for the tray is the reason for both.
   const unproved = computed(() => (leftOver.value ? [] : [...list.value.open, ...list.value.failed]))
   const problem = ref('')
+  /** What has to be proved and what it costs is known. */
+  const isReady = computed(() => job.value !== undefined)
 
   function problemNow(): string {
     const typed = form.price.trim() === '' ? undefined : readNumber(form.price)
@@ -95,5 +99,5 @@ export function useHandOver() {
   }
   const dropDue = (index: number) => (due.value = due.value.filter((_, each) => each !== index))
   const inAYear = () => (form.nextDate = format(addMonths(new Date(), 12), 'yyyy-MM-dd'))
-  return { form, due, leftOver, unproved, problem, handOver, addDue, dropDue, inAYear }
+  return { form, due, isReady, leftOver, unproved, problem, handOver, addDue, dropDue, inAYear }
 }

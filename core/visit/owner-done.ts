@@ -25,7 +25,7 @@ export interface JobOnSheet {
  * step, the hand-over says that it was done.
  */
 export function jobsOnSheet(
-  state: Pick<VisitState, 'machine' | 'rounds' | 'agreed' | 'steps' | 'handedOver'>,
+  state: Pick<VisitState, 'machine' | 'rounds' | 'agreed' | 'steps' | 'handedOver' | 'findings'>,
   { repair }: Pick<Job, 'repair'>,
 ): JobOnSheet[] {
   const progress = planProgress(state, { repair })
@@ -43,7 +43,7 @@ export function repairsDone(jobs: readonly JobOnSheet[]): JobOnSheet[] {
 
 /** Every part that is new after this visit: what is written as fitted, and what a plan renews that was carried out. */
 export function renewedIn(
-  state: Pick<VisitState, 'machine' | 'fitted' | 'rounds' | 'agreed' | 'steps' | 'handedOver'>,
+  state: Pick<VisitState, 'machine' | 'fitted' | 'rounds' | 'agreed' | 'steps' | 'handedOver' | 'findings'>,
   job: Pick<Job, 'repair' | 'bill'>,
 ): ReadonlySet<string> {
   const isDone = repairsDone(jobsOnSheet(state, job)).length > 0
@@ -52,18 +52,19 @@ export function renewedIn(
 }
 
 /**
- * How far the plan of what is agreed has come. Handed over with nothing left in the tray, it is carried out, whatever
- * was not ticked.
+ * How far the plan of what is agreed has come. Handed over, or read to prove, with nothing left in the tray, it is
+ * carried out, whatever was not ticked.
  */
 export function planProgress(
-  { steps, handedOver }: Pick<VisitState, 'steps' | 'handedOver'>,
+  { steps, handedOver, findings }: Pick<VisitState, 'steps' | 'handedOver' | 'findings'>,
   { repair }: Pick<Job, 'repair'>,
 ): JobProgress {
+  const isOver = handedOver !== undefined || findings.some(({ stage }) => stage === 'prove')
   const records = repair ? countingRecords(repair, steps) : steps
   const done = repair?.steps.filter(({ id }) => records.get(id)?.done).length ?? 0
-  if (done === 0) return handedOver ? 'done' : 'agreed'
+  if (done === 0) return isOver ? 'done' : 'agreed'
   if (done === repair?.steps.length) return 'done'
-  return handedOver && repair && trayOf(repair, records).length === 0 ? 'done' : 'open'
+  return isOver && repair && trayOf(repair, records).length === 0 ? 'done' : 'open'
 }
 
 function isOwnWorkDone(id: string, { machine, steps }: Pick<VisitState, 'machine' | 'steps'>, repair: Job['repair']) {
@@ -79,7 +80,10 @@ function isOwnWorkDone(id: string, { machine, steps }: Pick<VisitState, 'machine
  * went in first is said before all.
  */
 export function doneSentences(
-  state: Pick<VisitState, 'machine' | 'fitted' | 'rounds' | 'agreed' | 'steps' | 'handedOver' | 'spareFirst'>,
+  state: Pick<
+    VisitState,
+    'machine' | 'fitted' | 'rounds' | 'agreed' | 'steps' | 'handedOver' | 'findings' | 'spareFirst'
+  >,
   job: Pick<Job, 'repair' | 'bill'>,
 ): { job: string; text: string }[] {
   const done = jobsOnSheet(state, job).filter(({ progress }) => progress === 'done')

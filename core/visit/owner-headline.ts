@@ -9,7 +9,16 @@ import type { ProofList } from './proving'
 
 type ToldState = Pick<
   VisitState,
-  'machine' | 'call' | 'standing' | 'rounds' | 'agreed' | 'steps' | 'handedOver' | 'postMortem' | 'confirmed'
+  | 'machine'
+  | 'call'
+  | 'standing'
+  | 'rounds'
+  | 'agreed'
+  | 'steps'
+  | 'handedOver'
+  | 'findings'
+  | 'postMortem'
+  | 'confirmed'
 >
 
 /** The one sentence that the owner reads first: what became of it. It claims no more than the journal does. */

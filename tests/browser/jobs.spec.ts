@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test'
 import type { Machine } from '../../core/visit/entry'
 import { called } from './called'
-import { closeStep, title, until } from './repair-steps'
+import { choose, closeStep, title, until } from './repair-steps'
 import { expect, fixClock, keptAt, NOW, say, test } from './shop'
 
 /** Agrees a job of the catalogue, or one that was wished for. */
@@ -11,11 +11,6 @@ async function agree(page: Page, job: string): Promise<void> {
   if (!(await row.isVisible())) await page.getByTestId('other-jobs').click()
   await row.getByRole('button', { name: /^agree: |: agree$/ }).click()
   await expect(page.getByTestId(`job-${job}`).getByRole('button', { name: /: agreed$/ })).toBeVisible()
-}
-
-async function choose(page: Page, option: string): Promise<void> {
-  await page.getByTestId(`option-${option}`).getByRole('radio').click()
-  await expect(page.getByTestId(`option-${option}`).getByRole('radio')).toHaveText('Chosen')
 }
 
 /** To the end; every step once. */

@@ -33,3 +33,9 @@ export async function until(page: Page, words: string): Promise<void> {
   }
   throw new Error(`never came to ${words}`)
 }
+
+/** Chooses a way of mending under Decide. */
+export async function choose(page: Page, option: string): Promise<void> {
+  await page.getByTestId(`option-${option}`).getByRole('radio').click()
+  await expect(page.getByTestId(`option-${option}`).getByRole('radio')).toHaveText('Chosen')
+}

@@ -3,7 +3,7 @@ import { isChangedSinceIssue } from '#core/visit/issue'
 
 const { visit, state, bill } = useVisitContext()
 const { system } = useUnits()
-const { form, due, leftOver, unproved, problem, handOver, addDue, dropDue, inAYear } = useHandOver()
+const { form, due, isReady, leftOver, unproved, problem, handOver, addDue, dropDue, inAYear } = useHandOver()
 const path = computed(() => `/api/visits/${state.value.id}`)
 const changed = computed(() => isChangedSinceIssue(visit.entries))
 /** Issues before the newest: each stays as it was. */
@@ -59,7 +59,13 @@ function printSheet(): void {
     /></label>
     <p v-if="problem" role="alert" class="font-bold">{{ problem }}</p>
     <template #buttons>
-      <button type="button" class="button button-lit basis-full" data-testid="hand-over" @click="handOver">
+      <button
+        type="button"
+        class="button button-lit basis-full"
+        data-testid="hand-over"
+        :disabled="!isReady"
+        @click="handOver"
+      >
         {{ state.handedOver ? `Write issue ${state.issues + 1}` : 'Hand over' }}
       </button>
       <button type="button" class="button" @click="printSheet">Print</button>

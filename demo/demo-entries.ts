@@ -71,7 +71,7 @@ export function demoEntries(today: Date): Entry[] {
   const writer = new Writer(today)
   writer.write(null, 'shop-set', writer.midnight - 6 * 365 * DAY, {
     ...(shopData as Omit<EntryBodies['shop-set'], 'rates'>),
-    rates: { ...DEFAULT_RATES, ...shopData.rates },
+    rates: { ...DEFAULT_RATES, ...(shopData.rates as EntryBodies['shop-set']['rates']) },
   })
   for (const visit of historyData as PastVisit[]) writer.past(visit)
   for (const visit of todayData as unknown as TodayVisit[]) writer.today(visit)

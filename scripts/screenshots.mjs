@@ -149,14 +149,14 @@ await picture('prove-daylight', `/visits/${garden}/prove`, {
     await page.clock.setFixedTime(new Date(NOW.getTime() + 120_000))
     await page.goto(`${address}/visits/${garden}/prove`)
     await say(page, 'shaft free', 'pot full', 'loaded 234', 'running 6.9')
-    await page.getByTestId('prove-wait').waitFor()
+    await page.getByTestId('proof-drip').getByText('from').waitFor()
   },
 })
 await picture('hand-over-daylight', `/visits/${lido}/prove`, {
   before: async (page) => {
     await page.clock.setFixedTime(new Date(NOW.getTime() + 180_000))
     await page.goto(`${address}/visits/${lido}/prove`)
-    await say(page, 'loaded 234', 'running 6.7', 'left: foot cracked on one side, sits firm')
+    await say(page, 'power on', 'loaded 234', 'running 6.7', 'left: foot cracked on one side, sits firm')
     await page.goto(`${address}/visits/${lido}/hand-over`)
     await page.getByLabel('What to watch').fill('Listen to it when the season opens.')
     await page.getByLabel('Next visit').fill('2027-05-12')

@@ -1,11 +1,11 @@
 import { addDays, addMonths, format } from 'date-fns'
 import { computed, reactive, ref, watch } from 'vue'
 import { render } from '#core/quantity/sentence'
-import { cents } from '#core/quantity/money'
+import { cents, sumOfCents } from '#core/quantity/money'
 import { splitStep } from '#core/takedown/split-step'
 import { duesOf } from '#core/visit/due'
 import type { Due } from '#core/visit/entry'
-import { billLines } from '#core/visit/price-lines'
+import { linesOf } from '#core/visit/price-lines'
 
 const FIELDS: Readonly<Record<string, string>> = {
   watch: 'What to watch',
@@ -14,9 +14,11 @@ const FIELDS: Readonly<Record<string, string>> = {
   due: 'When to come again',
 }
 
+const sumOf = (lines: readonly { amount: number }[] = []) => sumOfCents(lines.map(({ amount }) => amount))
+
 /** What the hand-over asks, and what it writes: nothing is left in the tray or unproved without its reason. */
 export function useHandOver() {
-  const { visit, state, job, bill } = useVisitContext()
+  const { visit, state, job } = useVisitContext()
   const { reader } = useUnits()
   const { tray } = useRepair()
   const { list, say } = useProofs()
@@ -27,8 +29,10 @@ export function useHandOver() {
   const form = reactive({
     watch: over?.watch ?? '',
     nextDate: over?.nextDate ?? '',
-    price: over?.price?.toString() ?? '',
+    // A price that was only the sum of its lines is worked out again.
+    price: over?.price === undefined || over.price === sumOf(over.lines) ? '' : over.price.toString(),
     leftWhy: '',
+    priceWhy: over?.priceWhy ?? '',
     unprovedWhy: '',
   })
   const due = ref<Due[]>(over?.due ?? [])
@@ -52,6 +56,18 @@ export function useHandOver() {
   /** What has to be proved and what it costs is known. */
   const isReady = computed(() => job.value !== undefined)
 
+  /** What is handed over now, in whole cents. */
+  const amountNow = computed(() => {
+    const typed = form.price.trim() === '' ? undefined : readNumber(form.price)
+    const account = visit.shop.unset ? undefined : job.value?.account
+    const amount = typed ?? (account && account.lines.length > 0 ? account.total : undefined)
+    return amount === undefined ? undefined : cents(amount)
+  })
+  const agreed = computed(() => state.value.priceAgreed)
+  const differs = computed(
+    () => agreed.value !== undefined && amountNow.value !== undefined && amountNow.value !== agreed.value.price,
+  )
+
   function problemNow(): string {
     const typed = form.price.trim() === '' ? undefined : readNumber(form.price)
     if (form.price.trim() !== '' && !((typed ?? Number.NaN) >= 0))
@@ -59,19 +75,20 @@ export function useHandOver() {
     if (leftOver.value && !form.leftWhy.trim()) return 'Say why it stays out, or tick it back under Repair.'
     if (unproved.value.length > 0 && !form.unprovedWhy.trim())
       return 'Say why it is handed over without these proofs, or make them under Prove.'
+    if (differs.value && !form.priceWhy.trim()) return 'Say why it is another price than was agreed.'
     const [refused] = Object.entries(problemsOf('handed-over', bodyNow()))
     return refused ? `${FIELDS[refused[0].split('.')[0] as string] ?? refused[0]}: ${refused[1]}.` : ''
   }
 
   function bodyNow() {
-    const typed = form.price.trim() === '' ? undefined : readNumber(form.price)
-    const amount = typed ?? bill.value?.price
+    const account = visit.shop.unset ? undefined : job.value?.account
     return {
       watch: form.watch.trim(),
       ...(form.nextDate ? { nextDate: form.nextDate } : {}),
-      ...(amount === undefined ? {} : { price: cents(amount) }),
+      ...(amountNow.value === undefined ? {} : { price: amountNow.value }),
+      ...(differs.value && form.priceWhy.trim() ? { priceWhy: form.priceWhy.trim() } : {}),
       ...(due.value.length > 0 ? { due: due.value } : {}),
-      ...(bill.value ? { lines: billLines(bill.value, state.value.fitted) } : {}),
+      ...(account && account.lines.length > 0 ? { lines: linesOf(account, state.value.fitted) } : {}),
     }
   }
 
@@ -99,5 +116,5 @@ export function useHandOver() {
   }
   const dropDue = (index: number) => (due.value = due.value.filter((_, each) => each !== index))
   const inAYear = () => (form.nextDate = format(addMonths(new Date(), 12), 'yyyy-MM-dd'))
-  return { form, due, isReady, leftOver, unproved, problem, handOver, addDue, dropDue, inAYear }
+  return { form, due, agreed, differs, isReady, leftOver, unproved, problem, handOver, addDue, dropDue, inAYear }
 }

@@ -1,5 +1,5 @@
 import { computed } from 'vue'
-import { chosenOf, priceOf, stepsBefore, type Job } from '#core/visit/job'
+import { chosenOf, priceOf, stepsBefore, visitAccount, type Job } from '#core/visit/job'
 import type { VisitState } from '#core/visit/fold'
 import { useRepairPlan } from '~/stores/repair-plan'
 import { useVisit } from '~/stores/visit'
@@ -15,6 +15,8 @@ export function useVisitContext() {
   const chosen = computed(() => visit.thought && chosenOf(visit.thought, state.value))
   /** All agreed jobs as one plan: its minutes and its price. */
   const bill = computed(() => visit.thought?.bill)
+  /** What the visit comes to: its jobs, what was put on it by hand, and what the shop charges besides. */
+  const account = computed(() => visitAccount(state.value, bill.value, visit.shop))
   /** As the sheet and its PDF have it; undefined for the moment in which it is being thought. */
   const job = computed(
     (): Job | undefined =>
@@ -23,7 +25,8 @@ export function useVisitContext() {
         chosen: chosen.value,
         repair: repair.plan,
         before: stepsBefore(state.value, visit.shop, visit.pace),
-        price: priceOf(state.value, bill.value),
+        account: account.value,
+        price: priceOf(state.value, account.value),
       },
   )
   return {
@@ -34,6 +37,7 @@ export function useVisitContext() {
     wishes,
     chosen,
     bill,
+    account,
     job,
     preparation: computed(() => visit.thought?.preparation),
   }

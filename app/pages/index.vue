@@ -89,7 +89,7 @@ useHead({ title: computed(() => `${format(day.value, 'EEEE d MMMM')} · Pike Lam
         <button type="button" class="button" @click="load">Try again</button>
       </div>
       <p v-else-if="!view" class="p-6 text-slate">Reading the day</p>
-      <DayInvitation v-else-if="view.visits.length === 0" :first="view.empty" />
+      <DayInvitation v-else-if="view.visits.length === 0" :first="view.empty" :unset="view.shop.unset === true" />
       <ol v-else class="day" data-testid="day">
         <DayRow
           v-for="visit in view.visits"

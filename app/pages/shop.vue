@@ -3,12 +3,12 @@ import { format } from 'date-fns'
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
 import type { Learned } from '#core/diagnosis/experience'
 import { ESTIMATE_WEIGHT } from '#core/knowledge/faults/thresholds'
-import { FAULTS, isIdOf, KINDS, PARTS, type Kind } from '#core/knowledge/vocabulary'
+import { FAULTS, isIdOf, KINDS, type Kind } from '#core/knowledge/vocabulary'
 import { formatNumber, formatPercent, formatShare } from '#core/quantity/format'
 import { DEFAULT_RATES, wholeRates } from '#core/knowledge/shop/rates'
 import type { PracticeWays } from '#core/knowledge/shop/practices'
 import type { LearnedStep } from '#core/takedown/own-times'
-import type { Shop } from '#core/visit/shop'
+import { enteredShop, type Shop } from '#core/visit/shop'
 import type { JournalFound } from '~/utils/journal-found'
 
 interface Taught {
@@ -54,9 +54,11 @@ async function forget(kind?: Kind): Promise<void> {
   forgetting.value = { id, kind }
   await load()
 }
+/** A shop that has no name yet takes one with its first word on itself. */
+const named = (shop: Shop) => ({ ...enteredShop(shop), name: shop.name || 'This shop' })
 async function setPractices(practices: PracticeWays): Promise<void> {
   if (!view.value) return
-  await journal.append('shop-set', { ...view.value.shop, schools: practices })
+  await journal.append('shop-set', { ...named(view.value.shop), schools: practices })
   await load()
 }
 async function remember(): Promise<void> {
@@ -68,14 +70,11 @@ const rates = computed(() => wholeRates(view.value?.shop.rates ?? DEFAULT_RATES)
 async function setLiveRisk(liveRisk: number): Promise<void> {
   if (!view.value) return
   const { shop } = view.value
-  await journal.append('shop-set', { ...shop, rates: { ...shop.rates, liveRisk } })
+  const known = named(shop)
+  await journal.append('shop-set', { ...known, rates: { ...known.rates, liveRisk } })
   await load()
 }
-const prices = computed(() =>
-  Object.entries(view.value?.shop.rates.partPrices ?? {})
-    .filter(([id]) => isIdOf(PARTS, id))
-    .sort(([a], [b]) => (a < b ? -1 : 1)),
-)
+const prices = computed(() => Object.keys(view.value?.shop.rates.partPrices ?? {}))
 const money = (amount: number) =>
   new Intl.NumberFormat('en-US', {
     style: 'currency',
@@ -90,7 +89,7 @@ const closed = computed(() => taughtKinds.value.reduce((sum, { visits }) => sum 
   <div class="min-h-dvh">
     <PlaceHeader title="Shop"
       ><p v-if="view" class="text-slate">
-        {{ view.shop.name }}<template v-if="view.shop.place">, {{ view.shop.place }}</template>
+        {{ view.shop.name || 'It has no name yet' }}<template v-if="view.shop.place">, {{ view.shop.place }}</template>
       </p></PlaceHeader
     >
     <main class="mx-auto grid max-w-6xl gap-x-10 gap-y-6 p-5 max-sm:p-3 lg:grid-cols-[1fr_20rem]">
@@ -207,21 +206,10 @@ const closed = computed(() => taughtKinds.value.reduce((sum, { visits }) => sum 
             </div>
           </dl>
           <RiskSetting class="mt-3" :rates="rates" @set="setLiveRisk" />
-          <Disclosure v-slot="{ open }" as="div" class="mt-3 border-t border-rule"
-            ><DisclosureButton class="flex min-h-12 w-full items-center justify-between text-left font-bold"
-              >Part prices<span class="text-slate font-normal">{{
-                open ? 'less' : `${prices.length} parts`
-              }}</span></DisclosureButton
-            >
-            <DisclosurePanel
-              ><dl class="ruled">
-                <div v-for="[id, price] in prices" :key="id" class="flex justify-between gap-4 py-1">
-                  <dt>{{ PARTS[id as keyof typeof PARTS] }}</dt>
-                  <dd class="number">{{ money(price) }}</dd>
-                </div>
-              </dl></DisclosurePanel
-            ></Disclosure
-          >
+          <div class="mt-3 flex flex-wrap gap-2 border-t border-rule pt-3">
+            <NuxtLink class="button" to="/settings" data-testid="to-settings">Settings</NuxtLink>
+            <NuxtLink class="button" to="/prices" data-testid="to-prices">{{ prices.length }} part prices</NuxtLink>
+          </div>
           <JournalReport v-if="view.journal" class="mt-8" :journal="view.journal" />
           <ImportVisit class="mt-4" />
         </section>

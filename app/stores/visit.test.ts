@@ -122,7 +122,7 @@ describe('what stands on the screen', () => {
     expect(job.value?.price).toBe(sheet.price)
     expect(chosen.value?.id).toBe('swap-motor')
     expect(options.value.map(({ price }) => price)).toEqual(sheet.options.map(({ price }) => price))
-    expect(useMoney()(sheet.price as number)).toMatch(/^\$[\d,]+$/)
+    expect(useMoney()(sheet.price as number)).toMatch(/^\$[\d,]+\.\d\d$/)
   })
   it('has one plan for the chosen repair, whose clock comes from its worker and not at every line', async () => {
     const visit = await decided()

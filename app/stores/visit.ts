@@ -82,6 +82,11 @@ export const useVisit = defineStore('visit', () => {
     merge(view.entries)
   }
 
+  /** The shop has said something of itself from here: it stands until the server is asked again. */
+  function setShop(changed: Shop): void {
+    shop.value = changed
+  }
+
   /** Takes back the newest line that counts, with all that was said in the same breath. */
   const undoable = computed(() => state.value?.entries.findLast(({ kind }) => kind !== 'visit-opened'))
   function undo(): Entry | undefined {
@@ -111,6 +116,7 @@ export const useVisit = defineStore('visit', () => {
     append,
     appendSaid,
     settle,
+    setShop,
     undo,
   }
 })

@@ -38,6 +38,7 @@ import * as repairsActionsSurface from './repairs/actions-surface'
 import * as repairsCures from './repairs/cures'
 import * as repairsIdentities from './repairs/identities'
 import * as repairsJobs from './repairs/jobs'
+import * as repairsOwnerWords from './repairs/owner-words'
 import * as repairsProofs from './repairs/proofs'
 import * as shopLearning from './shop/learning'
 import * as shopLoading from './shop/loading'
@@ -110,6 +111,7 @@ const TRADES: readonly { trade: string; tables: readonly object[] }[] = [
       repairsCures,
       repairsIdentities,
       repairsJobs,
+      repairsOwnerWords,
       repairsProofs,
     ],
   },

@@ -198,6 +198,10 @@ function describeEntry(
         text: `${PROOF_WORDS[entry.body.outcome]}: ${entry.body.proof.replaceAll('-', ' ')}`,
         ...(entry.body.why ? { detail: entry.body.why } : {}),
       }
+    case 'price-change':
+      return { text: `on the account: ${entry.body.label}` }
+    case 'price-agreed':
+      return { text: `agreed by ${entry.body.by}`, value: entry.body.price.toFixed(2) }
     case 'comeback':
       return {
         text: 'not proved: back to Test',

@@ -7,7 +7,7 @@ import { jobsOnSheet, renewedIn, repairsDone } from './owner-done'
 import type { Shop } from './shop'
 
 /** A day some months or days after another: ISO dates, by the calendar. */
-function after(day: string, { months = 0, days = 0 }: { months?: number; days?: number }): string {
+export function after(day: string, { months = 0, days = 0 }: { months?: number; days?: number }): string {
   const date = new Date(`${day}T12:00:00Z`)
   const wanted = date.getUTCDate()
   date.setUTCMonth(date.getUTCMonth() + months)

@@ -23,6 +23,7 @@ import {
 } from '../diagnosis/case-rules'
 import { CHECKS } from '../knowledge/checks/checks'
 import type { PracticeWays } from '../knowledge/shop/practices'
+import { TAXED, type TaxLine } from '../knowledge/shop/rates'
 import {
   COMPLAINTS,
   CONSTRUCTIONS,
@@ -59,6 +60,7 @@ import {
   Uuid,
 } from '../validation/rules'
 import { validated } from '../validation/validated'
+import type { AccountChange } from '../decision/account'
 import type { Duty } from '../motor/match-duty'
 import { isPartPrice, MOST_PRICE } from './part-price'
 import {
@@ -279,10 +281,21 @@ class PriceLineInput implements PriceLine {
   @IsString() @Length(1, 300) label!: string
   @Quantity({ min: -1e7, max: 1e7 }) amount!: number
 }
+class PriceChangeBody implements AccountChange {
+  @IsString() @Length(1, 200) label!: string
+  @OptionalQuantity({ min: -1e6, max: 1e6 }) amount?: number
+  @MayBeAbsent() @IsIn(['work', 'all']) waives?: 'work' | 'all'
+  @MayBeAbsent() @IdOf(PARTS) own?: Part
+}
+class PriceAgreedBody {
+  @IsString() @Length(1, 120) by!: string
+  @Quantity({ min: 0, max: 1e7 }) price!: number
+}
 class HandedOverBody {
   @IsString() @MaxLength(2000) watch!: string
   @MayBeAbsent() @CalendarDay() nextDate?: string
   @OptionalQuantity({ min: 0, max: 1e7 }) price?: number
+  @MayBeAbsent() @IsString() @Length(1, 300) priceWhy?: string
   @MayBeAbsent() @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => DueInput) due?: DueInput[]
   @MayBeAbsent()
   @IsArray()
@@ -303,6 +316,11 @@ function PricesByPart(): PropertyDecorator {
   )
 }
 
+class TaxInput implements TaxLine {
+  @IsString() @Length(1, 60) name!: string
+  @Quantity({ min: 0, max: 100 }) percent!: number
+  @IsIn(TAXED) on!: TaxLine['on']
+}
 export class RatesInput {
   @IsString() @Matches(/^[A-Z]{3}$/) currency!: string
   @Quantity({ min: 0, max: 100000 }) hourly!: number
@@ -312,6 +330,10 @@ export class RatesInput {
   @OptionalQuantity({ min: 0, max: 10000 }) liveRisk?: number
   @OptionalQuantity({ min: 0, max: 100000 }) helperHourly?: number
   @OptionalQuantity({ min: 1, max: 10 }) afterHours?: number
+  @MayBeAbsent() @IsBoolean() chargesJourney?: boolean
+  @OptionalQuantity({ min: 0, max: 100000 }) minimum?: number
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(6) @ValidateNested({ each: true }) @Type(() => TaxInput) taxes?: TaxInput[]
+  @OptionalQuantity({ min: 0, max: 120 }) workWarrantyMonths?: number
   @PricesByPart() partPrices!: Record<string, number>
 }
 class ShopSetBody {
@@ -348,6 +370,8 @@ const BODIES: Record<Exclude<EntryKind, 'retracted'>, new () => object> = {
   step: StepBody,
   'joint-done': JointDoneBody,
   proof: ProofBody,
+  'price-change': PriceChangeBody,
+  'price-agreed': PriceAgreedBody,
   comeback: ComebackBody,
   'handed-over': HandedOverBody,
   'customer-set': CustomerSetBody,
@@ -488,6 +512,11 @@ function validBody(kind: EntryKind, plain: object): object {
   const { places, count } = body as EntryBodies['step']
   if (kind === 'step' && places && count !== places.reduce((sum, place) => sum + place.count, 0))
     throw new InputError([{ field: 'count', value: count, expected: 'the sum of the counts of its places' }])
+  const { amount, waives, own } = body as EntryBodies['price-change']
+  if (kind === 'price-change' && [amount, waives, own].filter((each) => each !== undefined).length !== 1)
+    throw new InputError([
+      { field: 'amount', value: amount, expected: 'one of amount, waives or own, and no two of them' },
+    ])
   const proof = body as EntryBodies['proof']
   if (kind === 'proof' && proof.outcome !== 'holds' && !proof.why)
     throw new InputError([{ field: 'why', value: proof.why, expected: 'the reason why it fails or was left' }])

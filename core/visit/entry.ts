@@ -1,3 +1,4 @@
+import type { AccountChange } from '../decision/account'
 import type { Finding } from '../diagnosis/finding'
 import type { Duty } from '../motor/match-duty'
 import type { Installation, Nameplate } from '../motor/nameplate'
@@ -142,8 +143,20 @@ export interface EntryBodies {
   proof: { proof: string; outcome: ProofOutcome; why?: string }
   /** What was repaired did not prove: back to Test with all that is known. */
   comeback: { failed: string[] }
+  /** Put on the account by hand, or taken off it. */
+  'price-change': AccountChange
+  /** What the customer agreed to, by name, before the work. */
+  'price-agreed': { by: string; price: number }
   /** With what it costs, line by line, as it was on that day. */
-  'handed-over': { watch: string; nextDate?: string; price?: number; due?: Due[]; lines?: PriceLine[] }
+  'handed-over': {
+    watch: string
+    nextDate?: string
+    price?: number
+    /** Why it is another price than was agreed. */
+    priceWhy?: string
+    due?: Due[]
+    lines?: PriceLine[]
+  }
   retracted: Record<string, never>
   /** What the shop's visits up to now taught counts no more, for one kind of pump or for all. */
   'shop-forget': { pumpKind?: Kind }

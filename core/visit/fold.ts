@@ -103,6 +103,10 @@ export interface VisitState {
   fitted: EntryBodies['fitted'][]
   /** New parts as they were read before they went in, the newest word on each. */
   newParts: ReadonlyMap<Part, EntryBodies['new-part']>
+  /** What was put on the account by hand, or taken off it. */
+  priceChanges: (EntryBodies['price-change'] & { entryId: string })[]
+  /** What the customer agreed to last, and when. */
+  priceAgreed?: EntryBodies['price-agreed'] & { at: string }
   /** What was said of proofs since the last comeback, the newest word on each. */
   proofs: ReadonlyMap<string, EntryBodies['proof'] & { at: string }>
   /** Times that the work did not prove and went back to Test, oldest first. */
@@ -179,6 +183,7 @@ export function foldVisit(
   const causes = causesSaid(live)
   const handedOver = newestOf(live, 'handed-over')
   const dissected = newestOf(live, 'post-mortem')
+  const priceAgreed = newestOf(live, 'price-agreed')
   const excluded = [...causes].filter(([, verdict]) => verdict === 'not-this').map(([fault]) => fault)
   const standing = newestOf(live, 'standing')?.body.at ?? usualStanding(machine.construction)
   const { book, steps, rounds, found, agreedStanding = standing } = work
@@ -224,6 +229,8 @@ export function foldVisit(
     measured: measuredIn(live),
     fitted: fitted.map(({ body }) => body),
     newParts: new Map(ofKind(live, 'new-part').map(({ body }) => [body.part, body])),
+    priceChanges: ofKind(live, 'price-change').map(({ id, body }) => ({ ...body, entryId: id })),
+    ...(priceAgreed ? { priceAgreed: { ...priceAgreed.body, at: priceAgreed.at } } : {}),
     proofs: new Map(ofKind(sinceComeback, 'proof').map(({ body, at }) => [body.proof, { ...body, at }])),
     comebacks: ofKind(live, 'comeback').map(({ body, at }) => ({ ...body, at })),
     steps: steps.steps,

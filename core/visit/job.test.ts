@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { DEFAULT_RATES } from '../knowledge/shop/rates'
 import { FAULTS } from '../knowledge/vocabulary'
-import { chosenOf, considerationOf, jobOf, priceOf, repairOf } from './job'
+import { chosenOf, considerationOf, jobOf, priceOf, repairOf, visitAccount } from './job'
 import { writeSheet } from './sheet'
 import { UNNAMED_SHOP, type Shop } from './shop'
 import { entry, fold, opened, reading, seen } from './test-journal'
@@ -28,7 +28,7 @@ describe('one job', () => {
       const thought = considerationOf(state, SHOP, pace, { 'shaft-seal-leaking': 1.4 })
       expect(chosenOf(thought, state)).toEqual(job.chosen)
       expect(thought.bill).toEqual(job.bill)
-      expect(priceOf(state, thought.bill)).toBe(job.price)
+      expect(priceOf(state, visitAccount(state, thought.bill, SHOP))).toBe(job.price)
       expect(repairOf(state, SHOP, pace)).toEqual(job.repair)
       const sheet = writeSheet(state, SHOP, job)
       expect(sheet.price?.total).toBe(job.price)

@@ -1,3 +1,4 @@
+import { accountOf, type Account } from '../decision/account'
 import { billOf, together, type Bill, type OptionPart, type Pricing } from '../decision/bill'
 import { jobOptions } from '../decision/job-options'
 import { optionsFor, type Option } from '../decision/options'
@@ -13,7 +14,7 @@ import type { TakeDownStep } from '../takedown/plan'
 import { openedJoints } from '../takedown/progress'
 import { repairSteps, type Repair, type RepairOptions } from '../takedown/step-plan'
 import type { VisitState } from './fold'
-import type { Shop } from './shop'
+import { isGuessedPrice, type Shop } from './shop'
 
 /** What the shop's own visits make of each fault's rate, as a multiple. */
 export type Experience = Readonly<Record<string, number>>
@@ -38,7 +39,9 @@ export interface Job extends Consideration {
   repair?: Repair
   /** The steps of what was carried out and closed before they were agreed. */
   before: TakeDownStep[]
-  /** What the customer pays, in the shop's currency: as it was handed over, else as the agreed jobs come to. */
+  /** What the visit comes to, line by line, as the shop charges now. */
+  account: Account
+  /** What the customer pays, in the shop's currency: as it was handed over, else as the account comes to. */
   price?: number
 }
 
@@ -56,7 +59,7 @@ export type DecidedState = Pick<
 >
 export type ConsideredState = Pick<VisitState, 'case' | 'earlier' | 'pump' | 'plate' | 'jobs'> & DecidedState
 export type WorkingState = DecidedState &
-  Pick<VisitState, 'plate' | 'standing' | 'steps' | 'carriedGates' | 'handedOver'>
+  Pick<VisitState, 'priceChanges' | 'plate' | 'standing' | 'steps' | 'carriedGates' | 'handedOver'>
 
 /**
  * The one place where options, repair and price come together. Screens, sheet, PDF and command line all show this, so
@@ -71,12 +74,14 @@ export function jobOf(
   experience: Experience = {},
 ): Job {
   const considered = considerationOf(state, shop, pace, experience, { system: shop.units })
+  const account = visitAccount(state, considered.bill, shop)
   return {
     ...considered,
+    account,
     chosen: chosenOf(considered, state),
     repair: repairOf(state, shop, pace),
     before: stepsBefore(state, shop, pace),
-    price: priceOf(state, considered.bill),
+    price: priceOf(state, account),
   }
 }
 
@@ -169,12 +174,22 @@ export function stepsBefore(
   )
 }
 
-/** What the customer pays, in the shop's currency. */
-export function priceOf(
-  { handedOver }: Pick<VisitState, 'handedOver'>,
-  bill: Pick<Bill, 'price'> | undefined,
-): number | undefined {
-  return handedOver?.price ?? bill?.price
+/** The account of a visit: its jobs, what was put on it by hand, and what the shop charges besides. */
+export function visitAccount(
+  { priceChanges, agreedStanding, machine }: Pick<VisitState, 'priceChanges' | 'agreedStanding' | 'machine'>,
+  bill: Bill | undefined,
+  shop: Shop,
+): Account {
+  return accountOf(bill, shop.rates, {
+    isAway: agreedStanding === 'installed',
+    changes: priceChanges,
+    isGuessed: (part) => isGuessedPrice(shop, part, machine.kind),
+  })
+}
+
+/** What the customer pays, in the shop's currency; nothing where there is nothing to pay for. */
+export function priceOf({ handedOver }: Pick<VisitState, 'handedOver'>, { lines, total }: Account): number | undefined {
+  return handedOver?.price ?? (lines.length > 0 ? total : undefined)
 }
 
 /** What the jobs of a visit are priced with: this machine, and what was met on it; not what is open by now. */

@@ -10,15 +10,14 @@ export interface Priced {
 }
 
 /**
- * What the customer pays, line by line: the parts, the work, and a line for what was agreed otherwise. The total is the
- * sum of the lines, to the cent. Once it is handed over, the lines are those of that day.
+ * What the customer pays, line by line: the account, and a line for what was agreed otherwise. The total is the sum of
+ * the lines, to the cent. Once it is handed over, the lines are those of that day.
  */
 export function pricedOf(
   { handedOver, fitted }: Pick<VisitState, 'handedOver' | 'fitted'>,
-  { bill, price }: Pick<Job, 'bill' | 'price'>,
+  { account, price }: Pick<Job, 'account' | 'price'>,
 ): Priced | undefined {
-  const kept = handedOver?.lines
-  const lines = kept ?? (bill ? billLines(bill, fitted) : [])
+  const lines = handedOver?.lines ?? linesOf(account, fitted)
   if (price === undefined && lines.length === 0) return undefined
   const difference = price === undefined ? 0 : sumOfCents([cents(price), ...lines.map(({ amount }) => -amount)])
   const all =
@@ -28,13 +27,10 @@ export function pricedOf(
   return { lines: all, total: sumOfCents(all.map(({ amount }) => amount)) }
 }
 
-/** The lines of a bill: each part by what identifies it, and the work. */
-export function billLines(bill: NonNullable<Job['bill']>, fitted: VisitState['fitted']): PriceLine[] {
-  return [
-    ...bill.parts.map(({ part, label, price }) => {
-      const identity = fitted.findLast((each) => each.part === part)?.identity
-      return { label: capital(identity ? `${label}: ${identity}` : label), amount: cents(price) }
-    }),
-    { label: `Work, ${bill.minutes.p50} minutes`, amount: cents(bill.labourPrice) },
-  ]
+/** The lines of an account as they are printed: each part by what identifies it. */
+export function linesOf({ lines }: Job['account'], fitted: VisitState['fitted']): PriceLine[] {
+  return lines.map(({ part, label, amount }) => {
+    const identity = part && fitted.findLast((each) => each.part === part)?.identity
+    return { label: capital(identity ? `${label}: ${identity}` : label), amount }
+  })
 }

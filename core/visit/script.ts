@@ -17,7 +17,7 @@ import { foldVisit, type VisitState } from './fold'
 import { jobOf, repairOf, type Job } from './job'
 import { draftsOf } from './line-entries'
 import { sceneOf } from './line-scene'
-import { billLines } from './price-lines'
+import { linesOf } from './price-lines'
 import { nextProof, proofListOf } from './proving'
 import type { Shop } from './shop'
 import { canClose, followsFrom } from './step-answer'
@@ -327,7 +327,7 @@ class Play {
       watch,
       ...(next ? { nextDate: next } : {}),
       ...(price === undefined ? {} : { price: cents(price) }),
-      ...(job.bill ? { lines: billLines(job.bill, state.fitted) } : {}),
+      ...(job.account.lines.length > 0 ? { lines: linesOf(job.account, state.fitted) } : {}),
     })
   }
 

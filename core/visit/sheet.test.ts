@@ -1,10 +1,7 @@
-import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { sumOfCents } from '../quantity/money'
 import type { Entry } from './entry'
 import { jobOf } from './job'
 import { limitLine, writeSheet } from './sheet'
-import { billLines, pricedOf } from './price-lines'
 import { UNNAMED_SHOP } from './shop'
 import { entry, fold, opened, reading, seen } from './test-journal'
 
@@ -179,27 +176,5 @@ describe('what it costs', () => {
     const { price } = sheetOf(decided('replace-run-capacitor'), over({ price: 50 }))
     expect(price?.total).toBe(50)
     expect(price?.lines.at(-1)?.label).toBe('Agreed otherwise')
-  })
-  it('adds up to the cent in 10,000 random visits', () => {
-    const amount = fc.double({ min: 0, max: 5000, noNaN: true })
-    const bill = fc.record({ parts: fc.array(amount, { maxLength: 12 }), labour: amount, agreed: fc.option(amount) })
-    fc.assert(
-      fc.property(bill, ({ parts, labour, agreed }) => {
-        const lines = billLines(
-          {
-            parts: parts.map((price) => ({ part: 'union', label: 'union', price })),
-            labourPrice: labour,
-            minutes: { p50: 30, p90: 40 },
-          } as never,
-          [],
-        )
-        const price = agreed ?? sumOfCents(lines.map((line) => line.amount))
-        const priced = pricedOf({ fitted: [], handedOver: { lines, price } as never }, { price })
-        expect(sumOfCents((priced?.lines ?? []).map((line) => line.amount))).toBe(priced?.total)
-        expect(Math.round((priced?.total ?? 0) * 100)).toBe(Math.round(price * 100))
-        for (const line of priced?.lines ?? []) expect(line.amount).toBe(Number(line.amount.toFixed(2)))
-      }),
-      { numRuns: 10_000 },
-    )
   })
 })

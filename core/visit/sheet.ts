@@ -7,7 +7,7 @@ import type { UnitSystem } from '../quantity/measures'
 import { formatRange } from '../quantity/reading'
 import type { Reader } from '../quantity/sentence'
 import { valueText } from './describe'
-import { duesIn } from './due'
+import { after, duesIn } from './due'
 import type { Due } from './entry'
 import type { JudgedFinding, VisitState } from './fold'
 import { isChangedSinceIssue } from './issue'
@@ -66,6 +66,10 @@ export interface Sheet {
   nextDate?: string
   due: Due[]
   price?: Priced
+  /** What was agreed before the work, and why it is another price now. */
+  agreed?: { by: string; price: number; at: string; why?: string }
+  /** How long the shop stands for its work: ISO date. */
+  warrantyUntil?: string
   cautions: string[]
   photos: { hash: string; caption: string; at: string }[]
 }
@@ -83,15 +87,17 @@ const MOST_PHOTOS = 4
 export function writeSheet(state: VisitState, shop: Shop, job: Job, system: UnitSystem = shop.units): Sheet {
   const reader: Reader = { system, currency: shop.rates.currency }
   const proofs = proofListOf(state, job)
+  const date = (state.handedOver?.at ?? state.startedAt ?? state.scheduledAt).slice(0, 10)
   const jobs = jobsOnSheet(state, job)
   const repairs = repairsDone(jobs)
   const proved = provedOf(state, reader)
-  const price = pricedOf(state, job)
+  // What a shop would charge that has not said so is nothing to print; what was agreed outright is.
+  const price = shop.unset ? outright(state) : pricedOf(state, job)
   const assumed = assumedLine(state, proved)
   return {
     shop,
     visitId: state.id,
-    date: (state.handedOver?.at ?? state.startedAt ?? state.scheduledAt).slice(0, 10),
+    date,
     issue: Math.max(1, state.issues),
     isIssued: state.handedOver !== undefined && !isChangedSinceIssue(state.entries),
     isDone: jobs.length === 0 || jobs.every(({ progress }) => progress === 'done'),
@@ -115,12 +121,30 @@ export function writeSheet(state: VisitState, shop: Shop, job: Job, system: Unit
     nextDate: state.handedOver?.nextDate,
     due: state.handedOver?.due ?? [],
     ...(price ? { price } : {}),
+    ...(state.priceAgreed ? { agreed: agreedOf(state.priceAgreed, price, state.handedOver?.priceWhy) } : {}),
+    ...(repairs.length > 0 && shop.rates.workWarrantyMonths
+      ? { warrantyUntil: after(date, { months: shop.rates.workWarrantyMonths }) }
+      : {}),
     cautions: cautionsFor(state.machine.kind),
     photos: state.photos
       .filter(({ caption, of }) => caption !== undefined || of !== undefined)
       .slice(-MOST_PHOTOS)
       .map(({ hash, caption, name, at }) => ({ hash, at, caption: caption ?? name })),
   }
+}
+
+function outright({ handedOver }: VisitState): Priced | undefined {
+  const amount = handedOver?.price
+  return amount === undefined ? undefined : { lines: [{ label: 'As agreed', amount }], total: amount }
+}
+
+/** A price that is another than was agreed says why. */
+function agreedOf(
+  agreed: NonNullable<VisitState['priceAgreed']>,
+  price: Priced | undefined,
+  why: string | undefined,
+): Sheet['agreed'] {
+  return { ...agreed, ...(why && price?.total !== agreed.price ? { why } : {}) }
 }
 
 /** The readings that prove the work, the newest of each beside the one before. */

@@ -1,4 +1,5 @@
 import { DEFAULT_RATES, type EnteredRates } from '../knowledge/shop/rates'
+import type { Kind, Part } from '../knowledge/vocabulary'
 import type { PracticeWays } from '../knowledge/shop/practices'
 import type { UnitSystem } from '../quantity/measures'
 
@@ -9,6 +10,24 @@ export interface Shop {
   units: UnitSystem
   rates: EnteredRates
   schools?: PracticeWays
+  /** Nobody has entered it yet: nothing of it is printed, and what it would charge is a guess. */
+  unset?: true
+  /** Part prices that are the usual ones and not its own, by part or `part:kind`: they are asked before they count. */
+  guessedPrices?: string[]
 }
 
 export const UNNAMED_SHOP: Shop = { name: 'This shop', place: '', units: 'us', rates: DEFAULT_RATES }
+
+/** The shop as its next line says it: only what is its own. */
+export function enteredShop({ unset: _, guessedPrices = [], ...shop }: Shop): Omit<Shop, 'unset' | 'guessedPrices'> {
+  const guessed = new Set(guessedPrices)
+  const own = Object.entries(shop.rates.partPrices).filter(([key]) => !guessed.has(key))
+  return { ...shop, rates: { ...shop.rates, partPrices: Object.fromEntries(own) } }
+}
+
+/** Is this part's price, on a kind of machine, the usual one and not the shop's own? */
+export function isGuessedPrice({ guessedPrices = [] }: Shop, part: Part, kind: Kind): boolean {
+  const { partPrices } = DEFAULT_RATES
+  const key = partPrices[`${part}:${kind}`] === undefined ? part : `${part}:${kind}`
+  return guessedPrices.includes(key)
+}

@@ -259,7 +259,12 @@ export const visitWorking = defineWorking({
       })),
       plan: planOf(played),
       price: {
-        lines: (job.bill?.lines ?? []).map(({ id, label, minutes, price }) => ({ id, label, minutes, amount: price })),
+        lines: [
+          ...(job.bill?.lines ?? []).map(({ id, label, minutes, price }) => ({ id, label, minutes, amount: price })),
+          ...job.account.lines
+            .filter(({ kind }) => kind !== 'part' && kind !== 'work')
+            .map(({ kind, label, amount }) => ({ id: kind, label, minutes: 0, amount })),
+        ],
         total: cents(job.price ?? 0),
       },
       card: { ...card, id: undefined, customerId: undefined, left: sheet.left, standing: state.standing },

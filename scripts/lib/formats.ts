@@ -204,11 +204,16 @@ const BODIES: Record<string, Schema> = {
   'joint-done': object({ joint: { enum: [...STAGES] } }, ['joint']),
   proof: object({ proof: text(40), outcome: { enum: [...PROOF_OUTCOMES] }, why: text(300) }, ['proof', 'outcome']),
   comeback: object({ failed: list(text(40)) }, ['failed']),
+  'price-change': object({ label: text(200), amount: number, waives: { enum: ['work', 'all'] }, own: ids(PARTS) }, [
+    'label',
+  ]),
+  'price-agreed': object({ by: text(120), price: number }, ['by', 'price']),
   'handed-over': object(
     {
       watch: text(2000),
       nextDate: date,
       price: number,
+      priceWhy: text(300),
       due: list(object({ kind: { enum: [...DUE_KINDS] }, on: date, what: text(300) }, ['kind', 'on', 'what'])),
       lines: list(object({ label: text(300), amount: number }, ['label', 'amount'])),
     },

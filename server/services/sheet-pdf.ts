@@ -163,7 +163,7 @@ function lineSvg({ line, verdict }: Proved): string {
   )
 }
 
-function priceOf({ price, shop, isDone }: Sheet, width: number): Content[] {
+function priceOf({ price, shop, isDone, agreed, warrantyUntil }: Sheet, width: number): Content[] {
   if (!price) return []
   const money = (amount: number) =>
     new Intl.NumberFormat('en-US', { style: 'currency', currency: shop.rates.currency }).format(amount)
@@ -175,5 +175,9 @@ function priceOf({ price, shop, isDone }: Sheet, width: number): Content[] {
     ...price.lines.map(({ label, amount }) => row(label, money(amount))),
     rule(width, INK),
     row('In all', money(price.total), true),
+    ...(agreed
+      ? [text([`${agreed.by} agreed to ${money(agreed.price)} before the work.`, agreed.why].filter(Boolean).join(' '))]
+      : []),
+    ...(warrantyUntil ? [text(`Warranty on our work: to ${day(warrantyUntil)}`)] : []),
   ])
 }

@@ -1,4 +1,4 @@
-import { wholeRates } from '../../core/knowledge/shop/rates'
+import { DEFAULT_RATES, wholeRates } from '../../core/knowledge/shop/rates'
 import type { Kind } from '../../core/knowledge/vocabulary'
 import type { Pace } from '../../core/takedown/as-here'
 import type { Entry } from '../../core/visit/entry'
@@ -31,9 +31,11 @@ export function stateOf(view: VisitView): VisitState {
 
 /** The shop as its own entries say it. */
 export function shopOf(shopEntries: readonly Entry[]): Shop {
-  const entered = newestOf(liveEntries(shopEntries), 'shop-set')?.body ?? UNNAMED_SHOP
+  const entered = newestOf(liveEntries(shopEntries), 'shop-set')?.body
+  if (!entered) return { ...UNNAMED_SHOP, name: '', unset: true, guessedPrices: Object.keys(DEFAULT_RATES.partPrices) }
+  const guessedPrices = Object.keys(DEFAULT_RATES.partPrices).filter((key) => !(key in entered.rates.partPrices))
   // A shop that was entered before a price was known goes by the usual one, on every screen alike.
-  return { ...entered, rates: wholeRates(entered.rates) }
+  return { ...entered, rates: wholeRates(entered.rates), ...(guessedPrices.length > 0 ? { guessedPrices } : {}) }
 }
 
 /** The newest forgetting of a kind's visits: since then they count again. */

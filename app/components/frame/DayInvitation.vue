@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A day without visits: an invitation, not a blank. */
-const { first } = defineProps<{ first: boolean }>()
+const { first, unset = false } = defineProps<{ first: boolean; unset?: boolean }>()
 </script>
 
 <template>
@@ -15,10 +15,17 @@ const { first } = defineProps<{ first: boolean }>()
           : 'What was left over from earlier days would stand here.'
       }}
     </p>
+    <p v-if="unset" class="max-w-xl">
+      Your name, address and what an hour costs stand on every sheet: nothing is printed for a shop that has not said
+      so.
+    </p>
     <div class="flex flex-wrap gap-3">
-      <NuxtLink class="button button-lit" to="/visits/new">{{
+      <NuxtLink v-if="unset" class="button button-lit" to="/settings" data-testid="first-settings"
+        >Say who you are</NuxtLink
+      ><NuxtLink class="button" :class="{ 'button-lit': !unset }" to="/visits/new">{{
         first ? 'First machine and visit' : 'New visit'
-      }}</NuxtLink><ImportVisit />
+      }}</NuxtLink
+      ><ImportVisit />
     </div>
   </section>
 </template>

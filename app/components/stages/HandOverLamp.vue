@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { isChangedSinceIssue } from '#core/visit/issue'
 
-const { visit, state, bill } = useVisitContext()
+const { visit, state, account } = useVisitContext()
+const money = useMoney()
 const { system } = useUnits()
-const { form, due, isReady, leftOver, unproved, problem, handOver, addDue, dropDue, inAYear } = useHandOver()
+const { form, due, agreed, differs, isReady, leftOver, unproved, problem, handOver, addDue, dropDue, inAYear } =
+  useHandOver()
 const path = computed(() => `/api/visits/${state.value.id}`)
 const changed = computed(() => isChangedSinceIssue(visit.entries))
 /** Issues before the newest: each stays as it was. */
@@ -42,12 +44,16 @@ function printSheet(): void {
       ><button type="button" class="button button-quiet" @click="addDue">another date</button>
     </div>
     <label
-      ><span class="label">Price agreed</span
+      ><span class="label">Price, where it is another</span
       ><input
         v-model="form.price"
         class="field number"
         inputmode="decimal"
-        :placeholder="bill ? bill.price.toFixed(2) : 'none'"
+        :placeholder="account.lines.length > 0 ? account.total.toFixed(2) : 'none'"
+    /></label>
+    <label v-if="differs && agreed" data-testid="price-why"
+      ><span class="label">{{ agreed.by }} agreed to {{ money(agreed.price) }}. Why is it another price?</span
+      ><input v-model="form.priceWhy" class="field" maxlength="300"
     /></label>
     <label v-if="unproved.length > 0" data-testid="unproved"
       ><span class="label">Not proved: {{ unproved.map(({ label }) => label).join(', ') }}. Why?</span

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { formatMinutes } from '#core/quantity/format'
 
-/** All agreed jobs as one plan: opened once, and one price, the sum of its lines. */
-const { state, bill } = useVisitContext()
+/** All agreed jobs as one plan: opened once, and what it comes to, the sum of its lines. */
+const { visit, state, bill, account } = useVisitContext()
 const money = useMoney()
 const together = computed(() =>
   state.value.rounds.length > 0
@@ -17,6 +17,13 @@ const phases = computed(() =>
     .map((phase) => ({ phase, minutes: bill.value?.phases[phase] ?? 0 }))
     .filter(({ minutes }) => minutes > 0),
 )
+/** What the shop puts on every account, besides the jobs and what was written by hand. */
+const besides = computed(() => account.value.lines.filter(({ kind }) => !['part', 'work', 'change'].includes(kind)))
+const changes = computed(() => {
+  const amounts = account.value.lines.filter(({ kind }) => kind === 'change').map(({ amount }) => amount)
+  return state.value.priceChanges.map((change) => ({ ...change, put: change.own ? undefined : amounts.shift() }))
+})
+const drop = (entryId: string) => visit.append('retracted', {}, entryId)
 </script>
 
 <template>
@@ -28,7 +35,7 @@ const phases = computed(() =>
         ><strong class="text-xl">{{ formatMinutes(bill.minutes.p50) }}</strong> to
         {{ formatMinutes(bill.minutes.p90) }}</span
       >
-      <strong class="number text-xl" data-testid="plan-price">{{ money(bill.price) }}</strong>
+      <strong class="number text-xl" data-testid="plan-price">{{ money(account.total) }}</strong>
     </p>
     <div class="mt-2 flex h-4 border border-ink" aria-hidden="true">
       <span
@@ -43,15 +50,43 @@ const phases = computed(() =>
       <span v-for="each in phases" :key="each.phase">{{ PHASES[each.phase] }} {{ formatMinutes(each.minutes) }}</span
       ><span class="ml-auto">work {{ money(bill.labourPrice) }} + parts {{ money(bill.partsPrice) }}</span>
     </p>
-    <table v-if="bill.lines.length > 1" class="mt-2 w-full text-[0.95rem]">
+    <table
+      v-if="bill.lines.length > 1 || besides.length + changes.length > 0"
+      class="mt-2 w-full text-[0.95rem]"
+      data-testid="account"
+    >
       <tbody>
         <tr v-for="(line, index) in bill.lines" :key="line.id" class="border-t border-rule">
           <th scope="row" class="py-1 text-left font-normal">{{ line.label }}</th>
           <td class="number text-right">{{ index > 0 ? '+' : '' }}{{ formatMinutes(line.minutes) }}</td>
           <td class="number pl-4 text-right">{{ money(line.price) }}</td>
         </tr>
+        <tr v-for="change in changes" :key="change.entryId" class="border-t border-rule">
+          <th scope="row" class="py-1 text-left font-normal">{{ change.label }}</th>
+          <td class="text-right">
+            <button
+              type="button"
+              class="button button-quiet"
+              :aria-label="`without ${change.label}`"
+              @click="drop(change.entryId)"
+            >
+              drop
+            </button>
+          </td>
+          <td class="number pl-4 text-right">{{ change.put === undefined ? '' : money(change.put) }}</td>
+        </tr>
+        <tr v-for="line in besides" :key="line.label" class="border-t border-rule">
+          <th scope="row" class="py-1 text-left font-normal" colspan="2">{{ line.label }}</th>
+          <td class="number pl-4 text-right">{{ money(line.amount) }}</td>
+        </tr>
       </tbody>
     </table>
+    <GuessedPrices />
+    <p v-if="visit.shop.unset" class="mt-2 text-[0.95rem]">
+      Usual prices: the shop has not said what it charges.
+      <NuxtLink to="/settings" class="underline">Settings</NuxtLink>
+    </p>
+    <AccountChanges class="mt-2" />
   </section>
 </template>
 

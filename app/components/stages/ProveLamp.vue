@@ -60,7 +60,7 @@ function backToTest(): void {
       It counts after <span class="number">{{ next.waitMinutes }}</span> minutes of running.
     </p>
     <p v-if="next.allowed">{{ next.allowed.text }}</p>
-    <p class="text-[0.88rem]">{{ BASIS_WORDS[next.basis.kind] }}: {{ next.basis.name }}</p>
+    <p class="text-[0.88rem]">{{ next.basis.name }} ({{ BASIS_WORDS[next.basis.kind] }})</p>
     <label v-if="leaving"
       ><span class="label">Why?</span
       ><input v-model="why" class="field" maxlength="300" data-testid="proof-why" @keydown.enter="leave('left')"

@@ -8,6 +8,11 @@ import { comingAgain, type Sheet } from '#core/visit/sheet'
 const { sheet, hash } = defineProps<{ sheet: Sheet; hash: string }>()
 const money = useMoney()
 const day = (on: string) => format(new Date(`${on}T12:00:00`), 'EEEE d MMMM yyyy')
+const agreedWords = computed(() => {
+  if (!sheet.agreed) return ''
+  const { by, price, at, why } = sheet.agreed
+  return `${by} agreed to ${money(price)} at ${format(new Date(at), 'HH:mm')}.${why ? ` ${why}` : ''}`
+})
 const again = computed(() => comingAgain(sheet))
 const MARKED = new Set(['failed', 'tired', 'unclear'])
 </script>
@@ -112,6 +117,12 @@ const MARKED = new Set(['failed', 'tired', 'unclear'])
             </tr>
           </tbody>
         </table>
+        <p v-if="sheet.agreed" class="py-0.5" data-testid="sheet-agreed">
+          {{ agreedWords }}
+        </p>
+        <p v-if="sheet.warrantyUntil" class="py-0.5">
+          Warranty on our work: to <strong>{{ day(sheet.warrantyUntil) }}</strong>
+        </p>
       </section>
     </div>
     <section v-if="sheet.photos.length > 0">

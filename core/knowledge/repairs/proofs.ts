@@ -38,11 +38,11 @@ export const PROOFS_BASIS: Basis = {
   kind: 'common-practice',
   name: 'commissioning: free, full, bled, at its volts and amps, at its pressures, dry and quiet',
 }
-const MINUTES_BASIS: Basis = {
+export const MINUTES_BASIS: Basis = {
   kind: 'common-practice',
   name: 'a leak shows after minutes of running: wipe, run five, feel again',
 }
-const MEGGER_BASIS: Basis = {
+export const MEGGER_BASIS: Basis = {
   kind: 'standard',
   name: 'IEEE 43: insulation is read dead, before voltage is put on a winding that was disturbed',
 }

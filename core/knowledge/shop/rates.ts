@@ -97,11 +97,30 @@ export const DEFAULT_RATES: Rates = {
   },
 }
 
+export const TAXED = ['parts', 'work', 'all'] as const
+/** A tax as the shop has to put it on its accounts. */
+export interface TaxLine {
+  name: string
+  percent: number
+  on: (typeof TAXED)[number]
+}
+/** What the shop puts on every account; nothing of it is there before the shop enters it. */
+export interface Charges {
+  /** The journey is charged, not only reckoned with. */
+  chargesJourney?: boolean
+  /** The least that a visit comes to, before taxes. */
+  minimum?: number
+  taxes?: TaxLine[]
+  /** How long the shop stands for its own work, months. */
+  workWarrantyMonths?: number
+}
+
 /** Rates as a shop entered them; what it has not said yet stands as usual. */
 export type EnteredRates = Omit<Rates, 'liveRisk' | 'helperHourly' | 'afterHours'> &
-  Partial<Pick<Rates, 'liveRisk' | 'helperHourly' | 'afterHours'>>
+  Partial<Pick<Rates, 'liveRisk' | 'helperHourly' | 'afterHours'>> &
+  Charges
 
-export function wholeRates(entered: EnteredRates): Rates {
+export function wholeRates(entered: EnteredRates): Rates & Charges {
   const { liveRisk, helperHourly, afterHours, partPrices } = DEFAULT_RATES
   return { liveRisk, helperHourly, afterHours, ...entered, partPrices: { ...partPrices, ...entered.partPrices } }
 }

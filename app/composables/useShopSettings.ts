@@ -1,0 +1,28 @@
+import { ref } from 'vue'
+import { enteredShop, type Shop } from '#core/visit/shop'
+import type { EntryBodies } from '#core/visit/entry'
+
+/** The shop as it stands at the server, and its next word on itself. */
+export function useShopSettings() {
+  const journal = useShopJournal()
+  const shop = ref<Shop>()
+  const problem = ref('')
+  async function load(): Promise<void> {
+    problem.value = ''
+    try {
+      const response = await fetch('/api/shop')
+      if (!response.ok) throw new Error(response.statusText)
+      shop.value = ((await response.json()) as { shop: Shop }).shop
+      rememberShopUnits(shop.value)
+    } catch {
+      problem.value = 'The server does not answer. Start it, then try again.'
+    }
+  }
+  /** Writes the shop anew, with what changed. */
+  async function save(change: Partial<EntryBodies['shop-set']>): Promise<void> {
+    if (!shop.value) return
+    await journal.append('shop-set', { ...enteredShop(shop.value), ...change })
+    await load()
+  }
+  return { shop, problem, load, save }
+}

@@ -1,0 +1,50 @@
+import { describe, expect, it } from 'vitest'
+import { UNNAMED_SHOP, type Shop } from '#core/visit/shop'
+import { readSettings, settingsForm } from './settings-form'
+
+const EMPTY: Shop = { ...UNNAMED_SHOP, name: '', unset: true }
+const SHOP: Shop = {
+  ...UNNAMED_SHOP,
+  name: 'Lantern & Leat',
+  rates: {
+    ...UNNAMED_SHOP.rates,
+    chargesJourney: true,
+    minimum: 80,
+    workWarrantyMonths: 12,
+    taxes: [{ name: 'Sales tax', percent: 6, on: 'parts' }],
+  },
+}
+const problems = (change: object, shop = SHOP) => {
+  const read = readSettings({ ...settingsForm(shop), ...change }, shop)
+  return 'problems' in read ? Object.keys(read.problems) : []
+}
+
+describe('the shop’s settings', () => {
+  it('read back as they stand change nothing', () =>
+    expect(readSettings(settingsForm(SHOP), SHOP)).toEqual({ shop: SHOP }))
+  it('of an empty shop are empty, and ask for name, currency and hour', () => {
+    expect(settingsForm(EMPTY)).toMatchObject({
+      name: '',
+      currency: '',
+      hourly: '',
+      trip: '',
+      partsMarkup: '',
+      taxes: [],
+    })
+    expect(problems({}, EMPTY)).toEqual(['name', 'currency', 'hourly'])
+    expect(problems({ name: 'X', currency: 'eur', hourly: '60' }, EMPTY)).toEqual([])
+  })
+  it('take off what is emptied, and read a comma', () => {
+    const read = readSettings({ ...settingsForm(SHOP), minimum: '', taxes: [], hourly: '92,50' }, SHOP)
+    expect(read).toMatchObject({ shop: { rates: { hourly: 92.5 } } })
+    for (const gone of ['minimum', 'taxes']) expect((read as { shop: Shop }).shop.rates).not.toHaveProperty(gone)
+  })
+  it.each([
+    [{ name: ' ' }, 'name'],
+    [{ currency: 'dollar' }, 'currency'],
+    [{ hourly: 'dear' }, 'hourly'],
+    [{ trip: '-5' }, 'trip'],
+    [{ taxes: [{ name: 'T', percent: 'x', on: 'all' }] }, 'taxes.0'],
+    [{ taxes: [{ name: '', percent: '5', on: 'all' }] }, 'taxes.0'],
+  ])('%o is refused by its field', (change, field) => expect(problems(change)).toEqual([field]))
+})

@@ -1,0 +1,93 @@
+import type { TaxLine } from '#core/knowledge/shop/rates'
+import { enteredShop, type Shop } from '#core/visit/shop'
+import { readNumber } from './field-text'
+
+/** The shop’s settings as they stand in a form: every figure a text. */
+export interface SettingsForm {
+  name: string
+  place: string
+  currency: string
+  units: Shop['units']
+  hourly: string
+  trip: string
+  chargesJourney: boolean
+  minimum: string
+  afterHours: string
+  helperHourly: string
+  partsMarkup: string
+  downtime: string
+  workWarrantyMonths: string
+  taxes: { name: string; percent: string; on: TaxLine['on'] }[]
+}
+const FIGURES = ['hourly', 'trip', 'minimum', 'afterHours', 'helperHourly', 'partsMarkup', 'downtime'] as const
+const text = (value: number | undefined) => (value === undefined ? '' : String(value))
+
+/** The shop as a form. One that nobody has entered starts empty: no figure is put into its mouth. */
+export function settingsForm({ name, place, units, rates, unset }: Shop): SettingsForm {
+  const figure = (value: number | undefined) => (unset ? '' : text(value))
+  return {
+    name,
+    place,
+    units,
+    currency: unset ? '' : rates.currency,
+    hourly: figure(rates.hourly),
+    trip: figure(rates.trip),
+    chargesJourney: rates.chargesJourney ?? false,
+    minimum: figure(rates.minimum),
+    afterHours: figure(rates.afterHours),
+    helperHourly: figure(rates.helperHourly),
+    partsMarkup: unset ? '' : text(Math.round(rates.partsMarkup * 10_000) / 100),
+    downtime: figure(rates.downtime),
+    workWarrantyMonths: figure(rates.workWarrantyMonths),
+    taxes: (rates.taxes ?? []).map(({ name: tax, percent, on }) => ({ name: tax, percent: String(percent), on })),
+  }
+}
+
+/**
+ * The shop that a form says. What was left empty stands as it was; a figure that is none is a problem by its field.
+ *
+ * @returns the shop, or what is wrong in words, by field
+ */
+export function readSettings(
+  form: SettingsForm,
+  shop: Shop,
+): { shop: ReturnType<typeof enteredShop> } | { problems: Record<string, string> } {
+  const problems: Record<string, string> = {}
+  const number = (field: string, written: string): number | undefined => {
+    if (written.trim() === '') return undefined
+    const value = readNumber(written)
+    if (value === undefined || value < 0) problems[field] = 'a number, such as 92 or 12.50'
+    return value
+  }
+  const figures = Object.fromEntries(FIGURES.map((field) => [field, number(field, form[field])]))
+  const months = number('workWarrantyMonths', form.workWarrantyMonths)
+  const taxes = form.taxes
+    .filter(({ name, percent }) => name.trim() || percent.trim())
+    .map(({ name, percent, on }, index) => ({ name: name.trim(), percent: number(`taxes.${index}`, percent) ?? 0, on }))
+  if (taxes.some(({ name }) => !name)) problems['taxes.0'] = 'each tax has a name'
+  if (!form.name.trim()) problems.name = 'the name that stands on every sheet'
+  if (!/^[A-Z]{3}$/.test(form.currency.trim().toUpperCase())) problems.currency = 'three letters, such as USD'
+  if (form.hourly.trim() === '') problems.hourly = 'what an hour costs: every price hangs on it'
+  if (Object.keys(problems).length > 0) return { problems }
+  const known = enteredShop(shop)
+  const { partsMarkup, ...others } = figures
+  const entered = Object.fromEntries(Object.entries(others).filter(([, value]) => value !== undefined))
+  const { minimum: _, taxes: __, workWarrantyMonths: ___, ...rates } = known.rates
+  return {
+    shop: {
+      ...known,
+      name: form.name.trim(),
+      place: form.place.trim(),
+      units: form.units,
+      rates: {
+        ...rates,
+        ...entered,
+        currency: form.currency.trim().toUpperCase(),
+        ...(partsMarkup === undefined ? {} : { partsMarkup: partsMarkup / 100 }),
+        chargesJourney: form.chargesJourney,
+        ...(taxes.length > 0 ? { taxes } : {}),
+        ...(months === undefined ? {} : { workWarrantyMonths: months }),
+      },
+    },
+  }
+}

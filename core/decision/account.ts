@@ -1,0 +1,106 @@
+import type { Charges } from '../knowledge/shop/rates'
+import type { Part } from '../knowledge/vocabulary'
+import { formatNumber } from '../quantity/format'
+import { cents, sumOfCents } from '../quantity/money'
+import type { Bill } from './bill'
+
+/** What is put on or taken off an account by hand. */
+export interface AccountChange {
+  label: string
+  /** Added, or taken off where it is below nothing. */
+  amount?: number
+  /** The customer pays nothing for the work, or for all of it. */
+  waives?: 'work' | 'all'
+  /** The customer brought this part. */
+  own?: Part
+}
+export interface AccountLine {
+  kind: 'part' | 'work' | 'journey' | 'change' | 'minimum' | 'tax'
+  label: string
+  amount: number
+  part?: Part
+  /** The usual price, which the shop has not made its own. */
+  isGuessed?: true
+}
+/** What a visit comes to: every line in whole cents, and their sum. */
+export interface Account {
+  lines: AccountLine[]
+  total: number
+}
+
+export interface AccountScene {
+  /** Does the shop go there? What stands on its own bench has no journey. */
+  isAway: boolean
+  changes?: readonly AccountChange[]
+  isGuessed?: (part: Part) => boolean
+}
+
+/**
+ * The account of a visit, from the bill of its jobs and what the shop charges besides. It is the one place where parts,
+ * work, journey, least charge and taxes come together; screens, sheet and papers show its lines.
+ *
+ * @param bill none where nothing is agreed: a journey is still one
+ * @param charges what the shop puts on every account; nothing that it did not enter
+ */
+export function accountOf(
+  bill: Pick<Bill, 'parts' | 'labourPrice' | 'minutes'> | undefined,
+  charges: Charges & { trip: number },
+  { isAway, changes = [], isGuessed = () => false }: AccountScene,
+): Account {
+  const brought = new Set(changes.flatMap(({ own }) => own ?? []))
+  const parts = (bill?.parts ?? []).map(({ part, label, price }): AccountLine =>
+    brought.has(part)
+      ? { kind: 'part', part, label: `${label}, brought by you`, amount: 0 }
+      : {
+          kind: 'part',
+          part,
+          label: isGuessed(part) ? `${label}, at the usual price` : label,
+          amount: cents(price),
+          ...(isGuessed(part) ? { isGuessed: true as const } : {}),
+        },
+  )
+  const work: AccountLine[] = bill
+    ? [{ kind: 'work', label: `Work, ${bill.minutes.p50} minutes`, amount: cents(bill.labourPrice) }]
+    : []
+  const journey: AccountLine[] =
+    charges.chargesJourney && isAway && charges.trip > 0
+      ? [{ kind: 'journey', label: 'Journey', amount: cents(charges.trip) }]
+      : []
+  const before = [...parts, ...work, ...journey]
+  const changed = [...before, ...changes.flatMap((change) => changeLine(change, before))]
+  const least = minimumLine(changed, charges, changes)
+  const net = [...changed, ...least]
+  const lines = [...net, ...taxLines(net, charges)]
+  return { lines, total: sumOfCents(lines.map(({ amount }) => amount)) }
+}
+
+function changeLine({ label, amount, waives }: AccountChange, before: readonly AccountLine[]): AccountLine[] {
+  if (amount !== undefined) return [{ kind: 'change', label, amount: cents(amount) }]
+  if (waives === undefined) return []
+  const waived = before.filter(({ kind }) => waives === 'all' || kind === 'work').map((line) => -line.amount)
+  return [{ kind: 'change', label, amount: sumOfCents(waived) }]
+}
+
+/** What the least charge puts on top; nothing where the work is waived, or there is nothing to pay for at all. */
+function minimumLine(
+  lines: readonly AccountLine[],
+  { minimum = 0 }: Charges,
+  changes: readonly AccountChange[],
+): AccountLine[] {
+  const sum = sumOfCents(lines.map(({ amount }) => amount))
+  const isWaived = changes.some(({ waives }) => waives !== undefined)
+  return lines.length > 0 && !isWaived && sum < minimum
+    ? [{ kind: 'minimum', label: 'Up to the least charge', amount: sumOfCents([cents(minimum), -sum]) }]
+    : []
+}
+
+/** Taxes in the shop's order, each on its own base and none on another. */
+function taxLines(net: readonly AccountLine[], { taxes = [] }: Charges): AccountLine[] {
+  return taxes.flatMap(({ name, percent, on }) => {
+    const isTaxed = ({ kind }: AccountLine) => on === 'all' || (on === 'parts') === (kind === 'part')
+    const base = sumOfCents(net.filter(isTaxed).map(({ amount }) => amount))
+    if (base <= 0) return []
+    const label = `${name}, ${formatNumber(percent)} % of ${base.toFixed(2)}${on === 'all' ? '' : ` for ${on}`}`
+    return [{ kind: 'tax' as const, label, amount: cents((base * percent) / 100) }]
+  })
+}

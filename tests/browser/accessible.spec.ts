@@ -10,6 +10,8 @@ const SCREENS = [
   '/?day=2026-06-01',
   '/visits/new',
   '/shop',
+  '/settings',
+  '/prices',
   '/workings',
   '/workings/sources',
   '/workings/which-sump-pump',

@@ -21,6 +21,7 @@ import type { Customer, Entry, EntryBodies, Machine } from './entry'
 import type { VisitJob } from './agreed'
 import { partAgesOf, speakingStill } from './fitted'
 import { foldWork, measuredIn, turnedBy, type Round } from './fold-work'
+import { isChangedSince } from './issue'
 import { newestOf, ofKind } from './of-kind'
 import { judgedUntil, platesOf } from './plate-at'
 import type { StepRecordAt } from './step-book'
@@ -108,7 +109,7 @@ export interface VisitState {
   /** What the customer agreed to last, and when. */
   priceAgreed?: EntryBodies['price-agreed'] & { at: string }
   /** What was said of proofs since the last comeback, the newest word on each. */
-  proofs: ReadonlyMap<string, EntryBodies['proof'] & { at: string }>
+  proofs: ReadonlyMap<string, EntryBodies['proof'] & { entryId: string; at: string }>
   /** Times that the work did not prove and went back to Test, oldest first. */
   comebacks: (EntryBodies['comeback'] & { at: string })[]
   steps: ReadonlyMap<string, StepRecordAt>
@@ -122,6 +123,8 @@ export interface VisitState {
   handedOver?: EntryBodies['handed-over'] & { at: string; author: string }
   /** How often it was handed over: each makes a new issue of the sheet. */
   issues: number
+  /** It was handed over, and nothing that its sheet would say was written, changed or taken back since. */
+  isIssued: boolean
   startedAt?: string
   /** Newest earlier readings of this machine, for trends. */
   earlier: Earlier
@@ -231,7 +234,9 @@ export function foldVisit(
     newParts: new Map(ofKind(live, 'new-part').map(({ body }) => [body.part, body])),
     priceChanges: ofKind(live, 'price-change').map(({ id, body }) => ({ ...body, entryId: id })),
     ...(priceAgreed ? { priceAgreed: { ...priceAgreed.body, at: priceAgreed.at } } : {}),
-    proofs: new Map(ofKind(sinceComeback, 'proof').map(({ body, at }) => [body.proof, { ...body, at }])),
+    proofs: new Map(
+      ofKind(sinceComeback, 'proof').map(({ id, body, at }) => [body.proof, { ...body, entryId: id, at }]),
+    ),
     comebacks: ofKind(live, 'comeback').map(({ body, at }) => ({ ...body, at })),
     steps: steps.steps,
     pastSteps: steps.past,
@@ -240,6 +245,7 @@ export function foldVisit(
     stage: STAGES.find((stage) => !stagesDone.has(stage)) ?? 'hand-over',
     ...(handedOver ? { handedOver: { ...handedOver.body, at: handedOver.at, author: handedOver.author } } : {}),
     issues: ofKind(live, 'handed-over').length,
+    isIssued: handedOver !== undefined && !isChangedSince(handedOver, entries),
     startedAt: live.find(
       ({ kind }) => kind !== 'visit-opened' && kind !== 'call' && kind !== 'loaded' && kind !== 'machine-set',
     )?.at,

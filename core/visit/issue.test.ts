@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Entry } from './entry'
-import { isChangedSinceIssue, issuesOf, journalAtIssue, journalHash, shortHash } from './issue'
-import { entry, opened, reading } from './test-journal'
+import { issuesOf, journalAtIssue, journalHash, journalOfSheet, shortHash } from './issue'
+import { entry, fold, opened, reading } from './test-journal'
 
 const ordered = (entries: Entry[]) => entries.map((each, index) => ({ ...each, lamport: index + 1 }) as Entry)
 const first = opened()
@@ -22,13 +22,15 @@ describe('issues of a sheet', () => {
     expect(journalAtIssue(journal, 3)).toBeUndefined()
     expect([issuesOf([first]), journalAtIssue([first])]).toEqual(['', undefined])
   })
-  it('is changed by what is written afterwards, not by a stage that is closed', () => {
-    expect([3, 4, 5, 6].map((lines) => isChangedSinceIssue(journal.slice(0, lines)))).toEqual([
-      false,
-      false,
-      true,
-      false,
-    ])
+  it('stands as issued until something is written or taken back that it would say', () => {
+    const issued = (entries: Entry[]) => fold(entries).isIssued
+    expect([2, 3, 4, 5, 6].map((lines) => issued(journal.slice(0, lines)))).toEqual([false, true, true, false, true])
+    const back = { ...entry('retracted', {}, journal[1]?.id), lamport: 9 } as Entry
+    expect(issued([...journal.slice(0, 4), back])).toBe(false)
+  })
+  it('has the fingerprint of its issue while it stands, and of all lines once it does not', () => {
+    expect(journalOfSheet(journal.slice(0, 4), true)).toHaveLength(3)
+    expect(journalOfSheet(journal.slice(0, 5), false)).toHaveLength(5)
   })
 })
 

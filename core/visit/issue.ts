@@ -18,10 +18,14 @@ export function journalAtIssue(entries: readonly Entry[], issue?: number): Entry
   return last && [...entries].filter((entry) => compareEntries(entry, last) <= 0).sort(compareEntries)
 }
 
-/** Was something written since the newest issue that its sheet does not say? */
-export function isChangedSinceIssue(entries: readonly Entry[]): boolean {
-  const last = handOvers(entries).at(-1)
-  return last !== undefined && entries.some((entry) => compareEntries(entry, last) > 0 && !SILENT.has(entry.kind))
+/** Was something written, changed or taken back since a hand-over that its sheet does not say? */
+export function isChangedSince(handedOver: Entry, entries: readonly Entry[]): boolean {
+  return entries.some((entry) => compareEntries(entry, handedOver) > 0 && !SILENT.has(entry.kind))
+}
+
+/** The lines that a sheet’s fingerprint is of: up to its hand-over while it stands as issued, else all of them. */
+export function journalOfSheet(entries: readonly Entry[], isIssued: boolean): readonly Entry[] {
+  return (isIssued ? journalAtIssue(entries) : undefined) ?? entries
 }
 
 /** The issues of a visit’s sheet, as they are asked for: “1”, “1 to 3”, nothing before it is handed over. */

@@ -41,6 +41,11 @@ export function repairsDone(jobs: readonly JobOnSheet[]): JobOnSheet[] {
   return jobs.filter(({ id, progress }) => progress === 'done' && NOTHING_TO_PROVE[id] === undefined)
 }
 
+/** Is the machine there after the visit, to be watched? What was only tried, opened or taken away is not. */
+export function staysInPlace(jobs: readonly JobOnSheet[]): boolean {
+  return jobs.length === 0 || repairsDone(jobs).length > 0 || jobs.some(({ id }) => id === 'leave-it')
+}
+
 /** Every part that is new after this visit: what is written as fitted, and what a plan renews that was carried out. */
 export function renewedIn(
   state: Pick<VisitState, 'machine' | 'fitted' | 'rounds' | 'agreed' | 'steps' | 'handedOver' | 'findings'>,

@@ -1,10 +1,11 @@
+import { partOfFinding } from '../knowledge/checks/checks'
 import { formatRange } from '../quantity/reading'
 import type { Reader } from '../quantity/sentence'
 import { beforeAfter } from './before-after'
 import { valueText } from './describe'
 import type { VisitState } from './fold'
 import type { Job } from './job'
-import { jobsOnSheet, renewedIn, repairsDone } from './owner-done'
+import { jobsOnSheet, renewedIn, staysInPlace } from './owner-done'
 import { ownerLabel } from './owner-label'
 import type { ProofList, ProofRow } from './proving'
 
@@ -23,13 +24,11 @@ export function watchTexts(
   { rows }: Pick<ProofList, 'rows'>,
   reader: Reader,
 ): string[] {
-  const jobs = jobsOnSheet(state, job)
-  // What was only looked at, or is away, is not to be watched: it is told with what was found.
-  const isInPlace = jobs.length === 0 || repairsDone(jobs).length > 0 || jobs.some(({ id }) => id === 'leave-it')
   const said = new Set(rows.flatMap((row) => (row.check && row.allowed && isAllowed(row) ? [row.check] : [])))
   const written = state.handedOver?.watch.trim()
   return [
-    ...(isInPlace ? tired(state, renewedIn(state, job), said, reader) : []),
+    // What is not there to be watched is told with what was found.
+    ...(staysInPlace(jobsOnSheet(state, job)) ? tired(state, renewedIn(state, job), said, reader) : []),
     ...rows.flatMap((row) => (row.allowed && isAllowed(row) ? [row.allowed.text] : [])),
     ...(written ? [written] : []),
   ].filter((text, index, all) => all.indexOf(text) === index)
@@ -47,9 +46,14 @@ function tired(
 ): string[] {
   return beforeAfter({ findings }).flatMap(({ before, after }) => {
     const judged = after ?? before
-    const { part, verdict } = judged?.judgement ?? {}
-    if (!judged || verdict !== 'tired' || judged.finding.of === 'new' || said.has(judged.finding.check)) return []
-    if (!after && (judged.replaced || (part !== undefined && renewed.has(part)))) return []
+    if (
+      !judged ||
+      judged.judgement.verdict !== 'tired' ||
+      judged.finding.of === 'new' ||
+      said.has(judged.finding.check)
+    )
+      return []
+    if (!after && (judged.replaced || renewed.has(partOfFinding(judged.finding) ?? ''))) return []
     const range = formatRange(judged.judgement, judged.judgement.unit, reader.system)
     const name = ownerLabel(judged)
     return [

@@ -30,7 +30,7 @@ export interface ProofList {
 
 type ProvedState = Pick<
   VisitState,
-  'machine' | 'standing' | 'findings' | 'proofs' | 'agreed' | 'rounds' | 'call' | 'fitted' | 'entries' | 'comebacks'
+  'machine' | 'standing' | 'findings' | 'proofs' | 'agreed' | 'rounds' | 'call' | 'fitted' | 'entries'
 >
 type ProvedJob = Pick<Job, 'bill' | 'repair' | 'before'>
 
@@ -79,7 +79,7 @@ function whyNotDue(jobs: readonly string[], due: readonly string[], { repair }: 
   return due.length === 0 ? NOTHING_TO_PROVE[jobs.at(-1) as string] : undefined
 }
 
-function proofRow(item: ProofItem, { findings, proofs }: ProvedState, ranFrom: string | undefined): ProofRow {
+function proofRow(item: ProofItem, { findings, proofs, entries }: ProvedState, ranFrom: string | undefined): ProofRow {
   const { check, id, waitMinutes } = item
   const read = (stage: JudgedFinding['stage']) =>
     check === undefined
@@ -88,8 +88,9 @@ function proofRow(item: ProofItem, { findings, proofs }: ProvedState, ranFrom: s
   const found = read('prove')
   const before = read('test')
   const said = proofs.get(id)
-  const isNewer = said !== undefined && (found === undefined || said.at > found.at)
-  const speaks = isNewer ? said : undefined
+  const place = (entryId: string) => entries.findIndex(({ id: each }) => each === entryId)
+  // The later word of the journal speaks, whatever the clocks said.
+  const speaks = said && (!found || place(said.entryId) > place(found.entryId)) ? said : undefined
   return {
     ...item,
     ...(found ? { found } : {}),

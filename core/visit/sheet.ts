@@ -10,9 +10,8 @@ import { valueText } from './describe'
 import { after, duesIn } from './due'
 import type { Due } from './entry'
 import type { JudgedFinding, VisitState } from './fold'
-import { isChangedSinceIssue } from './issue'
 import type { Job } from './job'
-import { capital, doneSentences, jobsOnSheet, renewedIn, repairsDone, jobWords } from './owner-done'
+import { capital, doneSentences, jobsOnSheet, renewedIn, repairsDone, jobWords, staysInPlace } from './owner-done'
 import { foundTexts, type Found } from './owner-found'
 import { keptAnswer } from './kept-working'
 import { ownerLabel } from './owner-label'
@@ -99,7 +98,7 @@ export function writeSheet(state: VisitState, shop: Shop, job: Job, system: Unit
     visitId: state.id,
     date,
     issue: Math.max(1, state.issues),
-    isIssued: state.handedOver !== undefined && !isChangedSinceIssue(state.entries),
+    isIssued: state.isIssued,
     isDone: jobs.length === 0 || jobs.every(({ progress }) => progress === 'done'),
     author: state.handedOver?.author ?? '',
     customer: { name: state.customer.name, place: state.customer.place },
@@ -109,7 +108,7 @@ export function writeSheet(state: VisitState, shop: Shop, job: Job, system: Unit
     found: foundTexts(state, job, reader, {
       isRepaired: repairs.length > 0 && proofs.failed.length === 0,
       hasJobs: jobs.length > 0,
-      isInPlace: repairs.length > 0 || jobs.length === 0,
+      isInPlace: staysInPlace(jobs),
       renewed: renewedIn(state, job),
     }),
     done: doneSentences(state, job),

@@ -4,7 +4,7 @@ import Papa from 'papaparse'
 import { InputError, badField } from '../../core/validation/input-error'
 import { READING_COLUMNS, readingRows } from '../../core/visit/readings-table'
 import { jobOf } from '../../core/visit/job'
-import { issuesOf, journalAtIssue, journalHash } from '../../core/visit/issue'
+import { issuesOf, journalAtIssue, journalHash, journalOfSheet } from '../../core/visit/issue'
 import { writeRecord } from '../../core/visit/record'
 import { writeSheet } from '../../core/visit/sheet'
 import type { UnitSystem } from '../../core/quantity/measures'
@@ -82,7 +82,7 @@ export const TASKS = {
     const state = stateOf(view)
     const job = jobOf(state, view.shop, view.pace, view.experience)
     const sheet = writeSheet(state, view.shop, job, units)
-    const hash = journalHash(entries)
+    const hash = journalHash(journalOfSheet(entries, sheet.isIssued))
     const pictures = (photos: readonly { hash: string }[]) =>
       Promise.all(photos.map(async ({ hash: name }) => readFile(paths[name] as string).then(forPaper, () => undefined)))
     if (document === 'sheet')

@@ -1,13 +1,10 @@
 <script setup lang="ts">
-import { isChangedSinceIssue } from '#core/visit/issue'
-
-const { visit, state, account } = useVisitContext()
+const { state, account } = useVisitContext()
 const money = useMoney()
 const { system } = useUnits()
 const { form, due, agreed, differs, isReady, leftOver, unproved, problem, handOver, addDue, dropDue, inAYear } =
   useHandOver()
 const path = computed(() => `/api/visits/${state.value.id}`)
-const changed = computed(() => isChangedSinceIssue(visit.entries))
 /** Issues before the newest: each stays as it was. */
 const before = computed(() => Array.from({ length: Math.max(0, state.value.issues - 1) }, (_, index) => index + 1))
 function printSheet(): void {
@@ -21,7 +18,7 @@ function printSheet(): void {
     :because="
       !state.handedOver
         ? 'The sheet beside this is what the owner keeps. Say what to watch, and when to come again.'
-        : changed
+        : !state.isIssued
           ? 'Something was written since. A new issue says it; the old one stays.'
           : 'The sheet is filed. Next year’s readings will be compared with these.'
     "

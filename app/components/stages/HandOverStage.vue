@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { journalHash } from '#core/visit/issue'
+import { journalHash, journalOfSheet } from '#core/visit/issue'
 import { writeRecord } from '#core/visit/record'
 import { writeSheet } from '#core/visit/sheet'
 
@@ -8,7 +8,7 @@ const { visit, state, job } = useVisitContext()
 const { system } = useUnits()
 const sheet = computed(() => job.value && writeSheet(state.value, visit.shop, job.value, system.value))
 const record = computed(() => job.value && writeRecord(state.value, visit.shop, job.value, system.value))
-const hash = computed(() => journalHash(visit.entries))
+const hash = computed(() => journalHash(journalOfSheet(visit.entries, state.value.isIssued)))
 const shown = ref<'sheet' | 'record'>('sheet')
 </script>
 

@@ -96,15 +96,7 @@ const lists = computed(() =>
       <h3>{{ list.title }}</h3>
       <p v-for="item in list.items" :key="item" class="py-0.5">{{ item }}</p>
     </section>
-    <section v-if="record.photos.length > 0">
-      <h3>Pictures</h3>
-      <div class="flex flex-wrap gap-4">
-        <figure v-for="photo in record.photos" :key="photo.hash + photo.at" class="m-0 max-w-48">
-          <img :src="`/api/photos/${photo.hash}`" :alt="photo.caption" class="max-h-36 border border-rule" />
-          <figcaption class="text-[0.88rem]">{{ photo.caption }}</figcaption>
-        </figure>
-      </div>
-    </section>
+    <PaperPictures :photos="record.photos" small class="mt-4" />
     <p class="number mt-5 border-t border-rule pt-2 text-[0.85rem] text-slate">journal {{ shortHash(hash) }}</p>
   </article>
 </template>

@@ -125,15 +125,7 @@ const MARKED = new Set(['failed', 'tired', 'unclear'])
         </p>
       </section>
     </div>
-    <section v-if="sheet.photos.length > 0">
-      <h3>Pictures</h3>
-      <div class="flex flex-wrap gap-4">
-        <figure v-for="photo in sheet.photos" :key="photo.hash + photo.at" class="m-0 max-w-64">
-          <img :src="`/api/photos/${photo.hash}`" :alt="photo.caption" class="max-h-48 border border-rule" />
-          <figcaption class="text-[0.88rem]">{{ photo.caption }}</figcaption>
-        </figure>
-      </div>
-    </section>
+    <PaperPictures :photos="sheet.photos" class="mt-4" />
     <footer class="mt-5 flex flex-wrap justify-between gap-x-4 border-t border-rule pt-2 text-[0.85rem] text-slate">
       <span data-testid="sheet-issue"
         >{{ sheet.isIssued ? `Sheet, issue ${sheet.issue}` : 'Not handed over yet'

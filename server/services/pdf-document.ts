@@ -74,9 +74,9 @@ export function heading(title: string): Content {
   return { text: title, bold: true, fontSize: 11, margin: [0, 9, 0, 2] }
 }
 
-/** A heading with what belongs under it, or nothing. */
-export function section(title: string, content: readonly Content[]): Content[] {
-  return content.length > 0 ? [heading(title), ...content] : []
+/** A heading with what belongs under it, or nothing; no heading is left alone at the foot of a page. */
+export function section(title: string, [first, ...others]: readonly Content[]): Content[] {
+  return first === undefined ? [] : [{ stack: [heading(title), first], unbreakable: true }, ...others]
 }
 
 /** How wide a page is between its margins, points. */
@@ -86,16 +86,29 @@ export function rule(width: number, colour = RULE, lineWidth = 0.7): Content {
   return { canvas: [{ type: 'line', x1: 0, y1: 0, x2: width, y2: 0, lineWidth, lineColor: colour }] }
 }
 
-/** Pictures with their words, two in a row; undefined for one that cannot be shown. */
-export function pictures(captions: readonly string[], photos: readonly (Buffer | undefined)[]): Content[] {
+/**
+ * Pictures with their words, in rows; undefined for one that cannot be shown.
+ *
+ * @param perRow how many stand side by side: few that are looked at, or many that are kept
+ */
+export function pictures(
+  captions: readonly string[],
+  photos: readonly (Buffer | undefined)[],
+  perRow: 2 | 4 = 2,
+): Content[] {
+  const fit: [number, number] = perRow === 2 ? [236, 170] : [112, 84]
   const cells = captions.map((caption, index): Content => {
     const photo = photos[index]
-    const words = text(photo ? caption : `${caption} (this picture cannot be shown)`, { fontSize: 8.5 })
+    const words = text(photo ? caption : `${caption} (this picture cannot be shown)`, {
+      fontSize: perRow === 2 ? 8.5 : 7.5,
+    })
     const shown: Content[] = photo
-      ? [{ image: `data:image/jpeg;base64,${photo.toString('base64')}`, fit: [236, 170] }, words]
+      ? [{ image: `data:image/jpeg;base64,${photo.toString('base64')}`, fit }, words]
       : [words]
-    return { stack: shown, margin: [0, 4, 0, 4], unbreakable: true }
+    return { stack: shown, margin: [0, 4, 0, 4], width: `${100 / perRow}%` }
   })
-  const rows = Array.from({ length: Math.ceil(cells.length / 2) }, (_, row) => cells.slice(row * 2, row * 2 + 2))
-  return rows.map((row): Content => ({ columns: row, columnGap: 16 }))
+  const rows = Array.from({ length: Math.ceil(cells.length / perRow) }, (_, row) =>
+    cells.slice(row * perRow, (row + 1) * perRow),
+  )
+  return rows.map((row): Content => ({ columns: row, columnGap: 10, unbreakable: true }))
 }

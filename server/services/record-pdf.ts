@@ -69,6 +69,7 @@ export function recordPdf(
         pictures(
           record.photos.map(({ caption }) => caption),
           photos,
+          4,
         ),
       ),
     ],

@@ -51,7 +51,10 @@ export function useHandOver() {
   )
   const leftOver = computed(() => tray.value.map(({ text }) => splitStep(render(text, reader.value)).title).join('; '))
   // What is not together again cannot be proved: the reason for the tray is the reason for both.
-  const unproved = computed(() => (leftOver.value ? [] : [...list.value.open, ...list.value.failed]))
+  // What was said of a failure before need not be said again.
+  const unproved = computed(() =>
+    leftOver.value ? [] : [...list.value.open, ...list.value.failed.filter(({ said }) => !said?.why)],
+  )
   const problem = ref('')
   /** What has to be proved and what it costs is known. */
   const isReady = computed(() => job.value !== undefined)

@@ -2,7 +2,12 @@ import { describe, expect, it } from 'vitest'
 import { UNNAMED_SHOP, type Shop } from '#core/visit/shop'
 import { readSettings, settingsForm } from './settings-form'
 
-const EMPTY: Shop = { ...UNNAMED_SHOP, name: '', unset: true }
+const EMPTY: Shop = {
+  ...UNNAMED_SHOP,
+  name: '',
+  unset: true,
+  guessedPrices: Object.keys(UNNAMED_SHOP.rates.partPrices),
+}
 const SHOP: Shop = {
   ...UNNAMED_SHOP,
   name: 'Lantern & Leat',
@@ -33,6 +38,14 @@ describe('the shop’s settings', () => {
     })
     expect(problems({}, EMPTY)).toEqual(['name', 'currency', 'hourly'])
     expect(problems({ name: 'X', currency: 'eur', hourly: '60' }, EMPTY)).toEqual([])
+  })
+  it('of a new shop charge nothing that it left empty, and no journey without its price', () => {
+    const read = readSettings({ ...settingsForm(EMPTY), name: 'X', currency: 'EUR', hourly: '60' }, EMPTY)
+    expect(read).toMatchObject({
+      shop: { rates: { hourly: 60, trip: 0, partsMarkup: 0, helperHourly: 0, partPrices: {}, chargesJourney: false } },
+    })
+    const journey = { name: 'X', currency: 'EUR', hourly: '60', chargesJourney: true }
+    expect(problems(journey, EMPTY)).toEqual(['trip'])
   })
   it('take off what is emptied, and read a comma', () => {
     const read = readSettings({ ...settingsForm(SHOP), minimum: '', taxes: [], hourly: '92,50' }, SHOP)

@@ -20,6 +20,8 @@ export interface SettingsForm {
   taxes: { name: string; percent: string; on: TaxLine['on'] }[]
 }
 const FIGURES = ['hourly', 'trip', 'minimum', 'afterHours', 'helperHourly', 'partsMarkup', 'downtime'] as const
+/** What a new shop does not charge before it says so. */
+const NOTHING_CHARGED = { trip: 0, partsMarkup: 0, helperHourly: 0 }
 const text = (value: number | undefined) => (value === undefined ? '' : String(value))
 
 /** The shop as a form. One that nobody has entered starts empty: no figure is put into its mouth. */
@@ -44,7 +46,8 @@ export function settingsForm({ name, place, units, rates, unset }: Shop): Settin
 }
 
 /**
- * The shop that a form says. What was left empty stands as it was; a figure that is none is a problem by its field.
+ * The shop that a form says. What was left empty stands as it was, and of a shop that has said nothing yet is not
+ * charged; a figure that is none is a problem by its field.
  *
  * @returns the shop, or what is wrong in words, by field
  */
@@ -67,12 +70,18 @@ export function readSettings(
   if (taxes.some(({ name }) => !name)) problems['taxes.0'] = 'each tax has a name'
   if (!form.name.trim()) problems.name = 'the name that stands on every sheet'
   if (!/^[A-Z]{3}$/.test(form.currency.trim().toUpperCase())) problems.currency = 'three letters, such as USD'
+  if (form.chargesJourney && form.trip.trim() === '') problems.trip = 'what a journey costs, as it is charged'
   if (form.hourly.trim() === '') problems.hourly = 'what an hour costs: every price hangs on it'
   if (Object.keys(problems).length > 0) return { problems }
   const known = enteredShop(shop)
   const { partsMarkup, ...others } = figures
   const entered = Object.fromEntries(Object.entries(others).filter(([, value]) => value !== undefined))
-  const { minimum: _, taxes: __, workWarrantyMonths: ___, ...rates } = known.rates
+  const {
+    minimum: _,
+    taxes: __,
+    workWarrantyMonths: ___,
+    ...rates
+  } = { ...known.rates, ...(shop.unset ? NOTHING_CHARGED : {}) }
   return {
     shop: {
       ...known,

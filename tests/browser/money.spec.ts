@@ -44,6 +44,7 @@ test('an empty shop is asked who it is, prints nothing it was not told, and keep
   await page.getByTestId('settings-hourly').fill('60')
   await page.getByTestId('settings-trip').fill('35')
   await page.getByTestId('settings-journey').check()
+  await page.getByTestId('settings-partsMarkup').fill('25')
   await page.getByTestId('settings-workWarrantyMonths').fill('12')
   await page.getByTestId('add-tax').click()
   await page.getByTestId('settings-tax-0-name').fill('VAT')

@@ -2,7 +2,7 @@ import { existsSync, readFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import PdfPrinter from 'pdfmake'
-import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
+import type { Column, Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import type { Verdict } from '../../core/judgement/judgement'
 
 export const INK = '#14242B'
@@ -97,7 +97,7 @@ export function pictures(
   perRow: 2 | 4 = 2,
 ): Content[] {
   const fit: [number, number] = perRow === 2 ? [236, 170] : [112, 84]
-  const cells = captions.map((caption, index): Content => {
+  const cells = captions.map((caption, index): Column => {
     const photo = photos[index]
     const words = text(photo ? caption : `${caption} (this picture cannot be shown)`, {
       fontSize: perRow === 2 ? 8.5 : 7.5,

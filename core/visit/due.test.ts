@@ -35,7 +35,7 @@ describe('what comes due', () => {
     }
     expect(duesIn(over).map(({ on }) => on)).toEqual(['2026-05-13', '2026-06-01', '2027-05-12'])
     expect(duesIn()).toEqual([])
-    expect(dueRowsOf(fold([opened(), entry('handed-over', over)]))[1]).toMatchObject({
+    expect(dueRowsOf(duesIn(over), fold([opened(), entry('handed-over', over)]))[1]).toMatchObject({
       what: 'Next visit',
       machine: 'filter pump 2',
       customer: { name: 'Millrace Lido' },

@@ -1,6 +1,6 @@
 import { wayOf } from '../knowledge/shop/practices'
 import { HOUSE_WATER, WELLS } from '../knowledge/vocabulary'
-import type { Due, EntryBodies } from './entry'
+import type { Customer, Due, EntryBodies, Machine } from './entry'
 import type { VisitState } from './fold'
 import type { Job } from './job'
 import { jobsOnSheet, renewedIn, repairsDone } from './owner-done'
@@ -18,8 +18,8 @@ export function after(day: string, { months = 0, days = 0 }: { months?: number; 
 }
 
 /**
- * What a visit makes due: a second look after new bearings or a new seal, where the shop does so; insulation read again
- * where it is the first thing to go; the spring look at what stands idle over the winter.
+ * What a visit makes due: a second look after new bearings or a new seal, where the shop does so, and insulation read
+ * again after a year where it was read, or where a house hangs on it.
  *
  * @param today ISO date
  */
@@ -61,16 +61,10 @@ export function duesIn({
 }
 
 /** The same, with whose and which machine it is. */
-export function dueRowsOf({
-  id,
-  customer,
-  machine,
-  handedOver,
-}: Pick<VisitState, 'id' | 'customer' | 'machine' | 'handedOver'>): DueRow[] {
-  return duesIn(handedOver).map((each) => ({
-    ...each,
-    visitId: id,
-    customer: { name: customer.name, place: customer.place },
-    machine: machine.name,
-  }))
+export function dueRowsOf(
+  due: readonly Due[],
+  { id, customer, machine }: { id: string; customer: Pick<Customer, 'name' | 'place'>; machine: Pick<Machine, 'name'> },
+): DueRow[] {
+  const { name, place } = customer
+  return due.map((each) => ({ ...each, visitId: id, customer: { name, place }, machine: machine.name }))
 }

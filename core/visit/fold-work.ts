@@ -46,11 +46,9 @@ export function foldWork(live: readonly Entry[], machine: Machine, motorBefore: 
       gatesHeld: steps.carried,
       underway: steps.underway,
     })
-  const isCarriedOut = (plan: Repair | undefined): boolean => {
-    if (book.agreed.length === 0 || steps.steps.size === 0) return false
-    // What ends open is closed by whatever is agreed after it: the same round.
-    return plan !== undefined && !plan.endsOpen && plan.steps.every(({ id }) => steps.steps.get(id)?.done)
-  }
+  // What ends open is closed by whatever is agreed after it: the same round.
+  const isTicked = (plan: Repair | undefined): boolean =>
+    plan !== undefined && !plan.endsOpen && plan.steps.every(({ id }) => steps.steps.get(id)?.done)
   function endRound(index: number): void {
     rounds.push({ jobs: book.agreed, found, standing: agreedStanding ?? standing })
     found = []
@@ -76,11 +74,11 @@ export function foldWork(live: readonly Entry[], machine: Machine, motorBefore: 
     if (entry.kind === 'standing') standing = entry.body.at
     if (entry.kind === 'take-down-found') found.push(entry.body)
     // What was agreed before this line is done; what it agrees is the new round.
-    if (agrees(entry) && isCarriedOut(planNow())) endRound(index)
+    if (agrees(entry) && book.agreed.length > 0 && steps.steps.size > 0 && isTicked(planNow())) endRound(index)
     if (entry.kind === 'comeback') {
-      const plan = planNow()
+      const plan = book.agreed.length > 0 ? planNow() : undefined
       // Where nobody ticked a step, that it was tried and did not prove says that it was done.
-      if (isCarriedOut(plan) || (book.agreed.length > 0 && steps.steps.size === 0)) {
+      if (book.agreed.length > 0 && (steps.steps.size === 0 || isTicked(plan))) {
         renewedBy.set(entry.id, plan?.consumables.flatMap((each) => ('part' in each ? [each.part] : [])) ?? [])
         endRound(index)
       }

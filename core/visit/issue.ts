@@ -1,5 +1,6 @@
 import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
+import { canonicalText } from '../quantity/canonical-text'
 import { compareEntries, type Entry } from './entry'
 import { liveEntries } from './supersession'
 
@@ -47,17 +48,10 @@ function handOvers(entries: readonly Entry[]): Entry[] {
 export function journalHash(entries: readonly Entry[]): string {
   const lines = [...entries]
     .sort(compareEntries)
-    .map(({ id, kind, at, author, supersedes, body }) => sorted([id, kind, at, author, supersedes ?? null, body]))
+    .map(({ id, kind, at, author, supersedes, body }) =>
+      canonicalText([id, kind, at, author, supersedes ?? null, body]),
+    )
   return bytesToHex(sha256(utf8ToBytes(lines.join('\n'))))
-}
-
-/** A value as text in which equal values are equal, whatever the order their fields were written in. */
-function sorted(value: unknown): string {
-  return JSON.stringify(value, (_, each: unknown) =>
-    each && typeof each === 'object' && !Array.isArray(each)
-      ? Object.fromEntries(Object.entries(each).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : each,
-  )
 }
 
 /** As much of a fingerprint as a person compares: “3f9a 07c4 b21e”. */

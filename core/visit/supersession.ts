@@ -1,3 +1,4 @@
+import { canonicalText } from '../quantity/canonical-text'
 import { compareEntries, type Entry } from './entry'
 
 /** One of the things said: the line itself, or that the line they speak of never was. */
@@ -119,20 +120,11 @@ function conflictsAmong(
 function withoutTwins(live: readonly Entry[], conflicts: readonly Conflict[]): Supersession {
   const twins = new Set<string>()
   const real = conflicts.flatMap(({ about, claims }) => {
-    const words = claims.map(({ entry, takenBack }) => (takenBack ? '' : wordsOf(entry.body)))
+    const words = claims.map(({ entry, takenBack }) => (takenBack ? '' : canonicalText(entry.body)))
     const different = claims.filter((_, index) => words.indexOf(words[index] as string) === index)
     if (different.length > 1) return [{ about, claims: different }]
     for (const { entry } of claims.slice(1)) twins.add(entry.id)
     return []
   })
   return { live: live.filter(({ id }) => !twins.has(id)), conflicts: real }
-}
-
-/** A body as text in which equal bodies are equal, whatever the order their fields were written in. */
-function wordsOf(body: unknown): string {
-  return JSON.stringify(body, (_, value: unknown) =>
-    value && typeof value === 'object' && !Array.isArray(value)
-      ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : value,
-  )
 }

@@ -20,7 +20,7 @@ import {
 import { alias } from 'drizzle-orm/pg-core'
 import type { Fault, Kind } from '../../core/knowledge/vocabulary'
 import type { StepRatio } from '../../core/takedown/own-times'
-import type { DueRow } from '../../core/visit/due'
+import { dueRowsOf, type DueRow } from '../../core/visit/due'
 import type { Customer, Entry, Machine } from '../../core/visit/entry'
 import { liftEntry, liftJournal } from '../../core/visit/lift'
 import type { Db } from './connect'
@@ -300,15 +300,11 @@ export class Repository {
         ),
       )
     return rows
-      .flatMap(({ id, due, customer, machine }) =>
-        due
-          .filter(({ on }) => on <= until)
-          .map((each) => ({
-            ...each,
-            visitId: id,
-            customer: { name: customer.name, place: customer.place },
-            machine: machine.name,
-          })),
+      .flatMap(({ due, ...of }) =>
+        dueRowsOf(
+          due.filter(({ on }) => on <= until),
+          of,
+        ),
       )
       .sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.visitId < b.visitId ? -1 : 1))
   }

@@ -19,7 +19,7 @@ const lists = computed(() =>
 </script>
 
 <template>
-  <article class="sheet" data-testid="record">
+  <article class="visit-paper" data-testid="record">
     <h2 class="text-2xl">The workshop’s record</h2>
     <p class="text-slate">{{ sheet.customer.name }}, {{ sheet.machine.name }} · {{ sheet.date }}</p>
     <p class="text-slate">{{ sheet.machine.description }}</p>
@@ -100,19 +100,3 @@ const lists = computed(() =>
     <p class="number mt-5 border-t border-rule pt-2 text-[0.85rem] text-slate">journal {{ shortHash(hash) }}</p>
   </article>
 </template>
-
-<style scoped>
-.sheet {
-  padding: 1.4rem 1.6rem;
-  background: var(--sheet);
-  max-width: 60rem;
-  margin-inline: auto;
-}
-section {
-  margin-top: 1rem;
-  break-inside: avoid-page;
-}
-h3 {
-  margin-bottom: 0.2rem;
-}
-</style>

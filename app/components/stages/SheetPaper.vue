@@ -18,7 +18,7 @@ const MARKED = new Set(['failed', 'tired', 'unclear'])
 </script>
 
 <template>
-  <article class="sheet" data-testid="sheet">
+  <article class="visit-paper" data-testid="sheet">
     <header class="flex flex-wrap items-baseline justify-between gap-x-4 border-b-2 border-ink pb-2">
       <div>
         <strong class="text-lg">{{ sheet.shop.name }}</strong><br />{{ sheet.shop.place }}
@@ -136,20 +136,6 @@ const MARKED = new Set(['failed', 'tired', 'unclear'])
 </template>
 
 <style scoped>
-.sheet {
-  padding: 1.4rem 1.6rem;
-  background: var(--sheet);
-  max-width: 60rem;
-  margin-inline: auto;
-}
-section {
-  margin-top: 1rem;
-  break-inside: avoid-page;
-}
-h3 {
-  margin-bottom: 0.2rem;
-  font-size: 1.02rem;
-}
 .two {
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));

@@ -55,6 +55,8 @@ interface TodayVisit extends Story {
   stepsDone?: boolean
 }
 
+/** The made-up customers pay after so many days. */
+const PAID_AFTER_DAYS = 12
 const DAY = 24 * 3600 * 1000
 const MINUTE = 60_000
 const AUTHOR = 'Lantern'
@@ -145,11 +147,20 @@ class Writer {
     for (const line of visit.prove ?? []) this.line(visitId, machine, line, 'prove', next())
     for (const stage of ['call', 'prepare', 'safe', 'test', 'decide', 'repair', 'prove', 'hand-over'] as const)
       this.write(visitId, 'joint-done', stage === 'call' ? at - 2 * DAY : next(), { joint: stage })
+    const price = visit.option ? 210 : 96
+    const { trip } = shopData.rates
     this.write(visitId, 'handed-over', next(), {
       watch: visit.watch ?? '',
       nextDate: this.date(at + 365 * DAY),
-      price: visit.option ? 210 : 96,
+      price,
+      lines: [
+        { label: 'Work', amount: price - trip, kind: 'work' },
+        { label: 'Journey', amount: trip, kind: 'journey' },
+      ],
     })
+    const paidAt = at + PAID_AFTER_DAYS * DAY
+    if (paidAt < this.midnight)
+      this.write(visitId, 'paid', paidAt, { amount: price, on: this.date(paidAt), how: 'transfer' })
   }
 
   /** A visit of today, at the stage where its work stands. */

@@ -6,13 +6,17 @@ import type { EntryBodies } from '#core/visit/entry'
 export function useShopSettings() {
   const journal = useShopJournal()
   const shop = ref<Shop>()
+  /** Where its mail goes. */
+  const outlet = ref<{ by: 'folder' | 'smtp'; host?: string }>()
   const problem = ref('')
   async function load(): Promise<void> {
     problem.value = ''
     try {
       const response = await fetch('/api/shop')
       if (!response.ok) throw new Error(response.statusText)
-      shop.value = ((await response.json()) as { shop: Shop }).shop
+      const said = (await response.json()) as { shop: Shop; mail: { by: 'folder' | 'smtp'; host?: string } }
+      shop.value = said.shop
+      outlet.value = said.mail
       rememberShopUnits(shop.value)
     } catch {
       problem.value = 'The server does not answer. Start it, then try again.'
@@ -24,5 +28,5 @@ export function useShopSettings() {
     await journal.append('shop-set', { ...enteredShop(shop.value), ...change })
     await load()
   }
-  return { shop, problem, load, save }
+  return { shop, outlet, problem, load, save }
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Papa from 'papaparse'
+import { formatMoney } from '#core/quantity/number-style'
 import { enteredShop } from '#core/visit/shop'
 import { PRICE_COLUMNS, priceRows, readPrices, type ReadPrices } from '#core/visit/price-list'
 
@@ -12,8 +13,7 @@ const rows = computed(() =>
   priceRows(shop.value?.rates.partPrices ?? {}).filter(({ name }) => name.includes(found.value.trim().toLowerCase())),
 )
 const guessed = computed(() => new Set(shop.value?.guessedPrices ?? []))
-const money = (amount: number) =>
-  new Intl.NumberFormat('en-US', { style: 'currency', currency: shop.value?.rates.currency ?? 'USD' }).format(amount)
+const money = (amount: number) => formatMoney(amount, shop.value?.rates.currency ?? 'USD', shop.value?.numbers)
 const trial = ref<ReadPrices & { file: string }>()
 const MOST_SHOWN = 12
 

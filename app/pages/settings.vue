@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { NUMBER_STYLES } from '#core/quantity/number-style'
 import { readSettings, settingsForm, type SettingsForm } from '~/utils/settings-form'
 
 /** Who the shop is and what it charges: asked once at the start, and changed here. */
-const { shop, problem, load, save } = useShopSettings()
+const { shop, outlet, problem, load, save } = useShopSettings()
 const { problemsOf } = useEntryRules()
 const form = ref<SettingsForm>()
 const problems = ref<Record<string, string>>({})
@@ -46,7 +47,10 @@ const WORDS: Readonly<Record<string, string>> = {
   currency: 'currency',
   afterHours: 'after hours',
   partsMarkup: 'on parts',
+  mail: 'mail address',
   workWarrantyMonths: 'warranty on work',
+  partWarrantyMonths: 'warranty on a new motor or pump',
+  energyPrice: 'a kilowatt-hour',
   ...Object.fromEntries(MONEY.map(({ key, label }) => [key, label])),
 }
 const ON = { parts: 'on parts', work: 'on work and journey', all: 'on everything' } as const
@@ -68,6 +72,13 @@ const ON = { parts: 'on parts', work: 'on work and journey', all: 'on everything
           <SettingsField v-model="form.name" label="Name" :problem="problems.name" test="name" />
           <SettingsField v-model="form.place" label="Address" :problem="problems.place" test="place" />
           <SettingsField
+            v-model="form.mail"
+            label="Mail address"
+            example="shop@example.org"
+            :problem="problems.mail"
+            test="mail"
+          />
+          <SettingsField
             v-model="form.currency"
             label="Currency"
             example="USD"
@@ -81,6 +92,19 @@ const ON = { parts: 'on parts', work: 'on work and journey', all: 'on everything
               <option value="metric">metric: L/s, kPa, metres</option>
             </select></label
           >
+          <label
+            ><span class="label">Numbers on paper</span
+            ><select v-model="form.numbers" class="field" data-testid="settings-numbers">
+              <option v-for="(style, id) in NUMBER_STYLES" :key="id" :value="id">{{ style.example }}</option>
+            </select></label
+          >
+          <p v-if="outlet" class="text-slate sm:col-span-2" data-testid="settings-outlet">
+            {{
+              outlet.by === 'smtp'
+                ? `Mail goes to the server ${outlet.host}.`
+                : 'Mail is written as files into the outlet of the data folder, until a mail server is set.'
+            }}
+          </p>
         </fieldset>
         <fieldset class="grid gap-3 sm:grid-cols-2">
           <legend class="mb-1 text-xl">What it charges</legend>
@@ -116,6 +140,22 @@ const ON = { parts: 'on parts', work: 'on work and journey', all: 'on everything
             example="12"
             :problem="problems.workWarrantyMonths"
             test="workWarrantyMonths"
+            figure
+          />
+          <SettingsField
+            v-model="form.partWarrantyMonths"
+            label="warranty on a new motor or pump, months"
+            example="24"
+            :problem="problems.partWarrantyMonths"
+            test="partWarrantyMonths"
+            figure
+          />
+          <SettingsField
+            v-model="form.energyPrice"
+            label="a kilowatt-hour, as customers pay it"
+            example="0.18"
+            :problem="problems.energyPrice"
+            test="energyPrice"
             figure
           />
           <label class="flex min-h-12 items-center gap-3 sm:col-span-2"
@@ -170,6 +210,7 @@ const ON = { parts: 'on parts', work: 'on work and journey', all: 'on everything
           </button>
           <NuxtLink class="button" :to="isFirst ? '/' : '/shop'">{{ isFirst ? 'Later' : 'Back to the shop' }}</NuxtLink>
           <NuxtLink v-if="!isFirst" class="button" to="/prices">Price list</NuxtLink>
+          <NuxtLink v-if="!isFirst" class="button" to="/ledger">Ledger</NuxtLink>
         </div>
       </form>
     </main>

@@ -208,7 +208,8 @@ const closed = computed(() => taughtKinds.value.reduce((sum, { visits }) => sum 
           <RiskSetting class="mt-3" :rates="rates" @set="setLiveRisk" />
           <div class="mt-3 flex flex-wrap gap-2 border-t border-rule pt-3">
             <NuxtLink class="button" to="/settings" data-testid="to-settings">Settings</NuxtLink>
-            <NuxtLink class="button" to="/prices" data-testid="to-prices">{{ prices.length }} part prices</NuxtLink>
+            <NuxtLink class="button" to="/prices" data-testid="to-prices">{{ prices.length }} part prices</NuxtLink
+            ><NuxtLink class="button" to="/ledger" data-testid="to-ledger">Ledger</NuxtLink>
           </div>
           <JournalReport v-if="view.journal" class="mt-8" :journal="view.journal" />
           <ImportVisit class="mt-4" />

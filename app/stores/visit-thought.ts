@@ -32,7 +32,7 @@ export function visitThought(
   const asked = computed(() => {
     if (!state.value) return undefined
     const { case: of, earlier, pump, plate, jobs, machine, decision, agreed, agreedStanding } = state.value
-    const { spareFirst, takeDownFound, measured, rounds, workedOn } = state.value
+    const { spareFirst, takeDownFound, measured, rounds, workedOn, wished, grounds } = state.value
     const { rates, schools } = shop.value
     const question: Asked = [
       {
@@ -50,6 +50,8 @@ export function visitThought(
         measured,
         rounds,
         workedOn,
+        wished,
+        grounds,
       },
       { rates, schools },
       pace.value,

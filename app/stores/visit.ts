@@ -113,6 +113,7 @@ export const useVisit = defineStore('visit', () => {
     author,
     undoable,
     open,
+    take: merge,
     append,
     appendSaid,
     settle,

@@ -1,4 +1,5 @@
 import type { TaxLine } from '#core/knowledge/shop/rates'
+import type { NumberStyle } from '#core/quantity/number-style'
 import { enteredShop, type Shop } from '#core/visit/shop'
 import { readNumber } from './field-text'
 
@@ -6,6 +7,8 @@ import { readNumber } from './field-text'
 export interface SettingsForm {
   name: string
   place: string
+  mail: string
+  numbers: NumberStyle
   currency: string
   units: Shop['units']
   hourly: string
@@ -17,19 +20,27 @@ export interface SettingsForm {
   partsMarkup: string
   downtime: string
   workWarrantyMonths: string
+  partWarrantyMonths: string
+  energyPrice: string
   taxes: { name: string; percent: string; on: TaxLine['on'] }[]
 }
 const FIGURES = ['hourly', 'trip', 'minimum', 'afterHours', 'helperHourly', 'partsMarkup', 'downtime'] as const
+/** What is not said at all where it is left empty. */
+const SAID_OR_NOT = ['workWarrantyMonths', 'partWarrantyMonths', 'energyPrice'] as const
+/** What no longer stands once it is emptied. */
+const EMPTIED: ReadonlySet<string> = new Set(['minimum', 'taxes', ...SAID_OR_NOT])
 /** What a new shop does not charge before it says so. */
 const NOTHING_CHARGED = { trip: 0, partsMarkup: 0, helperHourly: 0 }
 const text = (value: number | undefined) => (value === undefined ? '' : String(value))
 
 /** The shop as a form. One that nobody has entered starts empty: no figure is put into its mouth. */
-export function settingsForm({ name, place, units, rates, unset }: Shop): SettingsForm {
+export function settingsForm({ name, place, mail = '', numbers = 'point', units, rates, unset }: Shop): SettingsForm {
   const figure = (value: number | undefined) => (unset ? '' : text(value))
   return {
     name,
     place,
+    mail,
+    numbers,
     units,
     currency: unset ? '' : rates.currency,
     hourly: figure(rates.hourly),
@@ -41,6 +52,8 @@ export function settingsForm({ name, place, units, rates, unset }: Shop): Settin
     partsMarkup: unset ? '' : text(Math.round(rates.partsMarkup * 10_000) / 100),
     downtime: figure(rates.downtime),
     workWarrantyMonths: figure(rates.workWarrantyMonths),
+    partWarrantyMonths: figure(rates.partWarrantyMonths),
+    energyPrice: figure(rates.energyPrice),
     taxes: (rates.taxes ?? []).map(({ name: tax, percent, on }) => ({ name: tax, percent: String(percent), on })),
   }
 }
@@ -63,7 +76,12 @@ export function readSettings(
     return value
   }
   const figures = Object.fromEntries(FIGURES.map((field) => [field, number(field, form[field])]))
-  const months = number('workWarrantyMonths', form.workWarrantyMonths)
+  const said = Object.fromEntries(
+    SAID_OR_NOT.flatMap((field) => {
+      const value = number(field, form[field])
+      return value === undefined ? [] : [[field, value]]
+    }),
+  )
   const taxes = form.taxes
     .filter(({ name, percent }) => name.trim() || percent.trim())
     .map(({ name, percent, on }, index) => ({ name: name.trim(), percent: number(`taxes.${index}`, percent) ?? 0, on }))
@@ -73,20 +91,18 @@ export function readSettings(
   if (form.chargesJourney && form.trip.trim() === '') problems.trip = 'what a journey costs, as it is charged'
   if (form.hourly.trim() === '') problems.hourly = 'what an hour costs: every price hangs on it'
   if (Object.keys(problems).length > 0) return { problems }
-  const known = enteredShop(shop)
+  const { mail: _, numbers: __, ...known } = enteredShop(shop)
   const { partsMarkup, ...others } = figures
   const entered = Object.fromEntries(Object.entries(others).filter(([, value]) => value !== undefined))
-  const {
-    minimum: _,
-    taxes: __,
-    workWarrantyMonths: ___,
-    ...rates
-  } = { ...known.rates, ...(shop.unset ? NOTHING_CHARGED : {}) }
+  const standing = Object.entries(known.rates).filter(([field]) => !EMPTIED.has(field))
+  const rates = { ...(Object.fromEntries(standing) as typeof known.rates), ...(shop.unset ? NOTHING_CHARGED : {}) }
   return {
     shop: {
       ...known,
       name: form.name.trim(),
       place: form.place.trim(),
+      ...(form.mail.trim() ? { mail: form.mail.trim() } : {}),
+      ...(form.numbers === 'point' ? {} : { numbers: form.numbers }),
       units: form.units,
       rates: {
         ...rates,
@@ -95,7 +111,7 @@ export function readSettings(
         ...(partsMarkup === undefined ? {} : { partsMarkup: partsMarkup / 100 }),
         chargesJourney: form.chargesJourney,
         ...(taxes.length > 0 ? { taxes } : {}),
-        ...(months === undefined ? {} : { workWarrantyMonths: months }),
+        ...said,
       },
     },
   }

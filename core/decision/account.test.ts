@@ -17,10 +17,13 @@ const bill = (labourPrice: number, ...prices: number[]) =>
   }) as Pick<Bill, 'parts' | 'labourPrice' | 'minutes'>
 const lines = (
   of: ReturnType<typeof bill> | undefined,
-  charges: Charges = {},
+  charges: Charges & { afterHours?: number } = {},
   changes: AccountChange[] = [],
-  isAway = true,
-) => accountOf(of, { trip: 55, ...charges }, { isAway, changes }).lines.map(({ label, amount }) => [label, amount])
+  scene: { isAway?: boolean; comesAgain?: boolean } = {},
+) =>
+  accountOf(of, { trip: 55, hourly: 92, ...charges }, { isAway: true, changes, ...scene }).lines.map(
+    ({ label, amount }) => [label, amount],
+  )
 const total = (...asked: Parameters<typeof lines>) => sumOfCents(lines(...asked).map(([, amount]) => amount as number))
 
 describe('what a visit comes to', () => {
@@ -38,7 +41,7 @@ describe('what a visit comes to', () => {
       ['Sales tax, 6 % of 98.75 for parts', 5.93],
     ])
     expect(total(bill(151.8, 58.75, 40), { chargesJourney: true, taxes })).toBe(311.48)
-    expect(lines(bill(10), { chargesJourney: true }, [], false)).toEqual([['Work, 90 minutes', 10]])
+    expect(lines(bill(10), { chargesJourney: true }, [], { isAway: false })).toEqual([['Work, 90 minutes', 10]])
     expect(lines(bill(10, 20), { taxes: [{ name: 'VAT', percent: 20, on: 'all' }] }).at(-1)).toEqual([
       'VAT, 20 % of 30.00',
       6,
@@ -47,6 +50,21 @@ describe('what a visit comes to', () => {
       'T, 10 % of 10.00 for work',
       1,
     ])
+  })
+  it('a second journey where it goes back and is fitted again, and only where journeys are charged', () => {
+    const back = (charges: Charges) => lines(bill(40), charges, [], { comesAgain: true }).slice(1)
+    expect(back({ chargesJourney: true })).toEqual([
+      ['Journey', 55],
+      ['Second journey, to fit it again', 55],
+    ])
+    expect(back({})).toEqual([])
+  })
+  it('hours after the day’s end cost what is beyond usual ones; no charge for work takes them off too', () => {
+    const late: AccountChange = { label: '90 minutes after hours', afterHours: 90 }
+    expect(lines(bill(138), { afterHours: 1.5 }, [late])[1]).toEqual(['90 minutes after hours', 69])
+    expect(lines(bill(138), { afterHours: 2 }, [late])[1]).toEqual(['90 minutes after hours', 138])
+    const waived = lines(bill(138), {}, [late, { label: 'No charge for the work', waives: 'work' }])
+    expect(waived.at(-1)).toEqual(['No charge for the work', -207])
   })
   it('a journey without a repair, up to the least charge', () => {
     expect(lines(undefined)).toEqual([])
@@ -87,6 +105,7 @@ describe('money', () => {
         amount,
         fc.record({
           chargesJourney: fc.boolean(),
+          hourly: amount,
           minimum: amount,
           trip: amount,
           taxes: fc.array(tax, { maxLength: 3 }),

@@ -1,4 +1,4 @@
-import type { Charges } from '../knowledge/shop/rates'
+import { DEFAULT_RATES, type Charges, type EnteredRates } from '../knowledge/shop/rates'
 import type { Part } from '../knowledge/vocabulary'
 import { formatNumber } from '../quantity/format'
 import { cents, sumOfCents } from '../quantity/money'
@@ -13,12 +13,17 @@ export interface AccountChange {
   waives?: 'work' | 'all'
   /** The customer brought this part. */
   own?: Part
+  /** Minutes of the work that fell after the day’s end. */
+  afterHours?: number
 }
+export const ACCOUNT_LINES = ['part', 'work', 'journey', 'change', 'minimum', 'tax'] as const
 export interface AccountLine {
-  kind: 'part' | 'work' | 'journey' | 'change' | 'minimum' | 'tax'
+  kind: (typeof ACCOUNT_LINES)[number]
   label: string
   amount: number
   part?: Part
+  /** Which of the changes put it there. */
+  change?: number
   /** The usual price, which the shop has not made its own. */
   isGuessed?: true
 }
@@ -31,6 +36,8 @@ export interface Account {
 export interface AccountScene {
   /** Does the shop go there? What stands on its own bench has no journey. */
   isAway: boolean
+  /** It goes back under its warranty: another journey fits it again. */
+  comesAgain?: boolean
   changes?: readonly AccountChange[]
   isGuessed?: (part: Part) => boolean
 }
@@ -44,8 +51,8 @@ export interface AccountScene {
  */
 export function accountOf(
   bill: Pick<Bill, 'parts' | 'labourPrice' | 'minutes'> | undefined,
-  charges: Charges & { trip: number },
-  { isAway, changes = [], isGuessed = () => false }: AccountScene,
+  charges: Charges & Pick<EnteredRates, 'trip' | 'hourly' | 'afterHours'>,
+  { isAway, comesAgain = false, changes = [], isGuessed = () => false }: AccountScene,
 ): Account {
   const brought = new Set(changes.flatMap(({ own }) => own ?? []))
   const parts = (bill?.parts ?? []).map(({ part, label, price }): AccountLine =>
@@ -64,21 +71,42 @@ export function accountOf(
     : []
   const journey: AccountLine[] =
     charges.chargesJourney && isAway && charges.trip > 0
-      ? [{ kind: 'journey', label: 'Journey', amount: cents(charges.trip) }]
+      ? [
+          { kind: 'journey', label: 'Journey', amount: cents(charges.trip) },
+          ...(comesAgain
+            ? [{ kind: 'journey' as const, label: 'Second journey, to fit it again', amount: cents(charges.trip) }]
+            : []),
+        ]
       : []
-  const before = [...parts, ...work, ...journey]
-  const changed = [...before, ...changes.flatMap((change) => changeLine(change, before))]
+  // The hours themselves stand in the work; what comes on top is what they cost beyond it.
+  const late = changes.flatMap(({ label, afterHours }, change): AccountLine[] =>
+    afterHours === undefined ? [] : [{ kind: 'work', change, label, amount: lateCharge(afterHours, charges) }],
+  )
+  const before = [...parts, ...work, ...late, ...journey]
+  const changed = [...before, ...changes.flatMap((change, index) => changeLine(change, index, before))]
   const least = minimumLine(changed, charges, changes)
   const net = [...changed, ...least]
   const lines = [...net, ...taxLines(net, charges)]
   return { lines, total: sumOfCents(lines.map(({ amount }) => amount)) }
 }
 
-function changeLine({ label, amount, waives }: AccountChange, before: readonly AccountLine[]): AccountLine[] {
-  if (amount !== undefined) return [{ kind: 'change', label, amount: cents(amount) }]
+/** What minutes after the day’s end cost beyond usual ones. */
+function lateCharge(
+  minutes: number,
+  { hourly, afterHours = DEFAULT_RATES.afterHours }: Pick<EnteredRates, 'hourly' | 'afterHours'>,
+): number {
+  return cents((minutes / 60) * hourly * (afterHours - 1))
+}
+
+function changeLine(
+  { label, amount, waives }: AccountChange,
+  change: number,
+  before: readonly AccountLine[],
+): AccountLine[] {
+  if (amount !== undefined) return [{ kind: 'change', change, label, amount: cents(amount) }]
   if (waives === undefined) return []
   const waived = before.filter(({ kind }) => waives === 'all' || kind === 'work').map((line) => -line.amount)
-  return [{ kind: 'change', label, amount: sumOfCents(waived) }]
+  return [{ kind: 'change', change, label, amount: sumOfCents(waived) }]
 }
 
 /** What the least charge puts on top; nothing where the work is waived, or there is nothing to pay for at all. */

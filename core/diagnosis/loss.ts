@@ -78,12 +78,16 @@ export function stakesOf(pump: Pick<Pump, 'installation'>, complaints: readonly 
   )
 }
 
-/** The chance that what is this old ends within so many years, by a Weibull law about its usual life. */
-export function chanceOfEnding([from, to]: readonly [number, number], ageYears: number, years: number): number {
+/** Cumulative hazard up to an age, years, by a Weibull law whose mean is the middle of the usual life. */
+export function wearHazard([from, to]: readonly [number, number], ageYears: number): number {
   // The law's mean lies at 0.893 of its scale for this shape.
   const scale = (from + to) / 2 / 0.893
-  const hazard = (age: number) => (age / scale) ** WEAR_OUT.shape
-  return 1 - Math.exp(hazard(ageYears) - hazard(ageYears + years))
+  return (ageYears / scale) ** WEAR_OUT.shape
+}
+
+/** The chance that what is this old ends within so many years. */
+export function chanceOfEnding(life: readonly [number, number], ageYears: number, years: number): number {
+  return 1 - Math.exp(wearHazard(life, ageYears) - wearHazard(life, ageYears + years))
 }
 
 /**

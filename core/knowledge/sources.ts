@@ -40,6 +40,7 @@ import * as repairsIdentities from './repairs/identities'
 import * as repairsJobs from './repairs/jobs'
 import * as repairsOwnerWords from './repairs/owner-words'
 import * as repairsProofs from './repairs/proofs'
+import * as repairsReturns from './repairs/returns'
 import * as shopLearning from './shop/learning'
 import * as shopLoading from './shop/loading'
 import * as shopPractices from './shop/practices'
@@ -113,6 +114,7 @@ const TRADES: readonly { trade: string; tables: readonly object[] }[] = [
       repairsJobs,
       repairsOwnerWords,
       repairsProofs,
+      repairsReturns,
     ],
   },
   {

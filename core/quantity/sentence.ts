@@ -1,5 +1,6 @@
 import { formatNumber } from './format'
 import { toShown, unitOf, type Measure, type UnitSystem } from './measures'
+import { inNumberStyle, NUMBER_STYLES, type NumberStyle } from './number-style'
 import { formatReading, shownReading } from './reading'
 import type { Unit } from './units'
 
@@ -67,6 +68,8 @@ export function say(
 export interface Reader {
   system: UnitSystem
   currency?: string
+  /** How numbers are written; with a point where nothing is said. */
+  numbers?: NumberStyle
 }
 
 /** Who reads where nobody chose: the units in which readings are kept. */
@@ -76,21 +79,27 @@ export const US_READER: Reader = { system: 'us' }
 export const METRIC_READER: Reader = { system: 'metric' }
 
 /** One amount as it is read. */
-export function renderAmount({ value, measure, significant }: Amount, { system, currency }: Reader): string {
+export function renderAmount({ value, measure, significant }: Amount, { system, currency, numbers }: Reader): string {
   if (measure === 'money' && currency)
-    return new Intl.NumberFormat('en-US', {
+    return new Intl.NumberFormat(NUMBER_STYLES[numbers ?? 'point'].locale, {
       style: 'currency',
       currency,
       maximumFractionDigits: Math.abs(value) < 10 ? 2 : 0,
     }).format(value)
   const unit = unitOf(measure, system)
-  return `${formatNumber(toShown(value, measure, system), significant)}${unit ? ` ${unit}` : ''}`
+  return inNumberStyle(
+    `${formatNumber(toShown(value, measure, system), significant)}${unit ? ` ${unit}` : ''}`,
+    numbers,
+  )
 }
 
-function renderReading({ value, unit, significant, bare }: ReadingAmount, { system }: Reader): string {
-  return bare
-    ? formatNumber(shownReading(value, unit, system).value, significant)
-    : formatReading(value, unit, system, significant)
+function renderReading({ value, unit, significant, bare }: ReadingAmount, { system, numbers }: Reader): string {
+  return inNumberStyle(
+    bare
+      ? formatNumber(shownReading(value, unit, system).value, significant)
+      : formatReading(value, unit, system, significant),
+    numbers,
+  )
 }
 
 /** What is told as somebody reads it. */

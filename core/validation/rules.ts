@@ -1,6 +1,6 @@
 // Decorators of class-transformer read metadata as the classes are defined, so it must be there before them.
 import 'reflect-metadata'
-import { IsNumber, Max, Min, registerDecorator, ValidateIf, type ValidationOptions } from 'class-validator'
+import { isEmail, IsNumber, Max, Min, registerDecorator, ValidateIf, type ValidationOptions } from 'class-validator'
 
 /**
  * Smaller than anything measured in any unit used here. Below it, quotients of two sound-looking numbers stop being
@@ -75,6 +75,15 @@ const MOST_ZONE_HOURS = 15
 
 /** A UUID as it is kept: in lower case, so that one thing has one id whoever compares it. */
 export const isUuid = (value: unknown): value is string => typeof value === 'string' && UUID.test(value)
+
+const UUID_V7 = /^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/
+/** An id that was made where its thing was made: its first group is a clock. */
+export const isUuidV7 = (value: unknown): value is string => typeof value === 'string' && UUID_V7.test(value)
+
+/** A mail address that a mail program takes. */
+export function MailAddress(): PropertyDecorator {
+  return rule('isMailAddress', (value) => isEmail(value), 'must be a mail address, such as name@example.org')
+}
 
 /** A UUID in lower case. */
 export function Uuid(): PropertyDecorator {

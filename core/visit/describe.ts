@@ -5,7 +5,10 @@ import type { Verdict } from '../judgement/judgement'
 import { checkInfo, outcomeLabel } from '../knowledge/checks/checks'
 import { COMPLAINTS, GATES, isIdOf, STAGE_LABELS, PARTS } from '../knowledge/vocabulary'
 import { causeChain, faultLabel } from '../diagnosis/words/fault-label'
+import { CLAIM_MOVES } from '../knowledge/repairs/returns'
+import { DEFAULT_RATES } from '../knowledge/shop/rates'
 import { formatSeconds } from '../quantity/format'
+import { formatMoney, inNumberStyle } from '../quantity/number-style'
 import { formatReading } from '../quantity/reading'
 import { render, type Reader } from '../quantity/sentence'
 import type { Unit } from '../quantity/units'
@@ -92,9 +95,9 @@ export function entryWords(entry: Entry, reader: Reader): string {
 }
 
 /** A judgement's value as printed: number with unit, or the outcome in words. */
-export function valueText({ judgement }: Pick<JudgedFinding, 'judgement'>, { system }: Reader): string {
+export function valueText({ judgement }: Pick<JudgedFinding, 'judgement'>, { system, numbers }: Reader): string {
   const { value, unit } = judgement
-  return typeof value === 'string' ? outcomeLabel(value) : formatReading(value, unit, system, 4)
+  return typeof value === 'string' ? outcomeLabel(value) : inNumberStyle(formatReading(value, unit, system, 4), numbers)
 }
 
 const PROOF_WORDS = { holds: 'proved', fails: 'failed its proof', left: 'proof left' } as const
@@ -201,7 +204,10 @@ function describeEntry(
     case 'price-change':
       return { text: `on the account: ${entry.body.label}` }
     case 'price-agreed':
-      return { text: `agreed by ${entry.body.by}`, value: entry.body.price.toFixed(2) }
+      return {
+        text: `agreed by ${entry.body.by}`,
+        value: formatMoney(entry.body.price, reader.currency ?? DEFAULT_RATES.currency),
+      }
     case 'comeback':
       return {
         text: 'not proved: back to Test',
@@ -211,6 +217,23 @@ function describeEntry(
       }
     case 'handed-over':
       return { text: 'handed over', ...(entry.body.nextDate ? { detail: `next ${entry.body.nextDate}` } : {}) }
+    case 'signed':
+      return { text: `signed by ${entry.body.by}` }
+    case 'mailed':
+      return { text: `${entry.body.paper} mailed to ${entry.body.to}` }
+    case 'paid':
+      return {
+        text: entry.body.amount < 0 ? 'paid back' : 'paid',
+        value: formatMoney(Math.abs(entry.body.amount), reader.currency ?? DEFAULT_RATES.currency),
+        ...(entry.body.how ? { detail: entry.body.how } : {}),
+      }
+    case 'claim':
+      return { text: `claim written: ${PARTS[entry.body.part]}`, detail: entry.body.complaint }
+    case 'claim-moved':
+      return {
+        text: `the claim: ${CLAIM_MOVES[entry.body.to]}`,
+        ...(entry.body.note ? { detail: entry.body.note } : {}),
+      }
     case 'visit-opened':
     case 'shop-set':
     case 'shop-forget':

@@ -2,12 +2,12 @@ import type { Customer } from './entry'
 
 /** One thing that two records of a customer say differently; an empty text where one says nothing. */
 export interface Difference {
-  field: 'name' | 'place' | 'phone'
+  field: 'name' | 'place' | 'phone' | 'mail'
   here: string
   there: string
 }
 
-const FIELDS = ['name', 'place', 'phone'] as const satisfies readonly (keyof Customer)[]
+const FIELDS = ['name', 'place', 'phone', 'mail'] as const satisfies readonly (keyof Customer)[]
 
 /** What a record from elsewhere says otherwise than the shop's own. */
 export function differences(here: Customer, there: Customer): Difference[] {

@@ -23,7 +23,6 @@ import {
 } from '../diagnosis/case-rules'
 import { CHECKS } from '../knowledge/checks/checks'
 import type { PracticeWays } from '../knowledge/shop/practices'
-import { TAXED, type TaxLine } from '../knowledge/shop/rates'
 import {
   COMPLAINTS,
   CONSTRUCTIONS,
@@ -41,6 +40,7 @@ import {
   type Standing,
 } from '../knowledge/vocabulary'
 import type { UnitSystem } from '../quantity/measures'
+import { NUMBER_STYLES, type NumberStyle } from '../quantity/number-style'
 import { ask } from '../questions/ask'
 import { questionById, QUESTIONS } from '../questions/questions'
 import { MOST_PIECES } from '../takedown/tray'
@@ -53,6 +53,8 @@ import {
   Instant,
   isRecord,
   isUuid,
+  isUuidV7,
+  MailAddress,
   MayBeAbsent,
   OptionalQuantity,
   Quantity,
@@ -60,9 +62,9 @@ import {
   Uuid,
 } from '../validation/rules'
 import { validated } from '../validation/validated'
-import type { AccountChange } from '../decision/account'
 import type { Duty } from '../motor/match-duty'
-import { isPartPrice, MOST_PRICE } from './part-price'
+import { PaidBody, PriceAgreedBody, PriceChangeBody, PriceLineInput, RatesInput } from './money-rules'
+import { ClaimBody, ClaimMovedBody, MailedBody, SignedBody } from './paper-rules'
 import {
   DUE_KINDS,
   ENTRY_VERSION,
@@ -78,13 +80,9 @@ import {
   type JobSource,
   type JobState,
   type Machine,
-  type PriceLine,
   type ProofOutcome,
   type Said,
 } from './entry'
-
-const UUID_V7 = /^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/
-const isUuidV7 = (value: unknown) => typeof value === 'string' && UUID_V7.test(value)
 
 /** The longest line that is kept: far more than anybody says at once. */
 export const MOST_LINE = 1000
@@ -94,6 +92,7 @@ class CustomerInput implements Customer {
   @IsString() @Length(1, 120) name!: string
   @IsString() @MaxLength(200) place!: string
   @MayBeAbsent() @IsString() @MaxLength(40) phone?: string
+  @MayBeAbsent() @MailAddress() mail?: string
 }
 
 class DutyInput implements Duty {
@@ -277,20 +276,6 @@ class DueInput implements Due {
   @CalendarDay() on!: string
   @IsString() @Length(1, 300) what!: string
 }
-class PriceLineInput implements PriceLine {
-  @IsString() @Length(1, 300) label!: string
-  @Quantity({ min: -1e7, max: 1e7 }) amount!: number
-}
-class PriceChangeBody implements AccountChange {
-  @IsString() @Length(1, 200) label!: string
-  @OptionalQuantity({ min: -1e6, max: 1e6 }) amount?: number
-  @MayBeAbsent() @IsIn(['work', 'all']) waives?: 'work' | 'all'
-  @MayBeAbsent() @IdOf(PARTS) own?: Part
-}
-class PriceAgreedBody {
-  @IsString() @Length(1, 120) by!: string
-  @Quantity({ min: 0, max: 1e7 }) price!: number
-}
 class HandedOverBody {
   @IsString() @MaxLength(2000) watch!: string
   @MayBeAbsent() @CalendarDay() nextDate?: string
@@ -307,38 +292,11 @@ class HandedOverBody {
 class CustomerSetBody {
   @ValidateNested() @Type(() => CustomerInput) @IsObject() customer!: CustomerInput
 }
-/** A price for each part: of every kind, or of one kind's own as `motor:pool`. */
-function PricesByPart(): PropertyDecorator {
-  return rule(
-    'isPricesByPart',
-    (value) => isRecord(value) && Object.entries(value).every(([part, price]) => isPartPrice(part, price)),
-    `must give each part, such as motor or motor:pool, a price from 0 to ${MOST_PRICE}`,
-  )
-}
-
-class TaxInput implements TaxLine {
-  @IsString() @Length(1, 60) name!: string
-  @Quantity({ min: 0, max: 100 }) percent!: number
-  @IsIn(TAXED) on!: TaxLine['on']
-}
-export class RatesInput {
-  @IsString() @Matches(/^[A-Z]{3}$/) currency!: string
-  @Quantity({ min: 0, max: 100000 }) hourly!: number
-  @Quantity({ min: 0, max: 100000 }) trip!: number
-  @Quantity({ min: 0, max: 10 }) partsMarkup!: number
-  @Quantity({ min: 0, max: 1000000 }) downtime!: number
-  @OptionalQuantity({ min: 0, max: 10000 }) liveRisk?: number
-  @OptionalQuantity({ min: 0, max: 100000 }) helperHourly?: number
-  @OptionalQuantity({ min: 1, max: 10 }) afterHours?: number
-  @MayBeAbsent() @IsBoolean() chargesJourney?: boolean
-  @OptionalQuantity({ min: 0, max: 100000 }) minimum?: number
-  @MayBeAbsent() @IsArray() @ArrayMaxSize(6) @ValidateNested({ each: true }) @Type(() => TaxInput) taxes?: TaxInput[]
-  @OptionalQuantity({ min: 0, max: 120 }) workWarrantyMonths?: number
-  @PricesByPart() partPrices!: Record<string, number>
-}
 class ShopSetBody {
   @IsString() @Length(1, 120) name!: string
   @IsString() @MaxLength(200) place!: string
+  @MayBeAbsent() @MailAddress() mail?: string
+  @MayBeAbsent() @IsIn(Object.keys(NUMBER_STYLES)) numbers?: NumberStyle
   @IsIn(UNIT_SYSTEMS) units!: UnitSystem
   @ValidateNested() @Type(() => RatesInput) @IsObject() rates!: RatesInput
   @PracticeWaysField() schools?: PracticeWays
@@ -374,6 +332,11 @@ const BODIES: Record<Exclude<EntryKind, 'retracted'>, new () => object> = {
   'price-agreed': PriceAgreedBody,
   comeback: ComebackBody,
   'handed-over': HandedOverBody,
+  signed: SignedBody,
+  mailed: MailedBody,
+  paid: PaidBody,
+  claim: ClaimBody,
+  'claim-moved': ClaimMovedBody,
   'customer-set': CustomerSetBody,
   'shop-set': ShopSetBody,
 }
@@ -512,10 +475,10 @@ function validBody(kind: EntryKind, plain: object): object {
   const { places, count } = body as EntryBodies['step']
   if (kind === 'step' && places && count !== places.reduce((sum, place) => sum + place.count, 0))
     throw new InputError([{ field: 'count', value: count, expected: 'the sum of the counts of its places' }])
-  const { amount, waives, own } = body as EntryBodies['price-change']
-  if (kind === 'price-change' && [amount, waives, own].filter((each) => each !== undefined).length !== 1)
+  const { amount, waives, own, afterHours } = body as EntryBodies['price-change']
+  if (kind === 'price-change' && [amount, waives, own, afterHours].filter((each) => each !== undefined).length !== 1)
     throw new InputError([
-      { field: 'amount', value: amount, expected: 'one of amount, waives or own, and no two of them' },
+      { field: 'amount', value: amount, expected: 'one of amount, waives, own or afterHours, and no two of them' },
     ])
   const proof = body as EntryBodies['proof']
   if (kind === 'proof' && proof.outcome !== 'holds' && !proof.why)

@@ -1,10 +1,12 @@
-import type { AccountChange } from '../decision/account'
+import type { AccountChange, AccountLine } from '../decision/account'
 import type { Finding } from '../diagnosis/finding'
 import type { Duty } from '../motor/match-duty'
 import type { Installation, Nameplate } from '../motor/nameplate'
+import type { ClaimMove } from '../knowledge/repairs/returns'
 import type { EnteredRates } from '../knowledge/shop/rates'
 import type { Construction, Gate, Kind, Part, Stage, Standing } from '../knowledge/vocabulary'
 import type { UnitSystem } from '../quantity/measures'
+import type { NumberStyle } from '../quantity/number-style'
 import type { PracticeWays } from '../knowledge/shop/practices'
 import type { JointPlace } from '../knowledge/constructions/joint'
 import type { JointCorrection } from '../takedown/as-here'
@@ -16,6 +18,7 @@ export interface Customer {
   name: string
   place: string
   phone?: string
+  mail?: string
 }
 
 export interface Machine {
@@ -70,8 +73,8 @@ export type JobSource = (typeof JOB_SOURCES)[number]
 export const PROOF_OUTCOMES = ['holds', 'fails', 'left'] as const
 export type ProofOutcome = (typeof PROOF_OUTCOMES)[number]
 
-export const DUE_KINDS = ['second-look', 'reading', 'visit'] as const
-/** Something to come back for: a second look, a reading to be made again, a visit. */
+export const DUE_KINDS = ['second-look', 'reading', 'visit', 'claim'] as const
+/** Something to come back for: a second look, a reading to be made again, a visit, a claim that is out. */
 export interface Due {
   kind: (typeof DUE_KINDS)[number]
   /** ISO date. */
@@ -83,6 +86,21 @@ export interface Due {
 export interface PriceLine {
   label: string
   amount: number
+  /** What it is for; absent in lines of before it was kept. */
+  kind?: AccountLine['kind']
+}
+
+export const PAPERS = ['sheet', 'record', 'offer', 'claim'] as const
+/** What is written of a visit: the owner's sheet, the workshop's record, the offer, the claim. */
+export type PaperName = (typeof PAPERS)[number]
+export const MAILED_PAPERS = ['sheet', 'offer', 'claim'] as const satisfies readonly PaperName[]
+export type MailedPaper = (typeof MAILED_PAPERS)[number]
+
+/** A drawn signature: strokes of x and y one after the other, whole points of a field so wide and high. */
+export interface Strokes {
+  width: number
+  height: number
+  strokes: number[][]
 }
 
 /** Everything that can be written in a visit's journal, by kind. */
@@ -157,17 +175,46 @@ export interface EntryBodies {
     due?: Due[]
     lines?: PriceLine[]
   }
+  /** Drawn by the customer under the sheet whose journal has this fingerprint. */
+  signed: { by: string; hash: string } & Strokes
+  /** A paper that left by mail: to whom, and the id it has in the outlet. */
+  mailed: { paper: MailedPaper; to: string; mail: string; issue?: number; by: 'folder' | 'smtp' }
+  /** What the customer paid, whole cents; below nothing where it was paid back. */
+  paid: { amount: number; on: string; how?: string }
+  /** A machine, or a part of it, that goes back under its warranty. */
+  claim: {
+    part: Part
+    identity?: string
+    boughtOn?: string
+    installedOn?: string
+    warrantyUntil?: string
+    complaint: string
+    opened: boolean
+    openedWhy?: string
+    to?: string
+    reference?: string
+  }
+  'claim-moved': { to: ClaimMove; on: string; note?: string }
   retracted: Record<string, never>
   /** What the shop's visits up to now taught counts no more, for one kind of pump or for all. */
   'shop-forget': { pumpKind?: Kind }
   /** What the shop knows of a customer, said outright: it speaks over what visits say. */
   'customer-set': { customer: Customer }
-  'shop-set': { name: string; place: string; units: UnitSystem; rates: EnteredRates; schools?: PracticeWays }
+  'shop-set': {
+    name: string
+    place: string
+    mail?: string
+    units: UnitSystem
+    /** How numbers are written on its papers. */
+    numbers?: NumberStyle
+    rates: EnteredRates
+    schools?: PracticeWays
+  }
 }
 export type EntryKind = keyof EntryBodies
 
 /** The version of an entry’s shape that is written now. Older ones are lifted on reading: see lift.ts. */
-export const ENTRY_VERSION = 5
+export const ENTRY_VERSION = 6
 
 /** A line as it was typed, and the id of its act. */
 export interface Said {

@@ -1,5 +1,6 @@
 import { checkKey, newestFindings, type DiagnosisCase, type Finding } from '../diagnosis/finding'
 import { judgeFinding } from '../diagnosis/judge-finding'
+import type { OfferGrounds } from '../decision/offer'
 import { worstVerdict, type Judgement, type Verdict } from '../judgement/judgement'
 import type { Earlier } from '../diagnosis/diagnose'
 import { partOfFinding } from '../knowledge/checks/checks'
@@ -104,10 +105,19 @@ export interface VisitState {
   fitted: EntryBodies['fitted'][]
   /** New parts as they were read before they went in, the newest word on each. */
   newParts: ReadonlyMap<Part, EntryBodies['new-part']>
+  /** What the ways of mending it hang on besides its jobs. */
+  grounds: OfferGrounds
   /** What was put on the account by hand, or taken off it. */
   priceChanges: (EntryBodies['price-change'] & { entryId: string })[]
   /** What the customer agreed to last, and when. */
   priceAgreed?: EntryBodies['price-agreed'] & { at: string }
+  /** What the customer drew, oldest first; each under the sheet of one fingerprint. */
+  signatures: (EntryBodies['signed'] & { at: string })[]
+  /** Papers that left by mail, oldest first. */
+  mailed: (EntryBodies['mailed'] & { at: string })[]
+  payments: (EntryBodies['paid'] & { entryId: string })[]
+  /** What goes back under its warranty, and how far it has come since. */
+  claim?: EntryBodies['claim'] & { at: string; moves: EntryBodies['claim-moved'][] }
   /** What was said of proofs since the last comeback, the newest word on each. */
   proofs: ReadonlyMap<string, EntryBodies['proof'] & { entryId: string; at: string }>
   /** Times that the work did not prove and went back to Test, oldest first. */
@@ -190,6 +200,7 @@ export function foldVisit(
   const excluded = [...causes].filter(([, verdict]) => verdict === 'not-this').map(([fault]) => fault)
   const standing = newestOf(live, 'standing')?.body.at ?? usualStanding(machine.construction)
   const { book, steps, rounds, found, agreedStanding = standing } = work
+  const newParts = new Map(ofKind(live, 'new-part').map(({ body }) => [body.part, body]))
   const skipped = ofKind(live, 'check-skipped').map(({ body }) => checkKey(body))
   return {
     id: opened.visitId as string,
@@ -231,9 +242,18 @@ export function foldVisit(
     workedOn: motorBefore(work.roundFrom),
     measured: measuredIn(live),
     fitted: fitted.map(({ body }) => body),
-    newParts: new Map(ofKind(live, 'new-part').map(({ body }) => [body.part, body])),
+    newParts,
+    grounds: {
+      ...groundsOf(judged.filter(({ entryId }) => !inConflict.has(entryId))),
+      inHand: [...newParts.values()],
+      today: scheduledAt.slice(0, 10),
+    },
     priceChanges: ofKind(live, 'price-change').map(({ id, body }) => ({ ...body, entryId: id })),
     ...(priceAgreed ? { priceAgreed: { ...priceAgreed.body, at: priceAgreed.at } } : {}),
+    signatures: ofKind(live, 'signed').map(({ body, at }) => ({ ...body, at })),
+    mailed: ofKind(live, 'mailed').map(({ body, at }) => ({ ...body, at })),
+    payments: ofKind(live, 'paid').map(({ id, body }) => ({ ...body, entryId: id })),
+    ...claimIn(live),
     proofs: new Map(
       ofKind(sinceComeback, 'proof').map(({ id, body, at }) => [body.proof, { ...body, entryId: id, at }]),
     ),
@@ -332,6 +352,25 @@ export function partVerdicts(
       ]
     }),
   )
+}
+
+/** The claim as it was written last, and how far it came since it was first. */
+export function claimIn(live: readonly Entry[]): Pick<VisitState, 'claim'> {
+  const claim = newestOf(live, 'claim')
+  return claim
+    ? { claim: { ...claim.body, at: claim.at, moves: ofKind(live, 'claim-moved').map(({ body }) => body) } }
+    : {}
+}
+
+/** What readings say of parts, and what it drew while it ran. */
+function groundsOf(findings: JudgedFinding[]): Pick<OfferGrounds, 'verdicts' | 'amps'> {
+  const amps = findings.findLast(
+    ({ finding, replaced }) => finding.check === 'running-current' && finding.of !== 'new' && !replaced,
+  )?.finding.value
+  return {
+    verdicts: Object.fromEntries([...partVerdicts({ findings })].map(([part, { verdict }]) => [part, verdict])),
+    ...(typeof amps === 'number' ? { amps } : {}),
+  }
 }
 
 /** The newest word on each cause. */

@@ -4,8 +4,17 @@ import { canonicalText } from '../quantity/canonical-text'
 import { compareEntries, type Entry } from './entry'
 import { liveEntries } from './supersession'
 
+/** What comes to a sheet once it is issued, and stands under it. */
+const UNDER_IT: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>(['signed', 'paid'])
 /** What changes nothing on a sheet: whoever looks again, or keeps a stage, makes no new issue due. */
-const SILENT: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>(['joint-done', 'loaded'])
+const SILENT: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>([
+  ...UNDER_IT,
+  'joint-done',
+  'loaded',
+  'mailed',
+  'claim',
+  'claim-moved',
+])
 
 /**
  * The journal of a visit as it was when its sheet was issued: what was written later is not on it.
@@ -19,9 +28,31 @@ export function journalAtIssue(entries: readonly Entry[], issue?: number): Entry
   return last && [...entries].filter((entry) => compareEntries(entry, last) <= 0).sort(compareEntries)
 }
 
+/**
+ * The journal that the sheet of an issue is shown from: as it was issued, and what came under it since.
+ *
+ * @returns undefined where there is no such issue
+ */
+export function journalToShow(entries: readonly Entry[], issue: number): Entry[] | undefined {
+  const issued = journalAtIssue(entries, issue)
+  if (!issued) return undefined
+  const known = new Set(issued.map(({ id }) => id))
+  const under = new Set(
+    liveEntries(entries).flatMap(({ id, kind }) => (UNDER_IT.has(kind) && !known.has(id) ? [id] : [])),
+  )
+  return [...issued, ...entries.filter(({ id }) => under.has(id))].sort(compareEntries)
+}
+
 /** Was something written, changed or taken back since a hand-over that its sheet does not say? */
 export function isChangedSince(handedOver: Entry, entries: readonly Entry[]): boolean {
-  return entries.some((entry) => compareEntries(entry, handedOver) > 0 && !SILENT.has(entry.kind))
+  const silent = new Set(entries.filter(({ kind }) => SILENT.has(kind)).map(({ id }) => id))
+  return entries.some(
+    (entry) =>
+      compareEntries(entry, handedOver) > 0 &&
+      !silent.has(entry.id) &&
+      // What says nothing on the sheet says as little when it is taken back.
+      !(entry.kind === 'retracted' && silent.has(entry.supersedes as string)),
+  )
 }
 
 /** The lines that a sheet’s fingerprint is of: up to its hand-over while it stands as issued, else all of them. */

@@ -1,11 +1,13 @@
 import { accountOf, type Account } from '../decision/account'
 import { billOf, together, type Bill, type OptionPart, type Pricing } from '../decision/bill'
 import { jobOptions } from '../decision/job-options'
+import { waysOf, type Way } from '../decision/offer'
 import { optionsFor, type Option } from '../decision/options'
 import { diagnosisOf, type Diagnosis } from '../diagnosis/diagnose'
 import type { DiagnosisModel } from '../diagnosis/model'
 import { reasonOn } from '../diagnosis/reasoning'
 import { prepare, prepareAgreed, type Preparation } from '../planning/preparation'
+import { isReturn } from '../knowledge/repairs/returns'
 import { renewedParts } from '../knowledge/repairs/renews'
 import type { Kind } from '../knowledge/vocabulary'
 import type { UnitSystem } from '../quantity/measures'
@@ -25,6 +27,8 @@ export interface Consideration {
   preparation: Preparation
   /** Repairs worth considering, least expected cost first. */
   options: Option[]
+  /** The ways of mending it, as the owner weighs them: three at most. */
+  ways: Way[]
   /** Work that no fault asks for, and what was wished for. */
   wishes: Option[]
   /** All agreed jobs as one plan; none before one is agreed. */
@@ -57,7 +61,8 @@ export type DecidedState = Pick<
   | 'takeDownFound'
   | 'measured'
 >
-export type ConsideredState = Pick<VisitState, 'case' | 'earlier' | 'pump' | 'plate' | 'jobs'> & DecidedState
+export type ConsideredState = Pick<VisitState, 'case' | 'earlier' | 'pump' | 'plate' | 'jobs' | 'wished' | 'grounds'> &
+  DecidedState
 export type WorkingState = DecidedState &
   Pick<VisitState, 'priceChanges' | 'plate' | 'standing' | 'steps' | 'carriedGates' | 'handedOver'>
 
@@ -101,15 +106,17 @@ export function considerationOf(
   const { rates } = shop
   const reasoning = reasonOn(state.case, { rates, experience, model })
   const pricing: Pricing = { pump: state.pump, plate: state.plate, rates, here: pricedWith(state, shop, pace) }
-  const options = optionsFor(reasoning, state.agreed, pricing.here)
+  const options = optionsFor(reasoning, [...state.agreed, ...state.wished], pricing.here)
   const shown = new Set(options.map(({ id }) => id))
   const agreed = state.agreed.length > 0 ? billOf(state.agreed, pricing) : undefined
-  const bill = together([...billsBefore(state, pricing), ...(agreed ? [agreed] : [])])
+  const before = billsBefore(state, pricing)
+  const bill = together([...before, ...(agreed ? [agreed] : [])])
   const loading = prepare(reasoning)
   return {
     diagnosis: diagnosisOf(reasoning, { earlier: state.earlier, reader: { system, currency: rates.currency } }),
     preparation: bill ? prepareAgreed(loading, bill) : loading,
     options,
+    ways: waysOf(options, reasoning, pricing, { ...state, before }),
     wishes: jobOptions(
       pricing,
       state.jobs.map(({ id }) => id).filter((id) => !shown.has(id)),
@@ -182,6 +189,7 @@ export function visitAccount(
 ): Account {
   return accountOf(bill, shop.rates, {
     isAway: agreedStanding === 'installed',
+    comesAgain: bill?.lines.some(({ id }) => isReturn(id)) ?? false,
     changes: priceChanges,
     isGuessed: (part) => isGuessedPrice(shop, part, machine.kind),
   })

@@ -1,9 +1,10 @@
 import { STAGES, type Stage } from '../knowledge/vocabulary'
 import { ratiosOf, type StepRatio } from '../takedown/own-times'
-import { duesIn } from './due'
 import type { Customer, Due, Entry, Machine } from './entry'
-import { causeTaught, confirmedCause, machineOf } from './fold'
+import { duesLeft } from './claim'
+import { causeTaught, claimIn, confirmedCause, machineOf } from './fold'
 import { machineAfter } from './fitted'
+import { ledgerRowOf, type LedgerRow } from './ledger'
 import { newestOf, ofKind } from './of-kind'
 import { supersessionOf } from './supersession'
 
@@ -24,6 +25,8 @@ export interface VisitListing {
   cause?: { fault: string; entryId: string }
   /** What it left to come back for. */
   due: Due[]
+  /** Its line in the ledger. */
+  account?: LedgerRow
   /** How long its steps took, over their estimates. */
   paced: StepRatio[]
 }
@@ -53,6 +56,15 @@ export function listingOf(entries: readonly Entry[]): VisitListing | undefined {
   const dissected = newestOf(live, 'post-mortem')
   const fault = causeTaught({ handedOver, postMortem: dissected?.body, confirmed: confirmedCause(live) })
   const taughtBy = dissected ?? handedOver
+  const told = handedOver ? { handedOver: { ...handedOver.body, at: handedOver.at, author: handedOver.author } } : {}
+  const account = ledgerRowOf({
+    id: opened.visitId as string,
+    customer,
+    machine,
+    fitted: [],
+    payments: ofKind(live, 'paid').map(({ id, body }) => ({ ...body, entryId: id })),
+    ...told,
+  })
   const saying = ({ id, imported }: Entry): Saying => ({ entryId: id, imported: imported === true })
   return {
     id: opened.visitId as string,
@@ -66,7 +78,8 @@ export function listingOf(entries: readonly Entry[]): VisitListing | undefined {
     stage: STAGES.find((stage) => !done.has(stage)) ?? 'hand-over',
     handedOver: handedOver !== undefined,
     ...(fault && taughtBy ? { cause: { fault, entryId: taughtBy.id } } : {}),
-    due: duesIn(handedOver?.body),
+    due: duesLeft({ ...told, ...claimIn(live) }),
+    ...(account ? { account } : {}),
     paced: ratiosOf(
       ofKind(live, 'step').map(({ at, body: { step, done: ticked, estimate } }) => ({
         step,

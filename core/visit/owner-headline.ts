@@ -1,6 +1,7 @@
 import { faultLabel } from '../diagnosis/words/fault-label'
 import { GONE } from '../knowledge/repairs/owner-words'
 import { NOTHING_TO_PROVE } from '../knowledge/repairs/proofs'
+import { isReturn } from '../knowledge/repairs/returns'
 import { isIdOf, COMPLAINTS } from '../knowledge/vocabulary'
 import type { VisitState } from './fold'
 import type { Job } from './job'
@@ -68,13 +69,10 @@ function standsOpen(name: string, jobs: readonly JobOnSheet[], state: ToldState)
 
 function withoutRepair(name: string, job: string, { handedOver, postMortem, confirmed }: ToldState): string {
   const cause = postMortem?.fault ?? confirmed
+  if (isReturn(job)) return `${name} goes back under its warranty, as it is.`
   switch (job) {
     case 'post-mortem':
       return cause ? opened(name, cause) : `${name} was opened to find its cause.`
-    case 'return-under-warranty':
-    case 'return-well-pump':
-    case 'return-sump-pump':
-      return `${name} goes back under its warranty, as it is.`
     case 'leave-it':
       return `${name} was looked at, and nothing was changed.`
     default:

@@ -36,7 +36,10 @@ export function ownerSheet(
       const identity = state.fitted.findLast((fitted) => fitted.part === part)?.identity
       return { label, ...(identity ? { identity } : {}), price }
     }),
-    price: sheet.price ?? { lines: [], total: 0 },
+    price: {
+      lines: (sheet.price?.lines ?? []).map(({ label, amount }) => ({ label, amount })),
+      total: sheet.price?.total ?? 0,
+    },
     left: sheet.left,
     watch: sheet.watch,
     ...(sheet.nextDate ? { next: sheet.nextDate } : {}),

@@ -29,8 +29,8 @@ export function pricedOf(
 
 /** The lines of an account as they are printed: each part by what identifies it. */
 export function linesOf({ lines }: Job['account'], fitted: VisitState['fitted']): PriceLine[] {
-  return lines.map(({ part, label, amount }) => {
+  return lines.map(({ kind, part, label, amount }) => {
     const identity = part && fitted.findLast((each) => each.part === part)?.identity
-    return { label: capital(identity ? `${label}: ${identity}` : label), amount }
+    return { label: capital(identity ? `${label}: ${identity}` : label), amount, kind }
   })
 }

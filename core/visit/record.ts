@@ -11,6 +11,7 @@ import type { JudgedFinding, VisitState } from './fold'
 import type { Job } from './job'
 import { keptAnswer } from './kept-working'
 import { proofListOf, type ProofRow } from './proving'
+import { paperReader } from './sheet'
 import type { Shop } from './shop'
 
 export interface RecordReading {
@@ -44,7 +45,7 @@ const MOST_SUSPECTS = 5
 
 /** Writes the workshop’s record of a visit, from the same facts as its sheet. */
 export function writeRecord(state: VisitState, shop: Shop, job: Job, system: UnitSystem = shop.units): WorkshopRecord {
-  const reader: Reader = { system, currency: shop.rates.currency }
+  const reader = paperReader(shop, system)
   return {
     visitId: state.id,
     ...workDone(state, shop, job, reader),

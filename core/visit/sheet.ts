@@ -4,14 +4,16 @@ import type { Verdict } from '../judgement/judgement'
 import { complaintWords } from '../planning/day'
 import { formatNumber } from '../quantity/format'
 import type { UnitSystem } from '../quantity/measures'
+import { inNumberStyle } from '../quantity/number-style'
 import { formatRange } from '../quantity/reading'
 import type { Reader } from '../quantity/sentence'
 import { valueText } from './describe'
 import { after, duesIn } from './due'
-import type { Due } from './entry'
+import type { Due, EntryBodies } from './entry'
 import type { JudgedFinding, VisitState } from './fold'
 import type { Job } from './job'
 import { capital, doneSentences, jobsOnSheet, renewedIn, repairsDone, jobWords, staysInPlace } from './owner-done'
+import { accountNumber, settled } from './ledger'
 import { foundTexts, type Found } from './owner-found'
 import { keptAnswer } from './kept-working'
 import { ownerLabel } from './owner-label'
@@ -65,12 +67,23 @@ export interface Sheet {
   nextDate?: string
   due: Due[]
   price?: Priced
+  /** The number of its account. */
+  account?: string
+  /** What of it is paid, once it is handed over. */
+  settled?: { paid: number; open: number; payments: readonly EntryBodies['paid'][] }
   /** What was agreed before the work, and why it is another price now. */
   agreed?: { by: string; price: number; at: string; why?: string }
   /** How long the shop stands for its work: ISO date. */
   warrantyUntil?: string
   cautions: string[]
+  /** What the customer drew under this very issue. */
+  signature?: EntryBodies['signed'] & { at: string }
   photos: { hash: string; caption: string; at: string }[]
+}
+
+/** Who reads the shop’s papers: its units, unless a person chose otherwise, its money and its way with numbers. */
+export function paperReader({ units, rates, numbers }: Shop, system: UnitSystem = units): Reader {
+  return { system, currency: rates.currency, ...(numbers ? { numbers } : {}) }
 }
 
 /** As many pictures as an owner looks at; the rest stand in the workshop’s record. */
@@ -82,17 +95,25 @@ const MOST_PHOTOS = 4
  *
  * @param job what follows from the state: the sheet shows it and works nothing out anew
  * @param system in whose units it is read: the shop's, unless a person chose otherwise
+ * @param hash the fingerprint of its journal: what was signed under another is not under this one
  */
-export function writeSheet(state: VisitState, shop: Shop, job: Job, system: UnitSystem = shop.units): Sheet {
-  const reader: Reader = { system, currency: shop.rates.currency }
+export function writeSheet(
+  state: VisitState,
+  shop: Shop,
+  job: Job,
+  system: UnitSystem = shop.units,
+  hash?: string,
+): Sheet {
+  const reader = paperReader(shop, system)
   const proofs = proofListOf(state, job)
   const date = (state.handedOver?.at ?? state.startedAt ?? state.scheduledAt).slice(0, 10)
   const jobs = jobsOnSheet(state, job)
   const repairs = repairsDone(jobs)
   const proved = provedOf(state, reader)
   // What a shop would charge that has not said so is nothing to print; what was agreed outright is.
-  const price = shop.unset ? outright(state) : pricedOf(state, job)
+  const price = inStyle(shop.unset ? outright(state) : pricedOf(state, job), reader)
   const assumed = assumedLine(state, proved)
+  const signature = state.isIssued ? state.signatures.findLast((each) => each.hash === hash) : undefined
   return {
     shop,
     visitId: state.id,
@@ -119,7 +140,11 @@ export function writeSheet(state: VisitState, shop: Shop, job: Job, system: Unit
     watch: watchTexts(state, job, proofs, reader),
     nextDate: state.handedOver?.nextDate,
     due: state.handedOver?.due ?? [],
-    ...(price ? { price } : {}),
+    ...(price ? { price, account: accountNumber(state.id, date) } : {}),
+    ...(price && state.handedOver
+      ? { settled: { ...settled(price.total, state.payments), payments: state.payments } }
+      : {}),
+    ...(signature ? { signature } : {}),
     ...(state.priceAgreed ? { agreed: agreedOf(state.priceAgreed, price, state.handedOver?.priceWhy) } : {}),
     ...(repairs.length > 0 && shop.rates.workWarrantyMonths
       ? { warrantyUntil: after(date, { months: shop.rates.workWarrantyMonths }) }
@@ -135,6 +160,18 @@ export function writeSheet(state: VisitState, shop: Shop, job: Job, system: Unit
 function outright({ handedOver }: VisitState): Priced | undefined {
   const amount = handedOver?.price
   return amount === undefined ? undefined : { lines: [{ label: 'As agreed', amount }], total: amount }
+}
+
+/** A tax names its base: a figure that the program put into words. */
+function inStyle(price: Priced | undefined, { numbers }: Reader): Priced | undefined {
+  return (
+    price && {
+      ...price,
+      lines: price.lines.map((line) =>
+        line.kind === 'tax' ? { ...line, label: inNumberStyle(line.label, numbers) } : line,
+      ),
+    }
+  )
 }
 
 /** A price that is another than was agreed says why. */
@@ -172,8 +209,8 @@ function provedOf({ findings }: VisitState, reader: Reader): Proved[] {
 }
 
 /** What cannot be told for certain is held against what is usual, and says so. */
-function limitText(judgement: JudgedFinding['judgement'], { system }: Reader): string {
-  const range = formatRange(judgement, judgement.unit, system)
+function limitText(judgement: JudgedFinding['judgement'], { system, numbers }: Reader): string {
+  const range = inNumberStyle(formatRange(judgement, judgement.unit, system), numbers)
   return range && judgement.verdict === 'unclear' ? `usual ${range}` : range
 }
 

@@ -2,12 +2,16 @@ import { DEFAULT_RATES, type EnteredRates } from '../knowledge/shop/rates'
 import type { Kind, Part } from '../knowledge/vocabulary'
 import type { PracticeWays } from '../knowledge/shop/practices'
 import type { UnitSystem } from '../quantity/measures'
+import type { NumberStyle } from '../quantity/number-style'
 
 /** The shop as it says it is. */
 export interface Shop {
   name: string
   place: string
+  /** Where its mail comes from, and answers go. */
+  mail?: string
   units: UnitSystem
+  numbers?: NumberStyle
   rates: EnteredRates
   schools?: PracticeWays
   /** Nobody has entered it yet: nothing of it is printed, and what it would charge is a guess. */

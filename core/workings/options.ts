@@ -8,7 +8,7 @@ import { DEFAULT_RATES } from '../knowledge/shop/rates'
 import type { PracticeWays } from '../knowledge/shop/practices'
 import { PracticeWaysField } from '../takedown/take-down-rules'
 import { MayBeAbsent } from '../validation/rules'
-import { RatesInput } from '../visit/entry-rules'
+import { RatesInput } from '../visit/money-rules'
 import { defineWorking } from './define-working'
 
 class ShopInput {

@@ -1,6 +1,8 @@
 import { CHECKS } from '../../core/knowledge/checks/checks'
 import { QUESTIONS } from '../../core/questions/questions'
-import { DUE_KINDS, ENTRY_VERSION, PROOF_OUTCOMES } from '../../core/visit/entry'
+import { ACCOUNT_LINES } from '../../core/decision/account'
+import { CLAIM_MOVES } from '../../core/knowledge/repairs/returns'
+import { DUE_KINDS, ENTRY_VERSION, MAILED_PAPERS, PROOF_OUTCOMES } from '../../core/visit/entry'
 import {
   COMPLAINTS,
   CONSTRUCTIONS,
@@ -92,7 +94,11 @@ const findingFields: Record<string, Schema> = {
   clearanceMillimetres: number,
   code: text(40),
 }
-const customer = object({ id: uuid, name: text(120), place: text(200), phone: text(40) }, ['id', 'name', 'place'])
+const customer = object({ id: uuid, name: text(120), place: text(200), phone: text(40), mail: text() }, [
+  'id',
+  'name',
+  'place',
+])
 const machine = object(
   {
     id: uuid,
@@ -204,9 +210,10 @@ const BODIES: Record<string, Schema> = {
   'joint-done': object({ joint: { enum: [...STAGES] } }, ['joint']),
   proof: object({ proof: text(40), outcome: { enum: [...PROOF_OUTCOMES] }, why: text(300) }, ['proof', 'outcome']),
   comeback: object({ failed: list(text(40)) }, ['failed']),
-  'price-change': object({ label: text(200), amount: number, waives: { enum: ['work', 'all'] }, own: ids(PARTS) }, [
-    'label',
-  ]),
+  'price-change': object(
+    { label: text(200), amount: number, waives: { enum: ['work', 'all'] }, own: ids(PARTS), afterHours: number },
+    ['label'],
+  ),
   'price-agreed': object({ by: text(120), price: number }, ['by', 'price']),
   'handed-over': object(
     {
@@ -215,10 +222,49 @@ const BODIES: Record<string, Schema> = {
       price: number,
       priceWhy: text(300),
       due: list(object({ kind: { enum: [...DUE_KINDS] }, on: date, what: text(300) }, ['kind', 'on', 'what'])),
-      lines: list(object({ label: text(300), amount: number }, ['label', 'amount'])),
+      lines: list(
+        object({ label: text(300), amount: number, kind: { enum: [...ACCOUNT_LINES] } }, ['label', 'amount']),
+      ),
     },
     ['watch'],
   ),
+  signed: object(
+    {
+      by: text(120),
+      hash: { type: 'string', pattern: '^[0-9a-f]{64}$' },
+      width: { type: 'integer', minimum: 1 },
+      height: { type: 'integer', minimum: 1 },
+      strokes: list(list({ type: 'integer' })),
+    },
+    ['by', 'hash', 'width', 'height', 'strokes'],
+  ),
+  mailed: object(
+    {
+      paper: { enum: [...MAILED_PAPERS] },
+      to: text(),
+      mail: uuid,
+      issue: { type: 'integer', minimum: 1 },
+      by: { enum: ['folder', 'smtp'] },
+    },
+    ['paper', 'to', 'mail', 'by'],
+  ),
+  paid: object({ amount: number, on: date, how: text(80) }, ['amount', 'on']),
+  claim: object(
+    {
+      part: ids(PARTS),
+      identity: text(200),
+      boughtOn: date,
+      installedOn: date,
+      warrantyUntil: date,
+      complaint: text(1000),
+      opened: flag,
+      openedWhy: text(300),
+      to: text(200),
+      reference: text(80),
+    },
+    ['part', 'complaint', 'opened'],
+  ),
+  'claim-moved': object({ to: ids(CLAIM_MOVES), on: date, note: text(300) }, ['to', 'on']),
   retracted: object({}, []),
 }
 

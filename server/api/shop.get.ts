@@ -13,7 +13,7 @@ const MOST_SHOWN = 50
  * minutes; and how its journal was found at the start.
  */
 export default api(async () => {
-  const { repository, pace, report, kind: database } = await useShopApp()
+  const { repository, pace, report, outlet, kind: database } = await useShopApp()
   const shopEntries = await repository.shopEntries()
   const entries = shopEntries.map(({ entry }) => entry)
   const kinds = Object.keys(KINDS) as Kind[]
@@ -33,5 +33,12 @@ export default api(async () => {
     setAside: report.setAside.slice(0, MOST_SHOWN).map(({ line, reason }) => ({ line, reason })),
     setAsideCount: report.setAside.length,
   }
-  return { shop: shopOf(entries), taught, steps: await pace.steps(), database, journal }
+  return {
+    shop: shopOf(entries),
+    taught,
+    steps: await pace.steps(),
+    database,
+    journal,
+    mail: { by: outlet.kind, host: outlet.host },
+  }
 })

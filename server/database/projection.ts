@@ -10,7 +10,7 @@ import { byVisit, isAnyOf } from './rows'
 import { customers, entries, machines, SAID_BY, visits } from './schema'
 
 /** Bumped when what the lists are made of changes: an older database has them built anew at the next start. */
-export const PROJECTION_VERSION = 3
+export const PROJECTION_VERSION = 4
 
 const VISITS_AT_ONCE = 400
 
@@ -53,13 +53,14 @@ async function projectSome(db: Db, visitIds: readonly string[]): Promise<void> {
         listed.map((visit) => ({
           ...visit.customer,
           phone: visit.customer.phone ?? null,
+          mail: visit.customer.mail ?? null,
           ...said(visit.said.customer, visit),
         })),
       ),
     )
     .onConflictDoUpdate({
       target: customers.id,
-      set: excluded(customers, ['name', 'place', 'phone', ...SAID]),
+      set: excluded(customers, ['name', 'place', 'phone', 'mail', ...SAID]),
       setWhere: speaksOver(customers),
     })
   await db
@@ -103,6 +104,7 @@ async function projectSome(db: Db, visitIds: readonly string[]): Promise<void> {
         causeArrival: visit.cause ? (visit.arrivals.get(visit.cause.entryId) ?? 0) : null,
         paced: visit.paced,
         due: visit.due,
+        account: visit.account ?? null,
         lastArrival: visit.lastArrival,
       })),
     )
@@ -121,6 +123,7 @@ async function projectSome(db: Db, visitIds: readonly string[]): Promise<void> {
         'causeArrival',
         'paced',
         'due',
+        'account',
         'lastArrival',
       ]),
     })
@@ -145,6 +148,9 @@ const LISTED_KINDS: readonly EntryKind[] = [
   'post-mortem',
   'step',
   'handed-over',
+  'paid',
+  'claim',
+  'claim-moved',
   'retracted',
 ]
 
@@ -197,6 +203,7 @@ export async function projectCustomers(
   const rows = [...said.values()].map(({ id, body: { customer } }) => ({
     ...customer,
     phone: customer.phone ?? null,
+    mail: customer.mail ?? null,
     saidBy: SAID_BY.shop,
     saidFor: 'epoch',
     saidArrival: arrivals.get(id) ?? 0,
@@ -209,7 +216,7 @@ export async function projectCustomers(
     .values(rows)
     .onConflictDoUpdate({
       target: customers.id,
-      set: excluded(customers, ['name', 'place', 'phone', ...SAID]),
+      set: excluded(customers, ['name', 'place', 'phone', 'mail', ...SAID]),
       setWhere: speaksOver(customers),
     })
 }

@@ -10,6 +10,7 @@ import {
   isNotNull,
   isNull,
   lt,
+  lte,
   max,
   ne,
   notExists,
@@ -22,6 +23,7 @@ import type { Fault, Kind } from '../../core/knowledge/vocabulary'
 import type { StepRatio } from '../../core/takedown/own-times'
 import { dueRowsOf, type DueRow } from '../../core/visit/due'
 import type { Customer, Entry, Machine } from '../../core/visit/entry'
+import type { LedgerRow } from '../../core/visit/ledger'
 import { liftEntry, liftJournal } from '../../core/visit/lift'
 import type { Db } from './connect'
 import { isListed, projectCustomers, projectVisits } from './projection'
@@ -275,6 +277,26 @@ export class Repository {
     }))
   }
 
+  /** The accounts of a month, as YYYY-MM, in the order of their days. */
+  async ledgerOf(month: string): Promise<LedgerRow[]> {
+    const rows = await this.db
+      .select({ account: visits.account })
+      .from(visits)
+      .where(
+        and(gte(sql`(${visits.account}->>'on')`, `${month}-01`), lte(sql`(${visits.account}->>'on')`, `${month}-31`)),
+      )
+    return inOrder(rows)
+  }
+
+  /** Accounts of before a day that are not paid, or paid too much. */
+  async openAccounts(before: string): Promise<LedgerRow[]> {
+    const rows = await this.db
+      .select({ account: visits.account })
+      .from(visits)
+      .where(and(lt(sql`(${visits.account}->>'on')`, before), sql`(${visits.account}->>'open')::numeric <> 0`))
+    return inOrder(rows)
+  }
+
   /**
    * What visits have made due up to a day, by the day. Whoever has been at the machine since, or will be, sees to it
    * there.
@@ -382,6 +404,12 @@ export class Repository {
   }
 }
 
-function customerOf({ id, name, place, phone }: typeof customers.$inferSelect): Customer {
-  return { id, name, place, ...(phone ? { phone } : {}) }
+function inOrder(rows: readonly { account: LedgerRow | null }[]): LedgerRow[] {
+  return rows
+    .flatMap(({ account }) => account ?? [])
+    .sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.number < b.number ? -1 : 1))
+}
+
+function customerOf({ id, name, place, phone, mail }: typeof customers.$inferSelect): Customer {
+  return { id, name, place, ...(phone ? { phone } : {}), ...(mail ? { mail } : {}) }
 }

@@ -15,6 +15,7 @@ import {
 } from 'drizzle-orm/pg-core'
 import type { StepRatio } from '../../core/takedown/own-times'
 import type { Due, Entry, Machine } from '../../core/visit/entry'
+import type { LedgerRow } from '../../core/visit/ledger'
 
 /** The journal: the truth. Rows are only ever added. */
 export const entries = pgTable(
@@ -59,6 +60,7 @@ export const customers = pgTable('customers', {
   name: text().notNull(),
   place: text().notNull(),
   phone: text(),
+  mail: text(),
   ...said(),
 })
 
@@ -110,6 +112,8 @@ export const visits = pgTable(
       .$type<Due[]>()
       .notNull()
       .default(sql`'[]'::jsonb`),
+    /** Its line in the ledger, once it was handed over and something was charged. */
+    account: jsonb().$type<LedgerRow>(),
     /** The newest line of its journal when this row was last built. */
     lastArrival: bigint('last_arrival', { mode: 'number' }).notNull().default(0),
   },
@@ -125,6 +129,7 @@ export const visits = pgTable(
     index('visits_due')
       .on(table.machineId)
       .where(sql`due <> '[]'::jsonb`),
+    index('visits_account').on(sql`(${table.account}->>'on')`),
   ],
 )
 

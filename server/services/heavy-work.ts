@@ -11,6 +11,7 @@ const LONGEST = {
   visitFile: 60_000,
   picture: 20_000,
   paper: 20_000,
+  mail: 20_000,
   readings: 20_000,
   visitJson: 60_000,
   working: 20_000,

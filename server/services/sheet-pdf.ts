@@ -1,8 +1,12 @@
-import { format } from 'date-fns'
 import type { Content, TableCell } from 'pdfmake/interfaces'
 import { VERDICT_WORDS } from '../../core/judgement/judgement'
+import { dayWords } from '../../core/quantity/day'
+import { formatMoney } from '../../core/quantity/number-style'
 import { shortHash } from '../../core/visit/issue'
+import { moneyLines } from '../../core/visit/leaves'
 import { comingAgain, type Proved, type Sheet } from '../../core/visit/sheet'
+import { signaturePath } from '../../core/visit/signature'
+import { paperHead } from './leaf-pdf'
 import {
   heading,
   INK,
@@ -18,7 +22,6 @@ import {
 } from './pdf-document'
 
 const GAP = 22
-const day = (on: string) => format(new Date(`${on}T12:00:00`), 'EEEE d MMMM yyyy')
 
 /**
  * The owner's sheet as PDF.
@@ -43,20 +46,7 @@ export function sheetPdf(sheet: Sheet, photos: readonly (Buffer | undefined)[], 
       color: SLATE,
     }),
     content: [
-      {
-        columns: [
-          { stack: [text(sheet.shop.name, { bold: true, fontSize: 12.5 }), text(sheet.shop.place, { color: SLATE })] },
-          {
-            stack: [
-              text(`For ${sheet.customer.name}`, { bold: true }),
-              text(sheet.customer.place, { color: SLATE }),
-              text(day(sheet.date), { color: SLATE }),
-            ],
-            alignment: 'right',
-          },
-        ],
-        margin: [0, 0, 0, 6],
-      },
+      paperHead(sheet.shop, [sheet.customer.name, sheet.customer.place, dayWords(sheet.date)]),
       rule(width, INK, 1.2),
       text(sheet.headline, { bold: true, fontSize: 17, margin: [0, 10, 0, 3], lineHeight: 1.05 }),
       text(`${sheet.machine.name} · ${sheet.machine.description}`, { color: SLATE }),
@@ -89,7 +79,7 @@ export function sheetPdf(sheet: Sheet, photos: readonly (Buffer | undefined)[], 
           ),
           ...section(
             'When we come again',
-            comingAgain(sheet).map(({ on, what }) => text(what ? `${day(on)}: ${what}` : day(on))),
+            comingAgain(sheet).map(({ on, what }) => text(what ? `${dayWords(on)}: ${what}` : dayWords(on))),
           ),
           ...section(
             'To mind',
@@ -98,6 +88,7 @@ export function sheetPdf(sheet: Sheet, photos: readonly (Buffer | undefined)[], 
         ],
         priceOf(sheet, (width - GAP) / 2),
       ),
+      ...signatureOf(sheet),
       ...section(
         'Pictures',
         pictures(
@@ -163,10 +154,10 @@ function lineSvg({ line, verdict }: Proved): string {
   )
 }
 
-function priceOf({ price, shop, isDone, agreed, warrantyUntil }: Sheet, width: number): Content[] {
+function priceOf(sheet: Sheet, width: number): Content[] {
+  const { price, shop, isDone } = sheet
   if (!price) return []
-  const money = (amount: number) =>
-    new Intl.NumberFormat('en-US', { style: 'currency', currency: shop.rates.currency }).format(amount)
+  const money = (amount: number) => formatMoney(amount, shop.rates.currency, shop.numbers)
   const row = (label: string, amount: string, bold = false): Content => ({
     columns: [text(label, { bold }), { text: amount, alignment: 'right', width: 72, bold }],
     margin: [0, 1, 0, 1],
@@ -175,9 +166,26 @@ function priceOf({ price, shop, isDone, agreed, warrantyUntil }: Sheet, width: n
     ...price.lines.map(({ label, amount }) => row(label, money(amount))),
     rule(width, INK),
     row('In all', money(price.total), true),
-    ...(agreed
-      ? [text([`${agreed.by} agreed to ${money(agreed.price)} before the work.`, agreed.why].filter(Boolean).join(' '))]
-      : []),
-    ...(warrantyUntil ? [text(`Warranty on our work: to ${day(warrantyUntil)}`)] : []),
+    ...moneyLines(sheet).map((line) => text(line)),
   ])
+}
+
+/** The customer’s signature over their name. */
+function signatureOf({ signature }: Sheet): Content[] {
+  if (!signature) return []
+  const { width, height, by, at } = signature
+  const drawing =
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}"><path d="${signaturePath(signature)}" ` +
+    `fill="none" stroke="${INK}" stroke-width="3" stroke-linecap="round" stroke-linejoin="round"/></svg>`
+  return [
+    {
+      stack: [
+        { svg: drawing, fit: [200, 60] },
+        rule(200),
+        text(`${by}, ${dayWords(at.slice(0, 10))}`, { color: SLATE, fontSize: 9 }),
+      ],
+      margin: [0, 14, 0, 0],
+      unbreakable: true,
+    },
+  ]
 }

@@ -14,6 +14,7 @@ export function openApp(): Promise<ShopApp> {
   opening ??= openShopApp({
     dataDir: process.env.PIKE_LAMP_DATA ?? 'data',
     databaseUrl: process.env.DATABASE_URL || undefined,
+    smtp: process.env.PIKE_LAMP_SMTP || undefined,
     tell: (now) => {
       progress = now
     },

@@ -2,10 +2,11 @@ import { getQuery, getRouterParam, setResponseHeaders, type H3Event } from 'h3'
 import { badField } from '../../core/validation/input-error'
 import { useShopApp } from './app'
 import { askedUnits } from './units'
+import type { PaperName } from '../../core/visit/entry'
 import { pathId, photoPaths, visitView } from './views'
 
-/** A paper of a visit as PDF, fonts embedded: the owner's sheet, or the workshop's record. */
-export async function paperOf(event: H3Event, document: 'sheet' | 'record'): Promise<Buffer> {
+/** A paper of a visit as PDF, fonts embedded. */
+export async function paperOf(event: H3Event, document: PaperName): Promise<Buffer> {
   const id = pathId(getRouterParam(event, 'id'), 'visit')
   const units = askedUnits(event)
   const issue = askedIssue(event)

@@ -3,21 +3,19 @@ import { readFile } from 'node:fs/promises'
 import Papa from 'papaparse'
 import { InputError, badField } from '../../core/validation/input-error'
 import { READING_COLUMNS, readingRows } from '../../core/visit/readings-table'
-import { jobOf } from '../../core/visit/job'
-import { issuesOf, journalAtIssue, journalHash, journalOfSheet } from '../../core/visit/issue'
-import { writeRecord } from '../../core/visit/record'
-import { writeSheet } from '../../core/visit/sheet'
 import type { UnitSystem } from '../../core/quantity/measures'
 import { readVisitFile, toVisitFile, type VisitFile } from '../../core/visit/visit-file'
 import { keptForRuns } from '../../core/workings/define-working'
 import { runByName, runLine } from '../../core/workings/registry'
 import { ofKind } from '../../core/visit/of-kind'
+import type { MailedPaper, PaperName } from '../../core/visit/entry'
+import { leafText } from '../../core/visit/leaf'
 import { readLines } from '../services/journal-lines'
 import { jsonOf } from '../services/json'
 import { postedEntries } from '../services/posted-entries'
-import { forPaper, intact, keepable, photoType } from '../services/pictures'
-import { recordPdf } from '../services/record-pdf'
-import { sheetPdf } from '../services/sheet-pdf'
+import { intact, keepable, photoType } from '../services/pictures'
+import { leafHtml } from '../services/mail/leaf-html'
+import { papersOf, type PaperAsked, type PaperMail } from '../services/papers'
 import { stateOf, type VisitView } from '../services/visit-view'
 
 /**
@@ -52,43 +50,27 @@ export const TASKS = {
     return keepable(Buffer.from(bytes))
   },
 
-  /**
-   * The owner's sheet, or the workshop's record behind it.
-   *
-   * @param paths where the pictures lie, by their hash
-   * @param issue of the sheet; as the visit stands now where nothing is said
-   */
+  /** A paper of a visit as PDF. */
   async paper({
-    view: whole,
-    paths,
     document,
-    units = whole.shop.units,
-    issue,
-  }: {
-    view: VisitView
-    paths: Record<string, string>
-    document: 'sheet' | 'record'
-    units?: UnitSystem
-    issue?: number
-  }): Promise<{ pdf: Uint8Array; date: string }> {
-    const entries = issue === undefined ? whole.entries : journalAtIssue(whole.entries, issue)
-    if (!entries)
-      throw badField(
-        'issue',
-        issue,
-        `an issue of this sheet: ${issuesOf(whole.entries) || 'it was not handed over yet'}`,
-      )
-    const view = { ...whole, entries }
-    const state = stateOf(view)
-    const job = jobOf(state, view.shop, view.pace, view.experience)
-    const sheet = writeSheet(state, view.shop, job, units)
-    const hash = journalHash(journalOfSheet(entries, sheet.isIssued))
-    const pictures = (photos: readonly { hash: string }[]) =>
-      Promise.all(photos.map(async ({ hash: name }) => readFile(paths[name] as string).then(forPaper, () => undefined)))
-    if (document === 'sheet')
-      return { pdf: await sheetPdf(sheet, await pictures(sheet.photos), hash), date: sheet.date }
-    const record = writeRecord(state, view.shop, job, units)
-    return { pdf: await recordPdf(record, sheet, await pictures(record.photos), hash), date: sheet.date }
+    ...asked
+  }: PaperAsked & { document: PaperName }): Promise<{ pdf: Uint8Array; date: string }> {
+    const papers = papersOf(asked)
+    return { pdf: await papers.pdf(document), date: papers.date }
+  },
+
+  /** A paper of a visit as a mail: its words both ways, and the paper itself to hang on it. */
+  async mail({ document, note, ...asked }: PaperAsked & { document: MailedPaper; note?: string }): Promise<PaperMail> {
+    const papers = papersOf(asked)
+    const leaf = papers.leaf(document)
+    return {
+      subject: `${leaf.title} · ${leaf.shop.name}`,
+      html: leafHtml(leaf, note),
+      text: note ? `${note}\n\n${leafText(leaf)}` : leafText(leaf),
+      pdf: await papers.pdf(document),
+      filename: `${document}-${papers.date}.pdf`,
+      ...(papers.issue === undefined ? {} : { issue: papers.issue }),
+    }
   },
 
   readings({ view, units = view.shop.units }: { view: VisitView; units?: UnitSystem }): string {

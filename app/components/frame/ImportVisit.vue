@@ -11,7 +11,7 @@ interface Taken {
   customer: Customer
   differs: Difference[]
 }
-const WORDS: Record<Difference['field'], string> = { name: 'name', place: 'place', phone: 'telephone' }
+const WORDS: Record<Difference['field'], string> = { name: 'name', place: 'place', phone: 'telephone', mail: 'mail' }
 const journal = useShopJournal()
 const problem = ref('')
 const taken = ref<Taken>()

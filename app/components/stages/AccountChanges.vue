@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
+import { DEFAULT_RATES } from '#core/knowledge/shop/rates'
 import { PARTS, type Part } from '#core/knowledge/vocabulary'
 
 /** What is put on the account by hand: a line, a discount, a part of the customer's, or no charge. */
@@ -10,6 +11,7 @@ const own = ref('')
 const problem = ref('')
 const parts = computed(() => [...new Set((bill.value?.parts ?? []).map(({ part }) => part))])
 const { problemsOf } = useEntryRules()
+const lateTimes = computed(() => visit.shop.rates.afterHours ?? DEFAULT_RATES.afterHours)
 
 function put(): void {
   const number = readNumber(amount.value)
@@ -29,6 +31,17 @@ function bring(): void {
   const part = own.value as Part
   visit.append('price-change', { label: `${PARTS[part]}, brought by the customer`, own: part })
   own.value = ''
+}
+const late = ref('')
+function putLate(): void {
+  const minutes = readNumber(late.value)
+  problem.value = minutes === undefined || minutes <= 0 ? 'Minutes after hours, such as 45.' : ''
+  const body = { label: `${late.value.trim()} minutes after hours`, afterHours: minutes as number }
+  const [refused] = problem.value ? [] : Object.entries(problemsOf('price-change', body))
+  if (refused) problem.value = `${refused[0]}: ${refused[1]}.`
+  if (problem.value) return
+  visit.append('price-change', body)
+  late.value = ''
 }
 const waive = (waives: 'work' | 'all', words: string) => visit.append('price-change', { label: words, waives })
 </script>
@@ -56,6 +69,21 @@ const waive = (waives: 'work' | 'all', words: string) => visit.append('price-cha
         <button type="submit" class="button" data-testid="change-put">Put it on</button>
       </form>
       <p v-if="problem" role="alert" class="font-bold">{{ problem }}</p>
+      <form class="flex flex-wrap items-end gap-2" @submit.prevent="putLate">
+        <label class="w-48"
+          ><span class="label">after hours, minutes</span
+          ><input
+            v-model="late"
+            class="field number"
+            inputmode="numeric"
+            maxlength="4"
+            data-testid="change-late"
+            placeholder="45"
+        /></label>
+        <button type="submit" class="button" data-testid="change-late-put">
+          Put it on, {{ lateTimes }} times an hour
+        </button>
+      </form>
       <div class="flex flex-wrap items-end gap-2">
         <label class="min-w-48 grow"
           ><span class="label">brought by the customer</span

@@ -20,6 +20,7 @@ const title = computed(() =>
 /** Who agreed to the price: kept with it and the time, so that another price later is explained. */
 const by = ref(state.value.priceAgreed?.by ?? '')
 const said = computed(() => state.value.priceAgreed)
+const showing = ref(false)
 function choose(): void {
   if (best.value && !agreed.value) visit.append('decision', { option: best.value.id })
   const name = by.value.trim()
@@ -62,9 +63,12 @@ function choose(): void {
     </p>
     <template #buttons
       ><button type="button" class="button button-lit" data-testid="stage-end" @click="choose">
-        {{ bill ? `Agreed, ${money(account.total)}: repair` : 'Choose this, repair' }}
+        {{ bill ? `Agreed, ${money(account.total)}: repair` : 'Choose this, repair' }}</button
+      ><button type="button" class="button" data-testid="show-owner" @click="showing = true">
+        Show the owner
       </button></template
     >
+    <OwnerOffer v-if="showing" @close="showing = false" />
   </LampCard>
   <LampCard v-else title="Decide" because="Thinking.">
     <template #buttons

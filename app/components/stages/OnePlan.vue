@@ -18,11 +18,15 @@ const phases = computed(() =>
     .filter(({ minutes }) => minutes > 0),
 )
 /** What the shop puts on every account, besides the jobs and what was written by hand. */
-const besides = computed(() => account.value.lines.filter(({ kind }) => !['part', 'work', 'change'].includes(kind)))
-const changes = computed(() => {
-  const amounts = account.value.lines.filter(({ kind }) => kind === 'change').map(({ amount }) => amount)
-  return state.value.priceChanges.map((change) => ({ ...change, put: change.own ? undefined : amounts.shift() }))
-})
+const besides = computed(() =>
+  account.value.lines.filter(({ kind, change }) => change === undefined && kind !== 'part' && kind !== 'work'),
+)
+const changes = computed(() =>
+  state.value.priceChanges.map((change, index) => ({
+    ...change,
+    put: account.value.lines.find((line) => line.change === index)?.amount,
+  })),
+)
 const drop = (entryId: string) => visit.append('retracted', {}, entryId)
 </script>
 

@@ -1,11 +1,26 @@
 <script setup lang="ts">
 import type { Option } from '#core/decision/options'
 import { warrantyWorth } from '#core/decision/warranty'
+import type { OfferRow } from '#core/visit/offer-sheet'
 import { wayOf } from '#core/knowledge/shop/practices'
 import { formatMinutes, formatPercent } from '#core/quantity/format'
 
 /** The ways of mending what is wrong, side by side: one is chosen, another can be done as well. */
 const { visit, state, options } = useVisitContext()
+const { offer, mostYears, mostPerYear } = useOffer()
+/** What the owner weighs besides: of the ways that are put side by side. */
+const offered = computed(() => new Map((offer.value?.ways ?? []).map((way) => [way.id, way])))
+const FROM = { lamp: 'the lamp’s', wish: 'the owner’s wish', other: '' } as const
+/** What the card has room for, in its own words. */
+const LABELS: Partial<Record<OfferRow['id'], string>> = {
+  warranty: 'warranty',
+  life: 'lasts',
+  'per-year': 'a year',
+  power: 'power a year',
+  all: 'in all',
+}
+const rowsOf = (id: string) =>
+  (offered.value.get(id)?.rows ?? []).flatMap((row) => (LABELS[row.id] ? [{ ...row, label: LABELS[row.id] }] : []))
 const money = useMoney()
 const worth = (option: Option) =>
   wayOf('warranty', visit.shop.schools) === 'priced'
@@ -30,6 +45,9 @@ const asWell = (id: string) =>
       :class="{ 'is-chosen': state.agreed.includes(option.id) }"
       :data-testid="`option-${option.id}`"
     >
+      <p class="min-h-[1.4em] text-[0.92rem] font-bold text-river">
+        {{ FROM[offered.get(option.id)?.from ?? 'other'] }}
+      </p>
       <h3 class="min-h-[2.4em]">{{ option.label }}</h3>
       <p class="flex flex-wrap items-center justify-between gap-2">
         <span class="number text-2xl font-bold">{{ money(option.price) }}</span>
@@ -61,7 +79,18 @@ const asWell = (id: string) =>
           <dt>its warranty saves</dt>
           <dd class="number">{{ money(worth(option)) }}</dd>
         </div>
+        <div v-for="row in rowsOf(option.id)" :key="row.id">
+          <dt>{{ row.label }}</dt>
+          <dd class="number text-right">{{ row.value }}</dd>
+        </div>
       </dl>
+      <WayBlock
+        v-if="offered.get(option.id)?.block"
+        :block="offered.get(option.id)!.block!"
+        :most-years="mostYears"
+        :most-per-year="mostPerYear"
+        class="max-w-60"
+      />
       <details>
         <summary class="min-h-8 text-[0.92rem]">
           parts <span class="number">{{ money(option.partsPrice) }}</span>, labour
@@ -86,6 +115,9 @@ const asWell = (id: string) =>
       </button>
     </article>
   </div>
+  <p v-if="offer?.ways.some(({ block }) => block)" class="py-2 text-[0.92rem] text-slate">
+    A block is as wide as the years it lasts and as high as what that costs a year; the dark part is under warranty.
+  </p>
 </template>
 
 <style scoped>

@@ -128,3 +128,16 @@ export const USUAL_BASIS: Basis = { kind: 'shop', name: 'most machines of this k
  * 1.6 × the line).
  */
 export const CAPACITOR_WORKING_RATIO = 1.6
+
+/** Watts of one volt-ampere at full load. */
+export const POWER_FACTORS: Readonly<Record<MotorType, number>> = {
+  'split-phase': 0.68,
+  'capacitor-start': 0.7,
+  'capacitor-start-run': 0.93,
+  'permanent-split': 0.93,
+  electronic: 0.95,
+}
+export const POWER_FACTORS_BASIS: Basis = {
+  kind: 'common-practice',
+  name: 'from memory: power factor of small single-phase motors at full load, by type; the meter of the house wins',
+}

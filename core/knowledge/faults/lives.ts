@@ -53,5 +53,10 @@ export function livesOf(part: Part, kind: Kind): readonly [from: number, to: num
 export const WEAR_OUT = { shape: 3, horizonYears: 3 } as const
 /** A part that reads tired fails this many times as readily as its age alone says. Shop estimate. */
 export const TIRED_HAZARD = 3
+/**
+ * A machine that reads sound fails this many times as readily as its age alone says: the weak of its years have failed
+ * already. Shop estimate.
+ */
+export const SOUND_HAZARD = 0.35
 /** What a new motor or pump comes with, years. Common practice; the sheet in the box wins. */
 export const NEW_WARRANTY_YEARS = 1

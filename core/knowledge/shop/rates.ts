@@ -113,6 +113,10 @@ export interface Charges {
   taxes?: TaxLine[]
   /** How long the shop stands for its own work, months. */
   workWarrantyMonths?: number
+  /** What a new motor or pump comes with where its own paper says nothing else, months. */
+  partWarrantyMonths?: number
+  /** What the customers pay for a kilowatt-hour. */
+  energyPrice?: number
 }
 
 /** Rates as a shop entered them; what it has not said yet stands as usual. */

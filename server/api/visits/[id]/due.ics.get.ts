@@ -1,5 +1,6 @@
 import { getRouterParam, setResponseHeaders } from 'h3'
-import { dueRowsOf, duesIn } from '../../../../core/visit/due'
+import { duesLeft } from '../../../../core/visit/claim'
+import { dueRowsOf } from '../../../../core/visit/due'
 import { calendarOf } from '../../../services/calendar'
 import { stateOf } from '../../../services/visit-view'
 import { serverNow, useShopApp } from '../../../utils/app'
@@ -14,5 +15,5 @@ export default api(async (event) => {
     'content-type': 'text/calendar; charset=utf-8',
     'content-disposition': `attachment; filename="due-${id.slice(0, 8)}.ics"`,
   })
-  return calendarOf(dueRowsOf(duesIn(state.handedOver), state), new Date(serverNow()))
+  return calendarOf(dueRowsOf(duesLeft(state), state), new Date(serverNow()))
 })

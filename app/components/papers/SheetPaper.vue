@@ -1,18 +1,13 @@
 <script setup lang="ts">
-import { format } from 'date-fns'
 import { VERDICT_WORDS } from '#core/judgement/judgement'
+import { dayWords } from '#core/quantity/day'
 import { shortHash } from '#core/visit/issue'
+import { moneyLines } from '#core/visit/leaves'
 import { comingAgain, type Sheet } from '#core/visit/sheet'
 
 /** The owner's page: headline first, then what was wrong, done, read, left, to watch, and what it costs. */
 const { sheet, hash } = defineProps<{ sheet: Sheet; hash: string }>()
 const money = useMoney()
-const day = (on: string) => format(new Date(`${on}T12:00:00`), 'EEEE d MMMM yyyy')
-const agreedWords = computed(() => {
-  if (!sheet.agreed) return ''
-  const { by, price, at, why } = sheet.agreed
-  return `${by} agreed to ${money(price)} at ${format(new Date(at), 'HH:mm')}.${why ? ` ${why}` : ''}`
-})
 const again = computed(() => comingAgain(sheet))
 const MARKED = new Set(['failed', 'tired', 'unclear'])
 </script>
@@ -25,7 +20,7 @@ const MARKED = new Set(['failed', 'tired', 'unclear'])
       </div>
       <div class="text-right max-sm:text-left">
         <strong>For {{ sheet.customer.name }}</strong
-        ><br />{{ sheet.customer.place }}<br /><span class="number">{{ day(sheet.date) }}</span>
+        ><br />{{ sheet.customer.place }}<br /><span class="number">{{ dayWords(sheet.date) }}</span>
       </div>
     </header>
     <h2 class="mt-4 text-[1.7rem] leading-tight" data-testid="sheet-headline">{{ sheet.headline }}</h2>
@@ -95,7 +90,7 @@ const MARKED = new Set(['failed', 'tired', 'unclear'])
         <section v-if="again.length > 0">
           <h3>When we come again</h3>
           <p v-for="each in again" :key="each.on + each.what" class="py-0.5">
-            <strong>{{ day(each.on) }}</strong><template v-if="each.what">: {{ each.what }}</template>
+            <strong>{{ dayWords(each.on) }}</strong><template v-if="each.what">: {{ each.what }}</template>
           </p>
         </section>
         <section v-if="sheet.cautions.length > 0">
@@ -117,14 +112,12 @@ const MARKED = new Set(['failed', 'tired', 'unclear'])
             </tr>
           </tbody>
         </table>
-        <p v-if="sheet.agreed" class="py-0.5" data-testid="sheet-agreed">
-          {{ agreedWords }}
-        </p>
-        <p v-if="sheet.warrantyUntil" class="py-0.5">
-          Warranty on our work: to <strong>{{ day(sheet.warrantyUntil) }}</strong>
-        </p>
+        <div data-testid="sheet-money">
+          <p v-for="line in moneyLines(sheet)" :key="line" class="py-0.5">{{ line }}</p>
+        </div>
       </section>
     </div>
+    <SignatureDrawn v-if="sheet.signature" :signature="sheet.signature" class="mt-5" />
     <PaperPictures :photos="sheet.photos" class="mt-4" />
     <footer class="mt-5 flex flex-wrap justify-between gap-x-4 border-t border-rule pt-2 text-[0.85rem] text-slate">
       <span data-testid="sheet-issue"

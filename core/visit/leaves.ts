@@ -1,0 +1,172 @@
+import { VERDICT_WORDS } from '../judgement/judgement'
+import { dayWords } from '../quantity/day'
+import { formatMoney } from '../quantity/number-style'
+import { CLAIM_MOVES } from '../knowledge/repairs/returns'
+import type { Claim } from './claim'
+import { shortHash } from './issue'
+import { filled, type Leaf } from './leaf'
+import type { OfferSheet } from './offer-sheet'
+import { comingAgain, type Sheet } from './sheet'
+import type { Shop } from './shop'
+
+const moneyOf =
+  ({ rates, numbers }: Shop) =>
+  (amount: number) =>
+    formatMoney(amount, rates.currency, numbers)
+
+/**
+ * The owner's sheet as a leaf.
+ */
+export function sheetLeaf(sheet: Sheet, hash: string): Leaf {
+  const money = moneyOf(sheet.shop)
+  return {
+    shop: sheet.shop,
+    to: sheet.customer,
+    date: dayWords(sheet.date),
+    title: sheet.headline,
+    under: [
+      `${sheet.machine.name} · ${sheet.machine.description}`,
+      ...(sheet.complaint ? [`Called for: ${sheet.complaint}`] : []),
+    ],
+    sections: filled([
+      { title: 'What was wrong', lines: sheet.found.map(({ text }) => text) },
+      { title: 'What was done', lines: sheet.done.map(({ text }) => text) },
+      {
+        title: 'What it reads now',
+        table: {
+          rows: sheet.proved.map(({ label, after, limit, verdict, before }) => [
+            label,
+            verdict === 'sound' ? after : `${after}, ${VERDICT_WORDS[verdict]}`,
+            [limit, before && before !== after ? `was ${before}` : ''].filter(Boolean).join('; '),
+          ]),
+        },
+        ...(sheet.assumed ? { lines: [sheet.assumed] } : {}),
+      },
+      { title: 'Worked out', lines: sheet.workings.map(({ title, answer }) => `${title} ${answer}`) },
+      { title: 'Seen and left', lines: sheet.left },
+      { title: 'What to watch', lines: sheet.watch },
+      {
+        title: 'When we come again',
+        lines: comingAgain(sheet).map(({ on, what }) => (what ? `${dayWords(on)}: ${what}` : dayWords(on))),
+      },
+      { title: 'To mind', lines: sheet.cautions },
+      {
+        title: sheet.isDone ? 'What it costs' : 'What was agreed',
+        ...(sheet.price
+          ? {
+              table: {
+                sums: true as const,
+                rows: [
+                  ...sheet.price.lines.map(({ label, amount }) => [label, money(amount)]),
+                  ['In all', money(sheet.price.total)],
+                ],
+              },
+              lines: moneyLines(sheet),
+            }
+          : {}),
+      },
+    ]),
+    foot: [
+      sheet.isIssued ? `Sheet, issue ${sheet.issue}` : 'Not handed over yet',
+      ...(sheet.author ? [`written by ${sheet.author}`] : []),
+      `journal ${shortHash(hash)}`,
+    ].join(', '),
+  }
+}
+
+/** What stands under the sum: who agreed, what is paid, what is still to pay, and how long the shop stands for it. */
+export function moneyLines(sheet: Sheet): string[] {
+  const money = moneyOf(sheet.shop)
+  const { agreed, settled, account, warrantyUntil } = sheet
+  return [
+    ...(agreed
+      ? [[`${agreed.by} agreed to ${money(agreed.price)} before the work.`, agreed.why].filter(Boolean).join(' ')]
+      : []),
+    ...(settled?.payments ?? []).map(
+      ({ amount, on, how }) =>
+        `${amount < 0 ? 'Paid back' : 'Paid'} ${money(Math.abs(amount))} on ${dayWords(on)}${how ? `, ${how}` : ''}.`,
+    ),
+    ...(settled && settled.payments.length > 0
+      ? [settled.open > 0 ? `Still to pay: ${money(settled.open)}.` : 'Paid in full.']
+      : []),
+    ...(account ? [`Account ${account}.`] : []),
+    ...(warrantyUntil ? [`Warranty on our work: to ${dayWords(warrantyUntil)}.`] : []),
+  ]
+}
+
+/** The offer as a leaf: a section for each way. */
+export function offerLeaf(offer: OfferSheet): Leaf {
+  const money = moneyOf(offer.shop)
+  return {
+    shop: offer.shop,
+    to: offer.customer,
+    date: dayWords(offer.date),
+    title: offer.ways.length === 1 ? 'What we offer' : `${countWord(offer.ways.length)} ways to mend it`,
+    under: [
+      `${offer.machine.name} · ${offer.machine.description}`,
+      ...(offer.complaint ? [`Called for: ${offer.complaint}`] : []),
+    ],
+    sections: filled([
+      ...offer.ways.map(({ label, price, rows, isChosen }) => ({
+        title: `${label}, ${money(price)}${isChosen ? ' (chosen)' : ''}`,
+        table: { rows: rows.map((row) => [row.label, row.value]) },
+      })),
+      { title: 'For all of them', lines: offer.notes },
+      { title: 'Agreed', lines: offer.agreed ? [`${offer.agreed.by} agreed to ${money(offer.agreed.price)}.`] : [] },
+    ]),
+    foot: 'An offer before the work. What shows when it is opened is said before it is done.',
+  }
+}
+
+const countWord = (count: number) => ['No', 'One', 'Two', 'Three'][count] ?? String(count)
+
+/** The claim as a leaf: it lies in the parcel. */
+export function claimLeaf(claim: Claim, { shop, date, name }: { shop: Shop; date: string; name: string }): Leaf {
+  const dates = [
+    ['Bought', claim.boughtOn],
+    ['Fitted', claim.installedOn],
+    ['Failed', date],
+    ['Under warranty to', claim.warrantyUntil],
+  ].flatMap(([label, on]) => (label && on ? [[label, dayWords(on)]] : []))
+  return {
+    shop,
+    to: { name: claim.to ?? 'Whoever sold it', place: claim.reference ? `claim ${claim.reference}` : '' },
+    date: dayWords(date),
+    title: `${claim.label} back under warranty`,
+    under: [[name, claim.kind, ...claim.plate].join(' · ')],
+    sections: filled([
+      {
+        title: 'What it is',
+        table: {
+          rows: [
+            ['Part', claim.label],
+            ...(claim.identity ? [['Serial or number', claim.identity]] : []),
+            ...(claim.plate.length > 0 ? [['Plate', claim.plate.join(', ')]] : []),
+            ...dates,
+            ['Opened', claim.opened ? `Yes${claim.openedWhy ? `: ${claim.openedWhy}` : ''}` : 'No, as it was found'],
+          ],
+        },
+      },
+      { title: 'What is wrong', lines: [claim.complaint] },
+      {
+        title: 'What it reads',
+        table: {
+          columns: ['', 'reads', 'limit'],
+          rows: claim.readings.map(({ label, value, limit, verdict }) => [
+            label,
+            verdict === 'sound' ? value : `${value}, ${VERDICT_WORDS[verdict]}`,
+            limit,
+          ]),
+        },
+      },
+      { title: 'In the parcel', lines: claim.send },
+      { title: 'Stays here', lines: claim.keep },
+      { title: 'Packed', lines: claim.packing },
+      {
+        title: 'Where it stands',
+        lines: claim.moves.map(({ to, on, note }) => `${dayWords(on)}: ${CLAIM_MOVES[to]}${note ? `, ${note}` : ''}`),
+      },
+    ]),
+    foot: shop.mail ? `Answers to ${shop.mail}` : 'Answers to the shop above',
+  }
+}

@@ -1,0 +1,23 @@
+import { getRouterParam } from 'h3'
+import { MailTrouble } from '../../../services/mail/mail-outlet'
+import { mailRequest } from '../../../services/mail/mail-request'
+import { NoSender, sendPaper, SheetMoved } from '../../../services/mail/send-paper'
+import { serverNow, useShopApp } from '../../../utils/app'
+import { readJson } from '../../../utils/body'
+import { api, Problem } from '../../../utils/problem'
+import { pathId, photoPaths, visitView } from '../../../utils/views'
+
+/** Sends a paper of a visit by mail, and answers with the line that says so. */
+export default api(async (event) => {
+  const id = pathId(getRouterParam(event, 'id'), 'visit')
+  const request = mailRequest(await readJson(event))
+  const app = await useShopApp()
+  const view = await visitView(app, id)
+  try {
+    return { entry: await sendPaper(app, view, photoPaths(app, view), request, serverNow()) }
+  } catch (error) {
+    if (error instanceof SheetMoved || error instanceof NoSender) throw new Problem(409, error.message)
+    if (error instanceof MailTrouble) throw new Problem(502, error.message)
+    throw error
+  }
+})

@@ -1,0 +1,5 @@
+import { paperOf } from '../../../utils/paper'
+import { api } from '../../../utils/problem'
+
+/** The offer before the work as PDF. */
+export default api((event) => paperOf(event, 'offer'))

@@ -1,0 +1,84 @@
+import type { Content, TableCell } from 'pdfmake/interfaces'
+import type { Leaf, LeafSection, LeafTable } from '../../core/visit/leaf'
+import type { UnitSystem } from '../../core/quantity/measures'
+import { INK, PAGE_WIDTHS, pdfOf, pictures, RULE, rule, section, SLATE, text } from './pdf-document'
+
+/**
+ * A leaf as PDF: the offer, or the claim.
+ *
+ * @param units the shop’s: they say its paper
+ * @param photos with their words, as JPEG; undefined for one that cannot be shown
+ */
+export function leafPdf(
+  leaf: Leaf,
+  units: UnitSystem,
+  photos: { captions: readonly string[]; images: readonly (Buffer | undefined)[] } = { captions: [], images: [] },
+): Promise<Buffer> {
+  const pageSize = units === 'us' ? 'LETTER' : 'A4'
+  const width = PAGE_WIDTHS[pageSize]
+  return pdfOf({
+    pageSize,
+    info: { title: leaf.title, author: leaf.shop.name },
+    footer: (page, pages) => ({
+      columns: [text(leaf.foot), { text: `${page} of ${pages}`, alignment: 'right', width: 60 }],
+      margin: [48, 14, 48, 0],
+      fontSize: 8,
+      color: SLATE,
+    }),
+    content: [
+      paperHead(leaf.shop, [leaf.to.name, leaf.to.place, leaf.date]),
+      rule(width, INK, 1.2),
+      text(leaf.title, { bold: true, fontSize: 17, margin: [0, 10, 0, 3], lineHeight: 1.05 }),
+      ...leaf.under.map((line) => text(line, { color: SLATE })),
+      ...leaf.sections.flatMap(sectionOf),
+      ...section('Pictures', pictures(photos.captions, photos.images, photos.captions.length > 4 ? 4 : 2)),
+    ],
+  })
+}
+
+/** Who writes, and to whom. */
+export function paperHead(shop: { name: string; place: string }, [name, ...under]: readonly string[]): Content {
+  return {
+    columns: [
+      { stack: [text(shop.name, { bold: true, fontSize: 12.5 }), text(shop.place, { color: SLATE })] },
+      {
+        stack: [text(`For ${name}`, { bold: true }), ...under.map((line) => text(line, { color: SLATE }))],
+        alignment: 'right',
+      },
+    ],
+    margin: [0, 0, 0, 6],
+  }
+}
+
+function sectionOf({ title, lines = [], table }: LeafSection): Content[] {
+  return section(title, [...(table ? [tableOf(table)] : []), ...lines.map((line) => text(line))])
+}
+
+function tableOf({ columns, rows, sums }: LeafTable): Content {
+  const body = [...(columns ? [columns] : []), ...rows]
+  const count = Math.max(...body.map((row) => row.length))
+  return {
+    table: {
+      widths: Array.from({ length: count }, (_, column) => (column === 0 ? (count > 2 ? 170 : 130) : '*')),
+      headerRows: columns ? 1 : 0,
+      dontBreakRows: true,
+      body: body.map((row, index) =>
+        row.map(
+          (cell, column): TableCell =>
+            text(cell, {
+              ...(columns && index === 0 ? { color: SLATE, fontSize: 9 } : {}),
+              ...(sums && index === body.length - 1 ? { bold: true } : {}),
+              ...(sums && column === row.length - 1 ? { alignment: 'right' } : {}),
+            }) as TableCell,
+        ),
+      ),
+    },
+    layout: {
+      hLineWidth: () => 0.5,
+      vLineWidth: () => 0,
+      hLineColor: () => RULE,
+      paddingTop: () => 2,
+      paddingBottom: () => 2,
+    },
+  }
+}

@@ -1,0 +1,102 @@
+import { v7 as uuidv7 } from 'uuid'
+import { foldVisit } from '../../../core/visit/fold'
+import { duesLeft } from '../../../core/visit/claim'
+import { dueRowsOf } from '../../../core/visit/due'
+import { nextLamport, type Entry } from '../../../core/visit/entry'
+import { validEntry } from '../../../core/visit/entry-rules'
+import { journalHash, journalOfSheet } from '../../../core/visit/issue'
+import { calendarOf } from '../calendar'
+import type { ShopApp } from '../shop-app'
+import type { VisitView } from '../visit-view'
+import type { Mail } from './mail-outlet'
+import type { MailRequest } from './mail-request'
+
+/** What the screen shows is not what the server has: lines are still on their way, or somebody else wrote some. */
+export class SheetMoved extends Error {}
+/** Nobody would know whom to answer. */
+export class NoSender extends Error {}
+
+/**
+ * Sends a paper of a visit by mail and writes that it left. The same request twice sends once and writes once.
+ *
+ * @param paths where the pictures lie, by their hash
+ * @throws SheetMoved, NoSender, InputError where there is no such paper, MailTrouble where nobody takes it
+ */
+export async function sendPaper(
+  app: Pick<ShopApp, 'work' | 'outlet' | 'journal' | 'repository'>,
+  view: VisitView,
+  paths: Record<string, string>,
+  { id, paper, to, note, author, hash }: MailRequest,
+  now: string,
+): Promise<Entry> {
+  const known = (await app.repository.entriesById([id])).get(id)
+  if (known) return known
+  const { shop, entries, visitId } = view
+  if (shop.unset || !shop.mail) throw new NoSender('The shop has no mail address yet: it is entered under Settings.')
+  const state = foldVisit(entries)
+  if (!state || journalHash(journalOfSheet(entries, state.isIssued)) !== hash)
+    throw new SheetMoved('What is shown has not all arrived, or somebody wrote on: look once more, then send it.')
+  const written = await app.work.run('mail', { view, paths, document: paper, ...(note ? { note } : {}) })
+  const dues = paper === 'sheet' ? duesLeft(state).filter(({ kind }) => kind !== 'claim') : []
+  const mail: Mail = {
+    id,
+    at: now,
+    from: { name: shop.name, address: shop.mail },
+    to,
+    subject: written.subject,
+    html: written.html,
+    text: written.text,
+    attachments: [
+      { filename: written.filename, content: Buffer.from(written.pdf), contentType: 'application/pdf' },
+      ...(dues.length > 0
+        ? [
+            {
+              filename: 'dates.ics',
+              content: Buffer.from(calendarOf(dueRowsOf(dues, state), new Date(now))),
+              contentType: 'text/calendar; charset=utf-8',
+            },
+          ]
+        : []),
+    ],
+  }
+  await app.outlet.send(mail)
+  const entry = validEntry({
+    id,
+    visitId,
+    kind: 'mailed',
+    at: now,
+    author,
+    lamport: nextLamport(entries),
+    body: {
+      paper,
+      to,
+      mail: id,
+      ...(paper === 'sheet' && written.issue !== undefined ? { issue: written.issue } : {}),
+      by: app.outlet.kind,
+    },
+  })
+  await app.journal.append([entry, ...(await addressEntry(app, state.customer.id, { paper, to, author, now }))])
+  return entry
+}
+
+/** The next visit knows where this customer’s papers go: said of the customer as the shop knows them now. */
+async function addressEntry(
+  { repository }: Pick<ShopApp, 'repository'>,
+  customerId: string,
+  { paper, to, author, now }: Pick<MailRequest, 'paper' | 'to' | 'author'> & { now: string },
+): Promise<Entry[]> {
+  const customer = await repository.customer(customerId)
+  if (paper === 'claim' || !customer || customer.mail === to) return []
+  const shopEntries = (await repository.shopEntries()).map(({ entry }) => entry)
+  return [
+    validEntry({
+      id: uuidv7(),
+      visitId: null,
+      kind: 'customer-set',
+      at: now,
+      author,
+      lamport: nextLamport(shopEntries),
+      body: { customer: { ...customer, mail: to } },
+    }),
+  ]
+}

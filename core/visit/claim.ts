@@ -10,7 +10,6 @@ import {
 import { KINDS, PARTS, type Part } from '../knowledge/vocabulary'
 import type { Verdict } from '../judgement/judgement'
 import { formatQuantity } from '../quantity/format'
-import { formatRange } from '../quantity/reading'
 import type { Reader } from '../quantity/sentence'
 import type { Nameplate } from '../motor/nameplate'
 import { isOpening } from '../takedown/step-ref'
@@ -22,6 +21,7 @@ import type { Job } from './job'
 import { capital } from './owner-done'
 import { beforeTheWork } from './owner-found'
 import { ownerLabel } from './owner-label'
+import { limitText } from './sheet'
 
 type Draft = EntryBodies['claim']
 
@@ -104,7 +104,7 @@ export function claimOf(
     readings: beforeTheWork(state).map((judged) => ({
       label: ownerLabel(judged),
       value: valueText(judged, reader),
-      limit: formatRange(judged.judgement, judged.judgement.unit, reader.system),
+      limit: limitText(judged.judgement, reader),
       verdict: judged.judgement.verdict,
     })),
     photos: state.photos.map(({ hash, caption, name, at }) => ({ hash, at, caption: caption ?? name })),

@@ -3,7 +3,7 @@ import { InputError } from '../validation/input-error'
 import { bodyProblems, validEntry } from './entry-rules'
 import { liftJournal } from './lift'
 import { readVisitFile, toVisitFile } from './visit-file'
-import { ENTRY_VERSION, type Entry } from './entry'
+import { ENTRY_VERSION, type Entry, type EntryBodies } from './entry'
 
 const ID = '0197a000-00aa-7000-8000-000000000001'
 const VISIT = '0197a000-0009-7000-8000-000000000001'
@@ -227,4 +227,51 @@ describe('a body before it is written', () => {
     expect(bodyProblems('machine-set', { machine })[0]).toMatchObject({ field: 'machine.nameplate.volts', value: 9000 })
     expect(bodyProblems('note', { text: 'half \ud83d', seenAndLeft: false })).toHaveLength(1)
   })
+  it.each<[keyof EntryBodies, object, string | undefined]>([
+    [
+      'signed',
+      {
+        strokes: [
+          [1, 2, 3, 4],
+          [5, 5],
+        ],
+      },
+      undefined,
+    ],
+    ['signed', { strokes: [] }, 'strokes'],
+    ['signed', { strokes: [[1, 2, 3]] }, 'strokes'],
+    ['signed', { strokes: [[1, 2.5]] }, 'strokes'],
+    ['signed', { strokes: [[1, 99_999]] }, 'strokes'],
+    ['signed', { strokes: Array.from({ length: 201 }, () => [1, 1]) }, 'strokes'],
+    ['signed', { strokes: [Array.from({ length: 8002 }, () => 1)] }, 'strokes'],
+    ['signed', { hash: 'x' }, 'hash'],
+    ['signed', { by: '' }, 'by'],
+    ['mailed', {}, undefined],
+    ['mailed', { to: 'nobody' }, 'to'],
+    ['mailed', { paper: 'record' }, 'paper'],
+    ['mailed', { by: 'pigeon' }, 'by'],
+    ['paid', {}, undefined],
+    ['paid', { amount: Number.NaN }, 'amount'],
+    ['paid', { on: '2026-02-30' }, 'on'],
+    ['claim', {}, undefined],
+    ['claim', { part: 'soul' }, 'part'],
+    ['claim', { complaint: '' }, 'complaint'],
+    ['claim', { warrantyUntil: 'soon' }, 'warrantyUntil'],
+    ['claim-moved', {}, undefined],
+    ['claim-moved', { to: 'lost' }, 'to'],
+    ['price-change', {}, undefined],
+    ['price-change', { amount: 3 }, 'amount'],
+    ['price-change', { afterHours: 0 }, 'afterHours'],
+  ])('%s with %o: %s', (kind, more, field) =>
+    expect(bodyProblems(kind, { ...GOOD[kind], ...more }).map((problem) => problem.field)[0]).toBe(field),
+  )
 })
+
+const GOOD: Partial<Record<keyof EntryBodies, object>> = {
+  signed: { by: 'N. Harrow', hash: 'a'.repeat(64), width: 600, height: 160, strokes: [[1, 2]] },
+  mailed: { paper: 'sheet', to: 'harrow@bell-lane.example', mail: opened.id, issue: 1, by: 'folder' },
+  paid: { amount: 12.5, on: '2026-05-12', how: 'cash' },
+  claim: { part: 'motor', complaint: 'grinds', opened: false },
+  'claim-moved': { to: 'sent', on: '2026-05-12' },
+  'price-change': { label: '45 minutes after hours', afterHours: 45 },
+}

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Entry } from './entry'
-import { issuesOf, journalAtIssue, journalHash, journalOfSheet, shortHash } from './issue'
+import { issuesOf, journalAtIssue, journalHash, journalOfSheet, journalToShow, shortHash } from './issue'
 import { entry, fold, opened, reading } from './test-journal'
 
 const ordered = (entries: Entry[]) => entries.map((each, index) => ({ ...each, lamport: index + 1 }) as Entry)
@@ -27,6 +27,25 @@ describe('issues of a sheet', () => {
     expect([2, 3, 4, 5, 6].map((lines) => issued(journal.slice(0, lines)))).toEqual([false, true, true, false, true])
     const back = { ...entry('retracted', {}, journal[1]?.id), lamport: 9 } as Entry
     expect(issued([...journal.slice(0, 4), back])).toBe(false)
+  })
+  it('stays as issued when it is signed, mailed or paid; an older one is shown with what came under it', () => {
+    const signed = {
+      ...entry('signed', { by: 'N. Harrow', hash: 'a'.repeat(64), width: 9, height: 9, strokes: [[1, 1]] }),
+      lamport: 7,
+    }
+    const mailed = {
+      ...entry('mailed', { paper: 'sheet', to: 'a@b.example', mail: first.id, by: 'folder' }),
+      lamport: 8,
+    }
+    const back = { ...entry('retracted', {}, signed.id), lamport: 9 } as Entry
+    const all = [...journal, signed, mailed] as Entry[]
+    expect(fold(all).isIssued).toBe(true)
+    expect(fold([...all, back]).isIssued).toBe(true)
+    expect(journalToShow(all, 1)?.map(({ kind }) => kind)).toEqual(['visit-opened', 'finding', 'handed-over', 'signed'])
+    expect(journalToShow([...all, back], 1)).toHaveLength(3)
+    expect(journalToShow(all, 3)).toBeUndefined()
+    // The fingerprint is that of the issue, whatever came under it.
+    expect(journalHash(journalOfSheet(all, true))).toBe(journalHash(journal))
   })
   it('has the fingerprint of its issue while it stands, and of all lines once it does not', () => {
     expect(journalOfSheet(journal.slice(0, 4), true)).toHaveLength(3)

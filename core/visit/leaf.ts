@@ -34,8 +34,8 @@ export function leafText({ shop, to, date, title, under, sections, foot }: Leaf)
   const body = sections.flatMap(({ title: name, lines = [], table }) => [
     '',
     name.toUpperCase(),
-    ...lines,
     ...(table ? tableText(table) : []),
+    ...lines,
   ])
   return [...head, ...body, '', foot, ''].join('\n').replace(/\n{3,}/g, '\n\n')
 }

@@ -4,8 +4,8 @@ import { formatMoney } from '../quantity/number-style'
 import { CLAIM_MOVES } from '../knowledge/repairs/returns'
 import type { Claim } from './claim'
 import { shortHash } from './issue'
-import { filled, type Leaf } from './leaf'
-import type { OfferSheet } from './offer-sheet'
+import { filled, type Leaf, type LeafTable } from './leaf'
+import { OFFER_ROWS, type OfferSheet } from './offer-sheet'
 import { comingAgain, type Sheet } from './sheet'
 import type { Shop } from './shop'
 
@@ -94,7 +94,7 @@ export function moneyLines(sheet: Sheet): string[] {
   ]
 }
 
-/** The offer as a leaf: a section for each way. */
+/** The offer as a leaf: the ways side by side. */
 export function offerLeaf(offer: OfferSheet): Leaf {
   const money = moneyOf(offer.shop)
   return {
@@ -107,14 +107,28 @@ export function offerLeaf(offer: OfferSheet): Leaf {
       ...(offer.complaint ? [`Called for: ${offer.complaint}`] : []),
     ],
     sections: filled([
-      ...offer.ways.map(({ label, price, rows, isChosen }) => ({
-        title: `${label}, ${money(price)}${isChosen ? ' (chosen)' : ''}`,
-        table: { rows: rows.map((row) => [row.label, row.value]) },
-      })),
+      { title: 'Side by side', table: sideBySide(offer) },
       { title: 'For all of them', lines: offer.notes },
       { title: 'Agreed', lines: offer.agreed ? [`${offer.agreed.by} agreed to ${money(offer.agreed.price)}.`] : [] },
     ]),
     foot: 'An offer before the work. What shows when it is opened is said before it is done.',
+  }
+}
+
+/** A column for each way, a line for each thing that an owner weighs. */
+function sideBySide({ ways, shop }: OfferSheet): LeafTable {
+  const money = moneyOf(shop)
+  const labels = new Map(ways.flatMap(({ rows }) => rows.map(({ id, label }) => [id, label])))
+  const ids = OFFER_ROWS.filter((id) => labels.has(id))
+  return {
+    columns: ['', ...ways.map(({ label, isChosen }) => `${label}${isChosen ? ' (chosen)' : ''}`)],
+    rows: [
+      ['costs', ...ways.map(({ price }) => money(price))],
+      ...ids.map((id) => [
+        labels.get(id) as string,
+        ...ways.map(({ rows }) => rows.find((row) => row.id === id)?.value ?? ''),
+      ]),
+    ],
   }
 }
 

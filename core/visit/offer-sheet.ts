@@ -10,8 +10,20 @@ import { capital } from './owner-done'
 import { describeMachine } from './sheet'
 import type { Shop } from './shop'
 
+/** What an owner weighs, in the order in which it is read. */
+export const OFFER_ROWS = [
+  'chance',
+  'cures',
+  'leaves',
+  'minutes',
+  'warranty',
+  'life',
+  'per-year',
+  'power',
+  'all',
+] as const
 export interface OfferRow {
-  id: 'chance' | 'cures' | 'leaves' | 'minutes' | 'warranty' | 'life' | 'per-year' | 'power' | 'all'
+  id: (typeof OFFER_ROWS)[number]
   label: string
   value: string
 }

@@ -209,7 +209,7 @@ function provedOf({ findings }: VisitState, reader: Reader): Proved[] {
 }
 
 /** What cannot be told for certain is held against what is usual, and says so. */
-function limitText(judgement: JudgedFinding['judgement'], { system, numbers }: Reader): string {
+export function limitText(judgement: JudgedFinding['judgement'], { system, numbers }: Reader): string {
   const range = inNumberStyle(formatRange(judgement, judgement.unit, system), numbers)
   return range && judgement.verdict === 'unclear' ? `usual ${range}` : range
 }

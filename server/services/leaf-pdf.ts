@@ -59,7 +59,7 @@ function tableOf({ columns, rows, sums }: LeafTable): Content {
   const count = Math.max(...body.map((row) => row.length))
   return {
     table: {
-      widths: Array.from({ length: count }, (_, column) => (column === 0 ? (count > 2 ? 170 : 130) : '*')),
+      widths: Array.from({ length: count }, (_, column) => (column === 0 ? (count === 3 ? 170 : 110) : '*')),
       headerRows: columns ? 1 : 0,
       dontBreakRows: true,
       body: body.map((row, index) =>

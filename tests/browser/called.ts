@@ -6,7 +6,10 @@ import { ANOTHER_DAY, expect, NOW } from './shop'
 const MILL_ROW = { name: 'Mill Row', place: 'by the weir' }
 
 export interface Call {
-  machine: Pick<Machine, 'name' | 'kind' | 'construction' | 'nameplate' | 'installation' | 'installedOn'>
+  machine: Pick<
+    Machine,
+    'name' | 'kind' | 'construction' | 'nameplate' | 'installation' | 'installedOn' | 'warrantyUntil'
+  >
   complaints: string[]
   says: string
   standing?: 'bench'

@@ -134,7 +134,9 @@ test('agreed by name; a discount and a part of the customer’s; another price t
   await page.getByTestId('price-why').locator('input').fill('It took half the time.')
   await page.getByTestId('hand-over').click()
   await expect(page.getByTestId('sheet-price')).toHaveText('$150.00')
-  await expect(page.getByTestId('sheet-agreed')).toContainText(`N. Harrow agreed to ${agreed} at 09:40. It took half`)
+  await expect(page.getByTestId('sheet-money')).toContainText(
+    `N. Harrow agreed to ${agreed} before the work. It took half the time.`,
+  )
   await expect(sheet).toContainText('Agreed otherwise')
   expect(problems).toEqual([])
 })

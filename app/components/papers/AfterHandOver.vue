@@ -24,15 +24,13 @@ const drop = (entryId: string) => visit.append('retracted', {}, entryId)
       <button type="button" class="button" :disabled="!sheet.isIssued" data-testid="sign" @click="signing = true">
         {{ sheet.signature ? 'Sign anew' : 'Customer signs' }}
       </button>
-    </div>
-    <div>
-      <h3>Mail</h3>
+      <h3 class="mt-4">Mail</h3>
       <p v-for="mail in mails.slice(-2)" :key="mail.mail" class="mb-1" data-testid="mailed">
         {{ mail.to }}, <span class="number">{{ format(new Date(mail.at), 'd MMM HH:mm') }}</span><template
           v-if="mail.issue !== undefined && mail.issue !== sheet.issue"
           >, issue {{ mail.issue }}</template
         >
-        <a :href="`/api/mail/${mail.mail}.eml`" download class="ml-1 underline">file</a>
+        <a :href="`/api/mail/${mail.mail}/message.eml`" download class="ml-1 underline">file</a>
       </p>
       <p v-if="mails.length === 0" class="mb-2 text-slate">The sheet, with its PDF.</p>
       <button type="button" class="button" data-testid="mail-sheet" @click="mailing = true">Mail the sheet</button>
@@ -64,7 +62,7 @@ const drop = (entryId: string) => visit.append('retracted', {}, entryId)
 <style scoped>
 .after {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(15rem, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(17rem, 1fr));
   gap: 1rem 2rem;
 }
 h3 {

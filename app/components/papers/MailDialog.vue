@@ -28,7 +28,7 @@ const TITLES: Readonly<Record<MailedPaper, string>> = {
           </p>
           <div class="mt-4 flex flex-wrap gap-3">
             <button type="button" class="button button-lit" @click="emit('close')">Done</button>
-            <a class="button" :href="`/api/mail/${sent.mail}.eml`" download>Mail file</a>
+            <a class="button" :href="`/api/mail/${sent.mail}/message.eml`" download>Mail file</a>
           </div>
         </template>
         <form v-else class="mt-4 grid gap-4" novalidate @submit.prevent="send">

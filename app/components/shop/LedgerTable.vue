@@ -23,10 +23,9 @@ const emit = defineEmits<{ settle: [row: LedgerRow] }>()
       >
       <span class="number text-right font-bold">{{ money(row.total) }}</span>
       <span class="text-right max-sm:col-span-2">
-        <template v-if="row.open === 0"
-          >{{ row.total === 0 ? 'no charge' : 'paid'
-          }}<span v-if="row.paidOn" class="number"> {{ row.paidOn }}</span></template
-        >
+        <template v-if="row.open === 0">
+          {{ row.total === 0 ? 'no charge' : 'paid' }} <span class="number">{{ row.paidOn }}</span>
+        </template>
         <template v-else-if="row.open < 0"
           >paid too much: <span class="number">{{ money(-row.open) }}</span></template
         >

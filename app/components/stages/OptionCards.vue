@@ -81,7 +81,7 @@ const asWell = (id: string) =>
         </div>
         <div v-for="row in rowsOf(option.id)" :key="row.id">
           <dt>{{ row.label }}</dt>
-          <dd class="number text-right">{{ row.value }}</dd>
+          <dd class="text-right" :class="{ number: row.id !== 'life' }">{{ row.value }}</dd>
         </div>
       </dl>
       <WayBlock

@@ -133,7 +133,7 @@ function agree(): void {
 }
 dl > div {
   display: grid;
-  grid-template-columns: 7.5rem 1fr;
+  grid-template-columns: 8.5rem 1fr;
   gap: 0.5rem;
   padding: 0.15rem 0;
 }

@@ -1,7 +1,7 @@
 import { getRouterParam, setResponseHeaders } from 'h3'
-import { useShopApp } from '../../utils/app'
-import { api, Problem } from '../../utils/problem'
-import { pathId } from '../../utils/views'
+import { useShopApp } from '../../../utils/app'
+import { api, Problem } from '../../../utils/problem'
+import { pathId } from '../../../utils/views'
 
 /** A mail that left, as the file it is. */
 export default api(async (event) => {

@@ -105,7 +105,6 @@ await picture('test-daylight', `/visits/${lido}/test`, {
 })
 await picture('test-phone', `/visits/${lido}/test`, { size: [390, 844] })
 await picture('well-daylight', `/visits/${visit('deep well')}/test`)
-await picture('sump-cellar', `/visits/${visit('cellar sump')}/test`, { scheme: 'dark' })
 await picture('wiring-daylight', `/visits/${visit('cellar sump')}/test`, {
   before: async (page) => {
     await page.getByTestId('show-wiring').click()
@@ -122,6 +121,12 @@ await picture('decide-daylight', `/visits/${lido}/decide`, {
     await say(page, 'run cap 27')
     await page.getByTestId('option-replace-run-capacitor').getByRole('radio').click()
     await page.getByTestId('decision-chart').locator('svg').first().waitFor()
+  },
+})
+await picture('offer-daylight', `/visits/${lido}/decide`, {
+  before: async (page) => {
+    await page.getByTestId('show-owner').click()
+    await page.getByTestId('owner-offer').locator('article').first().waitFor()
   },
 })
 await picture('repair-daylight', `/visits/${visit('garden pool pump')}/decide`, {

@@ -59,6 +59,12 @@ describe('what a visit comes to', () => {
     ])
     expect(back({})).toEqual([])
   })
+  it('a part that went back as it was costs nothing, and says so', () =>
+    expect(lines(bill(138, 40, 18.75), {}, [{ label: 'seal kept', kept: 'shaft-seal' }])).toEqual([
+      ['part 0, the old one kept', 0],
+      ['part 1', 18.75],
+      ['Work, 90 minutes', 138],
+    ]))
   it('hours after the day’s end cost what is beyond usual ones; no charge for work takes them off too', () => {
     const late: AccountChange = { label: '90 minutes after hours', afterHours: 90 }
     expect(lines(bill(138), { afterHours: 1.5 }, [late])[1]).toEqual(['90 minutes after hours', 69])

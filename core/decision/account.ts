@@ -13,6 +13,8 @@ export interface AccountChange {
   waives?: 'work' | 'all'
   /** The customer brought this part. */
   own?: Part
+  /** The old one went back: it was clean and sound. */
+  kept?: Part
   /** Minutes of the work that fell after the day’s end. */
   afterHours?: number
 }
@@ -55,9 +57,10 @@ export function accountOf(
   { isAway, comesAgain = false, changes = [], isGuessed = () => false }: AccountScene,
 ): Account {
   const brought = new Set(changes.flatMap(({ own }) => own ?? []))
+  const kept = new Set(changes.flatMap((change) => change.kept ?? []))
   const parts = (bill?.parts ?? []).map(({ part, label, price }): AccountLine =>
-    brought.has(part)
-      ? { kind: 'part', part, label: `${label}, brought by you`, amount: 0 }
+    brought.has(part) || kept.has(part)
+      ? { kind: 'part', part, label: `${label}, ${kept.has(part) ? 'the old one kept' : 'brought by you'}`, amount: 0 }
       : {
           kind: 'part',
           part,

@@ -24,7 +24,10 @@ export function after(day: string, { months = 0, days = 0 }: { months?: number; 
  * @param today ISO date
  */
 export function duesOf(
-  state: Pick<VisitState, 'machine' | 'fitted' | 'rounds' | 'agreed' | 'steps' | 'handedOver' | 'findings'>,
+  state: Pick<
+    VisitState,
+    'machine' | 'fitted' | 'rounds' | 'agreed' | 'steps' | 'handedOver' | 'findings' | 'priceChanges'
+  >,
   job: Pick<Job, 'repair' | 'bill'>,
   shop: Pick<Shop, 'schools'>,
   today: string,

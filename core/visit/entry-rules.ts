@@ -475,10 +475,17 @@ function validBody(kind: EntryKind, plain: object): object {
   const { places, count } = body as EntryBodies['step']
   if (kind === 'step' && places && count !== places.reduce((sum, place) => sum + place.count, 0))
     throw new InputError([{ field: 'count', value: count, expected: 'the sum of the counts of its places' }])
-  const { amount, waives, own, afterHours } = body as EntryBodies['price-change']
-  if (kind === 'price-change' && [amount, waives, own, afterHours].filter((each) => each !== undefined).length !== 1)
+  const { amount, waives, own, kept, afterHours } = body as EntryBodies['price-change']
+  if (
+    kind === 'price-change' &&
+    [amount, waives, own, kept, afterHours].filter((each) => each !== undefined).length !== 1
+  )
     throw new InputError([
-      { field: 'amount', value: amount, expected: 'one of amount, waives, own or afterHours, and no two of them' },
+      {
+        field: 'amount',
+        value: amount,
+        expected: 'one of amount, waives, own, kept or afterHours, and no two of them',
+      },
     ])
   const proof = body as EntryBodies['proof']
   if (kind === 'proof' && proof.outcome !== 'holds' && !proof.why)

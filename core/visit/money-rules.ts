@@ -17,6 +17,7 @@ export class PriceChangeBody implements AccountChange {
   @OptionalQuantity({ min: -1e6, max: 1e6 }) amount?: number
   @MayBeAbsent() @IsIn(['work', 'all']) waives?: 'work' | 'all'
   @MayBeAbsent() @IdOf(PARTS) own?: Part
+  @MayBeAbsent() @IdOf(PARTS) kept?: Part
   @OptionalQuantity({ above: 0, max: 1440 }) afterHours?: number
 }
 export class PriceAgreedBody {

@@ -48,11 +48,15 @@ export function staysInPlace(jobs: readonly JobOnSheet[]): boolean {
 
 /** Every part that is new after this visit: what is written as fitted, and what a plan renews that was carried out. */
 export function renewedIn(
-  state: Pick<VisitState, 'machine' | 'fitted' | 'rounds' | 'agreed' | 'steps' | 'handedOver' | 'findings'>,
+  state: Pick<
+    VisitState,
+    'machine' | 'fitted' | 'rounds' | 'agreed' | 'steps' | 'handedOver' | 'findings' | 'priceChanges'
+  >,
   job: Pick<Job, 'repair' | 'bill'>,
 ): ReadonlySet<string> {
   const isDone = repairsDone(jobsOnSheet(state, job)).length > 0
-  const parts = isDone ? (job.bill?.parts.map(({ part }) => part) ?? []) : []
+  const kept = keptIn(state)
+  const parts = isDone ? (job.bill?.parts.map(({ part }) => part) ?? []).filter((part) => !kept.has(part)) : []
   return renewedParts([...state.fitted.map(({ part }) => part), ...parts], state.machine.kind)
 }
 
@@ -87,7 +91,7 @@ function isOwnWorkDone(id: string, { machine, steps }: Pick<VisitState, 'machine
 export function doneSentences(
   state: Pick<
     VisitState,
-    'machine' | 'fitted' | 'rounds' | 'agreed' | 'steps' | 'handedOver' | 'findings' | 'spareFirst'
+    'machine' | 'fitted' | 'rounds' | 'agreed' | 'steps' | 'handedOver' | 'findings' | 'spareFirst' | 'priceChanges'
   >,
   job: Pick<Job, 'repair' | 'bill'>,
 ): { job: string; text: string }[] {
@@ -112,7 +116,11 @@ export function doneText(id: string): string {
 }
 
 /** What a job renewed besides what its own sentence names. */
-function withIt(id: string, { machine, fitted }: Pick<VisitState, 'machine' | 'fitted'>, { bill }: Pick<Job, 'bill'>) {
+function withIt(
+  id: string,
+  { machine, fitted, priceChanges }: Pick<VisitState, 'machine' | 'fitted' | 'priceChanges'>,
+  { bill }: Pick<Job, 'bill'>,
+) {
   const row = jobRow(machine.kind, machine.construction, id)
   const parts = bill?.lines.find((line) => line.id === id)?.parts ?? []
   const own = row?.parts[0]
@@ -121,11 +129,19 @@ function withIt(id: string, { machine, fitted }: Pick<VisitState, 'machine' | 'f
     return last && part ? [`${capital(PARTS[part])}: ${identityText(last)}.`] : []
   })
   const others = [...new Set(parts)].filter((part) => part !== own && !isSaidBy(id, part))
-  const unnamed = others.filter((part) => !fitted.some((each) => each.part === part))
+  const went = keptIn({ priceChanges })
+  const kept = parts.filter((part) => went.has(part))
+  const unnamed = others.filter((part) => !went.has(part) && !fitted.some((each) => each.part === part))
   return [
     ...named.filter((text) => !/: \.$/.test(text)),
     ...(unnamed.length > 0 ? [`New with it: ${listed(unnamed)}.`] : []),
+    ...(kept.length > 0 ? [`Kept, clean and sound: ${listed(kept)}.`] : []),
   ]
+}
+
+/** Parts that a plan would renew and that went back as they were. */
+function keptIn({ priceChanges }: Pick<VisitState, 'priceChanges'>): ReadonlySet<string> {
+  return new Set(priceChanges.flatMap(({ kept }) => kept ?? []))
 }
 
 /** Does the job’s own sentence name it already? Rings alone are always worth naming. */

@@ -11,7 +11,7 @@ import type { ProofList, ProofRow } from './proving'
 
 type WatchedState = Pick<
   VisitState,
-  'findings' | 'machine' | 'fitted' | 'handedOver' | 'rounds' | 'agreed' | 'steps' | 'jobs'
+  'findings' | 'machine' | 'fitted' | 'handedOver' | 'rounds' | 'agreed' | 'steps' | 'jobs' | 'priceChanges'
 >
 
 /**

@@ -178,3 +178,18 @@ describe('what it costs', () => {
     expect(price?.lines.at(-1)?.label).toBe('Agreed otherwise')
   })
 })
+
+describe('a part that was kept', () => {
+  const swapped = (...more: Entry[]) => sheetOf(decided('swap-motor'), ...more, over())
+  it('is not told as new, costs nothing, and is still what it was', () => {
+    const [renewed] = swapped().done
+    expect(renewed?.text).toMatch(/New with it: .*shaft seal/)
+    const sheet = swapped(entry('price-change', { label: 'seal kept', kept: 'shaft-seal' }))
+    expect(sheet.done[0]?.text).not.toMatch(/New with it: [^.]*shaft seal/)
+    expect(sheet.done[0]?.text).toContain('Kept, clean and sound: shaft seal.')
+    expect(sheet.price?.lines.find(({ label }) => label.startsWith('Shaft seal'))).toMatchObject({
+      label: 'Shaft seal set of this pump, the old one kept',
+      amount: 0,
+    })
+  })
+})

@@ -211,7 +211,14 @@ const BODIES: Record<string, Schema> = {
   proof: object({ proof: text(40), outcome: { enum: [...PROOF_OUTCOMES] }, why: text(300) }, ['proof', 'outcome']),
   comeback: object({ failed: list(text(40)) }, ['failed']),
   'price-change': object(
-    { label: text(200), amount: number, waives: { enum: ['work', 'all'] }, own: ids(PARTS), afterHours: number },
+    {
+      label: text(200),
+      amount: number,
+      waives: { enum: ['work', 'all'] },
+      own: ids(PARTS),
+      kept: ids(PARTS),
+      afterHours: number,
+    },
     ['label'],
   ),
   'price-agreed': object({ by: text(120), price: number }, ['by', 'price']),

@@ -12,6 +12,7 @@ const SCREENS = [
   '/shop',
   '/settings',
   '/prices',
+  '/ledger',
   '/workings',
   '/workings/sources',
   '/workings/which-sump-pump',

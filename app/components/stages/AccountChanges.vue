@@ -32,6 +32,13 @@ function bring(): void {
   visit.append('price-change', { label: `${PARTS[part]}, brought by the customer`, own: part })
   own.value = ''
 }
+const kept = ref('')
+function keep(): void {
+  if (!kept.value) return
+  const part = kept.value as Part
+  visit.append('price-change', { label: `${PARTS[part]}: the old one kept`, kept: part })
+  kept.value = ''
+}
 const late = ref('')
 function putLate(): void {
   const minutes = readNumber(late.value)
@@ -88,6 +95,13 @@ const waive = (waives: 'work' | 'all', words: string) => visit.append('price-cha
         <label class="min-w-48 grow"
           ><span class="label">brought by the customer</span
           ><select v-model="own" class="field" data-testid="change-own" @change="bring">
+            <option value="">no part</option>
+            <option v-for="part in parts" :key="part" :value="part">{{ PARTS[part] }}</option>
+          </select></label
+        >
+        <label class="min-w-48 grow"
+          ><span class="label">the old one goes back</span
+          ><select v-model="kept" class="field" data-testid="change-kept" @change="keep">
             <option value="">no part</option>
             <option v-for="part in parts" :key="part" :value="part">{{ PARTS[part] }}</option>
           </select></label

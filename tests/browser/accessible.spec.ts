@@ -64,3 +64,24 @@ for (const screen of SCREENS) {
     expect(problems).toEqual([])
   })
 }
+
+test('axe finds nothing serious on what is turned to the owner, in either light', async ({
+  page,
+  standing,
+  problems,
+}) => {
+  await page.emulateMedia({ reducedMotion: 'reduce', colorScheme: 'light' })
+  await fixClock(page)
+  const visit = await standing.visit('garden pool pump')
+  await page.goto(`${standing.url}/visits/${visit}/decide`)
+  await page.getByTestId('show-owner').click()
+  await expect(page.getByTestId('owner-offer').locator('article').first()).toBeVisible()
+  expect(await seriousOn(page)).toEqual([])
+  await page.emulateMedia({ colorScheme: 'dark' })
+  await expect(page.locator('html')).toHaveAttribute('data-scheme', 'cellar')
+  expect(await seriousOn(page, ['color-contrast'])).toEqual([])
+  await page.getByTestId('offer-mail').click()
+  await expect(page.getByTestId('mail-dialog')).toBeVisible()
+  expect(await seriousOn(page)).toEqual([])
+  expect(problems).toEqual([])
+})

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { v7 as uuidv7 } from 'uuid'
 import { entryWords } from '#core/visit/describe'
 import type { Entry } from '#core/visit/entry'
@@ -22,42 +21,33 @@ function send(): void {
 </script>
 
 <template>
-  <Dialog :open="true" class="relative z-40" @close="emit('close')">
-    <div class="fixed inset-0 bg-[#14242b66]" aria-hidden="true" />
-    <div class="fixed inset-0 flex items-center justify-center p-4">
-      <DialogPanel
-        class="max-h-full w-full max-w-lg overflow-y-auto border border-ink bg-paper p-5 text-ink"
-        data-testid="refused-dialog"
+  <SmallDialog title="Put the line right" test="refused-dialog" @close="emit('close')">
+    <p class="mt-1">{{ entryWords(line.entry, reader) }}</p>
+    <form class="mt-4 grid gap-4" @submit.prevent="send">
+      <label v-for="field in fields" :key="field.path"
+        ><span class="label">{{ field.label }}</span
+        ><input
+          v-model="texts[field.path]"
+          class="field"
+          :inputmode="field.wasNumber ? 'decimal' : undefined"
+          autocomplete="off"
+        /><span class="mt-1 block text-[0.92rem] text-slate">{{ field.expected }}</span></label
       >
-        <DialogTitle class="text-xl">Put the line right</DialogTitle>
-        <p class="mt-1">{{ entryWords(line.entry, reader) }}</p>
-        <form class="mt-4 grid gap-4" @submit.prevent="send">
-          <label v-for="field in fields" :key="field.path"
-            ><span class="label">{{ field.label }}</span
-            ><input
-              v-model="texts[field.path]"
-              class="field"
-              :inputmode="field.wasNumber ? 'decimal' : undefined"
-              autocomplete="off"
-            /><span class="mt-1 block text-[0.92rem] text-slate">{{ field.expected }}</span></label
-          >
-          <p v-if="fields.length === 0">
-            {{
-              idTaken
-                ? 'Another line came before under the same number. Sent again, this one gets a number of its own.'
-                : refusalWords(line.refusal.title, line.refusal.problems)
-            }}
-          </p>
-          <p v-if="fields.length === 0 && !idTaken" class="text-slate">
-            Nothing in it can be put right here. It can be sent again as it is, once what it hangs on is at the shop, or
-            dropped and written anew.
-          </p>
-          <div class="flex flex-wrap gap-3">
-            <button type="submit" class="button" data-testid="send-again">Send it again</button
-            ><button type="button" class="button button-quiet" @click="emit('close')">Leave it</button>
-          </div>
-        </form>
-      </DialogPanel>
-    </div>
-  </Dialog>
+      <p v-if="fields.length === 0">
+        {{
+          idTaken
+            ? 'Another line came before under the same number. Sent again, this one gets a number of its own.'
+            : refusalWords(line.refusal.title, line.refusal.problems)
+        }}
+      </p>
+      <p v-if="fields.length === 0 && !idTaken" class="text-slate">
+        Nothing in it can be put right here. It can be sent again as it is, once what it hangs on is at the shop, or
+        dropped and written anew.
+      </p>
+      <div class="flex flex-wrap gap-3">
+        <button type="submit" class="button" data-testid="send-again">Send it again</button
+        ><button type="button" class="button button-quiet" @click="emit('close')">Leave it</button>
+      </div>
+    </form>
+  </SmallDialog>
 </template>

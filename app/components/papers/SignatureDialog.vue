@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import SignaturePad from 'signature_pad'
 
 /** The customer signs on the screen: under this issue of the sheet and no other. */
@@ -48,32 +47,23 @@ function sign(): void {
 </script>
 
 <template>
-  <Dialog :open="true" class="relative z-40" @close="emit('close')">
-    <div class="fixed inset-0 bg-[#14242b66]" aria-hidden="true" />
-    <div class="fixed inset-0 flex items-center justify-center p-3">
-      <DialogPanel
-        class="max-h-full w-full max-w-2xl overflow-y-auto border border-ink bg-paper p-5 text-ink"
-        data-testid="signature-dialog"
-      >
-        <DialogTitle class="text-xl">Signed for {{ state.machine.name }}</DialogTitle>
-        <p class="mt-1 text-slate">With a finger, a pen or the mouse. It stands under this issue of the sheet.</p>
-        <canvas
-          ref="canvas"
-          class="mt-3 block h-44 w-full touch-none border-b-2 border-ink bg-[#fffdf7]"
-          aria-label="Field to sign in"
-          data-testid="signature-field"
-        />
-        <label class="mt-3 block"
-          ><span class="label">Name under it</span
-          ><input v-model="by" class="field" maxlength="120" autocomplete="off" data-testid="signature-by"
-        /></label>
-        <p v-if="problem" role="alert" class="mt-2 font-bold">{{ problem }}</p>
-        <div class="mt-4 flex flex-wrap gap-3">
-          <button type="button" class="button button-lit" data-testid="signature-keep" @click="sign">Signed</button>
-          <button type="button" class="button" @click="pad?.clear()">Clear</button>
-          <button type="button" class="button button-quiet" @click="emit('close')">Without</button>
-        </div>
-      </DialogPanel>
+  <SmallDialog :title="`Signed for ${state.machine.name}`" test="signature-dialog" wide @close="emit('close')">
+    <p class="mt-1 text-slate">With a finger, a pen or the mouse. It stands under this issue of the sheet.</p>
+    <canvas
+      ref="canvas"
+      class="mt-3 block h-44 w-full touch-none border-b-2 border-ink bg-[#fffdf7]"
+      aria-label="Field to sign in"
+      data-testid="signature-field"
+    />
+    <label class="mt-3 block"
+      ><span class="label">Name under it</span
+      ><input v-model="by" class="field" maxlength="120" autocomplete="off" data-testid="signature-by"
+    /></label>
+    <p v-if="problem" role="alert" class="mt-2 font-bold">{{ problem }}</p>
+    <div class="mt-4 flex flex-wrap gap-3">
+      <button type="button" class="button button-lit" data-testid="signature-keep" @click="sign">Signed</button>
+      <button type="button" class="button" @click="pad?.clear()">Clear</button>
+      <button type="button" class="button button-quiet" @click="emit('close')">Without</button>
     </div>
-  </Dialog>
+  </SmallDialog>
 </template>

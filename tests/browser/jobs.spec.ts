@@ -420,7 +420,9 @@ test('a technician who knows what he came for: both halves by wish, and a repair
   await page.goto(`${standing.url}/visits/${visit}/test`)
   await say(page, 'wants both new')
   await page.goto(`${standing.url}/visits/${visit}/decide`)
-  await agree(page, 'replace-pump-end')
+  // What was wished for stands beside the lamp’s ways.
+  await expect(page.getByTestId('option-replace-pump-end')).toContainText('the owner’s wish')
+  await choose(page, 'replace-pump-end')
   // The card speaks of what was agreed, and not with the words of the lamp’s best.
   await expect(page.getByTestId('decide-lamp')).toContainText('Pull, and replace the pump end')
   await expect(page.getByTestId('decide-lamp')).toContainText('the motor gets a new head')

@@ -362,10 +362,11 @@ export function claimIn(live: readonly Entry[]): Pick<VisitState, 'claim'> {
     : {}
 }
 
-/** What readings say of parts, and what it drew while it ran. */
+/** What readings say of parts, and what it drew while it ran as it should: a stalled motor’s amps are no year’s. */
 function groundsOf(findings: JudgedFinding[]): Pick<OfferGrounds, 'verdicts' | 'amps'> {
   const amps = findings.findLast(
-    ({ finding, replaced }) => finding.check === 'running-current' && finding.of !== 'new' && !replaced,
+    ({ finding, judgement, replaced }) =>
+      finding.check === 'running-current' && finding.of !== 'new' && judgement.verdict !== 'failed' && !replaced,
   )?.finding.value
   return {
     verdicts: Object.fromEntries([...partVerdicts({ findings })].map(([part, { verdict }]) => [part, verdict])),

@@ -8,7 +8,7 @@ import { expect, fixClock, keptAt, say, test } from './shop'
 
 const DRIPPING = {
   machine: {
-    name: 'terrace booster',
+    name: 'bell lane booster',
     kind: 'booster',
     construction: 'bracket-booster',
     nameplate: { volts: 230, hertz: 60, horsepower: 0.75, motorType: 'permanent-split' },
@@ -107,7 +107,7 @@ test('offered to the owner, agreed, done, proved, signed, mailed into the outlet
   await expect(page.getByTestId('sheet-money')).toContainText(`Still to pay: ${left}.`)
   await expect.poll(() => keptAt(standing.url, visit, 'paid')).toHaveLength(1)
   await page.goto(`${standing.url}/ledger`)
-  const row = page.getByTestId('ledger-row').filter({ hasText: 'terrace booster' })
+  const row = page.getByTestId('ledger-row').filter({ hasText: 'bell lane booster' })
   await row.getByTestId('ledger-paid').click()
   await expect(row).toContainText('paid 2026-05-12')
   const csv = await (await page.request.get(`${standing.url}/api/ledger.csv?month=2026-05`)).text()

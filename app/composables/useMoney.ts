@@ -1,8 +1,8 @@
-import { formatMoney } from '#core/quantity/number-style'
+import { moneyOf } from '#core/visit/shop'
 import { useVisit } from '~/stores/visit'
 
 /** Amounts in the shop's currency, to the cent: the same on every screen. */
 export function useMoney() {
   const visit = useVisit()
-  return (amount: number) => formatMoney(amount, visit.shop.rates.currency, visit.shop.numbers)
+  return (amount: number) => moneyOf(visit.shop)(amount)
 }

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { formatMoney } from '#core/quantity/number-style'
+import { moneyOf, UNNAMED_SHOP } from '#core/visit/shop'
 
 /** The shop’s accounts by month: what came in, what is still to come, and all of it as a file. */
 const { month, ledger, problem, settle, isEmpty } = useLedger()
 const { shop, load } = useShopSettings()
 onMounted(load)
-const money = (amount: number) => formatMoney(amount, shop.value?.rates.currency ?? 'USD', shop.value?.numbers)
+const money = (amount: number) => moneyOf(shop.value ?? UNNAMED_SHOP)(amount)
 useHead({ title: 'Ledger · Pike Lamp' })
 </script>
 

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Papa from 'papaparse'
-import { formatMoney } from '#core/quantity/number-style'
-import { enteredShop } from '#core/visit/shop'
+import { enteredShop, moneyOf, UNNAMED_SHOP } from '#core/visit/shop'
 import { PRICE_COLUMNS, priceRows, readPrices, type ReadPrices } from '#core/visit/price-list'
 
 /** The price list: read, taken out and in as a file. What a file would change is shown before it does. */
@@ -13,7 +12,7 @@ const rows = computed(() =>
   priceRows(shop.value?.rates.partPrices ?? {}).filter(({ name }) => name.includes(found.value.trim().toLowerCase())),
 )
 const guessed = computed(() => new Set(shop.value?.guessedPrices ?? []))
-const money = (amount: number) => formatMoney(amount, shop.value?.rates.currency ?? 'USD', shop.value?.numbers)
+const money = (amount: number) => moneyOf(shop.value ?? UNNAMED_SHOP)(amount)
 const trial = ref<ReadPrices & { file: string }>()
 const MOST_SHOWN = 12
 

@@ -56,11 +56,13 @@ export function accountOf(
   charges: Charges & Pick<EnteredRates, 'trip' | 'hourly' | 'afterHours'>,
   { isAway, comesAgain = false, changes = [], isGuessed = () => false }: AccountScene,
 ): Account {
-  const brought = new Set(changes.flatMap(({ own }) => own ?? []))
-  const kept = new Set(changes.flatMap((change) => change.kept ?? []))
+  const free = new Map<Part, string>([
+    ...changes.flatMap(({ own }): [Part, string][] => (own ? [[own, 'brought by you']] : [])),
+    ...changes.flatMap(({ kept }): [Part, string][] => (kept ? [[kept, 'the old one kept']] : [])),
+  ])
   const parts = (bill?.parts ?? []).map(({ part, label, price }): AccountLine =>
-    brought.has(part) || kept.has(part)
-      ? { kind: 'part', part, label: `${label}, ${kept.has(part) ? 'the old one kept' : 'brought by you'}`, amount: 0 }
+    free.has(part)
+      ? { kind: 'part', part, label: `${label}, ${free.get(part)}`, amount: 0 }
       : {
           kind: 'part',
           part,

@@ -122,14 +122,18 @@ function helpPrice(plan: Repair, pump: Pump, { helperHourly = DEFAULT_RATES.help
   return (helped / 60) * helperHourly
 }
 
-/** The bill of the agreed jobs, in the order in which they were agreed: each line is what it adds. */
-export function billOf(jobs: readonly string[], pricing: Pricing): Bill | undefined {
+/**
+ * The bill of the agreed jobs, in the order in which they were agreed: each line is what it adds.
+ *
+ * @param alone what the first of them comes to by itself, where that was reckoned before
+ */
+export function billOf(jobs: readonly string[], pricing: Pricing, alone?: Reckoning): Bill | undefined {
   const { pump } = pricing
   if (!pump.construction) return undefined
   const lines: BillLine[] = []
   let so: Reckoning | undefined
   for (const [index, id] of jobs.entries()) {
-    const next = reckoningOf(jobs.slice(0, index + 1), pricing)
+    const next = index === 0 && alone ? alone : reckoningOf(jobs.slice(0, index + 1), pricing)
     if (!next) continue
     lines.push({
       id,

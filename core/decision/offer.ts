@@ -44,7 +44,6 @@ export interface Way {
   powerPerYear?: number
   /** With all else that is agreed, as one plan. */
   bill?: Bill
-  goesBack: boolean
 }
 
 /** What of a visit its ways hang on besides the jobs: plain, so that it can cross to a worker. */
@@ -66,6 +65,8 @@ export interface OfferScene {
   grounds: OfferGrounds
   /** What was carried out before: it is in every sum. */
   before: readonly Bill[]
+  /** What is agreed now comes to. */
+  agreedBill?: Bill
 }
 
 /** As many as an owner weighs. */
@@ -99,7 +100,7 @@ export function waysOf(
       const life = lifeLeft(option.parts, pricing.pump, pricing.plate.ageYears, scene.grounds.verdicts)
       const warranty = warrantyOf(option, rates, scene.grounds)
       const power = powerOf(option, pricing, scene.grounds)
-      const whole = billOf(jobsWith(option.id, scene), pricing)
+      const whole = wholeBill(option, pricing, scene)
       const bill = together([...scene.before, ...(whole ? [whole] : [])])
       return {
         id: option.id,
@@ -114,9 +115,18 @@ export function waysOf(
         ...(life ? { life, perYear: option.price / Math.max(life.years, 1 / MONTHS_PER_YEAR) } : {}),
         ...(power === undefined ? {} : { powerPerYear: power }),
         ...(bill ? { bill } : {}),
-        goesBack: action.onlyUnderWarranty === true,
       }
     })
+}
+
+/** What all comes to if it is this way. Plans take long: what was reckoned before is not reckoned again. */
+function wholeBill(option: Option, pricing: Pricing, scene: OfferScene): Bill | undefined {
+  if (option.id === scene.decision && scene.agreedBill) return scene.agreedBill
+  if (option.isUnplanned) return undefined
+  const jobs = jobsWith(option.id, scene)
+  const { parts, minutes, phases, partsPrice, labourPrice, price, tools } = option
+  const alone = { parts, minutes, phases, partsPrice, labourPrice, price, tools }
+  return billOf(jobs, pricing, jobs[0] === option.id ? alone : undefined)
 }
 
 /** What would be agreed if it were this way: in the place of the one that was chosen. */

@@ -18,6 +18,8 @@ export interface Option extends Reckoning {
   /** Probability that this repair cures everything that is wrong. */
   chanceRight: number
   because: string
+  /** No plan leads to it where the machine stands: the table’s minutes say what it would come to. */
+  isUnplanned?: true
   /** What it adds to what is agreed; absent where nothing is, or where it is one of them. */
   added?: { minutes: number; price: number }
 }
@@ -58,9 +60,11 @@ export function optionsFor(reasoning: Reasoning, chosen: readonly string[] = [],
   const options = rows
     .filter((row) => shown.has(row) || always.has(row.action.id))
     .map(({ action, chanceRight, wrong }): Option => {
-      const reckoning = reckoningOf([action.id], { pump, plate: model.plate, rates, here }) ?? tableReckoning(action)
+      const planned = reckoningOf([action.id], { pump, plate: model.plate, rates, here })
+      const reckoning = planned ?? tableReckoning(action)
       return {
         ...reckoning,
+        ...(planned ? {} : { isUnplanned: true as const }),
         id: action.id,
         label: action.label,
         expectedCost: reckoning.price + wrong,
@@ -70,7 +74,7 @@ export function optionsFor(reasoning: Reasoning, chosen: readonly string[] = [],
     })
   return options.sort((a, b) => Number(leads(b)) - Number(leads(a)) || a.expectedCost - b.expectedCost)
 
-  /** A repair that no plan leads to where the machine stands now: the table’s minutes say what it would come to. */
+  /** A repair that no plan leads to where the machine stands now. */
   function tableReckoning(action: ActionRow): Reckoning {
     const materials = sumOfCents(action.parts.map((part) => cents(partsPrice([part], rates, pump))))
     const price = cents(actionCost(action, pump, rates, open))

@@ -116,7 +116,7 @@ export function considerationOf(
     diagnosis: diagnosisOf(reasoning, { earlier: state.earlier, reader: { system, currency: rates.currency } }),
     preparation: bill ? prepareAgreed(loading, bill) : loading,
     options,
-    ways: waysOf(options, reasoning, pricing, { ...state, before }),
+    ways: waysOf(options, reasoning, pricing, { ...state, before, agreedBill: agreed }),
     wishes: jobOptions(
       pricing,
       state.jobs.map(({ id }) => id).filter((id) => !shown.has(id)),

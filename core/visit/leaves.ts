@@ -1,18 +1,12 @@
 import { VERDICT_WORDS } from '../judgement/judgement'
 import { dayWords } from '../quantity/day'
-import { formatMoney } from '../quantity/number-style'
 import { CLAIM_MOVES } from '../knowledge/repairs/returns'
 import type { Claim } from './claim'
 import { shortHash } from './issue'
 import { filled, type Leaf, type LeafTable } from './leaf'
 import { OFFER_ROWS, type OfferSheet } from './offer-sheet'
 import { comingAgain, type Sheet } from './sheet'
-import type { Shop } from './shop'
-
-const moneyOf =
-  ({ rates, numbers }: Shop) =>
-  (amount: number) =>
-    formatMoney(amount, rates.currency, numbers)
+import { moneyOf, type Shop } from './shop'
 
 /**
  * The owner's sheet as a leaf.

@@ -3,12 +3,12 @@ import type { LifeLeft } from '../decision/life'
 import type { Way } from '../decision/offer'
 import { DECIDING } from '../knowledge/faults/thresholds'
 import { formatMinutes, formatPercent } from '../quantity/format'
-import { formatAboutMoney, formatMoney } from '../quantity/number-style'
+import { formatAboutMoney } from '../quantity/number-style'
 import type { VisitState } from './fold'
 import { visitAccount, type Job } from './job'
 import { capital } from './owner-done'
 import { describeMachine } from './sheet'
-import type { Shop } from './shop'
+import { moneyOf, type Shop } from './shop'
 
 /** What an owner weighs, in the order in which it is read. */
 export const OFFER_ROWS = [
@@ -107,7 +107,6 @@ function offerWay(
 ): OfferWay {
   const { warranty, life, perYear, powerPerYear } = way
   const about = aboutMoney(shop)
-  const { rates, numbers } = shop
   const account = visitAccount(state, way.bill, shop)
   const power = isSamePower ? undefined : powerPerYear
   return {
@@ -138,9 +137,7 @@ function offerWay(
       ...(life ? [{ id: 'life' as const, label: 'lasts about', value: lifeText(life) }] : []),
       ...(perYear === undefined ? [] : [{ id: 'per-year' as const, label: 'a year of it', value: about(perYear) }]),
       ...(power === undefined ? [] : [{ id: 'power' as const, label: 'power a year', value: about(power) }]),
-      ...(way.bill
-        ? [{ id: 'all' as const, label: allOf(account), value: formatMoney(account.total, rates.currency, numbers) }]
-        : []),
+      ...(way.bill ? [{ id: 'all' as const, label: allOf(account), value: moneyOf(shop)(account.total) }] : []),
     ],
     ...(life && perYear !== undefined
       ? { block: { ...life, perYear, warrantyYears: (warranty?.months ?? 0) / MONTHS_PER_YEAR } }

@@ -2,7 +2,7 @@ import { DEFAULT_RATES, type EnteredRates } from '../knowledge/shop/rates'
 import type { Kind, Part } from '../knowledge/vocabulary'
 import type { PracticeWays } from '../knowledge/shop/practices'
 import type { UnitSystem } from '../quantity/measures'
-import type { NumberStyle } from '../quantity/number-style'
+import { formatMoney, type NumberStyle } from '../quantity/number-style'
 
 /** The shop as it says it is. */
 export interface Shop {
@@ -34,4 +34,9 @@ export function isGuessedPrice({ guessedPrices = [] }: Shop, part: Part, kind: K
   const { partPrices } = DEFAULT_RATES
   const key = partPrices[`${part}:${kind}`] === undefined ? part : `${part}:${kind}`
   return guessedPrices.includes(key)
+}
+
+/** Amounts to the cent as a shop writes them: the same on every screen and paper. */
+export function moneyOf({ rates, numbers }: Pick<Shop, 'rates' | 'numbers'>): (amount: number) => string {
+  return (amount) => formatMoney(amount, rates.currency, numbers)
 }

@@ -1,10 +1,10 @@
 import type { Content, TableCell } from 'pdfmake/interfaces'
 import { VERDICT_WORDS } from '../../core/judgement/judgement'
 import { dayWords } from '../../core/quantity/day'
-import { formatMoney } from '../../core/quantity/number-style'
 import { shortHash } from '../../core/visit/issue'
 import { moneyLines } from '../../core/visit/leaves'
 import { comingAgain, type Proved, type Sheet } from '../../core/visit/sheet'
+import { moneyOf } from '../../core/visit/shop'
 import { signaturePath } from '../../core/visit/signature'
 import { paperHead } from './leaf-pdf'
 import {
@@ -155,9 +155,9 @@ function lineSvg({ line, verdict }: Proved): string {
 }
 
 function priceOf(sheet: Sheet, width: number): Content[] {
-  const { price, shop, isDone } = sheet
+  const { price, isDone } = sheet
   if (!price) return []
-  const money = (amount: number) => formatMoney(amount, shop.rates.currency, shop.numbers)
+  const money = moneyOf(sheet.shop)
   const row = (label: string, amount: string, bold = false): Content => ({
     columns: [text(label, { bold }), { text: amount, alignment: 'right', width: 72, bold }],
     margin: [0, 1, 0, 1],

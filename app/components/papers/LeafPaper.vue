@@ -7,16 +7,7 @@ const { leaf } = defineProps<{ leaf: Leaf }>()
 
 <template>
   <article class="visit-paper">
-    <header class="flex flex-wrap items-baseline justify-between gap-x-4 border-b-2 border-ink pb-2">
-      <div>
-        <strong class="text-lg">{{ leaf.shop.name }}</strong><br />{{ leaf.shop.place }}
-      </div>
-      <div class="text-right max-sm:text-left">
-        <strong>For {{ leaf.to.name }}</strong
-        ><br /><template v-if="leaf.to.place">{{ leaf.to.place }}<br /></template
-        ><span class="number">{{ leaf.date }}</span>
-      </div>
-    </header>
+    <PaperHead :shop="leaf.shop" :to="leaf.to" :date="leaf.date" />
     <h2 class="mt-4 text-[1.7rem] leading-tight">{{ leaf.title }}</h2>
     <p v-for="line in leaf.under" :key="line" class="text-slate">{{ line }}</p>
     <section v-for="section in leaf.sections" :key="section.title">

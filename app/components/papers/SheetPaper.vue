@@ -14,15 +14,7 @@ const MARKED = new Set(['failed', 'tired', 'unclear'])
 
 <template>
   <article class="visit-paper" data-testid="sheet">
-    <header class="flex flex-wrap items-baseline justify-between gap-x-4 border-b-2 border-ink pb-2">
-      <div>
-        <strong class="text-lg">{{ sheet.shop.name }}</strong><br />{{ sheet.shop.place }}
-      </div>
-      <div class="text-right max-sm:text-left">
-        <strong>For {{ sheet.customer.name }}</strong
-        ><br />{{ sheet.customer.place }}<br /><span class="number">{{ dayWords(sheet.date) }}</span>
-      </div>
-    </header>
+    <PaperHead :shop="sheet.shop" :to="sheet.customer" :date="dayWords(sheet.date)" />
     <h2 class="mt-4 text-[1.7rem] leading-tight" data-testid="sheet-headline">{{ sheet.headline }}</h2>
     <p class="text-slate">{{ sheet.machine.name }} · {{ sheet.machine.description }}</p>
     <p v-if="sheet.complaint" class="text-slate">Called for: {{ sheet.complaint }}</p>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
 import { DEFAULT_RATES } from '#core/knowledge/shop/rates'
+import type { Ref } from 'vue'
 import { PARTS, type Part } from '#core/knowledge/vocabulary'
 
 /** What is put on the account by hand: a line, a discount, a part of the customer's, or no charge. */
@@ -8,6 +9,9 @@ const { visit, bill } = useVisitContext()
 const label = ref('')
 const amount = ref('')
 const own = ref('')
+const kept = ref('')
+const bring = () => without('own', 'brought by the customer', own)
+const keep = () => without('kept', 'the old one kept', kept)
 const problem = ref('')
 const parts = computed(() => [...new Set((bill.value?.parts ?? []).map(({ part }) => part))])
 const { problemsOf } = useEntryRules()
@@ -26,18 +30,12 @@ function put(): void {
   label.value = ''
   amount.value = ''
 }
-function bring(): void {
-  if (!own.value) return
-  const part = own.value as Part
-  visit.append('price-change', { label: `${PARTS[part]}, brought by the customer`, own: part })
-  own.value = ''
-}
-const kept = ref('')
-function keep(): void {
-  if (!kept.value) return
-  const part = kept.value as Part
-  visit.append('price-change', { label: `${PARTS[part]}: the old one kept`, kept: part })
-  kept.value = ''
+/** A part that is not sold: the customer’s own, or the old one put back. */
+function without(field: 'own' | 'kept', words: string, chosen: Ref<string>): void {
+  if (!chosen.value) return
+  const part = chosen.value as Part
+  visit.append('price-change', { label: `${PARTS[part]}, ${words}`, [field]: part })
+  chosen.value = ''
 }
 const late = ref('')
 function putLate(): void {

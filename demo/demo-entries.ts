@@ -10,12 +10,16 @@ import {
   type EntryBodies,
   type EntryKind,
   type Machine,
+  type NewPart,
+  type Site,
 } from '../core/visit/entry'
+import { machineAfter } from '../core/visit/fitted'
 import { pumpOf } from '../core/visit/fold'
 import { understand } from '../core/language/understand'
 import customersData from './data/customers.json'
 import historyData from './data/history.json'
 import machinesData from './data/machines.json'
+import sitesData from './data/sites.json'
 import shopData from './data/shop.json'
 import todayData from './data/today.json'
 
@@ -45,6 +49,8 @@ interface Story {
 }
 interface PastVisit extends Story {
   daysAgo: number
+  /** New parts by what identifies them. */
+  fitted?: NewPart[]
 }
 interface TodayVisit extends Story {
   time: string
@@ -75,7 +81,10 @@ export function demoEntries(today: Date): Entry[] {
     ...(shopData as Omit<EntryBodies['shop-set'], 'rates'>),
     rates: { ...DEFAULT_RATES, ...(shopData.rates as EntryBodies['shop-set']['rates']) },
   })
-  for (const visit of historyData as PastVisit[]) writer.past(visit)
+  // Oldest first, so that each visit finds the machine as the one before left it.
+  const past = (historyData as PastVisit[]).toSorted((a, b) => b.daysAgo - a.daysAgo)
+  for (const visit of past) writer.past(visit)
+  writer.sites(sitesData)
   for (const visit of todayData as unknown as TodayVisit[]) writer.today(visit)
   // In the order in which they would have arrived.
   return writer.entries.sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || (a.id < b.id ? -1 : 1))
@@ -87,11 +96,12 @@ class Writer {
   private readonly now: number
   private count = 0
   private readonly machines: Map<string, { machine: Machine; customer: Customer }>
+  private readonly customers: Map<string, Customer>
 
   constructor(today: Date) {
     this.now = today.getTime()
     this.midnight = new Date(today.getFullYear(), today.getMonth(), today.getDate()).getTime()
-    const customers = new Map(
+    this.customers = new Map(
       (customersData as { key: string; name: string; place: string; phone: string }[]).map(
         ({ key, name, place, phone }, index): [string, Customer] => [
           key,
@@ -101,7 +111,7 @@ class Writer {
     )
     this.machines = new Map(
       (machinesData as unknown as MachineRow[]).map((row, index) => {
-        const customer = customers.get(row.customer) as Customer
+        const customer = this.customers.get(row.customer) as Customer
         const { kind, construction, name, nameplate, installation, plateUnreadable } = row
         const machine: Machine = {
           id: fixedId(2, index),
@@ -144,6 +154,7 @@ class Writer {
     for (const line of visit.lines) this.line(visitId, machine, line, 'test', next())
     if (visit.confirmed) this.write(visitId, 'cause-said', next(), { fault: visit.confirmed, verdict: 'it-was-this' })
     if (visit.option) at = this.repair(visitId, machine, visit.option, next())
+    for (const part of visit.fitted ?? []) this.fit(visitId, machine, part, next())
     for (const line of visit.prove ?? []) this.line(visitId, machine, line, 'prove', next())
     for (const stage of ['call', 'prepare', 'safe', 'test', 'decide', 'repair', 'prove', 'hand-over'] as const)
       this.write(visitId, 'joint-done', stage === 'call' ? at - 2 * DAY : next(), { joint: stage })
@@ -161,6 +172,29 @@ class Writer {
     const paidAt = at + PAID_AFTER_DAYS * DAY
     if (paidAt < this.midnight)
       this.write(visitId, 'paid', paidAt, { amount: price, on: this.date(paidAt), how: 'transfer' })
+  }
+
+  /** What the made-up shop knows of the ways in, written down a year ago. */
+  sites(rows: readonly (Omit<Site, 'id' | 'customerId'> & { customer: string })[]): void {
+    for (const [index, { customer, ...known }] of rows.entries()) {
+      const customerId = this.customers.get(customer)?.id
+      if (!customerId) throw new Error(`no customer of the demo is called ${customer}`)
+      const id = known.address === undefined ? customerId : fixedId(3, index)
+      this.write(null, 'site-set', this.midnight - 365 * DAY + index * MINUTE, { site: { id, customerId, ...known } })
+    }
+  }
+
+  /** A new part in its place: the next visit finds the machine with it. */
+  private fit(visitId: string, machine: Machine, part: NewPart, at: number): void {
+    this.write(visitId, 'fitted', at, part)
+    const known = [...this.machines].find(([, each]) => each.machine.id === machine.id) as [
+      string,
+      { machine: Machine; customer: Customer },
+    ]
+    this.machines.set(known[0], {
+      ...known[1],
+      machine: machineAfter(known[1].machine, [this.entries.at(-1) as Entry]),
+    })
   }
 
   /** A visit of today, at the stage where its work stands. */

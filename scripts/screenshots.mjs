@@ -22,6 +22,8 @@ const entries = await seedDemo(NOW)
 writeFileSync(join(data, 'journal.jsonl'), entries.map((entry) => `${JSON.stringify(entry)}\n`).join(''))
 const visit = (machine) =>
   entries.filter((entry) => entry.kind === 'visit-opened' && entry.body.machine.name === machine).at(-1).visitId
+const machine = (name) =>
+  entries.find((entry) => entry.kind === 'visit-opened' && entry.body.machine.name === name).body.machine.id
 const lido = visit('filter pump 2')
 const { child, address } = await startServer({
   port: 4392,
@@ -81,13 +83,6 @@ await picture('call-daylight', `/visits/${lido}/call`, {
     await page.goBack()
   },
 })
-await picture('prepare-daylight', `/visits/${lido}/prepare`, {
-  before: async (page) => {
-    await page.getByTestId('load-part:run-capacitor').click()
-    await page.getByTestId('stage-end').click()
-    await page.goBack()
-  },
-})
 await picture('safe-cellar', `/visits/${lido}/safe`, {
   scheme: 'dark',
   before: async (page) => {
@@ -112,10 +107,11 @@ await picture('wiring-daylight', `/visits/${visit('cellar sump')}/test`, {
   },
 })
 await picture('shop-daylight', '/shop')
+await picture('pumps-cellar', '/pumps?q=weir', { scheme: 'dark' })
+await picture('card-daylight', `/pumps/${machine('garden pool pump')}`)
 await picture('workings-daylight', '/workings')
 await picture('well-pressure-daylight', `/workings/well-pressure?visit=${visit('deep well')}`)
 await picture('which-sump-pump-cellar', `/workings/which-sump-pump?visit=${visit('cellar sump')}`, { scheme: 'dark' })
-await picture('tank-phone', `/workings/tank-and-charge?visit=${visit('spray jet pump')}`, { size: [390, 844] })
 await picture('decide-daylight', `/visits/${lido}/decide`, {
   before: async (page) => {
     await say(page, 'run cap 27')

@@ -69,20 +69,17 @@ useHead({ title: computed(() => `${format(day.value, 'EEEE d MMMM')} · Pike Lam
 
 <template>
   <div class="min-h-dvh">
-    <OutboxBanner />
-    <header class="flex min-h-16 flex-wrap items-center gap-x-5 gap-y-1 border-b border-rule px-5 py-1 max-sm:px-3">
-      <LampLogo />
-      <h1 class="text-[1.25rem]">{{ format(day, 'EEEE d MMMM') }}</h1>
-      <p v-if="view" class="text-slate max-sm:hidden">{{ count }}, {{ work }} of work</p>
-      <nav aria-label="days" class="ml-auto flex items-center gap-1">
+    <PlaceHeader :title="format(day, 'EEEE d MMMM')">
+      <p v-if="view" class="text-slate max-xl:hidden">{{ count }}, {{ work }} of work</p>
+    </PlaceHeader>
+    <div class="mx-auto flex max-w-6xl flex-wrap items-center gap-1 px-5 pt-2 max-sm:px-3">
+      <nav aria-label="days" class="flex items-center gap-1">
         <NuxtLink class="button button-quiet" :to="link(-1)">before</NuxtLink
         ><NuxtLink class="button button-quiet" to="/">today</NuxtLink
         ><NuxtLink class="button button-quiet" :to="link(1)">after</NuxtLink>
       </nav>
-      <NuxtLink class="button button-quiet" to="/workings">Workings</NuxtLink
-      ><NuxtLink class="button button-quiet" to="/shop">Shop</NuxtLink> <UnitSwitch /><SchemeSwitch />
-      <NuxtLink class="button max-sm:w-full" to="/visits/new" data-testid="new-visit">New visit</NuxtLink>
-    </header>
+      <NuxtLink class="button ml-auto" to="/visits/new" data-testid="new-visit">New visit</NuxtLink>
+    </div>
     <main class="mx-auto max-w-6xl">
       <div v-if="problem" class="p-6">
         <p class="mb-3 font-bold">{{ problem }}</p>

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { Pace } from '#core/takedown/as-here'
-import type { Entry } from '#core/visit/entry'
+import type { Entry, Site } from '#core/visit/entry'
 import { foldVisit, machineOf, type VisitState } from '#core/visit/fold'
 import { liveEntries } from '#core/visit/supersession'
 import { earlierReadings, type HistoryReading } from '#core/visit/history'
@@ -22,6 +22,7 @@ interface VisitView {
   shop: Shop
   experience: Experience
   pace: Pace
+  site?: Site
 }
 
 /** The open visit: its journal, the state folded from it, and what the worker thinks of it. */
@@ -34,6 +35,8 @@ export const useVisit = defineStore('visit', () => {
   const experience = shallowRef<Experience>({})
   /** The shop's own times, as ratios to the estimate, by step. */
   const pace = shallowRef<Pace>({})
+  /** What is known of the way in, where it is known. */
+  const site = shallowRef<Site>()
   const problem = ref<string>()
 
   const { entries, merge, clear, append, appendSaid, settle } = visitJournal(visitId, author)
@@ -49,6 +52,7 @@ export const useVisit = defineStore('visit', () => {
     problem.value = undefined
     if (visitId.value !== id) {
       clear()
+      site.value = undefined
       thought.value = undefined
     }
     visitId.value = id
@@ -79,6 +83,7 @@ export const useVisit = defineStore('visit', () => {
     rememberShopUnits(view.shop)
     experience.value = view.experience
     pace.value = view.pace
+    site.value = view.site
     merge(view.entries)
   }
 
@@ -106,6 +111,7 @@ export const useVisit = defineStore('visit', () => {
     shop,
     experience,
     pace,
+    site,
     state,
     thought,
     thinking,

@@ -12,7 +12,7 @@ import { formatMoney, inNumberStyle } from '../quantity/number-style'
 import { formatReading } from '../quantity/reading'
 import { render, type Reader } from '../quantity/sentence'
 import type { Unit } from '../quantity/units'
-import type { Entry } from './entry'
+import { REGISTER_KINDS, type Entry } from './entry'
 import type { JudgedFinding, VisitState } from './fold'
 import { lineOf } from './line-subject'
 import { keptAnswer } from './kept-working'
@@ -55,7 +55,7 @@ const UNLISTED: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>([
   'visit-opened',
   'shop-set',
   'shop-forget',
-  'customer-set',
+  ...REGISTER_KINDS.filter((kind) => kind !== 'machine-set'),
 ])
 
 /** One entry of a visit as people read it. */
@@ -237,9 +237,18 @@ function describeEntry(
     case 'visit-opened':
     case 'shop-set':
     case 'shop-forget':
-    case 'customer-set':
     case 'retracted':
       return { text: entry.kind }
+    case 'customer-set':
+      return { text: `customer: ${entry.body.customer.name}` }
+    case 'site-set':
+      return { text: `place: ${entry.body.site.address ?? 'the customer’s own'}` }
+    case 'machine-retired':
+      return { text: 'machine retired', ...(entry.body.why ? { detail: entry.body.why } : {}) }
+    case 'merged':
+      return { text: `two ${entry.body.what}s are one` }
+    case 'kept-apart':
+      return { text: `two ${entry.body.what}s stay two` }
   }
 }
 

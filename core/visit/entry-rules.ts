@@ -66,11 +66,21 @@ import type { Duty } from '../motor/match-duty'
 import { PaidBody, PriceAgreedBody, PriceChangeBody, PriceLineInput, RatesInput } from './money-rules'
 import { ClaimBody, ClaimMovedBody, MailedBody, SignedBody } from './paper-rules'
 import {
+  CustomerInput,
+  CustomerSetBody,
+  KeptApartBody,
+  MachineRetiredBody,
+  MergedBody,
+  registerProblem,
+  SiteSetBody,
+} from './register-rules'
+import {
   DUE_KINDS,
   ENTRY_VERSION,
   JOB_SOURCES,
   JOB_STATES,
   PROOF_OUTCOMES,
+  REGISTER_KINDS,
   type Customer,
   type Due,
   type Entry,
@@ -86,14 +96,6 @@ import {
 
 /** The longest line that is kept: far more than anybody says at once. */
 export const MOST_LINE = 1000
-
-class CustomerInput implements Customer {
-  @Uuid() id!: string
-  @IsString() @Length(1, 120) name!: string
-  @IsString() @MaxLength(200) place!: string
-  @MayBeAbsent() @IsString() @MaxLength(40) phone?: string
-  @MayBeAbsent() @MailAddress() mail?: string
-}
 
 class DutyInput implements Duty {
   @Quantity({ above: 0, max: 1000 }) flowLitresPerSecond!: number
@@ -129,6 +131,7 @@ export class BuiltMachine {
 class MachineInput extends BuiltMachine implements Machine {
   @Uuid() id!: string
   @Uuid() customerId!: string
+  @MayBeAbsent() @Uuid() siteId?: string
   @IsString() @Length(1, 120) name!: string
   @MayBeAbsent()
   @IsArray()
@@ -289,9 +292,6 @@ class HandedOverBody {
   @Type(() => PriceLineInput)
   lines?: PriceLineInput[]
 }
-class CustomerSetBody {
-  @ValidateNested() @Type(() => CustomerInput) @IsObject() customer!: CustomerInput
-}
 class ShopSetBody {
   @IsString() @Length(1, 120) name!: string
   @IsString() @MaxLength(200) place!: string
@@ -338,16 +338,25 @@ const BODIES: Record<Exclude<EntryKind, 'retracted'>, new () => object> = {
   claim: ClaimBody,
   'claim-moved': ClaimMovedBody,
   'customer-set': CustomerSetBody,
+  'site-set': SiteSetBody,
+  'machine-retired': MachineRetiredBody,
+  merged: MergedBody,
+  'kept-apart': KeptApartBody,
   'shop-set': ShopSetBody,
 }
 
 /**
  * What may stand in the shop's own journal, which belongs to no visit; a retraction takes back one of the others there.
  */
-const SHOP_KINDS: ReadonlySet<EntryKind> = new Set<EntryKind>(['shop-set', 'shop-forget', 'customer-set', 'retracted'])
+const SHOP_KINDS: ReadonlySet<EntryKind> = new Set<EntryKind>([
+  'shop-set',
+  'shop-forget',
+  ...REGISTER_KINDS,
+  'retracted',
+])
 
 /** What stands nowhere else. Version 1 took the older shop kinds in a visit too, where nothing reads them. */
-const SHOP_ONLY: ReadonlySet<EntryKind> = new Set<EntryKind>(['customer-set'])
+const SHOP_ONLY: ReadonlySet<EntryKind> = new Set<EntryKind>(REGISTER_KINDS.filter((kind) => kind !== 'machine-set'))
 
 const MOST_SETTLED = 20
 function isSaid(value: unknown): boolean {
@@ -500,6 +509,8 @@ function validBody(kind: EntryKind, plain: object): object {
       },
     ])
   if (kind === 'finding') return canonicalFinding(body as EntryBodies['finding'])
+  const unfit = registerProblem(kind, body)
+  if (unfit) throw new InputError([unfit])
   const { machine, customer } = body as { machine?: Machine; customer?: Customer }
   if (machine && customer && machine.customerId !== customer.id)
     throw new InputError([

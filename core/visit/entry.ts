@@ -21,9 +21,29 @@ export interface Customer {
   mail?: string
 }
 
+/** Where a customer's machines stand, and what whoever goes there must know. */
+export interface Site {
+  /** The customer's own id for the customer's own address, which it is then without one of its own. */
+  id: string
+  customerId: string
+  address?: string
+  /** How one gets in. */
+  gate?: string
+  key?: string
+  dog?: string
+  breaker?: string
+  shutOff?: string
+  pit?: string
+  /** What was written down when the well was drilled: depth, water, casing. */
+  wellLog?: string
+  note?: string
+}
+
 export interface Machine {
   id: string
   customerId: string
+  /** Where it stands; absent at the customer's own address. */
+  siteId?: string
   name: string
   kind: Kind
   construction: Construction
@@ -103,6 +123,10 @@ export interface Strokes {
   strokes: number[][]
 }
 
+export const REGISTERED = ['customer', 'machine'] as const
+/** What can stand twice in the shop's register. */
+export type Registered = (typeof REGISTERED)[number]
+
 /** Everything that can be written in a visit's journal, by kind. */
 export interface EntryBodies {
   'visit-opened': {
@@ -140,7 +164,6 @@ export interface EntryBodies {
   'take-down-found': TakeDownFound
   /** What the job’s steps and waits hang on, as measured: the newest of each speaks. */
   'take-down-measured': JobConditions
-  /** A new part in its place: what identifies it, and the plate that judges from now on. */
   /** A new part as it is in the hand: what identifies it, and its plate, before it goes in. */
   'new-part': NewPart
   /** A new part in its place: from then on it judges. */
@@ -200,6 +223,13 @@ export interface EntryBodies {
   'shop-forget': { pumpKind?: Kind }
   /** What the shop knows of a customer, said outright: it speaks over what visits say. */
   'customer-set': { customer: Customer }
+  'site-set': { site: Site }
+  /** A machine that is no longer there. */
+  'machine-retired': { machineId: string; on: string; why: string }
+  /** Two records of one customer or one machine: what was said of the one that is gone is said of the other. */
+  merged: { what: Registered; gone: string; into: string }
+  /** Two that look like one, and are two. */
+  'kept-apart': { what: Registered; these: string[] }
   'shop-set': {
     name: string
     place: string
@@ -213,8 +243,18 @@ export interface EntryBodies {
 }
 export type EntryKind = keyof EntryBodies
 
+/** What the shop says outright of its customers, their places and their machines, in its own journal. */
+export const REGISTER_KINDS = [
+  'customer-set',
+  'site-set',
+  'machine-set',
+  'machine-retired',
+  'merged',
+  'kept-apart',
+] as const satisfies readonly EntryKind[]
+
 /** The version of an entry’s shape that is written now. Older ones are lifted on reading: see lift.ts. */
-export const ENTRY_VERSION = 6
+export const ENTRY_VERSION = 7
 
 /** A line as it was typed, and the id of its act. */
 export interface Said {

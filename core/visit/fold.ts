@@ -333,6 +333,11 @@ function foldGates(live: readonly Entry[]): Map<Gate, GateState> {
   return gates
 }
 
+/** The worst that the readings of a visit say at its end; undefined where nothing was read. */
+export function visitVerdict(state: Pick<VisitState, 'findings'>): Verdict | undefined {
+  return worstVerdict([...partVerdicts(state).values()].map(({ verdict }) => verdict))
+}
+
 /** The mark of each part: the worst of its newest findings. A part that was not looked at is not in the map. */
 export function partVerdicts(
   state: Pick<VisitState, 'findings'>,

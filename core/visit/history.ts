@@ -22,6 +22,7 @@ export interface HistoryReading {
   verdict: string
   subject: string
   low?: number
+  high?: number
   corrected?: number
   /** Read of a part that was replaced in that visit: no measure for the new one. */
   replaced?: true
@@ -46,6 +47,7 @@ export function historyOf(
     verdict: judgement.verdict,
     subject: judgement.subject,
     ...(judgement.low === undefined ? {} : { low: judgement.low }),
+    ...(judgement.high === undefined ? {} : { high: judgement.high }),
     ...(judgement.corrected ? { corrected: judgement.corrected.value } : {}),
     ...(replaced ? { replaced } : {}),
   }

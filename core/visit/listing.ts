@@ -31,10 +31,11 @@ export interface VisitListing {
   paced: StepRatio[]
 }
 
-/** Who said it: the entry, and whether it came from a file. */
+/** Who said it: the entry, whether it came from a file, and whether it only began with what was known. */
 export interface Saying {
   entryId: string
   imported: boolean
+  isCopy: boolean
 }
 
 /**
@@ -65,7 +66,11 @@ export function listingOf(entries: readonly Entry[]): VisitListing | undefined {
     payments: ofKind(live, 'paid').map(({ id, body }) => ({ ...body, entryId: id })),
     ...told,
   })
-  const saying = ({ id, imported }: Entry): Saying => ({ entryId: id, imported: imported === true })
+  const saying = ({ id, imported, kind }: Entry): Saying => ({
+    entryId: id,
+    imported: imported === true,
+    isCopy: kind === 'visit-opened',
+  })
   return {
     id: opened.visitId as string,
     customer,

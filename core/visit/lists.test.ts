@@ -156,13 +156,13 @@ describe('a visit in a list', () => {
   it('knows who said who and which: the shop, or a file', () => {
     const first = { ...opened(), imported: true }
     expect(listingOf([first])?.said).toEqual({
-      customer: { entryId: first.id, imported: true },
-      machine: { entryId: first.id, imported: true },
+      customer: { entryId: first.id, imported: true, isCopy: true },
+      machine: { entryId: first.id, imported: true, isCopy: true },
     })
     const set = entry('machine-set', { machine: machine({ name: 'other' }) })
     expect(listingOf([first, set])).toMatchObject({
       machine: { name: 'other' },
-      said: { machine: { entryId: set.id, imported: false } },
+      said: { machine: { entryId: set.id, imported: false, isCopy: false } },
     })
   })
 })

@@ -103,6 +103,7 @@ const machine = object(
   {
     id: uuid,
     customerId: uuid,
+    siteId: uuid,
     name: text(120),
     kind: ids(KINDS),
     construction: ids(CONSTRUCTIONS),

@@ -5,6 +5,7 @@
 export const CORE_LAYERS = [
   ['virtual'],
   ['workings'],
+  ['pumps'],
   ['visit'],
   ['questions'],
   ['planning'],

@@ -1,18 +1,38 @@
-import { and, eq, inArray, notInArray, or, sql, type SQL } from 'drizzle-orm'
+import { and, inArray, or, sql, type SQL } from 'drizzle-orm'
 import type { AnyPgColumn } from 'drizzle-orm/pg-core'
-import type { Entry, EntryKind } from '../../core/visit/entry'
+import { addressKey, phoneKey } from '../../core/pumps/words'
+import type { Customer, Entry, EntryKind, Machine } from '../../core/visit/entry'
 import { liftJournal } from '../../core/visit/lift'
 import { listingOf, type Saying, type VisitListing } from '../../core/visit/listing'
-import { ofKind } from '../../core/visit/of-kind'
-import { liveEntries } from '../../core/visit/supersession'
 import type { Db } from './connect'
 import { byVisit, isAnyOf } from './rows'
 import { customers, entries, machines, SAID_BY, visits } from './schema'
 
 /** Bumped when what the lists are made of changes: an older database has them built anew at the next start. */
-export const PROJECTION_VERSION = 4
+export const PROJECTION_VERSION = 5
 
 const VISITS_AT_ONCE = 400
+
+/** A customer as a row of its list. */
+export function customerRow({ id, name, place, phone, mail }: Customer) {
+  return {
+    id,
+    name,
+    place,
+    phone: phone ?? null,
+    mail: mail ?? null,
+    phoneKey: phoneKey(phone) ?? null,
+    addressKey: addressKey(place) || null,
+  }
+}
+export const CUSTOMER_COLUMNS = ['name', 'place', 'phone', 'mail', 'phoneKey', 'addressKey'] as const
+
+/** A machine as a row of its list. */
+export function machineRow(machine: Machine) {
+  const { id, customerId, name, kind, construction, installedOn } = machine
+  return { id, customerId, name, kind, construction, machine, installedOn: installedOn ?? null }
+}
+export const MACHINE_COLUMNS = ['customerId', 'name', 'kind', 'construction', 'machine', 'installedOn'] as const
 
 interface Listed extends VisitListing {
   arrivals: ReadonlyMap<string, number>
@@ -28,8 +48,8 @@ export async function projectVisits(db: Db, visitIds: readonly string[]): Promis
 async function projectSome(db: Db, visitIds: readonly string[]): Promise<void> {
   const listed = await listingsOf(db, visitIds)
   if (listed.length === 0) return
-  const said = ({ entryId, imported }: Saying, { id, scheduledAt, arrivals }: Listed) => ({
-    saidBy: imported ? SAID_BY.file : SAID_BY.visit,
+  const said = ({ entryId, imported, isCopy }: Saying, { id, scheduledAt, arrivals }: Listed) => ({
+    saidBy: imported ? SAID_BY.file : isCopy ? SAID_BY.visit : SAID_BY.outright,
     saidFor: scheduledAt,
     saidArrival: arrivals.get(entryId) ?? 0,
     saidVisit: id,
@@ -51,16 +71,14 @@ async function projectSome(db: Db, visitIds: readonly string[]): Promise<void> {
     .values(
       strongest(
         listed.map((visit) => ({
-          ...visit.customer,
-          phone: visit.customer.phone ?? null,
-          mail: visit.customer.mail ?? null,
-          ...said(visit.said.customer, visit),
+          ...customerRow(visit.customer),
+          ...said({ ...visit.said.customer, isCopy: true }, visit),
         })),
       ),
     )
     .onConflictDoUpdate({
       target: customers.id,
-      set: excluded(customers, ['name', 'place', 'phone', 'mail', ...SAID]),
+      set: excluded(customers, [...CUSTOMER_COLUMNS, ...SAID]),
       setWhere: speaksOver(customers),
     })
   await db
@@ -68,15 +86,9 @@ async function projectSome(db: Db, visitIds: readonly string[]): Promise<void> {
     .values(
       strongest(
         listed.map((visit) => {
-          const { machine } = visit
           // The owner is whose visit it is: a machine's own word on that could name a customer who was never heard of.
           return {
-            id: machine.id,
-            customerId: visit.customer.id,
-            name: machine.name,
-            kind: machine.kind,
-            construction: machine.construction,
-            machine,
+            ...machineRow({ ...visit.machine, customerId: visit.customer.id }),
             ...said(visit.said.machine, visit),
           }
         }),
@@ -84,7 +96,7 @@ async function projectSome(db: Db, visitIds: readonly string[]): Promise<void> {
     )
     .onConflictDoUpdate({
       target: machines.id,
-      set: excluded(machines, ['customerId', 'name', 'kind', 'construction', 'machine', ...SAID]),
+      set: excluded(machines, [...MACHINE_COLUMNS, ...SAID]),
       setWhere: speaksOver(machines),
     })
   await db
@@ -188,73 +200,17 @@ async function listingsOf(db: Db, visitIds: readonly string[]): Promise<Listed[]
   })
 }
 
-/** What the shop said outright of its customers: each one's newest word. */
-export async function projectCustomers(
-  db: Db,
-  shopEntries: readonly { entry: Entry; arrival: number }[],
-): Promise<void> {
-  const arrivals = new Map(shopEntries.map(({ entry, arrival }) => [entry.id, arrival]))
-  const said = new Map(
-    ofKind(liveEntries(shopEntries.map(({ entry }) => entry)), 'customer-set').map((entry) => [
-      entry.body.customer.id,
-      entry,
-    ]),
-  )
-  const rows = [...said.values()].map(({ id, body: { customer } }) => ({
-    ...customer,
-    phone: customer.phone ?? null,
-    mail: customer.mail ?? null,
-    saidBy: SAID_BY.shop,
-    saidFor: 'epoch',
-    saidArrival: arrivals.get(id) ?? 0,
-    saidVisit: null,
-  }))
-  await unsay(db, [...said.keys()])
-  if (rows.length === 0) return
-  await db
-    .insert(customers)
-    .values(rows)
-    .onConflictDoUpdate({
-      target: customers.id,
-      set: excluded(customers, ['name', 'place', 'phone', 'mail', ...SAID]),
-      setWhere: speaksOver(customers),
-    })
-}
-
-/** Where the shop took back what it had said outright, the visits speak again. */
-async function unsay(db: Db, stillSaid: readonly string[]): Promise<void> {
-  const freed = await db
-    .update(customers)
-    .set({ saidBy: SAID_BY.file, saidFor: 'epoch', saidArrival: 0, saidVisit: null })
-    .where(and(eq(customers.saidBy, SAID_BY.shop), notInArray(customers.id, [...stillSaid])))
-    .returning({ id: customers.id })
-  if (freed.length === 0) return
-  const theirs = await db
-    .select({ id: visits.id })
-    .from(visits)
-    .where(
-      inArray(
-        visits.customerId,
-        freed.map(({ id }) => id),
-      ),
-    )
-  await projectVisits(
-    db,
-    theirs.map(({ id }) => id),
-  )
-}
-
-const SAID = ['saidBy', 'saidFor', 'saidArrival', 'saidVisit'] as const
+export const SAID = ['saidBy', 'saidFor', 'saidArrival', 'saidVisit'] as const
 type SaidTable = typeof customers | typeof machines
 
 /** The stronger word counts; a visit may always correct its own. */
-function speaksOver(table: SaidTable): SQL {
+export function speaksOver(table: SaidTable): SQL {
   return sql`${table.saidVisit} = excluded.said_visit or (${table.saidBy}, ${table.saidFor}, ${table.saidArrival}) <=
     (excluded.said_by, excluded.said_for, excluded.said_arrival)`
 }
 
 /** The new row's own values for these columns, as an upsert writes them. */
-function excluded<T extends Record<K, AnyPgColumn>, K extends string & keyof T>(
+export function excluded<T extends Record<K, AnyPgColumn>, K extends string & keyof T>(
   table: T,
   names: readonly K[],
 ): Record<K, SQL> {

@@ -22,12 +22,13 @@ import { alias } from 'drizzle-orm/pg-core'
 import type { Fault, Kind } from '../../core/knowledge/vocabulary'
 import type { StepRatio } from '../../core/takedown/own-times'
 import { dueRowsOf, type DueRow } from '../../core/visit/due'
-import type { Customer, Entry, Machine } from '../../core/visit/entry'
+import type { Customer, Entry, EntryKind, Machine } from '../../core/visit/entry'
 import type { LedgerRow } from '../../core/visit/ledger'
 import { liftEntry, liftJournal } from '../../core/visit/lift'
 import type { Db } from './connect'
-import { isListed, projectCustomers, projectVisits } from './projection'
-import { byVisit, isAnyOf } from './rows'
+import { isListed, projectVisits } from './projection'
+import { aboutOf, projectRegister } from './register-projection'
+import { byVisit, isAnyOf, STANDS_FOR, whose } from './rows'
 import { customers, entries, files, machines, meta, visits } from './schema'
 
 /**
@@ -36,6 +37,8 @@ import { customers, entries, files, machines, meta, visits } from './schema'
  */
 const APPEND_LOCK = 0x70696b65
 const ROWS_AT_ONCE = 2_000
+/** Lines in which the shop speaks of itself, and those that take one of them back. */
+const OF_ITSELF: readonly EntryKind[] = ['shop-set', 'shop-forget', 'retracted']
 
 /** Rows of a list query: what the Day needs to know of a visit without its journal. */
 export interface VisitRow {
@@ -99,12 +102,12 @@ export class Repository {
     return new Map([...byVisit(rows)].map(([id, journal]) => [id, liftJournal(journal.map(({ entry }) => entry))]))
   }
 
-  /** The shop's own entries with the order of their arrival. */
+  /** What the shop says of itself, its register left out, with the order of arrival. */
   async shopEntries(): Promise<{ entry: Entry; arrival: number }[]> {
     const rows = await this.db
       .select({ entry: entries.entry, arrival: entries.arrival })
       .from(entries)
-      .where(isNull(entries.visitId))
+      .where(and(isNull(entries.visitId), inArray(entries.kind, [...OF_ITSELF])))
       .orderBy(asc(entries.arrival))
     return liftJournal(rows.map(({ entry }) => entry)).map((entry, index) => ({
       entry,
@@ -152,6 +155,16 @@ export class Repository {
     return new Map(rows.map(({ id, ...visit }) => [id, visit]))
   }
 
+  /** Which of these ids are those of customers, and which of machines. */
+  async registeredAmong(ids: readonly string[]): Promise<{ customers: Set<string>; machines: Set<string> }> {
+    if (ids.length === 0) return { customers: new Set(), machines: new Set() }
+    const [ofCustomers, ofMachines] = [
+      await this.db.select({ id: customers.id }).from(customers).where(isAnyOf(customers.id, ids)),
+      await this.db.select({ id: machines.id }).from(machines).where(isAnyOf(machines.id, ids)),
+    ]
+    return { customers: new Set(ofCustomers.map(({ id }) => id)), machines: new Set(ofMachines.map(({ id }) => id)) }
+  }
+
   /** Every visit's and every customer's id: what a journal that is read again is checked against. */
   async knownThings(): Promise<{ visits: Set<string>; customers: Set<string> }> {
     const [ofVisits, ofCustomers] = [
@@ -188,7 +201,11 @@ export class Repository {
     if (added.length === 0) return
     await this.insertJson(added.map((entry) => JSON.stringify(entry)))
     await this.projectVisits([...new Set(added.filter(isListed).flatMap(({ visitId }) => visitId ?? []))])
-    if (added.some(({ visitId }) => visitId === null)) await projectCustomers(this.db, await this.shopEntries())
+    const about = await aboutOf(
+      this.db,
+      added.filter(({ visitId }) => visitId === null),
+    )
+    if (about.length > 0) await projectRegister(this.db, about)
   }
 
   /** Rebuilds the list rows of these visits from their journals. */
@@ -196,9 +213,9 @@ export class Repository {
     await projectVisits(this.db, visitIds)
   }
 
-  /** Rebuilds what the shop said outright of its customers. */
-  async projectCustomers(): Promise<void> {
-    await projectCustomers(this.db, await this.shopEntries())
+  /** Rebuilds what the shop said outright of its customers, their places and machines. */
+  async projectRegister(): Promise<void> {
+    await projectRegister(this.db)
   }
 
   /** Every visit that has entries, whether it is listed or not. */
@@ -252,7 +269,32 @@ export class Repository {
 
   /** The visits of a machine, oldest first. */
   async visitsOfMachine(machineId: string): Promise<VisitRow[]> {
-    return this.visitRows(eq(visits.machineId, machineId))
+    const records = await this.recordsOfMachine(machineId)
+    return this.visitRows(inArray(visits.machineId, records))
+  }
+
+  /** All records that a machine has: the one that stands for it, and those that were merged into it. */
+  private async recordsOfMachine(machineId: string): Promise<string[]> {
+    const [own] = await this.db
+      .select({ mergedInto: machines.mergedInto })
+      .from(machines)
+      .where(eq(machines.id, machineId))
+    const into = own?.mergedInto ?? machineId
+    const gone = await this.db.select({ id: machines.id }).from(machines).where(eq(machines.mergedInto, into))
+    return [into, ...gone.map(({ id }) => id)]
+  }
+
+  /** The newest visits at a customer's machines, those of records that were merged among them, newest first. */
+  async visitsOfCustomer(customerId: string, most: number): Promise<VisitRow[]> {
+    const rows = await this.db
+      .select({ id: visits.id })
+      .from(visits)
+      .innerJoin(customers, eq(customers.id, visits.customerId))
+      .where(or(eq(customers.id, customerId), eq(customers.mergedInto, customerId)))
+      .orderBy(desc(visits.scheduledAt))
+      .limit(most)
+    const ids = rows.map(({ id }) => id)
+    return (await this.visitRows(isAnyOf(visits.id, ids))).reverse()
   }
 
   private async visitRows(where: SQL | undefined): Promise<VisitRow[]> {
@@ -308,11 +350,13 @@ export class Repository {
     const rows = await this.db
       .select({ id: visits.id, due: visits.due, customer: customers, machine: machines.machine })
       .from(visits)
-      .innerJoin(customers, eq(customers.id, visits.customerId))
       .innerJoin(machines, eq(machines.id, visits.machineId))
+      .innerJoin(whose, eq(whose.id, machines.customerId))
+      .innerJoin(customers, STANDS_FOR)
       .where(
         and(
           sql`${visits.due} <> '[]'::jsonb`,
+          isNull(machines.retired),
           notExists(
             this.db
               .select({ id: later.id })
@@ -359,7 +403,9 @@ export class Repository {
     const rows = await this.db
       .select({ machine: machines.machine, customer: customers })
       .from(machines)
-      .innerJoin(customers, eq(customers.id, machines.customerId))
+      .innerJoin(whose, eq(whose.id, machines.customerId))
+      .innerJoin(customers, STANDS_FOR)
+      .where(and(isNull(machines.mergedInto), isNull(machines.retired)))
       .orderBy(asc(customers.name), asc(machines.name))
     return rows.map(({ machine, customer }) => ({ machine, customer: customerOf(customer) }))
   }
@@ -410,6 +456,6 @@ function inOrder(rows: readonly { account: LedgerRow | null }[]): LedgerRow[] {
     .sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.number < b.number ? -1 : 1))
 }
 
-function customerOf({ id, name, place, phone, mail }: typeof customers.$inferSelect): Customer {
+export function customerOf({ id, name, place, phone, mail }: typeof customers.$inferSelect): Customer {
   return { id, name, place, ...(phone ? { phone } : {}), ...(mail ? { mail } : {}) }
 }

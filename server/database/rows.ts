@@ -1,5 +1,10 @@
 import { sql, type SQL } from 'drizzle-orm'
-import type { AnyPgColumn } from 'drizzle-orm/pg-core'
+import { alias, type AnyPgColumn } from 'drizzle-orm/pg-core'
+import { customers } from './schema'
+
+/** The record that a machine names as whose it is, and the one that stands for it through all that was merged. */
+export const whose = alias(customers, 'whose')
+export const STANDS_FOR = sql`${customers.id} = coalesce(${whose.mergedInto}, ${whose.id})`
 
 /** One parameter for any number of ids, where a list of parameters ends at some ten thousand. */
 export function isAnyOf(column: AnyPgColumn, ids: readonly string[]): SQL {
@@ -15,4 +20,11 @@ export function byVisit<T extends { visitId: string | null }>(rows: readonly T[]
     else groups.set(row.visitId as string, [row])
   }
   return groups
+}
+
+/** A row without what is nothing. */
+export function known<T extends object>(row: T): { [K in keyof T]: Exclude<T[K], null> } {
+  return Object.fromEntries(Object.entries(row).filter(([, value]) => value !== null)) as {
+    [K in keyof T]: Exclude<T[K], null>
+  }
 }

@@ -1,8 +1,9 @@
-import { sql } from 'drizzle-orm'
+import { sql, type SQL } from 'drizzle-orm'
 import {
   bigint,
   bigserial,
   boolean,
+  customType,
   index,
   integer,
   json,
@@ -14,8 +15,18 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core'
 import type { StepRatio } from '../../core/takedown/own-times'
-import type { Due, Entry, Machine } from '../../core/visit/entry'
+import type { Due, Entry, EntryBodies, Machine, Registered, Site } from '../../core/visit/entry'
+import type { SearchGroup } from '../../core/pumps/search-lines'
+import type { HistoryReading } from '../../core/visit/history'
 import type { LedgerRow } from '../../core/visit/ledger'
+
+/** What a line of the shop's own journal is about: the customer, the place or the machine that it names. */
+export const ABOUT = sql.raw(
+  `(coalesce(entry #>> '{body,customer,id}', entry #>> '{body,machine,id}', entry #>> '{body,site,id}', ` +
+    `entry #>> '{body,machineId}', entry #>> '{body,gone}', entry #>> '{body,these,0}'))`,
+) as SQL<string>
+/** Which line it takes the place of. */
+export const REPLACED = sql.raw(`((entry ->> 'supersedes'))`) as SQL<string>
 
 /** The journal: the truth. Rows are only ever added. */
 export const entries = pgTable(
@@ -35,15 +46,25 @@ export const entries = pgTable(
   (table) => [
     uniqueIndex('entries_arrival').on(table.arrival),
     index('entries_visit').on(table.visitId, table.arrival),
+    // The shop’s own lines are read by what they are about: a shop of ten thousand customers has as many.
+    index('entries_about')
+      .on(ABOUT)
+      .where(sql`visit_id is null`),
+    index('entries_replaced')
+      .on(REPLACED)
+      .where(sql`visit_id is null`),
+    index('entries_shop')
+      .on(table.kind, table.arrival)
+      .where(sql`visit_id is null`),
   ],
 )
 
 /**
- * Who said what a list knows, strongest last: a visit file that was taken in, a visit of the shop, the shop outright.
- * Within
- * these the visit that is planned later speaks, then the line that arrived later.
+ * Who said what a list knows, strongest last: a visit file that was taken in; a visit of the shop that began with what
+ * was known; whoever wrote it down outright, in a visit or in the register. Within these the visit that is planned
+ * later speaks, then the line that arrived later; the register speaks over all that arrived before it.
  */
-export const SAID_BY = { file: 0, visit: 1, shop: 2 } as const
+export const SAID_BY = { file: 0, visit: 1, outright: 2 } as const
 const said = () => ({
   saidBy: integer('said_by').notNull().default(SAID_BY.file),
   saidFor: timestamp('said_for', { withTimezone: true, mode: 'string' }).notNull().default('epoch'),
@@ -55,13 +76,53 @@ const said = () => ({
 /**
  * What the journal says of customers, machines and visits, kept for lists. Can be rebuilt from `entries` at any time.
  */
-export const customers = pgTable('customers', {
-  id: uuid().primaryKey(),
-  name: text().notNull(),
-  place: text().notNull(),
-  phone: text(),
-  mail: text(),
-  ...said(),
+export const customers = pgTable(
+  'customers',
+  {
+    id: uuid().primaryKey(),
+    name: text().notNull(),
+    place: text().notNull(),
+    phone: text(),
+    mail: text(),
+    /** How telephone and address are compared: two that share one may be one. */
+    phoneKey: text('phone_key'),
+    addressKey: text('address_key'),
+    /** The record that it is now part of. */
+    mergedInto: uuid('merged_into'),
+    ...said(),
+  },
+  (table) => [
+    index('customers_name').on(table.name),
+    index('customers_phone').on(table.phoneKey),
+    index('customers_address').on(table.addressKey),
+    index('customers_merged')
+      .on(table.mergedInto)
+      .where(sql`merged_into is not null`),
+  ],
+)
+
+/** Places with what one must know of them; a customer's own address has the customer's id. */
+export const sites = pgTable(
+  'sites',
+  { id: uuid().primaryKey(), customerId: uuid('customer_id').notNull(), site: jsonb().$type<Site>().notNull() },
+  (table) => [index('sites_customer').on(table.customerId)],
+)
+
+/** Which record is now part of which, as the register says it; where that goes round in a circle the later is idle. */
+export const merges = pgTable('merges', {
+  gone: uuid().primaryKey(),
+  into: uuid().notNull(),
+  what: text().$type<Registered>().notNull(),
+  entryId: uuid('entry_id').notNull(),
+  arrival: bigint({ mode: 'number' }).notNull(),
+})
+
+/** Two that look like one, and are two. */
+export const keptApart = pgTable('kept_apart', {
+  entryId: uuid('entry_id').primaryKey(),
+  what: text().$type<Registered>().notNull(),
+  one: uuid().notNull(),
+  other: uuid().notNull(),
 })
 
 export const machines = pgTable(
@@ -75,9 +136,24 @@ export const machines = pgTable(
     kind: text().notNull(),
     construction: text().notNull(),
     machine: jsonb().$type<Machine>().notNull(),
+    /** ISO date. */
+    installedOn: text('installed_on'),
+    mergedInto: uuid('merged_into'),
+    retired: jsonb().$type<Omit<EntryBodies['machine-retired'], 'machineId'>>(),
+    /** The worst that its last visit with a reading says, and the next day something is due: kept by the search. */
+    verdict: text(),
+    dueOn: text('due_on'),
     ...said(),
   },
-  (table) => [index('machines_customer').on(table.customerId)],
+  (table) => [
+    index('machines_customer').on(table.customerId),
+    index('machines_merged')
+      .on(table.mergedInto)
+      .where(sql`merged_into is not null`),
+    index('machines_retired')
+      .on(table.id)
+      .where(sql`retired is not null`),
+  ],
 )
 
 export const visits = pgTable(
@@ -114,6 +190,8 @@ export const visits = pgTable(
       .default(sql`'[]'::jsonb`),
     /** Its line in the ledger, once it was handed over and something was charged. */
     account: jsonb().$type<LedgerRow>(),
+    /** The worst that its readings say: kept by the search. */
+    verdict: text(),
     /** The newest line of its journal when this row was last built. */
     lastArrival: bigint('last_arrival', { mode: 'number' }).notNull().default(0),
   },
@@ -130,6 +208,47 @@ export const visits = pgTable(
       .on(table.machineId)
       .where(sql`due <> '[]'::jsonb`),
     index('visits_account').on(sql`(${table.account}->>'on')`),
+  ],
+)
+
+/** Who and what there is. */
+export const WHO = ['customer', 'machine', 'place'] as const satisfies readonly SearchGroup[]
+/** What was said and read of it. */
+export const SAID = ['part', 'plate', 'note', 'finding'] as const satisfies readonly SearchGroup[]
+const isAmong = (groups: readonly SearchGroup[]) => sql.raw(`what in (${groups.map((what) => `'${what}'`).join(', ')})`)
+export const IS_WHO = isAmong(WHO)
+export const IS_SAID = isAmong(SAID)
+
+const tsvector = customType<{ data: string }>({ dataType: () => 'tsvector' })
+
+/** What can be found, line by line; each subject's lines are replaced together. */
+export const searchLines = pgTable(
+  'search_lines',
+  {
+    id: bigserial({ mode: 'number' }).primaryKey(),
+    /** The customer, the machine or the visit that these lines are of. */
+    subject: uuid().notNull(),
+    what: text().notNull(),
+    label: text().notNull(),
+    about: text().notNull(),
+    customerId: uuid('customer_id'),
+    machineId: uuid('machine_id'),
+    visitId: uuid('visit_id'),
+    onDay: text('on_day'),
+    verdict: text(),
+    reading: jsonb().$type<HistoryReading>(),
+    street: text(),
+    words: tsvector().notNull(),
+  },
+  (table) => [
+    index('search_subject').on(table.subject),
+    index('search_who').using('gin', table.words).where(IS_WHO),
+    index('search_said').using('gin', table.words).where(IS_SAID),
+    // Without a word they are read by their names; a street is asked for as a whole.
+    index('search_names').on(table.what, sql`label collate "C"`),
+    index('search_streets')
+      .on(table.street)
+      .where(sql`street is not null`),
   ],
 )
 

@@ -14,6 +14,7 @@ const LONGEST = {
   mail: 20_000,
   readings: 20_000,
   visitJson: 60_000,
+  found: 60_000,
   working: 20_000,
   batch: 60_000,
 } as const satisfies Record<TaskName, number>

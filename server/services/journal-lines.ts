@@ -62,13 +62,15 @@ function readLine(text: string): Entry {
 
 function entryLine(line: number, entry: Entry): EntryLine {
   const { id, visitId, kind } = entry
-  const customerId =
-    entry.kind === 'machine-set'
-      ? entry.body.machine.customerId
-      : entry.kind === 'visit-opened' || entry.kind === 'customer-set'
-        ? entry.body.customer.id
-        : undefined
+  const customerId = customerIn(entry)
   return { line, id, visitId, kind, ...(customerId === undefined ? {} : { customerId }), json: JSON.stringify(entry) }
+}
+
+/** The customer that a line tells of, or that must be known for it to be kept. */
+function customerIn(entry: Entry): string | undefined {
+  if (entry.kind === 'machine-set') return entry.body.machine.customerId
+  if (entry.kind === 'site-set') return entry.body.site.customerId
+  return entry.kind === 'visit-opened' || entry.kind === 'customer-set' ? entry.body.customer.id : undefined
 }
 
 function reasonOf(error: unknown): string {

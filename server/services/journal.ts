@@ -5,6 +5,7 @@ import { liftEntry } from '../../core/visit/lift'
 import { InputError, type FieldProblem } from '../../core/validation/input-error'
 import type { Repository } from '../database/repository'
 import type { JournalFile, JournalMark } from './journal-file'
+import { registerProblems, unknownInRegister } from './register-fit'
 
 /** The same id came with another content: somebody else's entry, or a changed one. */
 export class EntryConflict extends InputError {}
@@ -110,13 +111,14 @@ export class Journal {
     const problems: FieldProblem[] = []
     const open = await repository.openedVisits([...new Set(accepted.flatMap(({ visitId }) => visitId ?? []))])
     const inBatch = new Map(all.map((entry) => [entry.id, entry]))
+    const unknown = await unknownInRegister(repository, accepted, all)
     const places = new Map(all.map((entry, index) => [entry.id, index]))
     const photos = await repository.filesAmong(
       accepted.flatMap((entry) => (entry.kind === 'photo' ? [entry.body.hash] : [])),
     )
     for (const entry of accepted) {
       const at = (field: string) => `entries.${places.get(entry.id)}.${field}`
-      problems.push(...visitProblems(entry, open, at))
+      problems.push(...visitProblems(entry, open, at), ...registerProblems(entry, unknown, at))
       for (const [field, id] of targetsOf(entry))
         problems.push(...supersedingProblems(entry, id, stored.get(id) ?? inBatch.get(id), at(field)))
       if (

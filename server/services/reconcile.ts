@@ -57,7 +57,7 @@ export async function reconcile(sides: Sides, tell: Tell = () => undefined): Pro
   await buildLists(repository, tell)
   const reading = new Reading(sides, tell, known ? mark : undefined, known ? 0 : await repository.count())
   const { touched, ...reconciled } = await reading.run()
-  if (touched.size > 0) await project(repository, [...touched], tell)
+  if (reconciled.takenIn > 0) await project(repository, [...touched], tell)
   return reconciled
 }
 
@@ -72,7 +72,7 @@ async function project(repository: Repository, visitIds: readonly string[], tell
     tell({ doing: 'lists', done, of: visitIds.length })
     await repository.projectVisits(visitIds.slice(done, done + 1_000))
   }
-  await repository.projectCustomers()
+  await repository.projectRegister()
   await repository.setMeta(PROJECTED, PROJECTION_VERSION)
 }
 
@@ -165,8 +165,8 @@ class Reading {
     if (kind === 'customer-set' || kind === 'visit-opened') customers.add(customerId)
     if (kind === 'visit-opened') visits.add(visitId as string)
     else if (visitId !== null && !visits.has(visitId)) return 'visitId: the id of a visit that was opened before it'
-    if (kind === 'machine-set' && !customers.has(customerId))
-      return 'body.machine.customerId: the id of a customer that is known'
+    if ((kind === 'machine-set' || kind === 'site-set') && !customers.has(customerId))
+      return `body.${kind === 'site-set' ? 'site' : 'machine'}.customerId: the id of a customer that is known`
     return undefined
   }
 

@@ -3,7 +3,9 @@ import { access, constants, mkdir } from 'node:fs/promises'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { connect, type Connection } from '../database/connect'
+import { Register } from '../database/register'
 import { Repository } from '../database/repository'
+import { Search } from '../database/search'
 import { lockDataFolder } from './data-lock'
 import { heavyWork, type HeavyWork } from './heavy-work'
 import { Journal } from './journal'
@@ -14,6 +16,7 @@ import { PaceBook } from './pace-book'
 import { PhotoStore } from './photo-store'
 import { buildLists, reconcile, type OpeningProgress, type Reconciled, type Sides } from './reconcile'
 import { RejectedFile, REJECTED_NAME } from './rejected-file'
+import { SearchIndex } from './search-index'
 
 /** How the journal file was found at the start; absent where a database server keeps the journal. */
 export interface JournalReport extends Reconciled {
@@ -23,6 +26,10 @@ export interface JournalReport extends Reconciled {
 /** Everything a request needs, opened once. */
 export interface ShopApp {
   repository: Repository
+  register: Register
+  /** What can be found, and what keeps it up to date. */
+  search: Search
+  index: SearchIndex
   journal: Journal
   photos: PhotoStore
   pace: PaceBook
@@ -89,8 +96,12 @@ export async function openShopApp({
     // Counting a million rows takes as long as the rest of a warm start; the number of the newest line is known at
     // once.
     journal.countFrom(await repository.newestArrival())
+    const [register, search] = [new Register(connection.db), new Search(connection.db)]
     return {
       repository,
+      register,
+      search,
+      index: new SearchIndex(repository, register, search, work),
       journal,
       photos,
       pace: new PaceBook(repository),

@@ -23,6 +23,7 @@ export function openApp(): Promise<ShopApp> {
     open = true
     // The first visit that is opened finds the shop's own times read already.
     app.pace.steps().catch(() => undefined)
+    app.index.catchUp().catch(() => undefined)
     return app
   })
   return opening

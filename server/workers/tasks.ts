@@ -7,8 +7,10 @@ import type { UnitSystem } from '../../core/quantity/measures'
 import { readVisitFile, toVisitFile, type VisitFile } from '../../core/visit/visit-file'
 import { keptForRuns } from '../../core/workings/define-working'
 import { runByName, runLine } from '../../core/workings/registry'
+import { visitFound, type VisitFound } from '../../core/pumps/search-lines'
 import { ofKind } from '../../core/visit/of-kind'
-import type { MailedPaper, PaperName } from '../../core/visit/entry'
+import { foldVisit } from '../../core/visit/fold'
+import type { Entry, MailedPaper, PaperName } from '../../core/visit/entry'
 import { leafText } from '../../core/visit/leaf'
 import { readLines } from '../services/journal-lines'
 import { jsonOf } from '../services/json'
@@ -93,6 +95,13 @@ export const TASKS = {
     )
     return JSON.stringify(toVisitFile(view.visitId, view.entries, photos.flat()), null, 1)
   },
+
+  /** What visits add to what can be found. */
+  found: ({ journals }: { journals: Entry[][] }): (VisitFound & { visitId: string })[] =>
+    journals.flatMap((journal) => {
+      const state = foldVisit(journal)
+      return state ? [{ visitId: state.id, ...visitFound(state) }] : []
+    }),
 
   working({ name, bytes }: { name: string; bytes: Uint8Array }): string {
     return JSON.stringify(runByName(name, jsonOf(bytes)))

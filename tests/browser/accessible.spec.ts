@@ -1,10 +1,12 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { expect, fixClock, test, visitOf } from './shop'
+import type { Entry } from '../../core/visit/entry'
+import { ofKind } from '../../core/visit/of-kind'
+import { expect, fixClock, test, visitOf, type StandingShop } from './shop'
 
 test.describe.configure({ mode: 'parallel' })
 
-/** Screens by their address; `POOL` and `LIDO` stand for a visit of the demo. */
+/** Screens by their address; `POOL` and `LIDO` stand for a visit of the demo, `MACHINE` and `CUSTOMER` for its own. */
 const SCREENS = [
   '/',
   '/?day=2026-06-01',
@@ -13,6 +15,11 @@ const SCREENS = [
   '/settings',
   '/prices',
   '/ledger',
+  '/pumps?q=weir',
+  '/pumps/MACHINE',
+  '/pumps/MACHINE/label',
+  '/pumps/customers/CUSTOMER',
+  '/pumps/customers/new',
   '/workings',
   '/workings/sources',
   '/workings/which-sump-pump',
@@ -39,6 +46,19 @@ async function seriousOn(page: Page, rules?: string[]): Promise<string[]> {
     )
 }
 
+/** A screen's address with the ids of the demo. */
+async function addressOf({ url, lido }: Pick<StandingShop, 'url' | 'lido'>, screen: string): Promise<string> {
+  const withLido = screen.replace('LIDO', lido)
+  if (!/POOL|MACHINE|CUSTOMER/.test(screen)) return withLido
+  const pool = await visitOf(url, 'garden pool pump')
+  const { entries } = (await (await fetch(`${url}/api/visits/${pool}`)).json()) as { entries: Entry[] }
+  const machine = ofKind(entries, 'visit-opened')[0]?.body.machine
+  return withLido
+    .replace('POOL', pool)
+    .replace('MACHINE', machine?.id ?? '')
+    .replace('CUSTOMER', machine?.customerId ?? '')
+}
+
 for (const screen of SCREENS) {
   test(`axe finds nothing serious on ${screen}, and no weak contrast in the cellar`, async ({
     page,
@@ -47,8 +67,8 @@ for (const screen of SCREENS) {
   }) => {
     await page.emulateMedia({ reducedMotion: 'reduce', colorScheme: 'light' })
     await fixClock(page)
-    const pool = screen.includes('POOL') ? await visitOf(standing.url, 'garden pool pump') : ''
-    await page.goto(standing.url + screen.replace('POOL', pool).replace('LIDO', standing.lido))
+    const address = await addressOf(standing, screen)
+    await page.goto(standing.url + address)
     await page.waitForLoadState('networkidle')
     await expect(page.locator('main')).toBeVisible()
     await page.evaluate(() => document.fonts.ready)

@@ -5,14 +5,24 @@ import BoosterWetEnd from './BoosterWetEnd.vue'
 import CirculationWetEnd from './CirculationWetEnd.vue'
 import JetWetEnd from './JetWetEnd.vue'
 import SpaWetEnd from './SpaWetEnd.vue'
-import { partVerdicts } from '#core/visit/fold'
+import { partVerdicts, type VisitState } from '#core/visit/fold'
 import { valueText } from '#core/visit/describe'
 import { leaderStart, placeOfPart, placesOf, VIEW } from './cutaway-layout'
 
 /** The section of this machine: parts carry their mark, the lit part glows, a tap opens what is known of it. */
-const { lit = undefined, compact = false } = defineProps<{ lit?: string; compact?: boolean }>()
+const {
+  lit = undefined,
+  compact = false,
+  of = undefined,
+} = defineProps<{
+  lit?: string
+  compact?: boolean
+  /** The machine that is drawn, where it is not the open visit’s. */
+  of?: Pick<VisitState, 'machine' | 'plate' | 'findings'>
+}>()
 const emit = defineEmits<{ part: [part: string] }>()
-const { state } = useVisitContext()
+const { state: visited } = useVisitContext()
+const state = computed(() => of ?? visited.value)
 const { reader } = useUnits()
 
 const construction = computed(() => state.value.machine.construction)

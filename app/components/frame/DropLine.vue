@@ -120,43 +120,58 @@ ol::before {
   text-decoration: none;
   width: 100%;
 }
+/* All eight on a phone's width: the names stand by turns above and below the pipe. */
 @media (max-width: 900px) {
   ol {
     flex-direction: row;
     height: auto;
-    padding: 6px 6px 2px;
-    overflow-x: auto;
-    gap: 2px;
+    padding: 0 4px;
+    gap: 0;
   }
   ol::before {
     left: 0;
     right: 0;
-    top: 15px;
+    top: 34px;
     bottom: auto;
     width: auto;
     height: 8px;
     border-inline: 0;
     border-block: 2px solid var(--ink);
   }
+  li {
+    flex: 1 1 0;
+    min-width: 0;
+  }
   .stage {
-    flex-direction: column;
-    min-width: 48px;
-    min-height: 52px;
-    gap: 2px;
+    display: block;
+    height: 76px;
+    min-height: 76px;
   }
   .coupling {
-    width: 24px;
-    height: 24px;
+    position: absolute;
+    left: calc(50% - 13px);
+    top: 25px;
+    width: 26px;
+    height: 26px;
   }
   .name {
-    font-size: 0.72rem;
-    text-align: center;
+    position: absolute;
+    left: 50%;
+    top: 3px;
+    transform: translateX(-50%);
+    font-size: 0.85rem;
+    white-space: nowrap;
+  }
+  li:nth-child(even) .name {
+    top: 55px;
+  }
+  li:last-child .name {
+    left: auto;
+    right: 0;
+    transform: none;
   }
   .spent {
     display: none !important;
-  }
-  li {
-    flex: 1 0 auto;
   }
 }
 </style>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { Moon, Sun } from '@lucide/vue'
 
+/** `bare` where room is short: its name is still said. */
+const { bare = false } = defineProps<{ bare?: boolean }>()
 const { other, toggle } = useScheme()
 </script>
 
@@ -12,6 +14,7 @@ const { other, toggle } = useScheme()
     @click="toggle"
   >
     <component :is="other === 'cellar' ? Moon : Sun" :size="18" aria-hidden="true" /><span
+      v-if="!bare"
       class="number max-sm:hidden"
       >{{ other }}</span
     >

@@ -54,11 +54,11 @@ function photo(of?: string, caption?: string): void {
   photoCaption.value = caption
   picker.value?.open()
 }
-function undoByKey(event: KeyboardEvent): void {
-  const typing =
-    event.target instanceof HTMLInputElement ||
-    event.target instanceof HTMLTextAreaElement ||
-    event.target instanceof HTMLSelectElement
+/** With the cursor nowhere, what is typed is a reading: the key itself goes into the line. */
+const beginsALine = ({ key, target }: KeyboardEvent) => target === document.body && /^[\p{L}\d]$/u.test(key)
+
+function byKey(event: KeyboardEvent): void {
+  const typing = isTyping(event.target)
   if (
     (event.ctrlKey || event.metaKey) &&
     event.key === 'z' &&
@@ -66,13 +66,12 @@ function undoByKey(event: KeyboardEvent): void {
   ) {
     event.preventDefault()
     visit.undo()
-  } else if (event.key === '/' && !typing) {
-    event.preventDefault()
-    readingLine.value?.focus()
-  }
+  } else if (!event.ctrlKey && !event.metaKey && !event.altKey && beginsALine(event)) readingLine.value?.focus()
 }
-onMounted(() => window.addEventListener('keydown', undoByKey))
-onBeforeUnmount(() => window.removeEventListener('keydown', undoByKey))
+onMounted(() => window.addEventListener('keydown', byKey))
+onBeforeUnmount(() => window.removeEventListener('keydown', byKey))
+const { remember } = useOpenVisit()
+watch(state, remember, { immediate: true })
 useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.customer.name} · Pike Lamp`) })
 </script>
 
@@ -189,7 +188,7 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
   .reading {
     position: fixed;
     inset-inline: 0;
-    bottom: 0;
+    bottom: var(--places);
     z-index: 10;
     max-height: 60dvh;
     overflow-y: auto;

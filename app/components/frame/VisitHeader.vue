@@ -35,18 +35,20 @@ const off = computed(() => since(state.value.gates.get('power-off')?.at))
     <OutboxBanner />
     <div class="flex min-h-[52px] items-center gap-x-5 px-5 max-sm:gap-x-3 max-sm:px-3">
       <NuxtLink to="/" aria-label="to the Day" class="inline-flex min-h-12 items-center"><LampLogo /></NuxtLink>
-      <h1 class="max-w-[65%] min-w-0 truncate text-[1.1rem]" :title="`${state.machine.name}, ${state.customer.name}`">
+      <h1
+        class="max-w-[27rem] shrink-0 truncate text-[1.1rem] max-[900px]:min-w-0 max-[900px]:shrink"
+        :title="`${state.machine.name}, ${state.customer.name}`"
+      >
         {{ state.machine.name }}, {{ state.customer.name }}
       </h1>
-      <p class="min-w-0 flex-1 truncate text-slate max-sm:hidden" :title="words">{{ words }}</p>
+      <p class="min-w-0 flex-1 truncate text-slate max-xl:hidden" :title="words">{{ words }}</p>
       <p class="number flex shrink-0 gap-5 max-lg:hidden">
         <span v-if="here">here {{ here }}</span
         ><span v-if="off">power off {{ off }}</span>
       </p>
-      <NuxtLink class="button button-quiet ml-auto shrink-0" :to="{ path: '/workings', query: { visit: state.id } }"
-        >Workings</NuxtLink
-      >
-      <UnitSwitch class="shrink-0 max-sm:hidden" /><SchemeSwitch class="shrink-0" />
+      <PlaceNav class="ml-auto shrink-0" />
+      <FindButton bare class="shrink-0 max-[900px]:ml-auto" />
+      <UnitSwitch bare class="shrink-0 max-sm:hidden" /><SchemeSwitch bare class="shrink-0" />
     </div>
   </header>
 </template>

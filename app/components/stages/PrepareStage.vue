@@ -16,6 +16,7 @@ function toggle(item: LoadItem): void {
 
 <template>
   <div class="p-5">
+    <SiteNote v-if="!atBench" />
     <h2 class="mb-1 text-xl">{{ atBench ? 'Lay it out' : 'Load the van' }}</h2>
     <p class="mb-3 text-slate">
       {{

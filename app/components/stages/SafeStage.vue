@@ -11,6 +11,7 @@ const LIVE_ONLY = [
 
 <template>
   <div class="p-5">
+    <SiteNote v-if="!atBench" />
     <h2 class="mb-1 text-xl">Make it safe</h2>
     <p class="mb-3 text-slate">Gates open and close again while testing. Each is written down with its time.</p>
     <ol class="ruled" data-testid="gates">

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { Ruler } from '@lucide/vue'
 
+/** `bare` where room is short: its name is still said. */
+const { bare = false } = defineProps<{ bare?: boolean }>()
 const { other, toggle } = useUnits()
 </script>
 
@@ -12,6 +14,8 @@ const { other, toggle } = useUnits()
     data-testid="units"
     @click="toggle"
   >
-    <Ruler :size="18" aria-hidden="true" /><span class="number">{{ other === 'us' ? 'US' : 'metric' }}</span>
+    <Ruler :size="18" aria-hidden="true" /><span v-if="!bare" class="number max-sm:hidden">{{
+      other === 'us' ? 'US' : 'metric'
+    }}</span>
   </button>
 </template>

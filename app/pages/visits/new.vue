@@ -1,15 +1,5 @@
 <script setup lang="ts">
-import {
-  Combobox,
-  ComboboxButton,
-  ComboboxInput,
-  ComboboxLabel,
-  ComboboxOption,
-  ComboboxOptions,
-  RadioGroup,
-  RadioGroupOption,
-} from '@headlessui/vue'
-import { ChevronDown } from '@lucide/vue'
+import { RadioGroup, RadioGroupOption } from '@headlessui/vue'
 import { format } from 'date-fns'
 import { v7 as uuidv7 } from 'uuid'
 import {
@@ -24,21 +14,24 @@ import {
 } from '#core/knowledge/vocabulary'
 import type { Customer, Machine } from '#core/visit/entry'
 import { PLATE_BOUNDS, within } from '#core/motor/plate-bounds'
+import type { CardView, CustomerView } from '~/utils/register-views'
 
 interface Known {
   machine: Machine
   customer: Customer
 }
 const journal = useShopJournal()
-const known = ref<Known[]>([])
-const query = ref('')
-const chosen = ref<Known | null>(null)
+const route = useRoute()
+/** How many machines are known; undefined until the register has said. */
+const machines = ref<number>()
+const chosen = ref<Known>()
 const fresh = ref(false)
+const whose = ref<Customer>()
+/** The machines of the customer from whose page it is opened. */
+const theirs = ref<Machine[]>([])
+const who = ref({ name: '', place: '', phone: '' })
 const now = new Date()
 const form = reactive({
-  customer: '',
-  place: '',
-  phone: '',
   name: '',
   kind: 'pool' as Kind,
   construction: 'band-clamp' as Construction,
@@ -60,11 +53,27 @@ const FIELD_OF: Readonly<Record<string, string>> = {
   scheduledAt: 'day',
   plannedMinutes: 'day',
 }
+/** Opened from a machine's card, or from its customer. */
 onMounted(async () => {
-  const response = await fetch('/api/machines').catch(() => undefined)
-  if (response?.ok) known.value = ((await response.json()) as { machines: Known[] }).machines
-  if (known.value.length === 0) fresh.value = true
+  const { machine, customer } = route.query
+  if (typeof machine === 'string') {
+    const response = await fetch(`/api/machines/${machine}/card`).catch(() => undefined)
+    if (response?.ok) chosen.value = ((await response.json()) as CardView).card
+  } else if (typeof customer === 'string') {
+    const response = await fetch(`/api/customers/${customer}`).catch(() => undefined)
+    if (!response?.ok) return
+    const view = (await response.json()) as CustomerView
+    whose.value = view.customer
+    theirs.value = view.machines.filter(({ retired }) => !retired).map(({ machine: each }) => each)
+    const [only, ...others] = theirs.value
+    if (only && others.length === 0) chosen.value = { machine: only, customer: view.customer }
+    fresh.value = only === undefined
+  }
 })
+function countedMachines(count: number): void {
+  machines.value = count
+  if (count === 0) fresh.value = true
+}
 watch(
   () => form.kind,
   (kind) => {
@@ -75,33 +84,22 @@ const kind = computed(() => (fresh.value ? form.kind : chosen.value?.machine.kin
 const fitting = computed(() =>
   (Object.keys(COMPLAINTS) as Complaint[]).filter((id) => !kind.value || complaintFits(id, kind.value)),
 )
-const label = (item: Known | null) => (item ? `${item.customer.name}, ${item.machine.name}` : '')
-const matches = computed(() =>
-  known.value
-    .filter((item) =>
-      `${label(item)} ${item.customer.place} ${KINDS[item.machine.kind]}`
-        .toLowerCase()
-        .includes(query.value.toLowerCase()),
-    )
-    .slice(0, 30),
-)
-
 function machineAndCustomer(): Known | undefined {
   if (!fresh.value) {
     if (!chosen.value) problems.value.machine = 'Choose a machine, or write down a new one.'
-    return chosen.value ?? undefined
+    return chosen.value
   }
   const volts = readNumber(form.volts) ?? Number.NaN
-  if (!form.customer.trim()) problems.value.customer = 'Whose pump is it? A name is needed.'
+  if (!whose.value && !who.value.name.trim()) problems.value.customer = 'Whose pump is it? A name is needed.'
   if (!form.name.trim()) problems.value.name = 'A name to find it by, such as “filter pump”.'
   if (!within(volts, PLATE_BOUNDS.volts))
     problems.value.volts = `Volts of the plate or the supply: ${boundsWords(PLATE_BOUNDS.volts)}, such as 230.`
   if (Object.keys(problems.value).length > 0) return undefined
-  const customer: Customer = {
+  const customer: Customer = whose.value ?? {
     id: uuidv7(),
-    name: form.customer.trim(),
-    place: form.place.trim(),
-    ...(form.phone.trim() ? { phone: form.phone.trim() } : {}),
+    name: who.value.name.trim(),
+    place: who.value.place.trim(),
+    ...(who.value.phone.trim() ? { phone: who.value.phone.trim() } : {}),
   }
   return {
     customer,
@@ -141,17 +139,12 @@ useHead({ title: 'New visit · Pike Lamp' })
 
 <template>
   <div>
-    <OutboxBanner />
-    <header class="flex min-h-16 items-center gap-5 border-b border-rule px-5">
-      <NuxtLink to="/" aria-label="to the Day" class="inline-flex min-h-12 items-center"><LampLogo /></NuxtLink>
-      <h1 class="text-[1.25rem]">New visit</h1>
-      <SchemeSwitch class="ml-auto" />
-    </header>
+    <PlaceHeader title="New visit" />
     <main>
       <form class="mx-auto grid max-w-4xl gap-6 p-5" novalidate @submit.prevent="open">
         <section class="grid gap-3">
           <RadioGroup v-model="fresh" class="flex flex-wrap gap-2" aria-label="which machine"
-            ><RadioGroupOption v-slot="{ checked }" :value="false" :disabled="known.length === 0" as="template"
+            ><RadioGroupOption v-slot="{ checked }" :value="false" :disabled="machines === 0" as="template"
               ><button type="button" class="toggle" :aria-checked="checked">a machine we know</button></RadioGroupOption
             ><RadioGroupOption v-slot="{ checked }" :value="true" as="template"
               ><button type="button" class="toggle" :aria-checked="checked" data-testid="new-machine">
@@ -159,61 +152,21 @@ useHead({ title: 'New visit · Pike Lamp' })
               </button></RadioGroupOption
             ></RadioGroup
           >
-          <Combobox v-if="!fresh" v-model="chosen" nullable as="div" class="relative">
-            <ComboboxLabel class="label">Machine</ComboboxLabel>
-            <div class="relative">
-              <ComboboxInput
-                class="field pr-12"
-                autocomplete="off"
-                placeholder="a name, a place, a kind"
-                :display-value="(item) => label(item as Known | null)"
-                @change="query = $event.target.value"
-              /><ComboboxButton
-                class="absolute inset-y-0 right-0 inline-flex min-w-12 items-center justify-center"
-                aria-label="all machines"
-                ><ChevronDown :size="20" aria-hidden="true"
-              /></ComboboxButton>
-            </div>
-            <ComboboxOptions class="absolute z-10 max-h-80 w-full overflow-auto border border-ink bg-sheet"
-              ><ComboboxOption
-                v-for="item in matches"
-                :key="item.machine.id"
-                v-slot="{ active }"
-                :value="item"
-                as="template"
-                ><li
-                  class="flex min-h-12 items-center justify-between gap-3 px-3 py-1"
-                  :class="{ 'bg-ink text-on-ink': active }"
-                >
-                  <span>{{ label(item) }}</span><span class="text-[0.9rem]"
-                    >{{ KINDS[item.machine.kind] }}, {{ item.customer.place }}</span
-                  >
-                </li></ComboboxOption
-              >
-              <li v-if="matches.length === 0" class="px-3 py-3">
-                No machine of that name. Write down a new one.
-              </li></ComboboxOptions
+          <div v-if="!fresh && whose && theirs.length > 0" class="flex flex-wrap gap-2" data-testid="their-machines">
+            <button
+              v-for="machine in theirs"
+              :key="machine.id"
+              type="button"
+              class="toggle"
+              :aria-pressed="chosen?.machine.id === machine.id"
+              @click="chosen = { machine, customer: whose }"
             >
-            <p v-if="problems.machine" role="alert" class="text-rust">{{ problems.machine }}</p>
-          </Combobox>
+              {{ machine.name }}, {{ whose.name }}
+            </button>
+          </div>
+          <MachineChoice v-if="!fresh" v-model="chosen" :problem="problems.machine" @counted="countedMachines" />
           <div v-else class="grid gap-3 sm:grid-cols-2">
-            <label
-              ><span class="label">Customer</span
-              ><input v-model="form.customer" class="field" maxlength="120" autocomplete="off" /><span
-                v-if="problems.customer"
-                role="alert"
-                class="text-rust"
-                >{{ problems.customer }}</span
-              ></label
-            >
-            <label
-              ><span class="label">Place</span
-              ><input v-model="form.place" class="field" maxlength="200" autocomplete="off"
-            /></label>
-            <label
-              ><span class="label">Telephone</span
-              ><input v-model="form.phone" class="field" type="tel" maxlength="40" autocomplete="off"
-            /></label>
+            <WhoseMachine v-model:form="who" v-model:known="whose" :problem="problems.customer" />
             <label
               ><span class="label">What the machine is called</span
               ><input

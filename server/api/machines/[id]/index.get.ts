@@ -1,7 +1,7 @@
 import { getRouterParam } from 'h3'
-import { serverNow, useShopApp } from '../../utils/app'
-import { api, Problem } from '../../utils/problem'
-import { machineHistory, pathId } from '../../utils/views'
+import { serverNow, useShopApp } from '../../../utils/app'
+import { api, Problem } from '../../../utils/problem'
+import { machineHistory, pathId } from '../../../utils/views'
 
 /** One machine and every reading it ever gave. */
 export default api(async (event) => {

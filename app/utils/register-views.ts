@@ -1,0 +1,43 @@
+import type { MachineCard } from '#core/pumps/card'
+import type { Verdict } from '#core/judgement/judgement'
+import type { Stage } from '#core/knowledge/vocabulary'
+import type { Customer, Machine, Site } from '#core/visit/entry'
+import type { Shop } from '#core/visit/shop'
+import type { Twins } from './pumps-found'
+
+/** A machine as lists of the register have it. */
+export interface MachineView {
+  machine: Machine
+  customerId: string
+  verdict?: Verdict
+  dueOn?: string
+  retired?: { on: string; why: string }
+  visits: number
+  lastVisit?: string
+}
+export interface MergedView {
+  id: string
+  name: string
+  entryId: string
+  into: string
+}
+export interface CustomerView {
+  customer: Customer
+  sites: Site[]
+  machines: MachineView[]
+  twins: Twins[]
+  merged: MergedView[]
+  /** Ids of visits that are not handed over. */
+  open: string[]
+  /** The newest visits, newest first. */
+  visits: { id: string; scheduledAt: string; machine: string; words: string; handedOver: boolean; stage: Stage }[]
+}
+export interface CardView {
+  card: MachineCard
+  sites: Site[]
+  merged: MergedView[]
+  others: MachineView[]
+  open: string[]
+  shop: Shop
+  now: string
+}

@@ -1,0 +1,49 @@
+import { getRouterParam } from 'h3'
+import { cardOf } from '../../../../core/pumps/card'
+import { foldVisit, machineOf } from '../../../../core/visit/fold'
+import { earlierReadings, historyOf, type HistoryReading } from '../../../../core/visit/history'
+import { liveEntries } from '../../../../core/visit/supersession'
+import { shopOf } from '../../../services/visit-view'
+import { serverNow, useShopApp } from '../../../utils/app'
+import { api, Problem } from '../../../utils/problem'
+import { pathId } from '../../../utils/views'
+
+/** Everything the shop remembers of one machine. */
+export default api(async (event) => {
+  const asked = pathId(getRouterParam(event, 'id'), 'machine')
+  const { repository, register } = await useShopApp()
+  const row = await register.machine(asked)
+  if (!row) throw new Problem(404, `There is no machine with the id ${asked}.`)
+  const { machine, customerId, retired } = row
+  const customer = await register.customer(customerId)
+  if (!customer) throw new Problem(404, `There is no customer with the id ${customerId}.`)
+  const sites = await register.sitesOf(customer.id)
+  const site = sites.find(({ id }) => id === (machine.siteId ?? customer.id))
+  const visits = await repository.visitsOfMachine(machine.id)
+  const journals = await repository.entriesOfVisits(visits.map(({ id }) => id))
+  const history: HistoryReading[] = []
+  const states = visits.flatMap(({ id }) => {
+    // Each visit is judged by what was known before it, as it was then.
+    const journal = journals.get(id) ?? []
+    const state = foldVisit(journal, { earlier: earlierReadings(history, machineOf(liveEntries(journal))) })
+    if (state) history.push(...state.findings.map((judged) => historyOf(id, judged, state.pump)))
+    return state ?? []
+  })
+  const card = cardOf({
+    machine,
+    customer,
+    ...(site ? { site } : {}),
+    ...(retired ? { retired } : {}),
+    states,
+    now: serverNow(),
+  })
+  return {
+    card,
+    sites,
+    merged: await register.mergedInto('machine', machine.id),
+    others: (await register.machinesOf([customer.id])).filter((other) => other.machine.id !== machine.id),
+    open: visits.filter(({ handedOver }) => !handedOver).map(({ id }) => id),
+    shop: shopOf((await repository.shopEntries()).map(({ entry }) => entry)),
+    now: serverNow(),
+  }
+})

@@ -1,0 +1,118 @@
+import { machineLines, customerLines, type SearchLine } from '../../core/pumps/search-lines'
+import type { Register } from '../database/register'
+import type { Search } from '../database/search'
+import type { Repository } from '../database/repository'
+import type { HeavyWork } from './heavy-work'
+
+/** Bumped when what can be found, or by which words, changes: the search is then built anew. */
+const SEARCH_VERSION = 1
+const SEARCHED = 'searched'
+/** Whoever searches waits so long for lines that have only just arrived, milliseconds. */
+const PATIENCE = 2_000
+const VISITS_AT_ONCE = 50
+const SUBJECTS_AT_ONCE = 500
+/** Lines that arrived since, beyond which everything is taken in anew. */
+const MOST_BEHIND = 50_000
+
+interface Mark {
+  version: number
+  arrival: number
+}
+
+/**
+ * What can be found, brought up to date by what has arrived since it last was. It follows the journal and is asked
+ * before each search: other servers of the same shop write too, and nobody who writes a reading waits for it.
+ */
+export class SearchIndex {
+  private running: Promise<void> | undefined
+  private left = 0
+  private counted: Promise<{ customers: number; machines: number }> | undefined
+
+  constructor(
+    private readonly repository: Pick<Repository, 'newestArrival' | 'entriesOfVisits' | 'meta' | 'setMeta'>,
+    private readonly register: Pick<Register, 'counts'>,
+    private readonly search: Search,
+    private readonly work: Pick<HeavyWork, 'run'>,
+  ) {}
+
+  /** How many visits are still to be taken in. */
+  get behind(): number {
+    return this.left
+  }
+
+  /** How many customers and machines there are; counted again once something has changed. */
+  counts(): Promise<{ customers: number; machines: number }> {
+    this.counted ??= this.register.counts()
+    return this.counted
+  }
+
+  /** Takes in what has arrived; whoever asks while it is under way waits for the same. */
+  catchUp(): Promise<void> {
+    this.running ??= this.readOn().finally(() => {
+      this.running = undefined
+    })
+    return this.running
+  }
+
+  /** Whole, or after a while; then what was taken in so far is what is found. */
+  async caughtUpSoon(): Promise<void> {
+    const whole = this.catchUp()
+    let timer: ReturnType<typeof setTimeout> | undefined
+    const late = new Promise<void>((done) => {
+      timer = setTimeout(done, PATIENCE)
+    })
+    await Promise.race([whole, late]).finally(() => clearTimeout(timer))
+    // Whoever comes later sees what became of it; nobody waits for this one any more.
+    whole.catch(() => undefined)
+  }
+
+  private async readOn(): Promise<void> {
+    const mark = await this.repository.meta<Mark>(SEARCHED)
+    const newest = await this.repository.newestArrival()
+    // After a long journal was taken in, what is new in it is not looked for line by line.
+    const isNew = mark?.version !== SEARCH_VERSION || newest - mark.arrival > MOST_BEHIND
+    if (!isNew && newest === mark.arrival) return
+    const changed = isNew
+      ? { ...(await this.search.everything()), newest }
+      : await this.search.changedAfter(mark.arrival)
+    this.left = changed.visitIds.length
+    const subjects = new Set(changed.about)
+    // Who and what is found at once; what was said and read of it follows.
+    if (isNew) await this.takeAll(changed.about)
+    for (const visitIds of inParts(changed.visitIds, VISITS_AT_ONCE)) {
+      await this.takeVisits(visitIds)
+      if (!isNew) for (const id of await this.search.subjectsOf(visitIds)) subjects.add(id)
+      this.left -= visitIds.length
+    }
+    if (isNew) await this.search.measure()
+    else await this.takeAll([...subjects])
+    if (subjects.size > 0) this.counted = undefined
+    await this.repository.setMeta(SEARCHED, { version: SEARCH_VERSION, arrival: changed.newest } satisfies Mark)
+  }
+
+  private async takeVisits(visitIds: readonly string[]): Promise<void> {
+    const journals = await this.repository.entriesOfVisits(visitIds)
+    const found = await this.work.run('found', { journals: [...journals.values()] })
+    await this.search.replaceLines(
+      new Map(visitIds.map((id) => [id, found.find((each) => each.visitId === id)?.lines ?? []])),
+    )
+    await this.search.keepVerdicts(new Map(found.map(({ visitId, verdict }) => [visitId, verdict])))
+  }
+
+  private async takeAll(subjects: readonly string[]): Promise<void> {
+    for (const ids of inParts(subjects, SUBJECTS_AT_ONCE)) await this.takeSubjects(ids)
+  }
+
+  private async takeSubjects(ids: readonly string[]): Promise<void> {
+    const { customers, machines } = await this.search.sourcesOf(ids)
+    const lines = new Map<string, SearchLine[]>(ids.map((id) => [id, []]))
+    for (const { customer, sites } of customers) lines.set(customer.id, customerLines(customer, sites))
+    for (const { machine, customer, site } of machines)
+      lines.set(machine.id, machineLines(machine, customer, site?.address ?? customer.place))
+    await this.search.replaceLines(lines)
+  }
+}
+
+function inParts<T>(all: readonly T[], most: number): T[][] {
+  return Array.from({ length: Math.ceil(all.length / most) }, (_, part) => all.slice(part * most, (part + 1) * most))
+}

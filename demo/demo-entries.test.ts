@@ -28,7 +28,7 @@ describe('the made-up shop', () => {
   })
 
   it('has a history of years for every machine, all handed over before today', () => {
-    const past = visits.filter((visit) => visit && visit.scheduledAt < '2026-05-12')
+    const past = visits.filter((visit) => visit && !visit.schedule.waits && visit.scheduledAt < '2026-05-12')
     expect(new Set(past.map((visit) => visit?.machine.id)).size).toBe(41)
     expect(past.every((visit) => visit?.handedOver)).toBe(true)
   })

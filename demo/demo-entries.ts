@@ -22,6 +22,7 @@ import machinesData from './data/machines.json'
 import sitesData from './data/sites.json'
 import shopData from './data/shop.json'
 import todayData from './data/today.json'
+import waitingData from './data/waiting.json'
 
 interface MachineRow {
   key: string
@@ -52,9 +53,25 @@ interface PastVisit extends Story {
   /** New parts by what identifies them. */
   fitted?: NewPart[]
 }
+/** What was promised, as hours of a day so many days ahead. */
+interface Promised {
+  days?: number
+  from?: string
+  until?: string
+  partsAt?: string
+  people?: number
+  minutes?: number
+}
+interface WaitingCall extends Pick<Story, 'machine' | 'says' | 'complaints'> {
+  hoursAgo: number
+  promised?: Promised
+}
 interface TodayVisit extends Story {
   time: string
   minutes: number
+  /** Whose tour it is in. */
+  van?: string
+  promised?: Promised
   stages: Stage[]
   gates: Gate[]
   skips?: string[]
@@ -65,6 +82,8 @@ interface TodayVisit extends Story {
 const PAID_AFTER_DAYS = 12
 const DAY = 24 * 3600 * 1000
 const MINUTE = 60_000
+/** When the made-up technicians were last at what they left half done: so long before midnight. */
+const YESTERDAY_EVENING = 9 * 60
 const AUTHOR = 'Lantern'
 
 /**
@@ -86,6 +105,8 @@ export function demoEntries(today: Date): Entry[] {
   for (const visit of past) writer.past(visit)
   writer.sites(sitesData)
   for (const visit of todayData as unknown as TodayVisit[]) writer.today(visit)
+  writer.orders()
+  for (const call of waitingData as WaitingCall[]) writer.waiting(call)
   // In the order in which they would have arrived.
   return writer.entries.sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || (a.id < b.id ? -1 : 1))
 }
@@ -95,6 +116,7 @@ class Writer {
   readonly midnight: number
   private readonly now: number
   private count = 0
+  private readonly tours = new Map<string, string[]>()
   private readonly machines: Map<string, { machine: Machine; customer: Customer }>
   private readonly customers: Map<string, Customer>
 
@@ -201,11 +223,18 @@ class Writer {
   today(visit: TodayVisit): void {
     const [hours, minutes] = visit.time.split(':').map(Number) as [number, number]
     const scheduled = this.midnight + (hours * 60 + minutes) * MINUTE
-    const called = this.midnight - 8 * 60 * MINUTE
-    const { visitId, machine } = this.open(visit, scheduled, visit.minutes, called)
+    const isDone = visit.stages.includes('hand-over')
+    // Whatever is half done was begun yesterday, and goes on today.
+    const isBegun = visit.gates.length > 0 && !isDone
+    const called = this.midnight - (isBegun ? 20 : 8) * 60 * MINUTE
+    const { visitId, machine } = this.open(visit, scheduled - (isBegun ? DAY : 0), visit.minutes, called)
+    this.tours.set(visit.van ?? 'van-1', [...(this.tours.get(visit.van ?? 'van-1') ?? []), visitId])
+    this.arrange(visitId, called + 2 * MINUTE, visit.promised)
     // What is already written was written before now, whenever the demo is opened.
     const steps = 60
-    const start = Math.min(scheduled, this.now - steps * 2 * MINUTE)
+    const start = isBegun
+      ? this.midnight - YESTERDAY_EVENING * MINUTE
+      : Math.min(scheduled, this.now - steps * 2 * MINUTE)
     let turn = 0
     const next = () => start + Math.min(turn++, steps) * 2 * MINUTE
     const done = (stage: Stage) => {
@@ -238,12 +267,42 @@ class Writer {
     for (const line of visit.prove ?? []) this.line(visitId, machine, line, 'prove', next())
     done('prove')
     done('hand-over')
-    if (visit.stages.includes('hand-over'))
+    if (isBegun) this.write(visitId, 'planned', next(), { at: new Date(scheduled).toISOString(), goesOn: true })
+    if (isDone)
       this.write(visitId, 'handed-over', next(), {
         watch: visit.watch ?? '',
         nextDate: this.date(this.midnight + 180 * DAY),
         price: visit.price ?? 96,
       })
+  }
+
+  /** The tours of today, in the order in which they were written down yesterday. */
+  orders(): void {
+    for (const [van, visits] of this.tours)
+      this.write(null, 'day-order', this.midnight - 60 * MINUTE, { on: this.date(this.midnight), van, visits })
+  }
+
+  /** A call that has no day yet. */
+  waiting({ hoursAgo, promised, ...call }: WaitingCall): void {
+    const called = this.now - hoursAgo * 60 * MINUTE
+    const { visitId } = this.open({ ...call, lines: [] }, called, 60, called)
+    this.write(visitId, 'planned', called + 2 * MINUTE, {})
+    this.arrange(visitId, called + 3 * MINUTE, promised)
+  }
+
+  private arrange(visitId: string, at: number, promised?: Promised): void {
+    if (!promised) return
+    const { days = 0, from, until, partsAt, ...needs } = promised
+    const hour = (text: string) => {
+      const [hours, minutes] = text.split(':').map(Number) as [number, number]
+      return new Date(this.midnight + days * DAY + (hours * 60 + minutes) * MINUTE).toISOString()
+    }
+    this.write(visitId, 'arranged', at, {
+      ...(from ? { from: hour(from) } : {}),
+      ...(until ? { until: hour(until) } : {}),
+      ...(partsAt ? { partsAt: hour(partsAt) } : {}),
+      ...needs,
+    })
   }
 
   private open(

@@ -9,7 +9,7 @@ export interface Place {
 
 /** The places, in the order of the work. */
 export const PLACES: readonly Place[] = [
-  { id: 'day', label: 'Day', to: '/', within: ['/visits/new'] },
+  { id: 'day', label: 'Day', to: '/', within: ['/visits/new', '/week'] },
   { id: 'pumps', label: 'Pumps', to: '/pumps', within: ['/pumps'] },
   { id: 'workings', label: 'Workings', to: '/workings', within: ['/workings'] },
   { id: 'shop', label: 'Shop', to: '/shop', within: ['/shop', '/ledger', '/prices', '/settings'] },
@@ -18,6 +18,7 @@ export const PLACES: readonly Place[] = [
 /** Pages inside a place that are asked for by name. */
 export const CORNERS: readonly Omit<Place, 'within'>[] = [
   { id: 'new-visit', label: 'New visit', to: '/visits/new' },
+  { id: 'week', label: 'Week', to: '/week' },
   { id: 'ledger', label: 'Ledger', to: '/ledger' },
   { id: 'prices', label: 'Prices', to: '/prices' },
   { id: 'settings', label: 'Settings', to: '/settings' },

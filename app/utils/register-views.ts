@@ -30,7 +30,15 @@ export interface CustomerView {
   /** Ids of visits that are not handed over. */
   open: string[]
   /** The newest visits, newest first. */
-  visits: { id: string; scheduledAt: string; machine: string; words: string; handedOver: boolean; stage: Stage }[]
+  visits: {
+    id: string
+    scheduledAt: string
+    machine: string
+    words: string
+    handedOver: boolean
+    stage: Stage
+    cancelled?: string
+  }[]
 }
 export interface CardView {
   card: MachineCard

@@ -41,12 +41,15 @@ import * as repairsJobs from './repairs/jobs'
 import * as repairsOwnerWords from './repairs/owner-words'
 import * as repairsProofs from './repairs/proofs'
 import * as repairsReturns from './repairs/returns'
+import * as shopDay from './shop/day'
 import * as shopLearning from './shop/learning'
 import * as shopLoading from './shop/loading'
 import * as shopPractices from './shop/practices'
 import * as shopRates from './shop/rates'
 import * as shopShelf from './shop/shelf'
+import * as shopShelves from './shop/shelves'
 import * as shopStakes from './shop/stakes'
+import * as shopUrgency from './shop/urgency'
 import * as waterDowntime from './water/downtime'
 import * as waterDropPipes from './water/drop-pipes'
 import * as waterPipes from './water/pipes'
@@ -121,7 +124,20 @@ const TRADES: readonly { trade: string; tables: readonly object[] }[] = [
     trade: 'Take-down',
     tables: [constructionsAssemblies, constructionsTables, constructionsJoint, constructionsOrder],
   },
-  { trade: 'The shop', tables: [shopLearning, shopLoading, shopPractices, shopRates, shopShelf, shopStakes] },
+  {
+    trade: 'The shop',
+    tables: [
+      shopDay,
+      shopLearning,
+      shopLoading,
+      shopPractices,
+      shopRates,
+      shopShelf,
+      shopShelves,
+      shopStakes,
+      shopUrgency,
+    ],
+  },
 ]
 
 const ORDER: readonly BasisKind[] = ['standard', 'handbook', 'maker', 'common-practice', 'shop']

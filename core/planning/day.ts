@@ -6,7 +6,14 @@ export interface DayVisit<Reading = unknown> {
   id: string
   scheduledAt: string
   plannedMinutes: number
-  customer: { name: string; place: string }
+  /** It was begun on an earlier day, and goes on on this one. */
+  beganAt?: string
+  /** What was promised to the caller, and what it needs. */
+  arranged: { from?: string; until?: string; partsAt?: string; people?: number; minutes?: number }
+  customer: { name: string; place: string; phone?: string }
+  /** Where it is, if not at the customer's own address, and what one must know to get in. */
+  address?: string
+  wayIn?: string
   machine: { id: string; name: string; kind: string; construction: string }
   complaints: string[]
   callerSays: string
@@ -16,18 +23,11 @@ export interface DayVisit<Reading = unknown> {
   lastReadings: Reading[]
 }
 
-/**
- * The order of a day: by time; what was left over from earlier days comes first, and what is done stays in its place.
- */
+/** The order of a day: by time. */
 export function orderDay<Reading>(visits: readonly DayVisit<Reading>[]): DayVisit<Reading>[] {
   return [...visits].sort((a, b) =>
     a.scheduledAt < b.scheduledAt ? -1 : a.scheduledAt > b.scheduledAt ? 1 : a.id < b.id ? -1 : 1,
   )
-}
-
-/** The visit to go to next: the first in the day's order that is not handed over. */
-export function nextVisit(visits: readonly DayVisit[]): DayVisit | undefined {
-  return orderDay(visits).find(({ done }) => !done)
 }
 
 /** What the caller says, in labels. */

@@ -26,7 +26,7 @@ export function cardNext(
   now: string,
 ): CardNext {
   if (retired) return { is: 'nothing' }
-  const open = visits.find(({ handedOver }) => !handedOver)
+  const open = visits.find(({ handedOver, cancelled }) => !handedOver && cancelled === undefined)
   if (open) return { is: 'open', visitId: open.id, words: open.words, scheduledAt: open.scheduledAt }
   const at = Date.parse(now)
   const soon = due.find(({ on }) => Date.parse(on) <= at + SOON_DAYS * DAY)

@@ -25,6 +25,8 @@ export interface CardVisit {
   words: string
   stage: Stage
   handedOver: boolean
+  /** It was called off, and why. */
+  cancelled?: string
   photos: number
   verdict?: Verdict
 }
@@ -134,6 +136,7 @@ function cardVisit(state: VisitState): CardVisit {
     words: visitWords(state),
     stage: state.stage,
     handedOver: state.handedOver !== undefined,
+    ...(state.schedule.cancelled === undefined ? {} : { cancelled: state.schedule.cancelled }),
     photos: state.photos.length,
     ...(verdict ? { verdict } : {}),
   }
@@ -141,8 +144,9 @@ function cardVisit(state: VisitState): CardVisit {
 
 /** What a visit came to, in a few words: what was done, else what it was, else what was complained of. */
 export function visitWords(
-  state: Pick<VisitState, 'jobs' | 'postMortem' | 'confirmed' | 'call' | 'handedOver' | 'machine'>,
+  state: Pick<VisitState, 'jobs' | 'postMortem' | 'confirmed' | 'call' | 'handedOver' | 'machine' | 'schedule'>,
 ): string {
+  if (state.schedule.cancelled !== undefined) return `called off: ${state.schedule.cancelled}`
   const done = state.jobs.filter((job) => job.state === 'done')
   if (done.length > 0) return done.map(({ id }) => doneText(id)).join(' ')
   const agreed = state.handedOver ? undefined : state.jobs.findLast((job) => job.state === 'agreed')

@@ -55,6 +55,7 @@ const UNLISTED: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>([
   'visit-opened',
   'shop-set',
   'shop-forget',
+  'day-order',
   ...REGISTER_KINDS.filter((kind) => kind !== 'machine-set'),
 ])
 
@@ -126,6 +127,16 @@ function describeEntry(
       }
     case 'machine-set':
       return { text: 'machine and nameplate written down' }
+    case 'planned':
+      return {
+        text: entry.body.goesOn ? 'goes on on another day' : entry.body.at ? 'planned' : 'waits for a day',
+        ...(entry.body.at ? { value: entry.body.at.slice(0, 10) } : {}),
+        ...(entry.body.why ? { detail: entry.body.why } : {}),
+      }
+    case 'arranged':
+      return { text: 'arranged with the caller' }
+    case 'cancelled':
+      return { text: 'cancelled', detail: entry.body.why }
     case 'loaded':
       return {
         text:
@@ -237,6 +248,7 @@ function describeEntry(
     case 'visit-opened':
     case 'shop-set':
     case 'shop-forget':
+    case 'day-order':
     case 'retracted':
       return { text: entry.kind }
     case 'customer-set':

@@ -63,6 +63,15 @@ import {
 } from '../validation/rules'
 import { validated } from '../validation/validated'
 import type { Duty } from '../motor/match-duty'
+import {
+  ArrangedBody,
+  CancelledBody,
+  DayOrderBody,
+  PlannedBody,
+  planningProblem,
+  VanInput,
+  WorkingDayInput,
+} from './planning-rules'
 import { PaidBody, PriceAgreedBody, PriceChangeBody, PriceLineInput, RatesInput } from './money-rules'
 import { ClaimBody, ClaimMovedBody, MailedBody, SignedBody } from './paper-rules'
 import {
@@ -300,6 +309,8 @@ class ShopSetBody {
   @IsIn(UNIT_SYSTEMS) units!: UnitSystem
   @ValidateNested() @Type(() => RatesInput) @IsObject() rates!: RatesInput
   @PracticeWaysField() schools?: PracticeWays
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => VanInput) vans?: VanInput[]
+  @MayBeAbsent() @ValidateNested() @Type(() => WorkingDayInput) @IsObject() day?: WorkingDayInput
 }
 
 /** A retraction says all it has to say by what it supersedes: its body is empty and needs no class. */
@@ -307,6 +318,10 @@ const BODIES: Record<Exclude<EntryKind, 'retracted'>, new () => object> = {
   'visit-opened': VisitOpenedBody,
   call: CallBody,
   'machine-set': MachineSetBody,
+  planned: PlannedBody,
+  arranged: ArrangedBody,
+  cancelled: CancelledBody,
+  'day-order': DayOrderBody,
   loaded: LoadedBody,
   gate: GateBody,
   finding: FindingBody,
@@ -351,12 +366,16 @@ const BODIES: Record<Exclude<EntryKind, 'retracted'>, new () => object> = {
 const SHOP_KINDS: ReadonlySet<EntryKind> = new Set<EntryKind>([
   'shop-set',
   'shop-forget',
+  'day-order',
   ...REGISTER_KINDS,
   'retracted',
 ])
 
 /** What stands nowhere else. Version 1 took the older shop kinds in a visit too, where nothing reads them. */
-const SHOP_ONLY: ReadonlySet<EntryKind> = new Set<EntryKind>(REGISTER_KINDS.filter((kind) => kind !== 'machine-set'))
+const SHOP_ONLY: ReadonlySet<EntryKind> = new Set<EntryKind>([
+  'day-order',
+  ...REGISTER_KINDS.filter((kind) => kind !== 'machine-set'),
+])
 
 const MOST_SETTLED = 20
 function isSaid(value: unknown): boolean {
@@ -509,7 +528,7 @@ function validBody(kind: EntryKind, plain: object): object {
       },
     ])
   if (kind === 'finding') return canonicalFinding(body as EntryBodies['finding'])
-  const unfit = registerProblem(kind, body)
+  const unfit = registerProblem(kind, body) ?? planningProblem(kind, body)
   if (unfit) throw new InputError([unfit])
   const { machine, customer } = body as { machine?: Machine; customer?: Customer }
   if (machine && customer && machine.customerId !== customer.id)

@@ -123,6 +123,21 @@ export interface Strokes {
   strokes: number[][]
 }
 
+/** A van of the shop, and how many ride in it. */
+export interface ShopVan {
+  id: string
+  name: string
+  people: number
+}
+
+/** The shop's working day, minutes from midnight. */
+export interface WorkingDay {
+  start: number
+  end: number
+  breakFrom: number
+  breakMinutes: number
+}
+
 export const REGISTERED = ['customer', 'machine'] as const
 /** What can stand twice in the shop's register. */
 export type Registered = (typeof REGISTERED)[number]
@@ -138,6 +153,18 @@ export interface EntryBodies {
   }
   call: { complaints: string[]; alreadyReplaced: string[]; callerSays: string; since?: string; withoutWater?: boolean }
   'machine-set': { machine: Machine }
+  /**
+   * On which day it is to be done, as an instant of that day; without one it waits for a day. Work that was begun goes
+   * on there, and stays in the day on which it was.
+   */
+  planned: { at?: string; goesOn?: boolean; why?: string }
+  /**
+   * What was promised to the caller and what it needs: between which hours somebody comes, from when on its parts are
+   * at the shop, how many people, and the minutes where somebody knows better than the program.
+   */
+  arranged: { from?: string; until?: string; partsAt?: string; people?: number; minutes?: number }
+  /** It will not be done. */
+  cancelled: { why: string }
   loaded: { item: string; loaded: boolean }
   gate: { gate: Gate; shut: boolean; lines?: { line: string; volts: number }[]; seconds?: number }
   finding: Finding & { stage: 'test' | 'prove' }
@@ -230,6 +257,8 @@ export interface EntryBodies {
   merged: { what: Registered; gone: string; into: string }
   /** Two that look like one, and are two. */
   'kept-apart': { what: Registered; these: string[] }
+  /** The order in which a van goes through its visits on a day. */
+  'day-order': { on: string; van: string; visits: string[] }
   'shop-set': {
     name: string
     place: string
@@ -239,6 +268,8 @@ export interface EntryBodies {
     numbers?: NumberStyle
     rates: EnteredRates
     schools?: PracticeWays
+    vans?: ShopVan[]
+    day?: WorkingDay
   }
 }
 export type EntryKind = keyof EntryBodies
@@ -254,7 +285,7 @@ export const REGISTER_KINDS = [
 ] as const satisfies readonly EntryKind[]
 
 /** The version of an entry’s shape that is written now. Older ones are lifted on reading: see lift.ts. */
-export const ENTRY_VERSION = 7
+export const ENTRY_VERSION = 8
 
 /** A line as it was typed, and the id of its act. */
 export interface Said {

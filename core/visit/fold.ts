@@ -25,6 +25,7 @@ import { foldWork, measuredIn, turnedBy, type Round } from './fold-work'
 import { isChangedSince } from './issue'
 import { newestOf, ofKind } from './of-kind'
 import { judgedUntil, platesOf } from './plate-at'
+import { scheduleOf, type Schedule } from './schedule'
 import type { StepRecordAt } from './step-book'
 import { supersessionOf, type Conflict } from './supersession'
 
@@ -54,6 +55,7 @@ export interface VisitState {
   id: string
   opened: boolean
   scheduledAt: string
+  schedule: Schedule
   plannedMinutes: number
   customer: Customer
   machine: Machine
@@ -135,13 +137,36 @@ export interface VisitState {
   issues: number
   /** It was handed over, and nothing that its sheet would say was written, changed or taken back since. */
   isIssued: boolean
+  /** When somebody first did something there, and last. */
   startedAt?: string
+  workedAt?: string
   /** Newest earlier readings of this machine, for trends. */
   earlier: Earlier
   /** What the diagnosis starts from. */
   case: DiagnosisCase
   entries: Entry[]
 }
+
+/** When the first and the last was written of a visit that is not said beforehand. */
+function workedOf(live: readonly Entry[]): Pick<VisitState, 'startedAt' | 'workedAt'> {
+  const there = live.filter(
+    (entry) =>
+      !BEFORE_IT_STARTS.has(entry.kind) &&
+      !(entry.kind === 'joint-done' && ['call', 'prepare'].includes(entry.body.joint)),
+  )
+  return { startedAt: there[0]?.at, workedAt: there.at(-1)?.at }
+}
+
+/** What is written of a visit before anybody goes there. */
+const BEFORE_IT_STARTS: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>([
+  'visit-opened',
+  'call',
+  'planned',
+  'arranged',
+  'cancelled',
+  'loaded',
+  'machine-set',
+])
 
 /**
  * Folds a journal into the state of its visit. Same journal, same state, on every machine.
@@ -156,7 +181,9 @@ export function foldVisit(
   const { live, conflicts } = supersessionOf(entries)
   const opened = newestOf(live, 'visit-opened')
   if (!opened) return undefined
-  const { customer, scheduledAt, plannedMinutes, callerSays } = opened.body
+  const { customer, plannedMinutes, callerSays } = opened.body
+  const schedule = scheduleOf(live)
+  const { scheduledAt } = schedule
   const machine = machineOf(live) as Machine
   const findingEntries = ofKind(live, 'finding')
   const fitted = ofKind(live, 'fitted')
@@ -206,6 +233,7 @@ export function foldVisit(
     id: opened.visitId as string,
     opened: true,
     scheduledAt,
+    schedule,
     plannedMinutes,
     customer,
     machine,
@@ -266,9 +294,7 @@ export function foldVisit(
     ...(handedOver ? { handedOver: { ...handedOver.body, at: handedOver.at, author: handedOver.author } } : {}),
     issues: ofKind(live, 'handed-over').length,
     isIssued: handedOver !== undefined && !isChangedSince(handedOver, entries),
-    startedAt: live.find(
-      ({ kind }) => kind !== 'visit-opened' && kind !== 'call' && kind !== 'loaded' && kind !== 'machine-set',
-    )?.at,
+    ...workedOf(live),
     case: {
       pump,
       complaints: call.complaints,

@@ -11,6 +11,8 @@ const SILENT: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>([
   ...UNDER_IT,
   'joint-done',
   'loaded',
+  'planned',
+  'arranged',
   'mailed',
   'claim',
   'claim-moved',

@@ -6,6 +6,7 @@ import { causeTaught, claimIn, confirmedCause, machineOf } from './fold'
 import { machineAfter } from './fitted'
 import { ledgerRowOf, type LedgerRow } from './ledger'
 import { newestOf, ofKind } from './of-kind'
+import { scheduleOf, type Schedule } from './schedule'
 import { supersessionOf } from './supersession'
 
 /** What lists need to know of a visit without judging a single reading of it. */
@@ -15,7 +16,7 @@ export interface VisitListing {
   machine: Machine
   /** Was it this shop that said who and which, or a file that was taken in? */
   said: { customer: Saying; machine: Saying }
-  scheduledAt: string
+  schedule: Schedule
   plannedMinutes: number
   callerSays: string
   complaints: string[]
@@ -49,7 +50,7 @@ export function listingOf(entries: readonly Entry[]): VisitListing | undefined {
   const opened = newestOf(live, 'visit-opened')
   const machine = machineOf(live)
   if (!opened || !machine) return undefined
-  const { customer, scheduledAt, plannedMinutes, callerSays } = opened.body
+  const { customer, plannedMinutes, callerSays } = opened.body
   const call = newestOf(live, 'call')
   const done = new Set(ofKind(live, 'joint-done').map(({ body }) => body.joint))
   const machineSaid = ofKind(live, 'machine-set').findLast(({ body }) => body.machine.id === machine.id) ?? opened
@@ -76,7 +77,7 @@ export function listingOf(entries: readonly Entry[]): VisitListing | undefined {
     customer,
     machine: machineAfter(machine, live),
     said: { customer: saying(opened), machine: saying(newestOf(live, 'fitted') ?? machineSaid) },
-    scheduledAt,
+    schedule: scheduleOf(live),
     plannedMinutes,
     callerSays: call?.body.callerSays ?? callerSays,
     complaints: call?.body.complaints ?? [],

@@ -2,6 +2,7 @@ import { DEFAULT_RATES, type EnteredRates } from '../knowledge/shop/rates'
 import type { Kind, Part } from '../knowledge/vocabulary'
 import type { PracticeWays } from '../knowledge/shop/practices'
 import type { UnitSystem } from '../quantity/measures'
+import type { ShopVan, WorkingDay } from './entry'
 import { formatMoney, type NumberStyle } from '../quantity/number-style'
 
 /** The shop as it says it is. */
@@ -14,6 +15,8 @@ export interface Shop {
   numbers?: NumberStyle
   rates: EnteredRates
   schools?: PracticeWays
+  vans?: ShopVan[]
+  day?: WorkingDay
   /** Nobody has entered it yet: nothing of it is printed, and what it would charge is a guess. */
   unset?: true
   /** Part prices that are the usual ones and not its own, by part or `part:kind`: they are asked before they count. */

@@ -150,6 +150,18 @@ const BODIES: Record<string, Schema> = {
     ['complaints', 'alreadyReplaced', 'callerSays'],
   ),
   'machine-set': object({ machine }, ['machine']),
+  planned: object({ at: instant, goesOn: flag, why: text(300) }, []),
+  arranged: object(
+    {
+      from: instant,
+      until: instant,
+      partsAt: instant,
+      people: { type: 'integer', minimum: 1, maximum: 6 },
+      minutes: { type: 'integer', minimum: 5, maximum: 1440 },
+    },
+    [],
+  ),
+  cancelled: object({ why: text(300) }, ['why']),
   loaded: object({ item: text(120), loaded: flag }, ['item', 'loaded']),
   gate: object(
     {

@@ -9,7 +9,7 @@ import { byVisit, isAnyOf } from './rows'
 import { customers, entries, machines, SAID_BY, visits } from './schema'
 
 /** Bumped when what the lists are made of changes: an older database has them built anew at the next start. */
-export const PROJECTION_VERSION = 5
+export const PROJECTION_VERSION = 6
 
 const VISITS_AT_ONCE = 400
 
@@ -48,7 +48,7 @@ export async function projectVisits(db: Db, visitIds: readonly string[]): Promis
 async function projectSome(db: Db, visitIds: readonly string[]): Promise<void> {
   const listed = await listingsOf(db, visitIds)
   if (listed.length === 0) return
-  const said = ({ entryId, imported, isCopy }: Saying, { id, scheduledAt, arrivals }: Listed) => ({
+  const said = ({ entryId, imported, isCopy }: Saying, { id, schedule: { scheduledAt }, arrivals }: Listed) => ({
     saidBy: imported ? SAID_BY.file : isCopy ? SAID_BY.visit : SAID_BY.outright,
     saidFor: scheduledAt,
     saidArrival: arrivals.get(entryId) ?? 0,
@@ -106,7 +106,11 @@ async function projectSome(db: Db, visitIds: readonly string[]): Promise<void> {
         id: visit.id,
         machineId: visit.machine.id,
         customerId: visit.customer.id,
-        scheduledAt: visit.scheduledAt,
+        scheduledAt: visit.schedule.scheduledAt,
+        waits: visit.schedule.waits,
+        beganAt: visit.schedule.beganAt ?? null,
+        cancelled: visit.schedule.cancelled ?? null,
+        arranged: visit.schedule.arranged,
         plannedMinutes: visit.plannedMinutes,
         callerSays: visit.callerSays,
         complaints: visit.complaints,
@@ -126,6 +130,10 @@ async function projectSome(db: Db, visitIds: readonly string[]): Promise<void> {
         'machineId',
         'customerId',
         'scheduledAt',
+        'waits',
+        'beganAt',
+        'cancelled',
+        'arranged',
         'plannedMinutes',
         'callerSays',
         'complaints',
@@ -153,6 +161,9 @@ export function isListed({ kind }: Pick<Entry, 'kind'>): boolean {
 const LISTED_KINDS: readonly EntryKind[] = [
   'visit-opened',
   'call',
+  'planned',
+  'arranged',
+  'cancelled',
   'machine-set',
   'fitted',
   'joint-done',

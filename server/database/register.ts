@@ -167,7 +167,7 @@ export class Register {
     const rows = await this.db
       .select({ id: visits.id })
       .from(visits)
-      .where(and(eq(visits.handedOver, false), eq(visits.customerId, customerId)))
+      .where(and(eq(visits.handedOver, false), isNull(visits.cancelled), eq(visits.customerId, customerId)))
     return rows.map(({ id }) => id)
   }
 }

@@ -22,14 +22,14 @@ import { alias } from 'drizzle-orm/pg-core'
 import type { Fault, Kind } from '../../core/knowledge/vocabulary'
 import type { StepRatio } from '../../core/takedown/own-times'
 import { dueRowsOf, type DueRow } from '../../core/visit/due'
-import type { Customer, Entry, EntryKind, Machine } from '../../core/visit/entry'
+import type { Customer, Entry, EntryBodies, EntryKind, Machine, Site } from '../../core/visit/entry'
 import type { LedgerRow } from '../../core/visit/ledger'
 import { liftEntry, liftJournal } from '../../core/visit/lift'
 import type { Db } from './connect'
 import { isListed, projectVisits } from './projection'
 import { aboutOf, projectRegister } from './register-projection'
 import { byVisit, isAnyOf, STANDS_FOR, whose } from './rows'
-import { customers, entries, files, machines, meta, visits } from './schema'
+import { customers, entries, files, machines, meta, ORDERED_DAY, sites, visits } from './schema'
 
 /**
  * Any number the same for all servers of one shop: appends to one database go one after the other, whichever server
@@ -50,7 +50,13 @@ export interface VisitRow {
   complaints: string[]
   stage: string
   handedOver: boolean
-  customer: { name: string; place: string }
+  /** It was begun on an earlier day, and goes on on this one. */
+  beganAt?: string
+  cancelled?: string
+  arranged: EntryBodies['arranged']
+  customer: Customer
+  /** What is known of the place where the machine stands. */
+  site?: Site
   machine: Machine
 }
 
@@ -257,14 +263,45 @@ export class Repository {
     return (await this.causes(options)).get(kind) ?? {}
   }
 
-  /** Visits scheduled within [from, to), and those of earlier days that were never handed over. */
+  /** Visits that stand in [from, to), and those that were begun there and go on later. */
   async visitsBetween(from: string, to: string): Promise<VisitRow[]> {
     return this.visitRows(
-      or(
-        and(gte(visits.scheduledAt, from), lt(visits.scheduledAt, to)),
-        and(lt(visits.scheduledAt, from), sql`not ${visits.handedOver}`),
+      and(
+        or(
+          and(gte(visits.scheduledAt, from), lt(visits.scheduledAt, to)),
+          and(gte(visits.beganAt, from), lt(visits.beganAt, to)),
+        ),
+        eq(visits.waits, false),
+        isNull(visits.cancelled),
       ),
     )
+  }
+
+  /** Calls that have no day, oldest first. */
+  async waiting(): Promise<VisitRow[]> {
+    return this.visitRows(and(sql`${visits.waits} and not ${visits.handedOver}`, isNull(visits.cancelled)))
+  }
+
+  /** Visits of before an instant that were never handed over: each has to be said what becomes of it. */
+  async leftOver(before: string): Promise<VisitRow[]> {
+    return this.visitRows(
+      and(
+        lt(visits.scheduledAt, before),
+        sql`not ${visits.handedOver}`,
+        eq(visits.waits, false),
+        isNull(visits.cancelled),
+      ),
+    )
+  }
+
+  /** The lines that order a day's tours, oldest first. */
+  async orderLines(on: string): Promise<Entry[]> {
+    const rows = await this.db
+      .select({ entry: entries.entry })
+      .from(entries)
+      .where(and(eq(entries.kind, 'day-order'), sql`${ORDERED_DAY} = ${on}`))
+      .orderBy(asc(entries.arrival))
+    return liftJournal(rows.map(({ entry }) => entry))
   }
 
   /** The visits of a machine, oldest first. */
@@ -299,13 +336,14 @@ export class Repository {
 
   private async visitRows(where: SQL | undefined): Promise<VisitRow[]> {
     const rows = await this.db
-      .select({ visit: visits, customer: customers, machine: machines.machine })
+      .select({ visit: visits, customer: customers, machine: machines.machine, site: sites.site })
       .from(visits)
       .innerJoin(customers, eq(customers.id, visits.customerId))
       .innerJoin(machines, eq(machines.id, visits.machineId))
+      .leftJoin(sites, eq(sites.id, sql`coalesce((${machines.machine}->>'siteId')::uuid, ${visits.customerId})`))
       .where(where)
       .orderBy(asc(visits.scheduledAt), asc(visits.id))
-    return rows.map(({ visit, customer, machine }) => ({
+    return rows.map(({ visit, customer, machine, site }) => ({
       id: visit.id,
       machineId: visit.machineId,
       scheduledAt: new Date(visit.scheduledAt).toISOString(),
@@ -314,7 +352,11 @@ export class Repository {
       complaints: visit.complaints,
       stage: visit.joint,
       handedOver: visit.handedOver,
-      customer: { name: customer.name, place: customer.place },
+      ...(visit.beganAt ? { beganAt: new Date(visit.beganAt).toISOString() } : {}),
+      ...(visit.cancelled === null ? {} : { cancelled: visit.cancelled }),
+      arranged: visit.arranged,
+      customer: customerOf(customer),
+      ...(site ? { site } : {}),
       machine,
     }))
   }
@@ -361,7 +403,13 @@ export class Repository {
             this.db
               .select({ id: later.id })
               .from(later)
-              .where(and(eq(later.machineId, visits.machineId), gt(later.scheduledAt, visits.scheduledAt))),
+              .where(
+                and(
+                  eq(later.machineId, visits.machineId),
+                  gt(later.scheduledAt, visits.scheduledAt),
+                  isNull(later.cancelled),
+                ),
+              ),
           ),
         ),
       )

@@ -25,6 +25,8 @@ export const ABOUT = sql.raw(
   `(coalesce(entry #>> '{body,customer,id}', entry #>> '{body,machine,id}', entry #>> '{body,site,id}', ` +
     `entry #>> '{body,machineId}', entry #>> '{body,gone}', entry #>> '{body,these,0}'))`,
 ) as SQL<string>
+/** Which day a line orders. */
+export const ORDERED_DAY = sql.raw(`((entry #>> '{body,on}'))`) as SQL<string>
 /** Which line it takes the place of. */
 export const REPLACED = sql.raw(`((entry ->> 'supersedes'))`) as SQL<string>
 
@@ -56,6 +58,9 @@ export const entries = pgTable(
     index('entries_shop')
       .on(table.kind, table.arrival)
       .where(sql`visit_id is null`),
+    index('entries_day_order')
+      .on(ORDERED_DAY)
+      .where(sql`kind = 'day-order'`),
   ],
 )
 
@@ -168,6 +173,14 @@ export const visits = pgTable(
       .references(() => customers.id),
     scheduledAt: timestamp('scheduled_at', { withTimezone: true, mode: 'string' }).notNull(),
     plannedMinutes: integer('planned_minutes').notNull(),
+    /** It has no day; or it was begun on another day, and goes on on this one. */
+    waits: boolean().notNull().default(false),
+    beganAt: timestamp('began_at', { withTimezone: true, mode: 'string' }),
+    cancelled: text(),
+    arranged: jsonb()
+      .$type<EntryBodies['arranged']>()
+      .notNull()
+      .default(sql`'{}'::jsonb`),
     callerSays: text('caller_says').notNull(),
     complaints: jsonb()
       .$type<string[]>()
@@ -203,6 +216,12 @@ export const visits = pgTable(
     index('visits_open')
       .on(table.scheduledAt)
       .where(sql`not handed_over`),
+    index('visits_waiting')
+      .on(table.id)
+      .where(sql`waits and not handed_over`),
+    index('visits_begun')
+      .on(table.beganAt)
+      .where(sql`began_at is not null`),
     // Of all visits that were ever made few have something due.
     index('visits_due')
       .on(table.machineId)

@@ -1,6 +1,7 @@
 import { addDays } from 'date-fns'
 import { createEvents, type EventAttributes } from 'ics'
 import type { DueRow } from '../../core/visit/due'
+import type { PlannedVisit } from './planned-visits'
 
 /**
  * What comes due as a calendar file, each an all-day event under an id of its own, so that reading it in again changes
@@ -9,19 +10,43 @@ import type { DueRow } from '../../core/visit/due'
  * @source RFC 5545
  */
 export function calendarOf(dues: readonly DueRow[], now: Date): string {
-  const { error, value } = createEvents(
-    dues.map(({ visitId, on, what, customer, machine }, index): EventAttributes => {
-      return {
-        uid: `${visitId}-${index}@pike-lamp`,
-        productId: 'pike-lamp',
-        start: dayOf(on),
-        end: dayOf(on, 1),
-        title: `${machine}: ${what}`,
-        location: [customer.name, customer.place].filter(Boolean).join(', '),
-        created: now.getTime(),
-      }
-    }),
-  )
+  return written(dueEvents(dues, now))
+}
+
+/** Planned visits, and what comes due, as one calendar; each visit keeps its id when its hour changes. */
+export function visitCalendar(visits: readonly PlannedVisit[], now: Date, dues: readonly DueRow[] = []): string {
+  return written([
+    ...visits.map(({ id, title, place, words, begins, ends }): EventAttributes => ({
+      uid: `${id}@pike-lamp`,
+      productId: 'pike-lamp',
+      start: begins.getTime(),
+      end: ends.getTime(),
+      startInputType: 'utc',
+      title,
+      location: place,
+      description: words,
+      created: now.getTime(),
+    })),
+    ...dueEvents(dues, now),
+  ])
+}
+
+function dueEvents(dues: readonly DueRow[], now: Date): EventAttributes[] {
+  return dues.map(({ visitId, on, what, customer, machine }, index): EventAttributes => {
+    return {
+      uid: `${visitId}-${index}@pike-lamp`,
+      productId: 'pike-lamp',
+      start: dayOf(on),
+      end: dayOf(on, 1),
+      title: `${machine}: ${what}`,
+      location: [customer.name, customer.place].filter(Boolean).join(', '),
+      created: now.getTime(),
+    }
+  })
+}
+
+function written(events: EventAttributes[]): string {
+  const { error, value } = createEvents(events)
   if (error) throw error
   // Without an event the kit writes nothing at all, which no calendar reads.
   return value || ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:pike-lamp', 'END:VCALENDAR', ''].join('\r\n')

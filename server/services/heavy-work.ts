@@ -15,6 +15,7 @@ const LONGEST = {
   readings: 20_000,
   visitJson: 60_000,
   found: 60_000,
+  ahead: 20_000,
   working: 20_000,
   batch: 60_000,
 } as const satisfies Record<TaskName, number>

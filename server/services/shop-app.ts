@@ -12,10 +12,13 @@ import { Journal } from './journal'
 import { JournalFile } from './journal-file'
 import type { SetAside } from './journal-lines'
 import { MailOutlet } from './mail/mail-outlet'
+import { DayBook } from './day-work'
 import { PaceBook } from './pace-book'
 import { PhotoStore } from './photo-store'
 import { buildLists, reconcile, type OpeningProgress, type Reconciled, type Sides } from './reconcile'
 import { RejectedFile, REJECTED_NAME } from './rejected-file'
+import type { RoadService } from './roads/road-service'
+import { ValleyRoads } from './roads/valley-roads'
 import { SearchIndex } from './search-index'
 
 /** How the journal file was found at the start; absent where a database server keeps the journal. */
@@ -33,6 +36,9 @@ export interface ShopApp {
   journal: Journal
   photos: PhotoStore
   pace: PaceBook
+  /** What the visits of a day ask of it. */
+  days: DayBook
+  roads: RoadService
   work: HeavyWork
   outlet: MailOutlet
   kind: Connection['kind']
@@ -105,6 +111,8 @@ export async function openShopApp({
       journal,
       photos,
       pace: new PaceBook(repository),
+      days: new DayBook(),
+      roads: new ValleyRoads(),
       work,
       outlet: new MailOutlet(join(folder, 'outlet'), smtp),
       kind: connection.kind,

@@ -7,6 +7,7 @@ import type { UnitSystem } from '../../core/quantity/measures'
 import { readVisitFile, toVisitFile, type VisitFile } from '../../core/visit/visit-file'
 import { keptForRuns } from '../../core/workings/define-working'
 import { runByName, runLine } from '../../core/workings/registry'
+import { aheadOf, type Ahead } from '../../core/visit/ahead'
 import { visitFound, type VisitFound } from '../../core/pumps/search-lines'
 import { ofKind } from '../../core/visit/of-kind'
 import { foldVisit } from '../../core/visit/fold'
@@ -17,6 +18,7 @@ import { jsonOf } from '../services/json'
 import { postedEntries } from '../services/posted-entries'
 import { intact, keepable, photoType } from '../services/pictures'
 import { leafHtml } from '../services/mail/leaf-html'
+import type { Worked } from '../services/day-work'
 import { papersOf, type PaperAsked, type PaperMail } from '../services/papers'
 import { stateOf, type VisitView } from '../services/visit-view'
 
@@ -102,6 +104,18 @@ export const TASKS = {
       const state = foldVisit(journal)
       return state ? [{ visitId: state.id, ...visitFound(state) }] : []
     }),
+
+  /** What a visit asks of its day. */
+  ahead({ view }: { view: VisitView }): Ahead & Worked {
+    const state = stateOf(view)
+    const doneAt = state.handedOver?.at
+    return {
+      ...aheadOf(state, view.shop, view.pace, view.experience),
+      ...(state.startedAt ? { startedAt: state.startedAt } : {}),
+      ...(state.workedAt ? { workedAt: state.workedAt } : {}),
+      ...(doneAt ? { doneAt } : {}),
+    }
+  },
 
   working({ name, bytes }: { name: string; bytes: Uint8Array }): string {
     return JSON.stringify(runByName(name, jsonOf(bytes)))

@@ -24,8 +24,11 @@ const due = computed(() =>
           :to="`/visits/${visit.id}${visit.handedOver ? '/hand-over' : ''}`"
           class="stop"
           data-testid="card-visit"
-          ><span class="coupling" :class="visit.handedOver ? 'is-done' : 'is-lit'" aria-hidden="true" /><span
-            class="min-w-0"
+          ><span
+            class="coupling"
+            :class="visit.handedOver || visit.cancelled ? 'is-done' : 'is-lit'"
+            aria-hidden="true"
+          /><span class="min-w-0"
             ><span class="number block text-[0.85rem]">{{ day(visit.scheduledAt) }}</span
             ><span class="words">{{ visit.words }}</span
             ><span v-if="visit.photos > 0" class="soft block">{{ counted(visit.photos, 'photo') }}</span></span

@@ -50,3 +50,13 @@ export const LATENESS = {
   warning: 0.2,
   basis: { kind: 'shop', name: 'one promise in five at risk is too many, shop estimate' } as Basis,
 }
+
+/** What a visit takes besides the repair itself, minutes: half of them by the first, nine of ten by the second. */
+export const VISIT_MINUTES = {
+  /** The door, the dog, the breaker, the way to the pump. */
+  arriving: { p50: 8, p90: 15 },
+  testing: { p50: 18, p90: 40 },
+  /** Proving, the sheet, a word with the owner. */
+  closing: { p50: 12, p90: 22 },
+  basis: { kind: 'shop', name: 'what a visit takes besides the repair, shop estimate' } as Basis,
+}

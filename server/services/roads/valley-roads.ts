@@ -1,5 +1,5 @@
 import { UndirectedGraph } from 'graphology'
-import { singleSource } from 'graphology-shortest-path/dijkstra'
+import { singleSource } from 'graphology-shortest-path/dijkstra.js'
 import type { Located, MapPoint, MapSketch, TravelTable } from '../../../core/planning/map'
 import { asTheCrowFlies } from '../../../core/planning/travel'
 import { addressKey } from '../../../core/pumps/words'

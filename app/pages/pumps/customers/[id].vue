@@ -95,7 +95,7 @@ useHead({ title: computed(() => `${view.value?.customer.name ?? 'Customer'} · P
                   ><span class="number w-28 text-slate">{{ format(new Date(each.scheduledAt), 'd MMM yyyy') }}</span
                   ><span class="min-w-0 grow">{{ [each.machine, each.words].filter(Boolean).join(': ') }}</span
                   ><span class="text-slate">{{
-                    each.handedOver ? 'done' : `at ${STAGE_LABELS[each.stage]}`
+                    each.cancelled ? 'called off' : each.handedOver ? 'done' : `at ${STAGE_LABELS[each.stage]}`
                   }}</span></NuxtLink
                 >
               </li>

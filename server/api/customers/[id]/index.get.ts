@@ -22,13 +22,14 @@ export default api(async (event) => {
     merged: await register.mergedInto('customer', id),
     open: await register.openVisitsOf(id),
     visits: (await repository.visitsOfCustomer(id, MOST_VISITS)).map(
-      ({ id: visitId, scheduledAt, machine, callerSays, complaints, handedOver, stage }) => ({
+      ({ id: visitId, scheduledAt, machine, callerSays, complaints, handedOver, stage, cancelled }) => ({
         id: visitId,
         scheduledAt,
         machine: machine.name,
         words: complaintWords(complaints) || callerSays,
         handedOver,
         stage,
+        ...(cancelled === undefined ? {} : { cancelled }),
       }),
     ),
   }

@@ -42,7 +42,7 @@ export default api(async (event) => {
     sites,
     merged: await register.mergedInto('machine', machine.id),
     others: (await register.machinesOf([customer.id])).filter((other) => other.machine.id !== machine.id),
-    open: visits.filter(({ handedOver }) => !handedOver).map(({ id }) => id),
+    open: visits.filter(({ handedOver, cancelled }) => !handedOver && cancelled === undefined).map(({ id }) => id),
     shop: shopOf((await repository.shopEntries()).map(({ entry }) => entry)),
     now: serverNow(),
   }

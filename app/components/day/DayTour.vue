@@ -1,0 +1,205 @@
+<script setup lang="ts">
+import { VueDraggable } from 'vue-draggable-plus'
+import type { DayGrounds, DayVan } from '#core/planning/day-plan'
+import type { Fit } from '#core/planning/order/day-order'
+import type { Walk } from '#core/planning/order/walk'
+import type { TourRow } from '~/utils/day-rows'
+import { clock } from '~/utils/day-hours'
+import { moreOrLess, roadLength } from '~/utils/day-rows'
+
+/** One van's day as a drop pipe: where it leaves, each stop with its hour, where it comes back. */
+const { van, rows, walk, grounds, midnight, litId, fit, fitName, named, dark, units, leaves } = defineProps<{
+  van: DayVan
+  rows: TourRow[]
+  walk?: Walk
+  grounds?: DayGrounds
+  midnight: number
+  litId?: string
+  /** Where the call that is lit would go in this tour, and what it is called. */
+  fit?: Fit
+  fitName?: string
+  /** The van is named: there are several. */
+  named: boolean
+  dark?: number
+  units: 'us' | 'metric'
+  /** When it leaves, minutes; absent where it is on its way. */
+  leaves?: number
+}>()
+const emit = defineEmits<{ order: [route: string[]]; open: [visitId: string] }>()
+
+const fixed = computed(() => rows.filter(({ is }) => !['ahead', 'errand'].includes(is)))
+const ahead = computed({
+  get: () => rows.filter(({ is }) => ['ahead', 'errand'].includes(is)),
+  set: (next: TourRow[]) =>
+    emit(
+      'order',
+      next.map(({ id }) => id),
+    ),
+})
+function move(id: string, by: -1 | 1): void {
+  const ids = ahead.value.map((row) => row.id)
+  const from = ids.indexOf(id)
+  const to = from + by
+  if (to < 0 || to >= ids.length) return
+  emit('order', ids.with(from, ids[to] as string).with(to, id))
+  // The grip goes along with its row, and keeps the focus.
+  void nextTick(() => document.querySelector<HTMLElement>(`[data-visit="${id}"] [data-testid=grip]`)?.focus())
+}
+</script>
+
+<template>
+  <section :aria-label="named ? van.name : 'the day'">
+    <h2 v-if="named" class="px-4 pt-3 text-[1.05rem]">
+      {{ van.name }}<span v-if="van.people > 1" class="text-slate font-normal">, two in it</span>
+    </h2>
+    <div class="tour" data-testid="day">
+      <p v-if="leaves !== undefined && ahead.length > 0" class="end">
+        <span class="number text-right">{{ clock(leaves) }}</span><span class="shop" aria-hidden="true" /><span
+          class="text-slate"
+          >leave the shop<template v-if="van.people > 1">, two in the van</template></span
+        >
+      </p>
+      <TourStop
+        v-for="row in fixed"
+        :key="row.id"
+        :row="row"
+        :work="grounds?.work[row.visit.id]"
+        :midnight="midnight"
+        :lit="row.id === litId"
+        :people="van.people"
+        @open="emit('open', row.visit.id)"
+      />
+      <VueDraggable
+        v-model="ahead"
+        :data-van="van.id"
+        group="tours"
+        handle=".grip"
+        :animation="140"
+        ghost-class="is-ghost"
+        class="list"
+      >
+        <div v-for="(row, place) in ahead" :key="row.id" class="leg">
+          <p v-if="fit?.place === place" class="call" data-testid="call-fits">
+            <span class="number when">{{ clock(fit.arrives) }}</span><span
+              class="call-mark"
+              aria-hidden="true"
+            /><strong>{{ fitName }} would fit here</strong
+            ><span class="number ml-auto">{{ moreOrLess(fit.driving) }} driving</span>
+          </p>
+          <p v-if="row.hours" class="drive number">
+            {{ Math.round(row.hours.drive) }} min<span v-if="row.hours.breakBefore" class="rest"
+              >, the break on the way</span
+            >
+          </p>
+          <TourStop
+            :row="row"
+            :work="grounds?.work[row.visit.id]"
+            :midnight="midnight"
+            :lit="row.id === litId"
+            :people="van.people"
+            @move="move(row.id, $event)"
+            @open="emit('open', row.visit.id)"
+          />
+        </div>
+      </VueDraggable>
+      <p v-if="fit && fit.place >= ahead.length" class="call" data-testid="call-fits">
+        <span class="number when">{{ clock(fit.arrives) }}</span><span class="call-mark" aria-hidden="true" /><strong
+          >{{ fitName }} would fit here</strong
+        ><span class="number ml-auto">{{ moreOrLess(fit.driving) }} driving</span>
+      </p>
+      <p v-if="walk && walk.stops.length > 0" class="end" data-testid="home">
+        <span class="number text-right">{{ clock(walk.home.mean) }}</span><span class="shop" aria-hidden="true" /><span
+          class="text-slate"
+          >back at the shop, {{ roadLength(walk.km, units)
+          }}<template v-if="dark !== undefined">, sun till {{ clock(dark) }}</template></span
+        >
+      </p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.tour {
+  position: relative;
+  padding-block: 0.5rem;
+}
+.tour::before {
+  content: '';
+  position: absolute;
+  left: 92px;
+  top: 24px;
+  bottom: 24px;
+  width: 10px;
+  border-inline: 2px solid var(--ink);
+}
+.list {
+  min-height: 24px;
+}
+.end,
+.call {
+  position: relative;
+  display: grid;
+  grid-template-columns: 58px 40px minmax(0, 1fr) auto;
+  gap: 0 10px;
+  align-items: center;
+  min-height: 36px;
+  padding-inline: 12px 12px;
+}
+.shop {
+  width: 34px;
+  height: 20px;
+  border-radius: 3px;
+  background: var(--ink);
+}
+.drive {
+  position: relative;
+  padding-left: 12px;
+  width: 72px;
+  margin-block: -4px;
+  color: var(--slate);
+  font-size: 0.82rem;
+  line-height: 1.1;
+  text-align: right;
+  white-space: nowrap;
+}
+.rest {
+  position: absolute;
+  left: 128px;
+  font-family: var(--font-sans);
+}
+.call {
+  min-height: 56px;
+  background: var(--glow);
+  color: var(--lamp-ink);
+}
+.call .when {
+  text-align: right;
+}
+.call-mark {
+  width: 34px;
+  height: 34px;
+  border: 2px dashed var(--lamp-ink);
+  border-radius: 7px;
+  background: var(--lamp);
+}
+.is-ghost {
+  opacity: 0.45;
+}
+@media (max-width: 700px) {
+  .tour::before {
+    left: 78px;
+  }
+  .end,
+  .call {
+    grid-template-columns: 48px 36px minmax(0, 1fr) auto;
+    padding-inline: 8px;
+  }
+  .drive {
+    width: 56px;
+    padding-left: 0;
+  }
+  .rest {
+    left: 104px;
+  }
+}
+</style>

@@ -1,0 +1,200 @@
+<script setup lang="ts">
+import { addDays, format } from 'date-fns'
+import type { DayVisit } from '#core/planning/day'
+import { jobLabel } from '#core/language/other-words'
+import type { EntryBodies } from '#core/visit/entry'
+import { instantAt } from '~/utils/day-hours'
+
+/** What becomes of one visit: its day, what was promised, a second visit, or none at all. */
+const { visit, on, waits, begun } = defineProps<{
+  visit: DayVisit
+  /** The day that is shown. */
+  on: string
+  waits: boolean
+  begun: boolean
+}>()
+const emit = defineEmits<{ close: []; changed: [] }>()
+const journal = useDayJournal()
+const { problemsOf } = useEntryRules()
+
+const hour = (instant: string | undefined) => (instant ? format(new Date(instant), 'HH:mm') : '')
+const dayOf = (instant: string | undefined) => (instant ? format(new Date(instant), 'yyyy-MM-dd') : undefined)
+const { arranged } = visit
+const tomorrow = format(addDays(new Date(`${on}T12:00`), 1), 'yyyy-MM-dd')
+const form = reactive({
+  day: waits ? on : tomorrow,
+  why: '',
+  promisedOn: dayOf(arranged.until ?? arranged.from) ?? on,
+  from: hour(arranged.from),
+  until: hour(arranged.until),
+  minutes: arranged.minutes === undefined ? '' : String(arranged.minutes),
+  people: arranged.people === undefined ? '' : String(arranged.people),
+  partsOn: dayOf(arranged.partsAt) ?? on,
+  partsAt: hour(arranged.partsAt),
+})
+const second = reactive({ says: '', jobs: [] as string[] })
+const jobs = ref<string[]>([])
+const problems = ref<string[]>([])
+onMounted(async () => {
+  // The jobs that could go over into another visit; without an answer there are none to choose from.
+  const state = await journal.stateOf(visit.id).catch(() => undefined)
+  jobs.value = state?.agreed ?? []
+})
+const noon = (day: string) => new Date(`${day}T12:00`).toISOString()
+
+async function done(writing: Promise<unknown>): Promise<void> {
+  await writing
+  emit('changed')
+  emit('close')
+}
+const put = (goesOn: boolean) =>
+  done(
+    journal.plan(visit.id, {
+      at: noon(form.day),
+      ...(goesOn ? { goesOn } : {}),
+      ...(form.why ? { why: form.why } : {}),
+    }),
+  )
+const wait = () => done(journal.plan(visit.id, form.why ? { why: form.why } : {}))
+function cancel(): void {
+  problems.value = form.why.trim() ? [] : ['Why is it called off? The reason is kept with it.']
+  if (problems.value.length === 0) void done(journal.cancel(visit.id, form.why.trim()))
+}
+function arrange(): void {
+  const number = (text: string) => (text.trim() === '' ? undefined : readNumber(text))
+  const all: EntryBodies['arranged'] = {
+    from: instantAt(form.promisedOn, form.from),
+    until: instantAt(form.promisedOn, form.until),
+    minutes: number(form.minutes),
+    people: number(form.people),
+    partsAt: instantAt(form.partsOn, form.partsAt),
+  }
+  const body = Object.fromEntries(Object.entries(all).filter(([, value]) => value !== undefined))
+  problems.value = Object.entries(problemsOf('arranged', body)).map(
+    ([field, expected]) => `${FIELDS[field] ?? field}: ${expected}`,
+  )
+  if (problems.value.length === 0) void done(journal.arrange(visit.id, body))
+}
+const FIELDS: Readonly<Record<string, string>> = {
+  until: 'Not after',
+  from: 'Not before',
+  minutes: 'Minutes',
+  people: 'People',
+  partsAt: 'Parts',
+}
+const SECOND_LOOK_MINUTES = 20
+const openSecond = () =>
+  done(journal.openSecond(visit.id, { says: second.says.trim() || 'the rest of it', jobs: second.jobs }))
+const secondLook = () =>
+  done(
+    journal.openSecond(visit.id, {
+      says: second.says.trim() || 'second look',
+      at: noon(form.day),
+      minutes: SECOND_LOOK_MINUTES,
+    }),
+  )
+</script>
+
+<template>
+  <SmallDialog :title="`${visit.customer.name}, ${visit.machine.name}`" test="stop-dialog" wide @close="emit('close')">
+    <div class="mt-3 grid gap-5">
+      <section class="grid gap-2" aria-labelledby="stop-day">
+        <h3 id="stop-day">Its day</h3>
+        <div class="grid gap-3 sm:grid-cols-2">
+          <label
+            ><span class="label">Day</span
+            ><input v-model="form.day" type="date" class="field" data-testid="stop-date" required
+          /></label>
+          <label
+            ><span class="label">Why, where it matters</span
+            ><input v-model="form.why" class="field" maxlength="300" data-testid="stop-why"
+          /></label>
+        </div>
+        <div class="flex flex-wrap gap-2">
+          <button v-if="begun" type="button" class="button" data-testid="stop-goes-on" @click="put(true)">
+            It goes on there
+          </button>
+          <button v-else type="button" class="button" data-testid="stop-put" @click="put(false)">Put it there</button>
+          <button v-if="!waits" type="button" class="button" data-testid="stop-wait" @click="wait">
+            Let it wait for a day
+          </button>
+          <button type="button" class="button" data-testid="stop-cancel" @click="cancel">Call it off</button>
+        </div>
+      </section>
+      <section class="grid gap-2" aria-labelledby="stop-promised">
+        <h3 id="stop-promised">Promised, and what it needs</h3>
+        <div class="grid gap-3 sm:grid-cols-3">
+          <label
+            ><span class="label">Promised for</span><input v-model="form.promisedOn" type="date" class="field"
+          /></label>
+          <label
+            ><span class="label">Not before</span
+            ><input v-model="form.from" type="time" class="field" data-testid="stop-from"
+          /></label>
+          <label
+            ><span class="label">Not after</span
+            ><input v-model="form.until" type="time" class="field" data-testid="stop-until"
+          /></label>
+          <label
+            ><span class="label">Minutes, if you know better</span
+            ><input v-model="form.minutes" class="field number" inputmode="numeric" data-testid="stop-minutes"
+          /></label>
+          <label
+            ><span class="label">People</span
+            ><input v-model="form.people" class="field number" inputmode="numeric" data-testid="stop-people"
+          /></label>
+          <label
+            ><span class="label">Parts at the shop</span
+            ><span class="flex gap-2"
+              ><input
+                v-model="form.partsOn"
+                type="date"
+                class="field min-w-0"
+                aria-label="parts at the shop on" /><input
+                v-model="form.partsAt"
+                type="time"
+                class="field min-w-0"
+                aria-label="parts at the shop from" /></span
+          ></label>
+        </div>
+        <button type="button" class="button justify-self-start" data-testid="stop-arrange" @click="arrange">
+          Keep what was arranged
+        </button>
+      </section>
+      <section class="grid gap-2" aria-labelledby="stop-second">
+        <h3 id="stop-second">Another visit at this machine</h3>
+        <label
+          ><span class="label">What for</span
+          ><input v-model="second.says" class="field" maxlength="500" data-testid="second-says"
+        /></label>
+        <p v-if="jobs.length > 0" class="text-slate">Jobs that go over into it:</p>
+        <div v-if="jobs.length > 0" class="flex flex-wrap gap-2">
+          <button
+            v-for="job in jobs"
+            :key="job"
+            type="button"
+            class="toggle"
+            :aria-pressed="second.jobs.includes(job)"
+            @click="
+              second.jobs = second.jobs.includes(job)
+                ? second.jobs.filter((each) => each !== job)
+                : [...second.jobs, job]
+            "
+          >
+            {{ jobLabel(job) }}
+          </button>
+        </div>
+        <div class="flex flex-wrap gap-2">
+          <button type="button" class="button" data-testid="second-split" @click="openSecond">
+            Split: the rest waits for a day
+          </button>
+          <button type="button" class="button" data-testid="second-look" @click="secondLook">
+            A second look on that day
+          </button>
+        </div>
+      </section>
+      <p v-for="problem in problems" :key="problem" role="alert" class="font-bold text-rust">{{ problem }}</p>
+      <button type="button" class="button justify-self-end" @click="emit('close')">Close</button>
+    </div>
+  </SmallDialog>
+</template>

@@ -1,0 +1,73 @@
+import { v7 as uuidv7 } from 'uuid'
+import type { Entry, EntryBodies, EntryKind } from '#core/visit/entry'
+import { foldVisit } from '#core/visit/fold'
+import { useOutbox } from '~/stores/outbox'
+import { writeLine } from '~/utils/write-line'
+import { useAuthor } from './useAuthor'
+
+/** What a second visit at the same machine is opened with. */
+export interface Second {
+  says: string
+  /** Jobs that go over into it. */
+  jobs?: readonly string[]
+  /** An instant of its day; without one it waits. */
+  at?: string
+  minutes?: number
+}
+
+/** Writes what becomes of visits and of the order of a day. A line on a visit stands after all that arrived before. */
+export function useDayJournal() {
+  const outbox = useOutbox()
+  const author = useAuthor()
+
+  const line = <K extends EntryKind>(visitId: string | null, kind: K, body: EntryBodies[K], lamport?: number): Entry =>
+    writeLine({ visitId, author: author.value, ...(lamport === undefined ? {} : { lamport }) }, kind, body)
+  const add = (...lines: Entry[]) => outbox.add(lines)
+
+  /** What is kept of a visit, to go on from. */
+  async function stateOf(visitId: string) {
+    const response = await fetch(`/api/visits/${visitId}`)
+    if (!response.ok) throw new Error(response.statusText)
+    const state = foldVisit(((await response.json()) as { entries: Entry[] }).entries)
+    if (!state) throw new Error('This visit cannot be read.')
+    return state
+  }
+
+  return {
+    stateOf,
+    plan: (visitId: string, body: EntryBodies['planned']) => add(line(visitId, 'planned', body)),
+    planAll: (each: readonly { visitId: string; body: EntryBodies['planned'] }[]) =>
+      add(...each.map(({ visitId, body }) => line(visitId, 'planned', body))),
+    arrange: (visitId: string, body: EntryBodies['arranged']) => add(line(visitId, 'arranged', body)),
+    cancel: (visitId: string, why: string) => add(line(visitId, 'cancelled', { why })),
+    order: (orders: readonly EntryBodies['day-order'][]) =>
+      add(...orders.map((order) => line(null, 'day-order', order))),
+    /** Puts a call into a day, and the day in the order that it then has. */
+    putIn: (visitId: string, at: string, orders: readonly EntryBodies['day-order'][]) =>
+      add(line(visitId, 'planned', { at }), ...orders.map((order) => line(null, 'day-order', order))),
+    /** Ticks what was loaded, for each visit that wants it. */
+    load: (each: readonly { visitId: string; item: string }[], loaded: boolean) =>
+      add(...each.map(({ visitId, item }) => line(visitId, 'loaded', { item, loaded }))),
+    /** Another visit at the same machine: what is left of this one, or a second look. */
+    async openSecond(visitId: string, { says, jobs = [], at, minutes }: Second): Promise<string> {
+      const { customer, machine, call } = await stateOf(visitId)
+      const second = uuidv7()
+      const opened: EntryBodies['visit-opened'] = {
+        customer,
+        machine,
+        scheduledAt: at ?? new Date().toISOString(),
+        plannedMinutes: minutes ?? 60,
+        callerSays: says,
+      }
+      const bodies: Entry[] = [
+        line(second, 'visit-opened', opened, 1),
+        line(second, 'call', { ...call, callerSays: says }, 2),
+        line(second, 'planned', at ? { at } : {}, 3),
+        ...(minutes === undefined ? [] : [line(second, 'arranged', { minutes }, 4)]),
+        ...jobs.map((job, index) => line(second, 'wish', { job }, 5 + index)),
+      ]
+      await add(...bodies, ...jobs.map((job) => line(visitId, 'job', { job, state: 'left', why: 'in a second visit' })))
+      return second
+    },
+  }
+}

@@ -1,0 +1,38 @@
+import { addDays } from 'date-fns'
+import { getTimes } from 'suncalc'
+import { formatMinutes } from '#core/quantity/format'
+
+const MINUTE = 60_000
+const MINUTES_PER_DEGREE = 4
+
+/** Minutes from midnight as a clock shows them; past midnight they go on. */
+export function clock(minutes: number): string {
+  return formatMinutes(minutes)
+}
+
+/** The two midnights of a day as instants, and its date, as the server takes them. */
+export function spanOf(day: Date, on: string, days = 1): string {
+  return `from=${day.toISOString()}&to=${addDays(day, days).toISOString()}&on=${on}`
+}
+
+/**
+ * When the sun sets on a day, minutes from its midnight. The longitude is the one at which the zone's standard noon is
+ * the sun's.
+ *
+ * @param day its midnight
+ * @param latitude degrees
+ * @source suncalc, after Meeus, Astronomical Algorithms
+ */
+export function sunset(day: Date, latitude: number): number | undefined {
+  const standard = -new Date(day.getFullYear(), 0, 1).getTimezoneOffset()
+  const noon = new Date(day.getTime() + 12 * 60 * MINUTE)
+  const at = getTimes(noon, latitude, standard / MINUTES_PER_DEGREE).sunset.getTime()
+  return Number.isNaN(at) ? undefined : (at - day.getTime()) / MINUTE
+}
+
+/** An hour of a day, as a form has it, as an instant; undefined where none is entered. */
+export function instantAt(on: string, hour: string): string | undefined {
+  if (!hour) return undefined
+  const at = new Date(`${on}T${hour}`)
+  return Number.isNaN(at.getTime()) ? undefined : at.toISOString()
+}

@@ -1,0 +1,94 @@
+import { needsTwo } from '../diagnosis/loss'
+import { VISIT_MINUTES } from '../knowledge/shop/day'
+import { WELLS } from '../knowledge/vocabulary'
+import { chanceAfter, later, workMoment, type Moment } from '../planning/order/moment'
+import type { Spread } from '../planning/order/stop'
+import type { DayLoadOf } from '../planning/morning'
+import { urgencyOf, type Urgency } from '../planning/urgency'
+import type { Pace } from '../takedown/as-here'
+import type { VisitState } from './fold'
+import { considerationOf, repairOf, type Consideration, type Experience } from './job'
+import type { Shop } from './shop'
+
+/** What of a visit its day hangs on: how long, how urgent, by how many, and what to load for it. */
+export interface Ahead {
+  minutes: Spread
+  urgency: Urgency
+  people: number
+  /** Its work is done outdoors over an open well. */
+  byDaylight: boolean
+  load: DayLoadOf
+}
+
+/** What a visit asks of its day, from what is known of it by now. */
+export function aheadOf(state: VisitState, shop: Shop, pace: Pace, experience: Experience): Ahead {
+  const considered = considerationOf(state, shop, pace, experience)
+  const { complaints, withoutWater } = state.call
+  const { livestock, onlySupply } = state.machine.installation ?? {}
+  const isHoisted = state.standing === 'installed' && needsTwo(state.pump)
+  const { arranged } = state.schedule
+  return {
+    minutes: arranged.minutes === undefined ? minutesAhead(state, considered, shop, pace) : byHand(arranged.minutes),
+    urgency: urgencyOf({ kind: state.machine.kind, complaints, withoutWater, livestock, onlySupply }),
+    people: arranged.people ?? (isHoisted ? 2 : 1),
+    byDaylight: state.standing === 'installed' && WELLS.includes(state.machine.kind),
+    load: { parts: considered.preparation.parts, tools: considered.preparation.tools, loaded: [...state.loaded] },
+  }
+}
+
+/** Whoever says how long it takes is right half of the time, and seldom off by a third. */
+const HAND_SPREAD = 1.3
+const byHand = (minutes: number): Spread => ({ p50: minutes, p90: Math.round(minutes * HAND_SPREAD) })
+
+/** Minutes that the rest of a visit takes: what is agreed from its plan, else each likely repair by its chance. */
+function minutesAhead(state: VisitState, considered: Consideration, shop: Shop, pace: Pace): Spread {
+  if (state.handedOver) return { p50: 0, p90: 0 }
+  const { arriving, testing, closing } = VISIT_MINUTES
+  const { stagesDone, findings } = state
+  const begun = findings.length > 0 || state.steps.size > 0
+  const around = [
+    ...(begun ? [] : [arriving]),
+    ...(stagesDone.has('test') || considered.bill ? [] : [testing]),
+    closing,
+  ].map(workMoment)
+  const base = around.reduce(later)
+  const { bill } = considered
+  if (bill) {
+    const left = shareLeft(state, shop, pace)
+    return spreadOf([{ weight: 1, moment: later(base, workMoment(scaled(bill.minutes, left))) }])
+  }
+  const likely = considered.options.filter(({ chanceRight }) => chanceRight > 0)
+  return spreadOf(
+    likely.length === 0
+      ? [{ weight: 1, moment: base }]
+      : likely.map(({ minutes, chanceRight }) => ({ weight: chanceRight, moment: later(base, workMoment(minutes)) })),
+  )
+}
+
+const scaled = ({ p50, p90 }: Spread, share: number): Spread => ({ p50: p50 * share, p90: p90 * share })
+
+/** How much of what is agreed is still to be done, by the minutes of its steps. */
+function shareLeft(state: VisitState, shop: Shop, pace: Pace): number {
+  const steps = repairOf(state, shop, pace)?.steps ?? []
+  const minutes = (of: typeof steps) => of.reduce((sum, step) => sum + step.minutes, 0)
+  const whole = minutes(steps)
+  return whole > 0 ? minutes(steps.filter(({ id }) => state.steps.get(id)?.done !== true)) / whole : 0
+}
+
+/** Half and nine tenths of what may be one of several, each with its weight: whole minutes. */
+function spreadOf(cases: readonly { weight: number; moment: Moment }[]): Spread {
+  const total = cases.reduce((sum, { weight }) => sum + weight, 0)
+  const shareAfter = (minutes: number) =>
+    cases.reduce((sum, { weight, moment }) => sum + weight * chanceAfter(moment, minutes), 0) / total
+  const quantile = (share: number): number => {
+    let [low, high] = [0, LONGEST_VISIT]
+    while (high - low > 0.5) {
+      const middle = (low + high) / 2
+      if (shareAfter(middle) > 1 - share) low = middle
+      else high = middle
+    }
+    return Math.round(high)
+  }
+  return { p50: quantile(0.5), p90: quantile(0.9) }
+}
+const LONGEST_VISIT = 1440

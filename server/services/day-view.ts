@@ -1,0 +1,83 @@
+import type { DayVisit } from '../../core/planning/day'
+import type { Routes } from '../../core/planning/order/stop'
+import { tellingReadings } from '../../core/visit/before-after'
+import { foldVisit } from '../../core/visit/fold'
+import { historyOf, type HistoryReading } from '../../core/visit/history'
+import { ordersOf } from '../../core/visit/schedule'
+import { liveEntries } from '../../core/visit/supersession'
+import type { VisitRow } from '../database/repository'
+import type { ShopApp } from './shop-app'
+
+/** A day between its two midnights, and its date. */
+export interface DaySpan {
+  from: string
+  to: string
+  on: string
+}
+
+/** What stands in a day and what waits for one, as rows of their lists. */
+export interface DayRows {
+  visits: VisitRow[]
+  waiting: VisitRow[]
+  /** Visits of earlier days of which nobody has said what becomes of them. */
+  left: VisitRow[]
+  orders: Routes
+}
+
+const MOST_LAST_READINGS = 3
+
+export async function dayRows(
+  { repository }: Pick<ShopApp, 'repository'>,
+  { from, to, on }: DaySpan,
+): Promise<DayRows> {
+  return {
+    visits: await repository.visitsBetween(from, to),
+    waiting: await repository.waiting(),
+    left: await repository.leftOver(from),
+    orders: ordersOf(liveEntries(await repository.orderLines(on)), on),
+  }
+}
+
+/** Rows as the Day shows them, each with what its machine last read before a day. */
+export async function dayVisits(
+  { repository }: Pick<ShopApp, 'repository'>,
+  rows: readonly VisitRow[],
+  before: string,
+): Promise<DayVisit<HistoryReading>[]> {
+  const last = await repository.lastVisitOf([...new Set(rows.map(({ machineId }) => machineId))], before)
+  const journals = await repository.entriesOfVisits([...last.values()])
+  return rows.map((row): DayVisit<HistoryReading> => {
+    const lastVisit = last.get(row.machineId)
+    const findings = lastVisit ? (foldVisit(journals.get(lastVisit) ?? [])?.findings ?? []) : []
+    const wayIn = wayInOf(row)
+    return {
+      id: row.id,
+      scheduledAt: row.scheduledAt,
+      ...(row.beganAt ? { beganAt: row.beganAt } : {}),
+      arranged: row.arranged,
+      plannedMinutes: row.plannedMinutes,
+      customer: row.customer,
+      ...(row.site?.address ? { address: row.site.address } : {}),
+      ...(wayIn ? { wayIn } : {}),
+      complaints: row.complaints,
+      callerSays: row.callerSays,
+      stage: row.stage,
+      done: row.handedOver,
+      machine: {
+        id: row.machineId,
+        name: row.machine.name,
+        kind: row.machine.kind,
+        construction: row.machine.construction,
+      },
+      lastReadings: tellingReadings(findings, MOST_LAST_READINGS).map((judged) =>
+        historyOf(lastVisit as string, judged, row.machine),
+      ),
+    }
+  })
+}
+
+/** What one must know before one stands at the gate. */
+function wayInOf({ site }: VisitRow): string | undefined {
+  const { gate, key, dog } = site ?? {}
+  return [gate, key && `key: ${key}`, dog && `dog: ${dog}`].filter(Boolean).join('; ') || undefined
+}

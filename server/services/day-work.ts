@@ -1,0 +1,93 @@
+import type { DayGrounds, DayWork } from '../../core/planning/day-plan'
+import type { MapPoint } from '../../core/planning/map'
+import type { DayLoadOf } from '../../core/planning/morning'
+import { withUnknown } from '../../core/planning/travel'
+import type { Ahead } from '../../core/visit/ahead'
+import type { VisitRow } from '../database/repository'
+import { visitView } from '../utils/views'
+import type { ShopApp } from './shop-app'
+import { shopOf } from './visit-view'
+
+/** What is loaded for each visit of a day. */
+export type DayLoad = Readonly<Record<string, DayLoadOf>>
+
+const MOST_KEPT = 500
+
+/** What visits ask of their day, worked out in threads and kept while nothing of it changes. */
+export class DayBook {
+  private readonly known = new Map<string, { stamp: string; ahead: Promise<Ahead & Worked> }>()
+
+  /** Of each of these visits. */
+  async aheadOf(app: ShopApp, ids: readonly string[]): Promise<Map<string, Ahead & Worked>> {
+    const ahead = await Promise.all(ids.map(async (id) => [id, await this.aheadOfOne(app, id)] as const))
+    return new Map(ahead)
+  }
+
+  private async aheadOfOne(app: ShopApp, id: string): Promise<Ahead & Worked> {
+    const view = await visitView(app, id)
+    const newest = view.entries.at(-1)
+    const stamp = JSON.stringify([newest?.id, view.entries.length, view.shop, view.pace, view.experience])
+    const kept = this.known.get(id)
+    if (kept?.stamp === stamp) return kept.ahead
+    const ahead = app.work.run('ahead', { view })
+    this.known.delete(id)
+    this.known.set(id, { stamp, ahead })
+    // One that failed is tried again, not kept.
+    ahead.catch(() => this.known.delete(id))
+    const [oldest] = this.known.keys()
+    if (this.known.size > MOST_KEPT && oldest !== undefined) this.known.delete(oldest)
+    return ahead
+  }
+}
+
+/** When the work on a visit began and ended. */
+export interface Worked {
+  startedAt?: string
+  workedAt?: string
+  doneAt?: string
+}
+
+/** All that a day is planned from: work, places, driving, and what to load. */
+export async function dayGrounds(
+  app: ShopApp,
+  rows: readonly VisitRow[],
+): Promise<{ grounds: DayGrounds; load: DayLoad }> {
+  const ahead = await app.days.aheadOf(
+    app,
+    rows.map(({ id }) => id),
+  )
+  const shop = shopOf((await app.repository.shopEntries()).map(({ entry }) => entry))
+  const addresses = [shop.place, ...rows.map(({ site, customer }) => site?.address ?? customer.place)]
+  const located = await app.roads.locate(addresses)
+  const found = located.filter((place) => place !== undefined)
+  let next = 0
+  const table = withUnknown(
+    await app.roads.table(found),
+    located.map((place) => (place ? next++ : undefined)),
+  )
+  const work = Object.fromEntries(
+    rows.map(({ id }, index): [string, DayWork] => {
+      const { load: _, ...own } = ahead.get(id) as Ahead & Worked
+      const place = located[index + 1]
+      return [
+        id,
+        {
+          ...own,
+          place: index + 1,
+          ...(place === undefined ? { isUnknown: true } : place.isRough ? { isRough: true } : {}),
+        },
+      ]
+    }),
+  )
+  const sketch = await app.roads.sketch()
+  return {
+    grounds: {
+      work,
+      travel: table,
+      shop: 0,
+      places: located.map((place): MapPoint | undefined => place && { x: place.x, y: place.y }),
+      ...(sketch ? { sketch } : {}),
+    },
+    load: Object.fromEntries([...ahead].map(([id, { load }]) => [id, load])),
+  }
+}

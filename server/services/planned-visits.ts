@@ -1,0 +1,57 @@
+import { complaintWords, orderDay } from '../../core/planning/day'
+import { splitDay } from '../../core/planning/day-plan'
+import { walkDay } from '../../core/planning/order/day-order'
+import { dayRows, dayVisits, type DaySpan } from './day-view'
+import { dayGrounds } from './day-work'
+import type { ShopApp } from './shop-app'
+import { shopOf } from './visit-view'
+
+/** A visit with the hours that its day's order gives it. */
+export interface PlannedVisit {
+  id: string
+  title: string
+  place: string
+  words: string
+  begins: Date
+  ends: Date
+}
+
+const MINUTE = 60_000
+
+/** The visits of a day with their hours: as reckoned from the day's beginning, the done ones as they were. */
+export async function plannedVisits(app: ShopApp, span: DaySpan): Promise<PlannedVisit[]> {
+  const { visits: rows, orders } = await dayRows(app, span)
+  if (rows.length === 0) return []
+  const visits = orderDay(await dayVisits(app, rows, span.from))
+  const shop = shopOf((await app.repository.shopEntries()).map(({ entry }) => entry))
+  const { grounds } = await dayGrounds(app, rows)
+  const midnight = Date.parse(span.from)
+  const { plan, routes } = splitDay(visits, orders, shop, grounds, { midnight })
+  const hours = new Map(
+    Object.values(walkDay(plan, routes).walks).flatMap(({ stops }) => stops.map((stop) => [stop.id, stop] as const)),
+  )
+  return visits.map(
+    ({ id, machine, customer, address, complaints, callerSays, wayIn, scheduledAt, plannedMinutes }) => {
+      const reckoned = hours.get(id)
+      const { startedAt, doneAt } = grounds.work[id] ?? {}
+      const begins = doneAt
+        ? Date.parse(startedAt ?? doneAt)
+        : reckoned
+          ? midnight + reckoned.begins.mean * MINUTE
+          : Date.parse(scheduledAt)
+      const ends = doneAt
+        ? Date.parse(doneAt)
+        : reckoned
+          ? midnight + reckoned.ends.mean * MINUTE
+          : begins + plannedMinutes * MINUTE
+      return {
+        id,
+        title: `${customer.name}, ${machine.name}`,
+        place: address ?? customer.place,
+        words: [complaintWords(complaints), callerSays, wayIn].filter(Boolean).join('\n'),
+        begins: new Date(begins),
+        ends: new Date(Math.max(ends, begins + MINUTE)),
+      }
+    },
+  )
+}

@@ -1,4 +1,4 @@
-import type { Entry, EntryBodies } from '#core/visit/entry'
+import type { Entry, EntryBodies, EntryKind } from '#core/visit/entry'
 import { useOutbox } from '~/stores/outbox'
 import { writeLine } from '~/utils/write-line'
 import { useAuthor } from './useAuthor'
@@ -22,10 +22,21 @@ export function useShopJournal() {
   async function openVisit(
     visitId: string,
     opened: EntryBodies['visit-opened'],
-    call?: EntryBodies['call'],
+    {
+      call,
+      arranged,
+      waits = false,
+    }: { call?: EntryBodies['call']; arranged?: EntryBodies['arranged']; waits?: boolean },
   ): Promise<void> {
-    const at = (lamport: number) => ({ visitId, author: author.value, lamport })
-    await outbox.add([writeLine(at(1), 'visit-opened', opened), ...(call ? [writeLine(at(2), 'call', call)] : [])])
+    let lamport = 0
+    const line = <K extends EntryKind>(kind: K, body: EntryBodies[K]) =>
+      writeLine({ visitId, author: author.value, lamport: ++lamport }, kind, body)
+    await outbox.add([
+      line('visit-opened', opened),
+      ...(call ? [line('call', call)] : []),
+      ...(waits ? [line('planned', {})] : []),
+      ...(arranged && Object.keys(arranged).length > 0 ? [line('arranged', arranged)] : []),
+    ])
   }
 
   return { append, openVisit }

@@ -255,7 +255,7 @@ useHead({ title: computed(() => `${format(day.value, 'EEEE d MMMM')} · Pike Lam
               @wait="letWait"
             />
           </div>
-          <div class="tours">
+          <div class="tours" data-testid="day">
             <BetterOrder
               v-if="better && best"
               :words="better"
@@ -264,7 +264,7 @@ useHead({ title: computed(() => `${format(day.value, 'EEEE d MMMM')} · Pike Lam
               @leave="leftAsIs = orderKey"
             />
             <DayTour
-              v-for="{ van, rows } in tours"
+              v-for="({ van, rows }, index) in tours"
               :key="van.id"
               :van="van"
               :rows="rows"
@@ -275,6 +275,7 @@ useHead({ title: computed(() => `${format(day.value, 'EEEE d MMMM')} · Pike Lam
               :fit="call && fits[0]?.van === van.id ? fits[0] : undefined"
               :fit-name="call?.customer.name"
               :named="vans.length > 1"
+              :round="index > 0"
               :dark="the.dark.value"
               :units="view.shop.units"
               :leaves="before[van.id] === 0 ? split?.plan.vans.find(({ id }) => id === van.id)?.from : undefined"
@@ -356,7 +357,7 @@ useHead({ title: computed(() => `${format(day.value, 'EEEE d MMMM')} · Pike Lam
 }
 @media (min-width: 1100px) {
   .plan {
-    grid-template-columns: minmax(0, 1fr) 310px 350px;
+    grid-template-columns: minmax(0, 1fr) 284px 336px;
     grid-template-rows: auto 1fr;
     min-height: calc(100dvh - 130px);
   }

@@ -51,7 +51,22 @@ const WORDS: Readonly<Record<string, string>> = {
   workWarrantyMonths: 'warranty on work',
   partWarrantyMonths: 'warranty on a new motor or pump',
   energyPrice: 'a kilowatt-hour',
+  vans: 'vans',
+  'day.start': 'the day begins',
+  'day.end': 'the day ends',
+  'day.breakFrom': 'the break',
+  'day.breakMinutes': 'the break',
   ...Object.fromEntries(MONEY.map(({ key, label }) => [key, label])),
+}
+const HOURS = [
+  { key: 'start', label: 'the day begins' },
+  { key: 'end', label: 'the day ends' },
+  { key: 'breakFrom', label: 'the break, from' },
+] as const
+/** A van's id stays when it is called otherwise, and is not given again. */
+function addVan(): void {
+  const known = (form.value?.vans ?? []).map(({ id }) => Number(/^van-(\d+)$/.exec(id)?.[1] ?? 0))
+  form.value?.vans.push({ id: `van-${Math.max(0, ...known) + 1}`, name: '', people: 1 })
 }
 const ON = { parts: 'on parts', work: 'on work and journey', all: 'on everything' } as const
 </script>
@@ -194,6 +209,43 @@ const ON = { parts: 'on parts', work: 'on work and journey', all: 'on everything
           >
             Add a tax
           </button>
+        </fieldset>
+        <fieldset class="grid gap-3">
+          <legend class="mb-1 text-xl">Vans and the day</legend>
+          <div v-for="(van, index) in form.vans" :key="van.id" class="grid gap-2 sm:grid-cols-[1fr_10rem_auto]">
+            <SettingsField v-model="van.name" label="van" example="The long van" :test="`van-${index}-name`" />
+            <label
+              ><span class="label">how many ride in it</span
+              ><select v-model.number="van.people" class="field" :data-testid="`settings-van-${index}-people`">
+                <option v-for="count in 4" :key="count" :value="count">{{ count }}</option>
+              </select></label
+            >
+            <button
+              v-if="form.vans.length > 1"
+              type="button"
+              class="button self-end"
+              @click="form.vans.splice(index, 1)"
+            >
+              Drop
+            </button>
+          </div>
+          <button type="button" class="button justify-self-start" data-testid="add-van" @click="addVan">
+            Add a van
+          </button>
+          <div class="grid gap-3 sm:grid-cols-4">
+            <label v-for="each in HOURS" :key="each.key"
+              ><span class="label">{{ each.label }}</span
+              ><input v-model="form.day[each.key]" type="time" class="field" :data-testid="`settings-day-${each.key}`"
+            /></label>
+            <SettingsField
+              v-model="form.day.breakMinutes"
+              label="the break, minutes"
+              example="30"
+              :problem="problems['day.breakMinutes']"
+              test="breakMinutes"
+              figure
+            />
+          </div>
         </fieldset>
         <p v-if="Object.keys(problems).length > 0" role="alert" class="font-bold">
           Not kept yet:

@@ -165,7 +165,7 @@ useHead({ title: computed(() => `Week of ${format(monday.value, 'd MMMM')} · Pi
 <style scoped>
 .week {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+  grid-template-columns: repeat(8, minmax(0, 1fr));
   gap: 0 12px;
 }
 .day {
@@ -189,7 +189,7 @@ useHead({ title: computed(() => `Week of ${format(monday.value, 'd MMMM')} · Pi
 .is-done {
   color: var(--slate);
 }
-@media (max-width: 700px) {
+@media (max-width: 1000px) {
   .week {
     grid-template-columns: minmax(0, 1fr);
   }

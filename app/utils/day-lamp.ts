@@ -3,9 +3,8 @@ import type { DayWork, DayVan } from '#core/planning/day-plan'
 import type { DayWalk, Fit } from '#core/planning/order/day-order'
 import type { HistoryReading } from '#core/visit/history'
 import { LATENESS } from '#core/knowledge/shop/day'
-import { formatPercent } from '#core/quantity/format'
 import { clock } from './day-hours'
-import { moreOrLess, ordinal } from './day-rows'
+import { moreOrLess, ordinal, shortPercent } from './day-rows'
 
 type Visit = DayVisit<HistoryReading>
 
@@ -47,7 +46,7 @@ export function orderChange(before: DayWalk, after: DayWalk, nameOf: (id: string
     home === 0 ? `home ${clock(after.home)} as before` : `home ${clock(after.home)} instead of ${clock(before.home)}`,
     ...changed.map(
       (id) =>
-        `${nameOf(id)} late ${formatPercent(late.get(id) ?? 0)} instead of ${formatPercent(lateBefore.get(id) ?? 0)}`,
+        `${nameOf(id)} late ${shortPercent(late.get(id) ?? 0)} instead of ${shortPercent(lateBefore.get(id) ?? 0)}`,
     ),
   ]
 }
@@ -60,6 +59,8 @@ function lateIn(walk: DayWalk): Map<string, number> {
 export interface FitRow {
   fit: Fit
   where: string
+  /** Which van, where there are several. */
+  van?: string
   arrives: string
   driving: string
   says: string
@@ -82,15 +83,16 @@ export function fitRows(
   },
 ): FitRow[] {
   return fits.slice(0, most).map((fit) => {
-    const van = vans.length > 1 ? `${vans.find(({ id }) => id === fit.van)?.name ?? fit.van}, ` : ''
+    const name = vans.find(({ id }) => id === fit.van)?.name ?? fit.van
     return {
       fit,
-      where: `${van}${ordinal((before[fit.van] ?? 0) + fit.place + 1)}`,
+      where: ordinal((before[fit.van] ?? 0) + fit.place + 1),
+      ...(vans.length > 1 ? { van: name.charAt(0).toLowerCase() + name.slice(1) } : {}),
       arrives: clock(fit.arrives),
       driving: moreOrLess(fit.driving),
       says:
         fit.latest && fit.latest.late >= LATENESS.worthSaying
-          ? `${nameOf(fit.latest.id)} late ${formatPercent(fit.latest.late)}`
+          ? `${nameOf(fit.latest.id)} late ${shortPercent(fit.latest.late)}`
           : 'nobody late',
     }
   })

@@ -66,8 +66,8 @@ export function moreOrLess(minutes: number): string {
 
 /** A chance in as few letters as there are, its ends kept honest. */
 export function shortPercent(chance: number): string {
-  if (chance > 0 && chance < 0.01) return '<\u00a01\u00a0%'
-  if (chance < 1 && chance > 0.99) return '>\u00a099\u00a0%'
+  if (chance < 0.01) return '<1\u00a0%'
+  if (chance > 0.99) return '>99\u00a0%'
   return `${Math.round(chance * 100)}\u00a0%`
 }
 

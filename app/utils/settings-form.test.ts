@@ -61,3 +61,26 @@ describe('the shop’s settings', () => {
     [{ taxes: [{ name: '', percent: '5', on: 'all' }] }, 'taxes.0'],
   ])('%o is refused by its field', (change, field) => expect(problems(change)).toEqual([field]))
 })
+
+describe('the vans and the hours of the settings', () => {
+  const read = (change: Partial<ReturnType<typeof settingsForm>>) =>
+    readSettings({ ...settingsForm(SHOP), ...change }, SHOP)
+
+  it('are said once they are not the usual ones', () => {
+    const vans = [{ id: 'van-1', name: ' The long van ', people: 2 }]
+    const day = { start: '06:55', end: '18:00', breakFrom: '12:00', breakMinutes: '30' }
+    expect(read({ vans, day })).toMatchObject({
+      shop: {
+        vans: [{ id: 'van-1', name: 'The long van', people: 2 }],
+        day: { start: 415, end: 1080, breakFrom: 720, breakMinutes: 30 },
+      },
+    })
+    expect(settingsForm({ ...SHOP, day: { start: 415, end: 1080, breakFrom: 720, breakMinutes: 30 } }).day).toEqual(day)
+  })
+
+  it('are refused by their field where they are none', () => {
+    expect(problems({ vans: [] })).toEqual(['vans'])
+    expect(problems({ day: { ...settingsForm(SHOP).day, start: 'early' } })).toEqual(['day.start'])
+    expect(problems({ day: { ...settingsForm(SHOP).day, breakMinutes: 'short' } })).toEqual(['day.breakMinutes'])
+  })
+})

@@ -1,5 +1,6 @@
 import type { TaxLine } from '#core/knowledge/shop/rates'
 import type { NumberStyle } from '#core/quantity/number-style'
+import { hoursOf, vansOf } from '#core/planning/day-plan'
 import { enteredShop, type Shop } from '#core/visit/shop'
 import { readNumber } from './field-text'
 
@@ -23,6 +24,9 @@ export interface SettingsForm {
   partWarrantyMonths: string
   energyPrice: string
   taxes: { name: string; percent: string; on: TaxLine['on'] }[]
+  vans: { id: string; name: string; people: number }[]
+  /** Hours of the day as HH:MM; the break in minutes. */
+  day: { start: string; end: string; breakFrom: string; breakMinutes: string }
 }
 const FIGURES = ['hourly', 'trip', 'minimum', 'afterHours', 'helperHourly', 'partsMarkup', 'downtime'] as const
 /** What is not said at all where it is left empty. */
@@ -33,8 +37,18 @@ const EMPTIED: ReadonlySet<string> = new Set(['minimum', 'taxes', ...SAID_OR_NOT
 const NOTHING_CHARGED = { trip: 0, partsMarkup: 0, helperHourly: 0 }
 const text = (value: number | undefined) => (value === undefined ? '' : String(value))
 
+/** Minutes from midnight as a time field has them, and back. */
+const hourText = (minutes: number) =>
+  `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`
+function minutesOf(hour: string): number | undefined {
+  const match = /^(\d{1,2}):(\d{2})$/.exec(hour)
+  return match ? Number(match[1]) * 60 + Number(match[2]) : undefined
+}
+
 /** The shop as a form. One that nobody has entered starts empty: no figure is put into its mouth. */
-export function settingsForm({ name, place, mail = '', numbers = 'point', units, rates, unset }: Shop): SettingsForm {
+export function settingsForm(shop: Shop): SettingsForm {
+  const { name, place, mail = '', numbers = 'point', units, rates, unset } = shop
+  const day = hoursOf(shop)
   const figure = (value: number | undefined) => (unset ? '' : text(value))
   return {
     name,
@@ -54,6 +68,13 @@ export function settingsForm({ name, place, mail = '', numbers = 'point', units,
     workWarrantyMonths: figure(rates.workWarrantyMonths),
     partWarrantyMonths: figure(rates.partWarrantyMonths),
     energyPrice: figure(rates.energyPrice),
+    vans: vansOf(shop).map((van) => ({ ...van })),
+    day: {
+      start: hourText(day.start),
+      end: hourText(day.end),
+      breakFrom: hourText(day.breakFrom),
+      breakMinutes: String(day.breakMinutes),
+    },
     taxes: (rates.taxes ?? []).map(({ name: tax, percent, on }) => ({ name: tax, percent: String(percent), on })),
   }
 }
@@ -90,6 +111,20 @@ export function readSettings(
   if (!/^[A-Z]{3}$/.test(form.currency.trim().toUpperCase())) problems.currency = 'three letters, such as USD'
   if (form.chargesJourney && form.trip.trim() === '') problems.trip = 'what a journey costs, as it is charged'
   if (form.hourly.trim() === '') problems.hourly = 'what an hour costs: every price hangs on it'
+  const hour = (field: keyof SettingsForm['day']): number => {
+    const value = field === 'breakMinutes' ? readNumber(form.day[field]) : minutesOf(form.day[field])
+    if (value === undefined || value < 0)
+      problems[`day.${field}`] = field === 'breakMinutes' ? 'whole minutes, such as 30' : 'an hour, such as 7:30'
+    return value ?? 0
+  }
+  const day = {
+    start: hour('start'),
+    end: hour('end'),
+    breakFrom: hour('breakFrom'),
+    breakMinutes: hour('breakMinutes'),
+  }
+  const vans = form.vans.map(({ id, name, people }) => ({ id, name: name.trim(), people }))
+  if (vans.length === 0 || vans.some(({ name }) => !name)) problems.vans = 'one van at least, each with a name'
   if (Object.keys(problems).length > 0) return { problems }
   const { mail: _, numbers: __, ...known } = enteredShop(shop)
   const { partsMarkup, ...others } = figures
@@ -113,6 +148,13 @@ export function readSettings(
         ...(taxes.length > 0 ? { taxes } : {}),
         ...said,
       },
+      ...unlessSame('vans', vans, [...vansOf(shop)]),
+      ...unlessSame('day', day, hoursOf(shop)),
     },
   }
+}
+
+/** What is as it was is not said anew: a shop that has said nothing of it goes on with what is usual. */
+function unlessSame<K extends string, T>(field: K, now: T, before: T): Partial<Record<K, T>> {
+  return JSON.stringify(now) === JSON.stringify(before) ? {} : ({ [field]: now } as Partial<Record<K, T>>)
 }

@@ -1,7 +1,7 @@
 import { reasonOn } from '../diagnosis/reasoning'
 import { describe, expect, it } from 'vitest'
 import type { DiagnosisCase } from '../diagnosis/finding'
-import { nextVisit, orderDay, type DayVisit } from './day'
+import { orderDay, type DayVisit } from './day'
 import { prepare } from './preparation'
 
 const humming: DiagnosisCase = {
@@ -56,14 +56,13 @@ describe('loading the van', () => {
 
 describe('the day', () => {
   const visit = (id: string, scheduledAt: string, done: boolean) => ({ id, scheduledAt, done }) as DayVisit
-  it('goes by time, and lights the first that is not handed over', () => {
+  it('goes by time, and by id where two are at one', () => {
     const day = [
       visit('b', '2026-05-12T10:00:00Z', false),
       visit('a', '2026-05-12T07:30:00Z', true),
+      visit('d', '2026-05-11T15:00:00Z', false),
       visit('c', '2026-05-11T15:00:00Z', false),
     ]
-    expect(orderDay(day).map(({ id }) => id)).toEqual(['c', 'a', 'b'])
-    expect(nextVisit(day)?.id).toBe('c')
-    expect(nextVisit([day[1] as DayVisit])).toBeUndefined()
+    expect(orderDay(day).map(({ id }) => id)).toEqual(['c', 'd', 'a', 'b'])
   })
 })

@@ -121,7 +121,9 @@ async function copyOfVisit(url: string, seeded: string, visitId: string): Promis
   ).map((entry) =>
     entry.kind === 'visit-opened' && entry.visitId === renamed.get(visitId)
       ? { ...entry, body: { ...entry.body, scheduledAt: ANOTHER_DAY.toISOString() } }
-      : entry,
+      : entry.kind === 'planned' && entry.body.at
+        ? { ...entry, body: { ...entry.body, at: ANOTHER_DAY.toISOString() } }
+        : entry,
   )
   expect((await post(`${url}/api/entries`, { entries: copies })).status).toBe(200)
   return renamed.get(visitId) as string

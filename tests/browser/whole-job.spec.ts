@@ -12,7 +12,7 @@ const PIXEL = Buffer.from(
 test('the humming pool pump, from the call to the sheet', async ({ page, shop, problems }) => {
   await fixClock(page)
   await page.goto(shop.url)
-  await page.getByTestId('day-row-lit').click()
+  await page.getByTestId('day-row-lit').getByRole('link').click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('filter pump 2, Millrace Lido')
 
   // Call

@@ -10,7 +10,7 @@ const emit = defineEmits<{ take: []; leave: [] }>()
     data-testid="better"
   >
     <p class="min-w-0 grow basis-72">
-      <strong>{{ isProved ? 'The best order' : 'A better order' }}: {{ words.slice(0, 2).join(', ') }}.</strong>
+      <strong>{{ isProved ? 'The best order' : 'A better order' }}: {{ words.slice(0, 2).join(', ') }}. </strong>
       <span v-if="words.length > 2" class="text-slate"> {{ words.slice(2).join('; ') }}.</span>
     </p>
     <span class="flex gap-2"

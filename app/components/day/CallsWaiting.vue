@@ -12,7 +12,7 @@ const { calls, work, now } = defineProps<{
 }>()
 const emit = defineEmits<{ try: [visitId: string]; open: [visitId: string] }>()
 
-function words({ id, complaints, callerSays, arranged }: DayVisit): string {
+function words({ id, machine, complaints, callerSays, arranged }: DayVisit): string {
   const own = work?.[id]
   const by = arranged.until
     ? `by ${format(new Date(arranged.until), 'EEE H:mm')}`
@@ -20,6 +20,7 @@ function words({ id, complaints, callerSays, arranged }: DayVisit): string {
       ? `from ${format(new Date(arranged.from), 'EEE H:mm')}`
       : ''
   return [
+    machine.name,
     own?.urgency.words ?? (complaintWords(complaints) || callerSays),
     by,
     (own?.people ?? 1) > 1 ? 'two people' : '',
@@ -28,7 +29,7 @@ function words({ id, complaints, callerSays, arranged }: DayVisit): string {
       : '',
   ]
     .filter(Boolean)
-    .join(' · ')
+    .join(', ')
 }
 </script>
 
@@ -49,8 +50,10 @@ function words({ id, complaints, callerSays, arranged }: DayVisit): string {
           data-testid="call"
           @click="emit('try', visit.id)"
         >
-          <strong class="block truncate">{{ visit.customer.name }}, {{ visit.machine.name }}</strong
-          ><span class="block truncate text-[0.9rem] text-slate">{{ words(visit) }}</span>
+          <strong class="block truncate">{{ visit.customer.name }}</strong><span
+            class="block truncate text-[0.9rem] text-slate"
+            >{{ words(visit) }}</span
+          >
         </button>
         <span v-if="work?.[visit.id]" class="number shrink-0 text-right"
           ><span class="block">{{ formatMinutes(work[visit.id]?.minutes.p50) }}</span

@@ -38,11 +38,13 @@ const needs = computed(() =>
       <p v-if="needs.length > 0" class="mt-1">{{ needs.join('; ') }}.</p>
       <p v-if="fits.length === 0" class="mt-2">Its minutes are being worked out.</p>
       <ul v-else class="mt-2" data-testid="fits">
-        <li v-for="(row, index) in fits" :key="row.where">
+        <li v-for="(row, index) in fits" :key="row.where + row.van">
           <button type="button" class="fit" :class="{ 'font-bold': index === 0 }" @click="emit('put', row)">
-            <span>{{ row.where }}</span><span class="number">{{ row.arrives }}</span
+            <span
+              >{{ row.where }}<template v-if="row.van">, {{ row.van }}</template></span
+            ><span class="number">{{ row.arrives }}</span
             ><span class="number">{{ row.driving }}</span
-            ><span>{{ row.says }}</span>
+            ><span class="says">{{ row.says }}</span>
           </button>
         </li>
       </ul>
@@ -54,7 +56,7 @@ const needs = computed(() =>
           data-testid="put-in"
           @click="emit('put', fits[0])"
         >
-          Put it {{ fits[0].where }}
+          Put it {{ fits[0].where }}<template v-if="fits[0].van">, {{ fits[0].van }}</template>
         </button>
         <button type="button" class="button" data-testid="let-wait" @click="emit('wait')">Let it wait</button>
       </div>
@@ -63,10 +65,8 @@ const needs = computed(() =>
       <h2 class="text-[1.25rem]" data-testid="lamp-title">
         {{ next.visit.customer.name }}, {{ next.visit.machine.name }}
       </h2>
-      <p>
-        <template v-if="leave !== undefined">Leave by {{ clock(leave) }}. </template
-        >{{ complaintWords(next.visit.complaints) || next.visit.callerSays }}
-      </p>
+      <p>{{ complaintWords(next.visit.complaints) || next.visit.callerSays }}</p>
+      <p v-if="leave !== undefined">Leave by {{ clock(leave) }}.</p>
       <p v-if="next.visit.wayIn">{{ next.visit.wayIn }}</p>
       <NuxtLink class="button button-lit mt-3 w-full" :to="`/visits/${next.visit.id}`" data-testid="go-next">{{
         next.is === 'now' ? 'On with it' : 'Open the visit'
@@ -82,13 +82,18 @@ const needs = computed(() =>
 <style scoped>
 .fit {
   display: grid;
-  grid-template-columns: minmax(3rem, auto) 3.4rem 3.6rem minmax(0, 1fr);
-  gap: 0.6rem;
+  grid-template-columns: minmax(0, 1fr) auto auto;
+  gap: 0 0.8rem;
+  padding-block: 0.25rem;
   align-items: center;
   width: 100%;
   min-height: 48px;
   border-top: 1px solid color-mix(in srgb, var(--lamp-ink) 30%, transparent);
   text-align: left;
+}
+.says {
+  grid-column: 1 / 4;
+  font-weight: 400;
 }
 .fit:hover {
   text-decoration: underline;

@@ -56,29 +56,33 @@ interface Mark {
   text: string
   sign: string
   is: 'stop' | 'done' | 'call' | 'shop'
+  isRound: boolean
 }
 /** What stands at one place shares its mark: two machines of one house are one stop on the map. */
 const marks = computed(() => {
   const found: Mark[] = []
-  const put = (key: string, place: MapPoint | undefined, text: string, sign: string, is: Mark['is']) => {
+  const put = (
+    key: string,
+    place: MapPoint | undefined,
+    { text, sign, is, isRound = false }: Pick<Mark, 'text' | 'sign' | 'is'> & { isRound?: boolean },
+  ) => {
     if (!place) return
     const point = at(place)
     const same = found.find((each) => Math.hypot(each.x - point.x, each.y - point.y) < 4)
-    if (!same) found.push({ key, ...point, text, sign, is })
+    if (!same) found.push({ key, ...point, text, sign, is, isRound })
     else if (same.is !== 'shop' && sign) same.sign = same.sign ? `${same.sign},${sign}` : sign
   }
-  put('shop', grounds.places[grounds.shop], 'shop', '', 'shop')
-  for (const { rows } of tours)
+  put('shop', grounds.places[grounds.shop], { text: 'shop', sign: '', is: 'shop' })
+  for (const [index, { rows }] of tours.entries())
     for (const { id, is, visit, number } of rows)
       if (is !== 'errand')
-        put(
-          id,
-          placeOf(visit.id),
-          visit.customer.name,
-          is === 'done' ? '' : `${number}`,
-          is === 'done' ? 'done' : 'stop',
-        )
-  for (const { id, letter, name } of waiting) put(id, placeOf(id), name, letter, 'call')
+        put(id, placeOf(visit.id), {
+          text: visit.customer.name,
+          sign: is === 'done' ? '' : `${number}`,
+          is: is === 'done' ? 'done' : 'stop',
+          isRound: index > 0,
+        })
+  for (const { id, letter, name } of waiting) put(id, placeOf(id), { text: name, sign: letter, is: 'call' })
   return found
 })
 const labels = computed(() => placeLabels(marks.value, size.value))
@@ -116,7 +120,7 @@ const spoken = computed(
         :y="mark.y - 12"
         :width="widthOf(mark.sign)"
         height="24"
-        rx="5"
+        :rx="mark.isRound ? 12 : 5"
         class="mark"
       />
       <text :x="mark.x" :y="mark.y + 5" class="sign">{{ mark.sign }}</text>

@@ -8,7 +8,7 @@ import { clock } from '~/utils/day-hours'
 import { moreOrLess, roadLength } from '~/utils/day-rows'
 
 /** One van's day as a drop pipe: where it leaves, each stop with its hour, where it comes back. */
-const { van, rows, walk, grounds, midnight, litId, fit, fitName, named, dark, units, leaves } = defineProps<{
+const { van, rows, walk, grounds, midnight, litId, fit, fitName, named, round, dark, units, leaves } = defineProps<{
   van: DayVan
   rows: TourRow[]
   walk?: Walk
@@ -20,6 +20,8 @@ const { van, rows, walk, grounds, midnight, litId, fit, fitName, named, dark, un
   fitName?: string
   /** The van is named: there are several. */
   named: boolean
+  /** Not the first van: its marks are round. */
+  round: boolean
   dark?: number
   units: 'us' | 'metric'
   /** When it leaves, minutes; absent where it is on its way. */
@@ -52,7 +54,7 @@ function move(id: string, by: -1 | 1): void {
     <h2 v-if="named" class="px-4 pt-3 text-[1.05rem]">
       {{ van.name }}<span v-if="van.people > 1" class="text-slate font-normal">, two in it</span>
     </h2>
-    <div class="tour" data-testid="day">
+    <div class="tour">
       <p v-if="leaves !== undefined && ahead.length > 0" class="end">
         <span class="number text-right">{{ clock(leaves) }}</span><span class="shop" aria-hidden="true" /><span
           class="text-slate"
@@ -67,6 +69,7 @@ function move(id: string, by: -1 | 1): void {
         :midnight="midnight"
         :lit="row.id === litId"
         :people="van.people"
+        :round="round"
         @open="emit('open', row.visit.id)"
       />
       <VueDraggable
@@ -75,6 +78,7 @@ function move(id: string, by: -1 | 1): void {
         group="tours"
         handle=".grip"
         :animation="140"
+        :force-fallback="true"
         ghost-class="is-ghost"
         class="list"
       >
@@ -86,10 +90,9 @@ function move(id: string, by: -1 | 1): void {
             /><strong>{{ fitName }} would fit here</strong
             ><span class="number ml-auto">{{ moreOrLess(fit.driving) }} driving</span>
           </p>
-          <p v-if="row.hours" class="drive number">
-            {{ Math.round(row.hours.drive) }} min<span v-if="row.hours.breakBefore" class="rest"
-              >, the break on the way</span
-            >
+          <p v-if="row.hours" class="drive" :class="{ 'has-break': row.hours.breakBefore }">
+            <span class="number">{{ Math.round(row.hours.drive) }} min</span
+            ><span v-if="row.hours.breakBefore" class="rest">the break on the way</span>
           </p>
           <TourStop
             :row="row"
@@ -97,6 +100,7 @@ function move(id: string, by: -1 | 1): void {
             :midnight="midnight"
             :lit="row.id === litId"
             :people="van.people"
+            :round="round"
             @move="move(row.id, $event)"
             @open="emit('open', row.visit.id)"
           />
@@ -126,7 +130,7 @@ function move(id: string, by: -1 | 1): void {
 .tour::before {
   content: '';
   position: absolute;
-  left: 92px;
+  left: 88px;
   top: 24px;
   bottom: 24px;
   width: 10px;
@@ -139,8 +143,43 @@ function move(id: string, by: -1 | 1): void {
 .call {
   position: relative;
   display: grid;
-  grid-template-columns: 58px 40px minmax(0, 1fr) auto;
-  gap: 0 10px;
+  grid-template-columns: 56px 36px minmax(0, 1fr) auto;
+  gap: 0 8px;
+  align-items: center;
+  min-height: 36px;
+  padding-inline: 12px 12px;
+}
+.shop {
+  width: 34px;
+  height: 20px;
+  border-radius: 3px;
+  background: var(--ink);
+}
+.drive {
+  position: relative;
+  display: grid;
+  grid-template-columns: 56px 36px minmax(0, 1fr);
+  gap: 0 8px;
+  padding-left: 12px;
+  margin-block: -5px;
+  color: var(--slate);
+  font-size: 0.82rem;
+  line-height: 1.2;
+  text-align: right;
+  white-space: nowrap;
+}
+.has-break {
+  margin-block: 2px;
+}
+.rest {
+  grid-column: 3;
+  text-align: left;
+}
+.call {
+  position: relative;
+  display: grid;
+  grid-template-columns: 56px 36px minmax(0, 1fr) auto;
+  gap: 0 8px;
   align-items: center;
   min-height: 36px;
   padding-inline: 12px 12px;
@@ -187,19 +226,17 @@ function move(id: string, by: -1 | 1): void {
 }
 @media (max-width: 700px) {
   .tour::before {
-    left: 78px;
+    left: 77px;
   }
   .end,
   .call {
-    grid-template-columns: 48px 36px minmax(0, 1fr) auto;
-    padding-inline: 8px;
+    grid-template-columns: 50px 36px minmax(0, 1fr) auto;
+    padding-inline: 6px;
+    font-size: 0.98rem;
   }
   .drive {
-    width: 56px;
-    padding-left: 0;
-  }
-  .rest {
-    left: 104px;
+    grid-template-columns: 50px 36px minmax(0, 1fr);
+    padding-left: 6px;
   }
 }
 </style>

@@ -26,7 +26,7 @@ const overBest = computed(() => (best ? Math.round(after.cost - best.cost) : 0))
         }}<template v-if="best">{{
           overBest <= 0
             ? `; this is ${isProved ? 'the best order there is' : 'as good as any that was found'}`
-            : `; the best ${isProved ? 'order' : 'found'} is worth ${overBest} min of driving more`
+            : `; the best ${isProved ? 'order' : 'that was found'} is better by as much as ${overBest} min of driving`
         }}</template
         >.</span
       >

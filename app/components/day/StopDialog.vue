@@ -98,7 +98,7 @@ const secondLook = () =>
 <template>
   <SmallDialog :title="`${visit.customer.name}, ${visit.machine.name}`" test="stop-dialog" wide @close="emit('close')">
     <div class="mt-3 grid gap-5">
-      <section class="grid gap-2" aria-labelledby="stop-day">
+      <section v-if="!visit.done" class="grid gap-2" aria-labelledby="stop-day">
         <h3 id="stop-day">Its day</h3>
         <div class="grid gap-3 sm:grid-cols-2">
           <label
@@ -121,7 +121,7 @@ const secondLook = () =>
           <button type="button" class="button" data-testid="stop-cancel" @click="cancel">Call it off</button>
         </div>
       </section>
-      <section class="grid gap-2" aria-labelledby="stop-promised">
+      <section v-if="!visit.done" class="grid gap-2" aria-labelledby="stop-promised">
         <h3 id="stop-promised">Promised, and what it needs</h3>
         <div class="grid gap-3 sm:grid-cols-3">
           <label
@@ -163,6 +163,9 @@ const secondLook = () =>
       </section>
       <section class="grid gap-2" aria-labelledby="stop-second">
         <h3 id="stop-second">Another visit at this machine</h3>
+        <label v-if="visit.done"
+          ><span class="label">Day</span><input v-model="form.day" type="date" class="field" required
+        /></label>
         <label
           ><span class="label">What for</span
           ><input v-model="second.says" class="field" maxlength="500" data-testid="second-says"
@@ -186,7 +189,7 @@ const secondLook = () =>
         </div>
         <div class="flex flex-wrap gap-2">
           <button type="button" class="button" data-testid="second-split" @click="openSecond">
-            Split: the rest waits for a day
+            {{ visit.done ? 'It waits for a day' : 'Split: the rest waits for a day' }}
           </button>
           <button type="button" class="button" data-testid="second-look" @click="secondLook">
             A second look on that day

@@ -11,13 +11,15 @@ import { BECAUSE_WORDS, shortPercent, type TourRow } from '~/utils/day-rows'
 import { clock } from '~/utils/day-hours'
 
 /** One visit of a tour: its hour, what it is, how long, what was promised, and the grip to move it by. */
-const { row, work, midnight, lit, people } = defineProps<{
+const { row, work, midnight, lit, people, round } = defineProps<{
   row: TourRow
   work?: DayWork
   midnight: number
   lit: boolean
   /** How many ride in its van. */
   people: number
+  /** It is in another van’s tour than the first: its mark is round, here and on the map. */
+  round: boolean
 }>()
 const emit = defineEmits<{ move: [by: -1 | 1]; open: [] }>()
 const { reader } = useUnits()
@@ -92,14 +94,14 @@ function moved(event: KeyboardEvent): void {
       v-if="isMovable"
       type="button"
       class="mark grip"
-      :class="{ 'is-amber': lit }"
+      :class="{ 'is-amber': lit, 'is-round': round }"
       :aria-label="`${ordinal(row.number)}: ${visit.customer.name}. Drag, or move it with the arrow keys`"
       data-testid="grip"
       @keydown="moved"
     >
       {{ row.number }}
     </button>
-    <span v-else class="mark" :class="{ 'is-done': row.is === 'done', 'is-amber': lit }">{{
+    <span v-else class="mark" :class="{ 'is-done': row.is === 'done', 'is-amber': lit, 'is-round': round }">{{
       row.is === 'done' ? '' : row.number
     }}</span>
     <NuxtLink :to="`/visits/${visit.id}`" class="what">
@@ -131,8 +133,12 @@ function moved(event: KeyboardEvent): void {
       <template v-if="row.is === 'ahead' && row.hours">
         <HourSpread :hours="row.hours" :window="window" />
         <span class="flex justify-between gap-2 text-[0.84rem]"
-          ><span class="soft">{{ promised }}</span
-          ><span v-if="window.until !== undefined" :class="isLate ? 'late' : 'soft'" data-testid="late"
+          ><span class="soft whitespace-nowrap">{{ promised }}</span
+          ><span
+            v-if="window.until !== undefined"
+            :class="isLate ? 'late' : 'soft'"
+            class="whitespace-nowrap"
+            data-testid="late"
             >late {{ shortPercent(row.hours.late) }}</span
           ></span
         >
@@ -158,11 +164,11 @@ function moved(event: KeyboardEvent): void {
 .stop {
   position: relative;
   display: grid;
-  grid-template-columns: 58px 40px minmax(0, 1fr) 68px 128px 44px;
+  grid-template-columns: 56px 36px minmax(0, 1fr) 66px 122px 40px;
   gap: 0 8px;
   align-items: center;
   min-height: 74px;
-  padding: 4px 4px 4px 12px;
+  padding: 4px 2px 4px 12px;
 }
 .stop.is-errand {
   min-height: 44px;
@@ -206,6 +212,9 @@ function moved(event: KeyboardEvent): void {
   color: var(--ink);
   font-family: var(--font-mono);
   font-weight: 700;
+}
+.mark.is-round {
+  border-radius: 50%;
 }
 .mark.is-small {
   width: 22px;
@@ -261,15 +270,18 @@ function moved(event: KeyboardEvent): void {
   min-width: 0;
 }
 .more {
-  min-width: 44px;
+  min-width: 40px;
   min-height: 48px;
   color: inherit;
   font-size: 1.3rem;
 }
 @media (max-width: 700px) {
   .stop {
-    grid-template-columns: 48px 36px minmax(0, 1fr) 44px;
-    padding-inline: 8px 0;
+    grid-template-columns: 50px 36px minmax(0, 1fr) 44px;
+    padding-inline: 6px 0;
+  }
+  .when {
+    font-size: 0.98rem;
   }
   .drawing,
   .work {

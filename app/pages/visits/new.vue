@@ -14,6 +14,7 @@ import {
 } from '#core/knowledge/vocabulary'
 import type { Customer, Machine } from '#core/visit/entry'
 import { PLATE_BOUNDS, within } from '#core/motor/plate-bounds'
+import { instantAt } from '~/utils/day-hours'
 import type { CardView, CustomerView } from '~/utils/register-views'
 
 interface Known {
@@ -38,13 +39,19 @@ const form = reactive({
   volts: '230',
   installedOn: '',
   day: format(now, 'yyyy-MM-dd'),
-  time: format(now, 'HH:mm'),
-  minutes: 60,
+  /** It waits for a day. */
+  waits: false,
+  from: '',
+  until: '',
+  /** 0 where the program is to reckon them. */
+  minutes: 0,
   says: '',
 })
 const complaints = ref<string[]>([])
 const problems = ref<Record<string, string>>({})
 const { problemsOf } = useEntryRules()
+/** What stands in the line where nobody says how long it takes. */
+const USUAL_MINUTES = 60
 /** Where a field of the lines goes by another name in this form. */
 const FIELD_OF: Readonly<Record<string, string>> = {
   'customer.name': 'customer',
@@ -118,21 +125,32 @@ function machineAndCustomer(): Known | undefined {
 async function open(): Promise<void> {
   problems.value = {}
   const both = machineAndCustomer()
-  const scheduled = new Date(`${form.day}T${form.time}`)
-  if (Number.isNaN(scheduled.getTime())) problems.value.day = 'A day and a time are needed.'
+  const scheduled = form.waits ? new Date() : new Date(`${form.day}T${form.from || '12:00'}`)
+  if (Number.isNaN(scheduled.getTime())) problems.value.day = 'A day is needed, or let it wait for one.'
   if (!both || Object.keys(problems.value).length > 0) return
   const visitId = uuidv7()
   const callerSays = form.says.trim()
-  const opened = { ...both, scheduledAt: scheduled.toISOString(), plannedMinutes: form.minutes, callerSays }
+  const opened = {
+    ...both,
+    scheduledAt: scheduled.toISOString(),
+    plannedMinutes: form.minutes || USUAL_MINUTES,
+    callerSays,
+  }
+  const arranged = {
+    ...(form.from ? { from: instantAt(form.day, form.from) } : {}),
+    ...(form.until ? { until: instantAt(form.day, form.until) } : {}),
+    ...(form.minutes > 0 ? { minutes: form.minutes } : {}),
+  }
   for (const [path, expected] of Object.entries(problemsOf('visit-opened', opened)))
     problems.value[FIELD_OF[path] ?? 'machine'] = expected
+  for (const expected of Object.values(problemsOf('arranged', arranged))) problems.value.day = `Promised: ${expected}`
   if (Object.keys(problems.value).length > 0) return
-  await journal.openVisit(
-    visitId,
-    opened,
-    complaints.value.length > 0 ? { complaints: complaints.value, alreadyReplaced: [], callerSays } : undefined,
-  )
-  await navigateTo(`/visits/${visitId}`)
+  await journal.openVisit(visitId, opened, {
+    ...(complaints.value.length > 0 ? { call: { complaints: complaints.value, alreadyReplaced: [], callerSays } } : {}),
+    arranged,
+    waits: form.waits,
+  })
+  await navigateTo(form.waits ? '/' : `/visits/${visitId}`)
 }
 useHead({ title: 'New visit · Pike Lamp' })
 </script>
@@ -206,25 +224,47 @@ useHead({ title: 'New visit · Pike Lamp' })
             /></label>
           </div>
         </section>
-        <section class="grid gap-3 sm:grid-cols-3">
+        <section class="grid gap-3 sm:grid-cols-4">
+          <div class="flex flex-wrap gap-2 sm:col-span-4">
+            <button
+              v-for="[waits, words] in [
+                [false, 'on a day'],
+                [true, 'waits for a day'],
+              ] as const"
+              :key="words"
+              type="button"
+              class="toggle"
+              :aria-pressed="form.waits === waits"
+              :data-testid="waits ? 'new-waits' : 'new-on-a-day'"
+              @click="form.waits = waits"
+            >
+              {{ words }}
+            </button>
+          </div>
           <label
-            ><span class="label">Day</span><input v-model="form.day" type="date" class="field" /><span
+            ><span class="label">{{ form.waits ? 'Promised for' : 'Day' }}</span
+            ><input v-model="form.day" type="date" class="field" /><span
               v-if="problems.day"
               role="alert"
               class="text-rust"
               >{{ problems.day }}</span
             ></label
           >
-          <label><span class="label">Time</span><input v-model="form.time" type="time" class="field" /></label>
+          <label><span class="label">Not before</span><input v-model="form.from" type="time" class="field" /></label>
           <label
-            ><span class="label">Minutes planned</span
+            ><span class="label">Not after</span
+            ><input v-model="form.until" type="time" class="field" data-testid="new-until"
+          /></label>
+          <label
+            ><span class="label">Minutes</span
             ><select v-model.number="form.minutes" class="field">
+              <option :value="0">as reckoned</option>
               <option v-for="minutes in [15, 30, 45, 60, 90, 120, 180, 240]" :key="minutes" :value="minutes">
                 {{ minutes }}
               </option>
             </select></label
           >
-          <label class="sm:col-span-3"
+          <label class="sm:col-span-4"
             ><span class="label">In the caller’s words</span><input v-model="form.says" class="field" maxlength="500"
           /></label>
         </section>
@@ -246,7 +286,7 @@ useHead({ title: 'New visit · Pike Lamp' })
           </div>
         </section>
         <button type="submit" class="button button-lit justify-self-start" data-testid="open-visit">
-          Open the visit
+          {{ form.waits ? 'Write the call down' : 'Open the visit' }}
         </button>
       </form>
     </main>

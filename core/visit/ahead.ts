@@ -7,7 +7,7 @@ import type { DayLoadOf } from '../planning/morning'
 import { urgencyOf, type Urgency } from '../planning/urgency'
 import type { Pace } from '../takedown/as-here'
 import type { VisitState } from './fold'
-import { considerationOf, repairOf, type Consideration, type Experience } from './job'
+import { outlookOf, repairOf, type Experience, type Outlook } from './job'
 import type { Shop } from './shop'
 
 /** What of a visit its day hangs on: how long, how urgent, by how many, and what to load for it. */
@@ -22,17 +22,17 @@ export interface Ahead {
 
 /** What a visit asks of its day, from what is known of it by now. */
 export function aheadOf(state: VisitState, shop: Shop, pace: Pace, experience: Experience): Ahead {
-  const considered = considerationOf(state, shop, pace, experience)
+  const outlook = outlookOf(state, shop, pace, experience)
   const { complaints, withoutWater } = state.call
   const { livestock, onlySupply } = state.machine.installation ?? {}
   const isHoisted = state.standing === 'installed' && needsTwo(state.pump)
   const { arranged } = state.schedule
   return {
-    minutes: arranged.minutes === undefined ? minutesAhead(state, considered, shop, pace) : byHand(arranged.minutes),
+    minutes: arranged.minutes === undefined ? minutesAhead(state, outlook, shop, pace) : byHand(arranged.minutes),
     urgency: urgencyOf({ kind: state.machine.kind, complaints, withoutWater, livestock, onlySupply }),
     people: arranged.people ?? (isHoisted ? 2 : 1),
     byDaylight: state.standing === 'installed' && WELLS.includes(state.machine.kind),
-    load: { parts: considered.preparation.parts, tools: considered.preparation.tools, loaded: [...state.loaded] },
+    load: { parts: outlook.preparation.parts, tools: outlook.preparation.tools, loaded: [...state.loaded] },
   }
 }
 
@@ -41,27 +41,23 @@ const HAND_SPREAD = 1.3
 const byHand = (minutes: number): Spread => ({ p50: minutes, p90: Math.round(minutes * HAND_SPREAD) })
 
 /** Minutes that the rest of a visit takes: what is agreed from its plan, else each likely repair by its chance. */
-function minutesAhead(state: VisitState, considered: Consideration, shop: Shop, pace: Pace): Spread {
+function minutesAhead(state: VisitState, { bill, likely }: Outlook, shop: Shop, pace: Pace): Spread {
   if (state.handedOver) return { p50: 0, p90: 0 }
   const { arriving, testing, closing } = VISIT_MINUTES
   const { stagesDone, findings } = state
   const begun = findings.length > 0 || state.steps.size > 0
-  const around = [
-    ...(begun ? [] : [arriving]),
-    ...(stagesDone.has('test') || considered.bill ? [] : [testing]),
-    closing,
-  ].map(workMoment)
+  const around = [...(begun ? [] : [arriving]), ...(stagesDone.has('test') || bill ? [] : [testing]), closing].map(
+    workMoment,
+  )
   const base = around.reduce(later)
-  const { bill } = considered
   if (bill) {
     const left = shareLeft(state, shop, pace)
     return spreadOf([{ weight: 1, moment: later(base, workMoment(scaled(bill.minutes, left))) }])
   }
-  const likely = considered.options.filter(({ chanceRight }) => chanceRight > 0)
   return spreadOf(
     likely.length === 0
       ? [{ weight: 1, moment: base }]
-      : likely.map(({ minutes, chanceRight }) => ({ weight: chanceRight, moment: later(base, workMoment(minutes)) })),
+      : likely.map(({ minutes, chance }) => ({ weight: chance, moment: later(base, workMoment(minutes)) })),
   )
 }
 

@@ -5,7 +5,7 @@ import { waysOf, type Way } from '../decision/offer'
 import { optionsFor, type Option } from '../decision/options'
 import { diagnosisOf, type Diagnosis } from '../diagnosis/diagnose'
 import type { DiagnosisModel } from '../diagnosis/model'
-import { reasonOn } from '../diagnosis/reasoning'
+import { reasonOn, type Reasoning } from '../diagnosis/reasoning'
 import { prepare, prepareAgreed, type Preparation } from '../planning/preparation'
 import { isReturn } from '../knowledge/repairs/returns'
 import { renewedParts } from '../knowledge/repairs/renews'
@@ -125,6 +125,43 @@ export function considerationOf(
     ).filter(({ id, parts }) => state.agreed.includes(id) || !isPointless(parts, bill, state.pump.kind)),
     ...(bill ? { bill } : {}),
   }
+}
+
+/** What is likely to be done and to be loaded, and nothing that only a screen of the visit shows. */
+export interface Outlook extends Pick<Consideration, 'preparation' | 'bill'> {
+  /** What it may come to, where nothing is agreed: each repair with the chance that it is the one. */
+  likely: { chance: number; minutes: Option['minutes'] }[]
+}
+
+/** The part of a consideration that planning a day asks for: the ways, the wishes and the words are left out. */
+export function outlookOf(
+  state: ConsideredState,
+  shop: Pick<Shop, 'rates' | 'schools'>,
+  pace: Pace,
+  experience: Experience,
+): Outlook {
+  const { rates } = shop
+  const pricing: Pricing = { pump: state.pump, plate: state.plate, rates, here: pricedWith(state, shop, pace) }
+  const reasoning = reasonOn(state.case, { rates, experience })
+  const agreed = state.agreed.length > 0 ? billOf(state.agreed, pricing) : undefined
+  const loading = prepare(reasoning)
+  // What is agreed says how long it takes; what might have been done instead is not planned for it.
+  return agreed
+    ? { likely: [], preparation: prepareAgreed(loading, agreed), bill: agreed }
+    : { likely: likelyRepairs(reasoning, optionsFor(reasoning, state.wished, pricing.here)), preparation: loading }
+}
+
+/** Once known, what is wrong is mended by the cheapest of what mends it; what nothing mends, by the likeliest. */
+function likelyRepairs({ model, posterior }: Reasoning, options: readonly Option[]): Outlook['likely'] {
+  const cures = new Map(model.actions.map(({ id, cures: faults }) => [id, new Set<string>(faults)]))
+  const cheapest = [...options].sort((a, b) => a.price - b.price)
+  const [first] = options
+  const chances = new Map<Option, number>()
+  for (const [index, { faults }] of model.hypotheses.entries()) {
+    const option = cheapest.find(({ id }) => faults.every((fault) => cures.get(id)?.has(fault))) ?? first
+    if (option) chances.set(option, (chances.get(option) ?? 0) + (posterior.probabilities[index] as number))
+  }
+  return [...chances].map(([{ minutes }, chance]) => ({ chance, minutes }))
 }
 
 /** What was carried out before this round: each round opened once. */

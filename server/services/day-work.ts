@@ -19,8 +19,10 @@ export class DayBook {
 
   /** Of each of these visits. */
   async aheadOf(app: ShopApp, ids: readonly string[]): Promise<Map<string, Ahead & Worked>> {
-    const ahead = await Promise.all(ids.map(async (id) => [id, await this.aheadOfOne(app, id)] as const))
-    return new Map(ahead)
+    const ahead = new Map<string, Ahead & Worked>()
+    // One after the other: the other threads are for what somebody writes meanwhile.
+    for (const id of ids) ahead.set(id, await this.aheadOfOne(app, id))
+    return ahead
   }
 
   private async aheadOfOne(app: ShopApp, id: string): Promise<Ahead & Worked> {

@@ -22,7 +22,8 @@ const MINUTE = 60_000
 export async function plannedVisits(app: ShopApp, span: DaySpan): Promise<PlannedVisit[]> {
   const { visits: rows, orders } = await dayRows(app, span)
   if (rows.length === 0) return []
-  const visits = orderDay(await dayVisits(app, rows, span.from))
+  // What goes on on another day has its hours there.
+  const visits = orderDay(await dayVisits(app, rows, span.from)).filter(({ scheduledAt }) => scheduledAt < span.to)
   const shop = shopOf((await app.repository.shopEntries()).map(({ entry }) => entry))
   const { grounds } = await dayGrounds(app, rows)
   const midnight = Date.parse(span.from)

@@ -10,6 +10,7 @@ test.describe.configure({ mode: 'parallel' })
 const SCREENS = [
   '/',
   '/?day=2026-06-01',
+  '/week',
   '/visits/new',
   '/shop',
   '/settings',

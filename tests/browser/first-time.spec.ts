@@ -35,6 +35,7 @@ test('a visit for a machine that is known, found by typing', { tag: '@desk' }, a
   await page.goto(`${standing.url}/visits/new`)
   await page.getByRole('combobox', { name: 'Machine' }).fill('school')
   await page.getByRole('option', { name: /swimming hall pump/ }).click()
+  await expect(page.getByRole('combobox', { name: 'Machine' })).toHaveValue(/swimming hall pump/)
   await page.getByLabel('In the caller’s words').fill('whines')
   await page.getByTestId('open-visit').click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('swimming hall pump, Tarrow Mill school')

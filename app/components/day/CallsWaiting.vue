@@ -5,7 +5,11 @@ import type { DayWork } from '#core/planning/day-plan'
 import { formatMinutes } from '#core/quantity/format'
 
 /** Calls that have no day yet, the most urgent first. */
-const { calls, work, now } = defineProps<{
+const {
+  calls,
+  work = undefined,
+  now,
+} = defineProps<{
   calls: readonly { visit: DayVisit; letter: string }[]
   work?: Readonly<Record<string, DayWork>>
   now: Date

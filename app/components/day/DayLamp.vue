@@ -7,7 +7,13 @@ import type { TourRow } from '~/utils/day-rows'
 import { clock } from '~/utils/day-hours'
 
 /** The one thing that the day asks for next: a call to be put in, or where to go. */
-const { call, callWork, fits, next, leave } = defineProps<{
+const {
+  call = undefined,
+  callWork = undefined,
+  fits,
+  next = undefined,
+  leave = undefined,
+} = defineProps<{
   call?: DayVisit
   callWork?: DayWork
   fits: FitRow[]
@@ -20,7 +26,7 @@ const needs = computed(() =>
   callWork
     ? [
         callWork.urgency.words,
-        `${formatMinutes(callWork.minutes.p50)} of work, nine times of ten under ${formatMinutes(callWork.minutes.p90)}`,
+        `${formatMinutes(callWork.minutes.p50)} of work, mostly under ${formatMinutes(callWork.minutes.p90)}`,
         callWork.people > 1 ? 'two people' : '',
         callWork.isUnknown ? 'its address is on no map' : '',
       ].filter(Boolean)

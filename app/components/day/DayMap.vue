@@ -5,7 +5,14 @@ import type { TourRow } from '~/utils/day-rows'
 import { placeLabels, smoothPath } from '~/utils/map-labels'
 
 /** The valley with the day's tours, where each stop is, and the calls that wait. */
-const { sketch, grounds, tours, waiting, litId, fitId } = defineProps<{
+const {
+  sketch,
+  grounds,
+  tours,
+  waiting,
+  litId = undefined,
+  fitId = undefined,
+} = defineProps<{
   sketch: MapSketch
   grounds: DayGrounds
   /** The rows of each van, and where it starts from now: rows of the travel table. */

@@ -8,7 +8,21 @@ import { clock } from '~/utils/day-hours'
 import { moreOrLess, roadLength } from '~/utils/day-rows'
 
 /** One van's day as a drop pipe: where it leaves, each stop with its hour, where it comes back. */
-const { van, rows, walk, grounds, midnight, litId, fit, fitName, named, round, dark, units, leaves } = defineProps<{
+const {
+  van,
+  rows,
+  walk = undefined,
+  grounds = undefined,
+  midnight,
+  litId = undefined,
+  fit = undefined,
+  fitName = undefined,
+  named,
+  round,
+  dark = undefined,
+  units,
+  leaves = undefined,
+} = defineProps<{
   van: DayVan
   rows: TourRow[]
   walk?: Walk

@@ -3,7 +3,7 @@ import { LATENESS } from '#core/knowledge/shop/day'
 import type { Visited } from '#core/planning/order/walk'
 
 /** When somebody is likely to come, against what was promised: a spread about its middle, between two bounds. */
-const { hours, window } = defineProps<{ hours: Visited; window?: { from?: number; until?: number } }>()
+const { hours, window = undefined } = defineProps<{ hours: Visited; window?: { from?: number; until?: number } }>()
 
 const WIDTH = 120
 /** Minutes that are shown to either side. */

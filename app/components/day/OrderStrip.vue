@@ -4,7 +4,13 @@ import { moreOrLess } from '~/utils/day-rows'
 import { orderChange } from '~/utils/day-lamp'
 
 /** What the order costs that the hand has made: kept or put back, never silently. */
-const { before, after, best, isProved, nameOf } = defineProps<{
+const {
+  before,
+  after,
+  best = undefined,
+  isProved,
+  nameOf,
+} = defineProps<{
   before: DayWalk
   after: DayWalk
   best?: DayWalk

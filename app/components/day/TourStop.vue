@@ -11,7 +11,14 @@ import { BECAUSE_WORDS, shortPercent, type TourRow } from '~/utils/day-rows'
 import { clock } from '~/utils/day-hours'
 
 /** One visit of a tour: its hour, what it is, how long, what was promised, and the grip to move it by. */
-const { row, work, midnight, lit, people, round } = defineProps<{
+const {
+  row,
+  work = undefined,
+  midnight,
+  lit,
+  people,
+  round,
+} = defineProps<{
   row: TourRow
   work?: DayWork
   midnight: number

@@ -28,5 +28,5 @@ export const URGENCY: readonly UrgencyRow[] = [
 export const PLAIN_CALL = { perHour: 2 }
 export const URGENCY_BASIS: Basis = {
   kind: 'common-practice',
-  name: 'beasts and houses without water, then what floods, then what may burn or drown a motor; weights are a shop estimate',
+  name: 'beasts and houses without water, then what floods, burns or drowns a motor; weights are a shop estimate',
 }

@@ -17,7 +17,9 @@ export interface Found {
   isProved: boolean
 }
 
-const USUAL_TRIES = 24_000
+/** Where nothing is said: by how many pairs of stops there are, up to so many. */
+const TRIES_PER_PAIR = 150
+const MOST_TRIES = 24_000
 /** Before the best is proved: the better what is at hand, the less is left to prove. */
 const FEW_TRIES = 800
 const BETWEEN_REPORTS = 400
@@ -41,9 +43,10 @@ interface Driven {
  * @source Kirkpatrick, Gelatt and Vecchi, Optimization by Simulated Annealing, Science 220 (1983)
  */
 export function* bestOrders(plan: DayPlan, options: SearchOptions = {}): Generator<number, Found> {
-  const { known = [], tries = USUAL_TRIES, seed = 1 } = options
+  const { known = [], seed = 1 } = options
   const driver = new Driver(plan)
   const { stops, vans } = plan
+  const tries = options.tries ?? Math.min(MOST_TRIES, TRIES_PER_PAIR * stops.length ** 2)
   const [only, ...others] = vans
   if (!only) return { routes: {}, cost: 0, isProved: true }
   const isProved = others.length === 0 && stops.length <= MOST_EXACT

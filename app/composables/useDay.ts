@@ -107,7 +107,18 @@ export function useDay(day: Ref<Date>) {
     })
   }
   const split = computed(() => splitOf(view.value?.visits ?? [], view.value?.orders ?? {}))
-  const routes = computed(() => hand.value ?? split.value?.routes)
+  /** The hand's order of what is still ahead; what has come in meanwhile stands at the end of its van's tour. */
+  const routes = computed((): Routes | undefined => {
+    if (!hand.value || !split.value) return split.value?.routes
+    const ahead = new Set(Object.values(split.value.routes).flat())
+    const placed = new Set(Object.values(hand.value).flat())
+    return Object.fromEntries(
+      Object.entries(split.value.routes).map(([van, route]) => [
+        van,
+        [...(hand.value?.[van] ?? []).filter((id) => ahead.has(id)), ...route.filter((id) => !placed.has(id))],
+      ]),
+    )
+  })
   const walkOf = (of: Routes | undefined): DayWalk | undefined =>
     split.value && of ? walkDay(split.value.plan, of) : undefined
   const walk = computed(() => walkOf(routes.value))

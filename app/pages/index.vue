@@ -64,6 +64,8 @@ const calls = computed(() =>
   })),
 )
 const call = computed(() => {
+  // First it is said what becomes of the order in the hand.
+  if (hand.value) return undefined
   const all = calls.value.map(({ visit }) => visit)
   const chosen = all.find(({ id }) => id === tried.value)
   if (chosen) return chosen
@@ -181,7 +183,7 @@ const load = computed(() => {
   return Object.fromEntries(Object.entries(planned.value?.load ?? {}).filter(([id]) => ahead.has(id)))
 })
 
-const total = computed(() => visits.value.filter(({ done }) => !done))
+const total = computed(() => unfinished.value)
 const summary = computed(() => {
   if (visits.value.length === 0) return ''
   const stops = counted(visits.value.length, 'visit')
@@ -328,7 +330,7 @@ useHead({ title: computed(() => `${format(day.value, 'EEEE d MMMM')} · Pike Lam
       :best="walkBest"
       :is-proved="best?.isProved"
       :name-of="nameOf"
-      @keep="keepOrder(hand)"
+      @keep="routes && keepOrder(routes)"
       @back="hand = undefined"
     />
     <StopDialog

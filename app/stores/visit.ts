@@ -25,6 +25,14 @@ interface VisitView {
   site?: Site
 }
 
+/** What is decided in the Day, and not taken back in the visit. */
+const NOT_FROM_HERE: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>([
+  'visit-opened',
+  'planned',
+  'arranged',
+  'cancelled',
+])
+
 /** The open visit: its journal, the state folded from it, and what the worker thinks of it. */
 export const useVisit = defineStore('visit', () => {
   const visitId = ref<string>()
@@ -93,7 +101,7 @@ export const useVisit = defineStore('visit', () => {
   }
 
   /** Takes back the newest line that counts, with all that was said in the same breath. */
-  const undoable = computed(() => state.value?.entries.findLast(({ kind }) => kind !== 'visit-opened'))
+  const undoable = computed(() => state.value?.entries.findLast(({ kind }) => !NOT_FROM_HERE.has(kind)))
   function undo(): Entry | undefined {
     const last = undoable.value
     if (!last) return undefined

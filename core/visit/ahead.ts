@@ -22,7 +22,10 @@ export interface Ahead {
 
 /** What a visit asks of its day, from what is known of it by now. */
 export function aheadOf(state: VisitState, shop: Shop, pace: Pace, experience: Experience): Ahead {
-  const outlook = outlookOf(state, shop, pace, experience)
+  // What is done asks for nothing any more.
+  const outlook: Outlook = state.handedOver
+    ? { likely: [], preparation: { suspects: [], parts: [], tools: [] } }
+    : outlookOf(state, shop, pace, experience)
   const { complaints, withoutWater } = state.call
   const { livestock, onlySupply } = state.machine.installation ?? {}
   const isHoisted = state.standing === 'installed' && needsTwo(state.pump)

@@ -1,7 +1,9 @@
 import { complaintWords, orderDay } from '../../core/planning/day'
 import { splitDay } from '../../core/planning/day-plan'
 import { walkDay } from '../../core/planning/order/day-order'
-import { dayRows, dayVisits, type DaySpan } from './day-view'
+import { ordersOf } from '../../core/visit/schedule'
+import { liveEntries } from '../../core/visit/supersession'
+import { dayVisits, type DaySpan } from './day-view'
 import { dayGrounds } from './day-work'
 import type { ShopApp } from './shop-app'
 import { shopOf } from './visit-view'
@@ -20,8 +22,9 @@ const MINUTE = 60_000
 
 /** The visits of a day with their hours: as reckoned from the day's beginning, the done ones as they were. */
 export async function plannedVisits(app: ShopApp, span: DaySpan): Promise<PlannedVisit[]> {
-  const { visits: rows, orders } = await dayRows(app, span)
+  const rows = await app.repository.visitsBetween(span.from, span.to)
   if (rows.length === 0) return []
+  const orders = ordersOf(liveEntries(await app.repository.orderLines(span.on)), span.on)
   // What goes on on another day has its hours there.
   const visits = orderDay(await dayVisits(app, rows, span.from)).filter(({ scheduledAt }) => scheduledAt < span.to)
   const shop = shopOf((await app.repository.shopEntries()).map(({ entry }) => entry))

@@ -98,6 +98,7 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
       <HandOverStage v-else />
     </main>
     <aside class="right no-print" aria-label="the lamp and the suspects" tabindex="0">
+      <CancelledNote />
       <ConflictNote />
       <CallLamp v-if="stage === 'call'" />
       <PrepareLamp v-else-if="stage === 'prepare'" />

@@ -14,8 +14,9 @@ describe('what a visit asks of its day', () => {
   it('is a spread of minutes that narrows as more is known, and ends with the visit', () => {
     const asked = ahead(call(['hums-no-start'])).minutes
     expect(asked.p90).toBeGreaterThan(asked.p50)
-    const agreed = ahead(call(['hums-no-start']), entry('decision', { option: 'run-capacitor' })).minutes
+    const agreed = ahead(call(['hums-no-start']), entry('decision', { option: 'replace-run-capacitor' })).minutes
     expect(agreed.p90 - agreed.p50).toBeLessThan(asked.p90 - asked.p50)
+    expect(agreed.p50).toBeLessThan(asked.p50)
     expect(ahead(entry('handed-over', { watch: '' })).minutes).toEqual({ p50: 0, p90: 0 })
   })
 

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import type { DayGrounds, DayWork } from '../../core/planning/day-plan'
 import type { MapPoint } from '../../core/planning/map'
 import type { DayLoadOf } from '../../core/planning/morning'
@@ -6,7 +7,7 @@ import type { Ahead } from '../../core/visit/ahead'
 import type { VisitRow } from '../database/repository'
 import { visitView } from '../utils/views'
 import type { ShopApp } from './shop-app'
-import { shopOf } from './visit-view'
+import { shopOf, type VisitView } from './visit-view'
 
 /** What is loaded for each visit of a day. */
 export type DayLoad = Readonly<Record<string, DayLoadOf>>
@@ -28,10 +29,11 @@ export class DayBook {
   private async aheadOfOne(app: ShopApp, id: string): Promise<Ahead & Worked> {
     const view = await visitView(app, id)
     const newest = view.entries.at(-1)
-    const stamp = JSON.stringify([newest?.id, view.entries.length, view.shop, view.pace, view.experience])
+    const grounds = [AHEAD_VERSION, newest?.id, view.entries.length, view.shop, view.pace, view.experience]
+    const stamp = createHash('sha256').update(JSON.stringify(grounds)).digest('hex')
     const kept = this.known.get(id)
     if (kept?.stamp === stamp) return kept.ahead
-    const ahead = app.work.run('ahead', { view })
+    const ahead = this.workedOut(app, view, stamp)
     this.known.delete(id)
     this.known.set(id, { stamp, ahead })
     // One that failed is tried again, not kept.
@@ -40,7 +42,20 @@ export class DayBook {
     if (this.known.size > MOST_KEPT && oldest !== undefined) this.known.delete(oldest)
     return ahead
   }
+
+  /** As it was kept before the last start, else anew: a day that was looked at once is there at once. */
+  private async workedOut(app: ShopApp, view: VisitView, stamp: string): Promise<Ahead & Worked> {
+    const key = `ahead:${view.visitId}`
+    const kept = await app.repository.meta<{ stamp: string; ahead: Ahead & Worked }>(key)
+    if (kept?.stamp === stamp) return kept.ahead
+    const ahead = await app.work.run('ahead', { view })
+    await app.repository.setMeta(key, { stamp, ahead })
+    return ahead
+  }
 }
+
+/** Bumped when what a visit asks of its day is worked out otherwise. */
+const AHEAD_VERSION = 1
 
 /** When the work on a visit began and ended. */
 export interface Worked {

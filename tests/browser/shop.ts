@@ -43,6 +43,10 @@ export const test = base.extend<{ shop: Shop; problems: string[] }, { seeded: st
         entries.map((entry: object) => `${JSON.stringify(entry)}\n`).join(''),
       )
       const first = await serve(folder.path)
+      // The day is looked at once: its minutes are kept, and are there in every copy.
+      const midnight = new Date(NOW.getFullYear(), NOW.getMonth(), NOW.getDate())
+      const next = new Date(midnight.getTime() + 86_400_000)
+      await fetch(`${first.url}/api/plan?from=${midnight.toISOString()}&to=${next.toISOString()}&on=2026-05-12`)
       await first.kill('SIGTERM')
       await use(folder.path)
       folder.remove()

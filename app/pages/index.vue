@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { addDays, format, parseISO, startOfDay } from 'date-fns'
-import type { DayVisit } from '#core/planning/day'
+import { isBegun } from '#core/planning/day'
 import { errandOf, hoursOf, vansOf } from '#core/planning/day-plan'
 import type { Fit } from '#core/planning/order/day-order'
 import type { Routes } from '#core/planning/order/stop'
@@ -9,7 +9,7 @@ import type { Loading } from '#core/planning/morning'
 import { formatMinutes } from '#core/quantity/format'
 import { tourRows, type TourRow } from '~/utils/day-rows'
 import { fitRows, orderChange, pressing, WORTH_TELLING, type FitRow } from '~/utils/day-lamp'
-import { spanOf } from '~/utils/day-hours'
+import { noonOf, spanOf } from '~/utils/day-hours'
 
 const route = useRoute()
 const day = computed(() => {
@@ -138,7 +138,6 @@ const opened = ref<string>()
 const openedVisit = computed(() =>
   [...visits.value, ...(view.value?.waiting ?? []), ...(view.value?.left ?? [])].find(({ id }) => id === opened.value),
 )
-const isBegun = ({ stage }: DayVisit) => !['call', 'prepare', 'safe'].includes(stage)
 
 function moved(van: string, route: string[]): void {
   if (!routes.value) return
@@ -161,7 +160,7 @@ async function putIn({ fit }: FitRow): Promise<void> {
   const lit = call.value
   if (!lit || !split.value) return
   const of = { ...split.value.routes, [fit.van]: (split.value.routes[fit.van] ?? []).toSpliced(fit.place, 0, lit.id) }
-  await journal.putIn(lit.id, new Date(midnight.value + 12 * 3600_000).toISOString(), the.ordersFor(of))
+  await journal.putIn(lit.id, noonOf(day.value), the.ordersFor(of))
   tried.value = undefined
   await the.load()
 }

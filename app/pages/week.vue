@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { addDays, format, isSameDay, parseISO, startOfDay, startOfWeek } from 'date-fns'
 import { VueDraggable } from 'vue-draggable-plus'
-import { complaintWords, type DayVisit } from '#core/planning/day'
+import { isBegun, toldOf, type DayVisit } from '#core/planning/day'
 import { formatMinutes } from '#core/quantity/format'
-import { spanOf } from '~/utils/day-hours'
+import { noonOf, spanOf } from '~/utils/day-hours'
 import type { DayView } from '~/composables/useDay'
 
 /** Seven days side by side: what stands in each and how full it is. A visit is moved by dragging it, or by its menu. */
@@ -39,7 +39,6 @@ watch([view, monday], () => {
 })
 const minutesOf = (visits: readonly DayVisit[]) =>
   visits.filter(({ done }) => !done).reduce((sum, { plannedMinutes }) => sum + plannedMinutes, 0)
-const noon = (day: Date) => new Date(day.getTime() + 12 * 3600_000).toISOString()
 
 /** A visit was dropped where it did not stand: it stands there from now on. */
 async function dropped(day: Date | undefined, visits: readonly DayVisit[]): Promise<void> {
@@ -49,12 +48,10 @@ async function dropped(day: Date | undefined, visits: readonly DayVisit[]): Prom
       : view.value?.visits.some((each) => each.id === id),
   )
   if (come.length === 0) return
-  await journal.planAll(come.map(({ id }) => ({ visitId: id, body: day ? { at: noon(day) } : {} })))
+  await journal.planAll(come.map(({ id }) => ({ visitId: id, body: day ? { at: noonOf(day) } : {} })))
   await load()
 }
 const opened = ref<{ visit: DayVisit; on: string; waits: boolean }>()
-const words = ({ complaints, callerSays }: DayVisit) => complaintWords(complaints) || callerSays
-const isBegun = ({ stage }: DayVisit) => !['call', 'prepare', 'safe'].includes(stage)
 const link = (weeks: number) => ({ query: { day: format(addDays(monday.value, weeks * DAYS), 'yyyy-MM-dd') } })
 useHead({ title: computed(() => `Week of ${format(monday.value, 'd MMMM')} · Pike Lamp`) })
 </script>
@@ -100,18 +97,14 @@ useHead({ title: computed(() => `Week of ${format(monday.value, 'd MMMM')} · Pi
               <NuxtLink :to="`/visits/${visit.id}`" class="min-w-0 grow py-1 text-inherit no-underline hover:underline"
                 ><strong class="block truncate">{{ visit.customer.name }}</strong
                 ><span class="block truncate text-[0.86rem] text-slate">{{
-                  visit.done ? 'done' : words(visit)
+                  visit.done ? 'done' : toldOf(visit)
                 }}</span></NuxtLink
-              ><button
+              ><MoreButton
                 v-if="!visit.done"
-                type="button"
-                class="min-h-12 min-w-11 text-[1.2rem]"
-                :aria-label="`more of ${visit.customer.name}, ${visit.machine.name}`"
-                data-testid="stop-more"
-                @click="opened = { visit, on: each.key, waits: false }"
-              >
-                <span aria-hidden="true">⋯</span>
-              </button>
+                class="min-w-11"
+                :visit="visit"
+                @open="opened = { visit, on: each.key, waits: false }"
+              />
             </div>
           </VueDraggable>
         </section>
@@ -134,16 +127,12 @@ useHead({ title: computed(() => `Week of ${format(monday.value, 'd MMMM')} · Pi
             <div v-for="visit in waiting" :key="visit.id" class="visit">
               <span class="min-w-0 grow py-1"
                 ><strong class="block truncate">{{ visit.customer.name }}</strong
-                ><span class="block truncate text-[0.86rem] text-slate">{{ words(visit) }}</span></span
-              ><button
-                type="button"
-                class="min-h-12 min-w-11 text-[1.2rem]"
-                :aria-label="`more of ${visit.customer.name}, ${visit.machine.name}`"
-                data-testid="stop-more"
-                @click="opened = { visit, on: format(today, 'yyyy-MM-dd'), waits: true }"
-              >
-                <span aria-hidden="true">⋯</span>
-              </button>
+                ><span class="block truncate text-[0.86rem] text-slate">{{ toldOf(visit) }}</span></span
+              ><MoreButton
+                class="min-w-11"
+                :visit="visit"
+                @open="opened = { visit, on: format(today, 'yyyy-MM-dd'), waits: true }"
+              />
             </div>
           </VueDraggable>
         </section>

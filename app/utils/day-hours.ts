@@ -4,6 +4,7 @@ import { formatMinutes } from '#core/quantity/format'
 
 const MINUTE = 60_000
 const MINUTES_PER_DEGREE = 4
+const NOON = 12 * 60
 
 /** Minutes from midnight as a clock shows them; past midnight they go on. */
 export function clock(minutes: number): string {
@@ -25,7 +26,7 @@ export function spanOf(day: Date, on: string, days = 1): string {
  */
 export function sunset(day: Date, latitude: number): number | undefined {
   const standard = -new Date(day.getFullYear(), 0, 1).getTimezoneOffset()
-  const noon = new Date(day.getTime() + 12 * 60 * MINUTE)
+  const noon = new Date(noonOf(day))
   const at = getTimes(noon, latitude, standard / MINUTES_PER_DEGREE).sunset.getTime()
   return Number.isNaN(at) ? undefined : (at - day.getTime()) / MINUTE
 }
@@ -35,4 +36,9 @@ export function instantAt(on: string, hour: string): string | undefined {
   if (!hour) return undefined
   const at = new Date(`${on}T${hour}`)
   return Number.isNaN(at.getTime()) ? undefined : at.toISOString()
+}
+
+/** The noon of a day: an instant that is surely within it. */
+export function noonOf(midnight: Date): string {
+  return new Date(midnight.getTime() + NOON * MINUTE).toISOString()
 }

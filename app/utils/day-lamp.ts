@@ -66,7 +66,7 @@ export interface FitRow {
   says: string
 }
 
-/** The likeliest places for a call, the best first; of each van at least its best. */
+/** The cheapest places for a call, the best first. */
 export function fitRows(
   fits: readonly Fit[],
   {

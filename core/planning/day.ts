@@ -1,4 +1,4 @@
-import type { Complaint } from '../knowledge/vocabulary'
+import type { Complaint, Stage } from '../knowledge/vocabulary'
 import { COMPLAINTS, isIdOf } from '../knowledge/vocabulary'
 
 /** One visit as the Day shows it: work to be done. */
@@ -36,3 +36,14 @@ export function complaintWords(complaints: readonly string[]): string {
     .map((complaint) => (isIdOf(COMPLAINTS, complaint) ? COMPLAINTS[complaint as Complaint] : complaint))
     .join(' · ')
 }
+
+/** What a visit is about: what it does, else the caller's own words. */
+export function toldOf({ complaints, callerSays }: Pick<DayVisit, 'complaints' | 'callerSays'>): string {
+  return complaintWords(complaints) || callerSays
+}
+
+/** Was work begun there: are its safety gates behind it? */
+export function isBegun({ stage }: Pick<DayVisit, 'stage'>): boolean {
+  return !BEFORE_WORK.includes(stage)
+}
+const BEFORE_WORK: readonly string[] = ['call', 'prepare', 'safe'] satisfies readonly Stage[]

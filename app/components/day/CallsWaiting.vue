@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
-import { complaintWords, type DayVisit } from '#core/planning/day'
+import { toldOf, type DayVisit } from '#core/planning/day'
 import type { DayWork } from '#core/planning/day-plan'
 import { formatMinutes } from '#core/quantity/format'
 
@@ -25,7 +25,7 @@ function words({ id, machine, complaints, callerSays, arranged }: DayVisit): str
       : ''
   return [
     machine.name,
-    own?.urgency.words ?? (complaintWords(complaints) || callerSays),
+    own?.urgency.words ?? toldOf({ complaints, callerSays }),
     by,
     (own?.people ?? 1) > 1 ? 'two people' : '',
     arranged.partsAt && Date.parse(arranged.partsAt) > now.getTime()
@@ -65,15 +65,7 @@ function words({ id, machine, complaints, callerSays, arranged }: DayVisit): str
             >to {{ formatMinutes(work[visit.id]?.minutes.p90) }}</span
           ></span
         >
-        <button
-          type="button"
-          class="min-h-12 min-w-11 text-[1.3rem]"
-          :aria-label="`more of ${visit.customer.name}, ${visit.machine.name}`"
-          data-testid="stop-more"
-          @click="emit('open', visit.id)"
-        >
-          <span aria-hidden="true">⋯</span>
-        </button>
+        <MoreButton class="min-w-11" :visit="visit" @open="emit('open', visit.id)" />
       </li>
     </ul>
   </section>

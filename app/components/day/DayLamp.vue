@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { complaintWords, type DayVisit } from '#core/planning/day'
+import { toldOf, type DayVisit } from '#core/planning/day'
 import type { DayWork } from '#core/planning/day-plan'
 import { formatMinutes } from '#core/quantity/format'
 import type { FitRow } from '~/utils/day-lamp'
@@ -37,9 +37,7 @@ const needs = computed(() =>
 <template>
   <section class="lamp-field p-4" aria-live="polite" data-testid="day-lamp">
     <template v-if="call">
-      <h2 class="text-[1.35rem]" data-testid="lamp-title">
-        {{ call.customer.name }}: {{ complaintWords(call.complaints) || call.callerSays }}
-      </h2>
+      <h2 class="text-[1.35rem]" data-testid="lamp-title">{{ call.customer.name }}: {{ toldOf(call) }}</h2>
       <p v-if="call.callerSays && call.complaints.length > 0">“{{ call.callerSays }}”</p>
       <p v-if="needs.length > 0" class="mt-1">{{ needs.join('; ') }}.</p>
       <p v-if="fits.length === 0" class="mt-2">Its minutes are being worked out.</p>
@@ -71,7 +69,7 @@ const needs = computed(() =>
       <h2 class="text-[1.25rem]" data-testid="lamp-title">
         {{ next.visit.customer.name }}, {{ next.visit.machine.name }}
       </h2>
-      <p>{{ complaintWords(next.visit.complaints) || next.visit.callerSays }}</p>
+      <p>{{ toldOf(next.visit) }}</p>
       <p v-if="leave !== undefined">Leave by {{ clock(leave) }}.</p>
       <p v-if="next.visit.wayIn">{{ next.visit.wayIn }}</p>
       <NuxtLink class="button button-lit mt-3 w-full" :to="`/visits/${next.visit.id}`" data-testid="go-next">{{

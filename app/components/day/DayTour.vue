@@ -5,7 +5,7 @@ import type { Fit } from '#core/planning/order/day-order'
 import type { Walk } from '#core/planning/order/walk'
 import type { TourRow } from '~/utils/day-rows'
 import { clock } from '~/utils/day-hours'
-import { moreOrLess, roadLength } from '~/utils/day-rows'
+import { roadLength } from '~/utils/day-rows'
 
 /** One van's day as a drop pipe: where it leaves, each stop with its hour, where it comes back. */
 const {
@@ -97,13 +97,7 @@ function move(id: string, by: -1 | 1): void {
         class="list"
       >
         <div v-for="(row, place) in ahead" :key="row.id" class="leg">
-          <p v-if="fit?.place === place" class="call" data-testid="call-fits">
-            <span class="number when">{{ clock(fit.arrives) }}</span><span
-              class="call-mark"
-              aria-hidden="true"
-            /><strong>{{ fitName }} would fit here</strong
-            ><span class="number ml-auto">{{ moreOrLess(fit.driving) }} driving</span>
-          </p>
+          <CallFits v-if="fit?.place === place" :fit="fit" :name="fitName ?? ''" />
           <p v-if="row.hours" class="drive" :class="{ 'has-break': row.hours.breakBefore }">
             <span class="number">{{ Math.round(row.hours.drive) }} min</span
             ><span v-if="row.hours.breakBefore" class="rest">the break on the way</span>
@@ -120,11 +114,7 @@ function move(id: string, by: -1 | 1): void {
           />
         </div>
       </VueDraggable>
-      <p v-if="fit && fit.place >= ahead.length" class="call" data-testid="call-fits">
-        <span class="number when">{{ clock(fit.arrives) }}</span><span class="call-mark" aria-hidden="true" /><strong
-          >{{ fitName }} would fit here</strong
-        ><span class="number ml-auto">{{ moreOrLess(fit.driving) }} driving</span>
-      </p>
+      <CallFits v-if="fit && fit.place >= ahead.length" :fit="fit" :name="fitName ?? ''" />
       <p v-if="walk && walk.stops.length > 0" class="end" data-testid="home">
         <span class="number text-right">{{ clock(walk.home.mean) }}</span><span class="shop" aria-hidden="true" /><span
           class="text-slate"
@@ -153,8 +143,7 @@ function move(id: string, by: -1 | 1): void {
 .list {
   min-height: 24px;
 }
-.end,
-.call {
+.end {
   position: relative;
   display: grid;
   grid-template-columns: 56px 36px minmax(0, 1fr) auto;
@@ -220,21 +209,6 @@ function move(id: string, by: -1 | 1): void {
   left: 128px;
   font-family: var(--font-sans);
 }
-.call {
-  min-height: 56px;
-  background: var(--glow);
-  color: var(--lamp-ink);
-}
-.call .when {
-  text-align: right;
-}
-.call-mark {
-  width: 34px;
-  height: 34px;
-  border: 2px dashed var(--lamp-ink);
-  border-radius: 7px;
-  background: var(--lamp);
-}
 .is-ghost {
   opacity: 0.45;
 }
@@ -242,8 +216,7 @@ function move(id: string, by: -1 | 1): void {
   .tour::before {
     left: 77px;
   }
-  .end,
-  .call {
+  .end {
     grid-template-columns: 50px 36px minmax(0, 1fr) auto;
     padding-inline: 6px;
     font-size: 0.98rem;

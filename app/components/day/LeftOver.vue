@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
-import type { DayVisit } from '#core/planning/day'
+import { isBegun, type DayVisit } from '#core/planning/day'
 import type { EntryBodies } from '#core/visit/entry'
+import { noonOf } from '~/utils/day-hours'
 
 /** What was not finished: asked about once, all together, and never dragged along. */
 const { visits, isEvening, morning } = defineProps<{
@@ -19,7 +20,6 @@ const emit = defineEmits<{
 type Answer = 'next' | 'waits'
 const answers = ref<Record<string, Answer>>({})
 /** What was begun goes on at once; what was not begun has no day yet again. */
-const isBegun = ({ stage }: DayVisit) => !['call', 'prepare', 'safe'].includes(stage)
 const answerOf = (visit: DayVisit): Answer => answers.value[visit.id] ?? (isBegun(visit) ? 'next' : 'waits')
 const next = computed(() => (isEvening ? `tomorrow, ${format(morning, 'EEEE')}` : 'today'))
 function keep(): void {
@@ -27,13 +27,7 @@ function keep(): void {
     'keep',
     visits.map((visit) => ({
       visitId: visit.id,
-      body:
-        answerOf(visit) === 'waits'
-          ? {}
-          : {
-              at: new Date(morning.getTime() + 12 * 3600 * 1000).toISOString(),
-              ...(isBegun(visit) ? { goesOn: true } : {}),
-            },
+      body: answerOf(visit) === 'waits' ? {} : { at: noonOf(morning), ...(isBegun(visit) ? { goesOn: true } : {}) },
     })),
   )
 }

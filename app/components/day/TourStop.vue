@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { format, isSameDay } from 'date-fns'
 import { LATENESS } from '#core/knowledge/shop/day'
-import { complaintWords } from '#core/planning/day'
+import { toldOf } from '#core/planning/day'
 import type { DayWork } from '#core/planning/day-plan'
 import { STAGE_LABELS, type Stage } from '#core/knowledge/vocabulary'
 import { formatMinutes } from '#core/quantity/format'
@@ -45,7 +45,7 @@ const when = computed(() => {
   if (row.hours) return clock(row.hours.arrives.mean)
   return row.is === 'elsewhere' ? '' : format(new Date(visit.value.scheduledAt), 'H:mm')
 })
-const told = computed(() => complaintWords(visit.value.complaints) || visit.value.callerSays)
+const told = computed(() => toldOf(visit.value))
 /** Where one is, or goes next: there more is shown. */
 const isNear = computed(() => lit || row.is === 'now')
 const promised = computed(() => {
@@ -155,15 +155,7 @@ function moved(event: KeyboardEvent): void {
         }}<template v-if="row.endsAt !== undefined">, to about {{ clock(row.endsAt) }}</template></span
       >
     </span>
-    <button
-      type="button"
-      class="more"
-      :aria-label="`more of ${visit.customer.name}, ${visit.machine.name}`"
-      data-testid="stop-more"
-      @click="emit('open')"
-    >
-      <span aria-hidden="true">⋯</span>
-    </button>
+    <MoreButton :visit="visit" @open="emit('open')" />
   </div>
 </template>
 
@@ -276,12 +268,6 @@ function moved(event: KeyboardEvent): void {
 .room {
   min-width: 0;
 }
-.more {
-  min-width: 40px;
-  min-height: 48px;
-  color: inherit;
-  font-size: 1.3rem;
-}
 @media (max-width: 700px) {
   .stop {
     grid-template-columns: 50px 36px minmax(0, 1fr) 44px;
@@ -298,7 +284,7 @@ function moved(event: KeyboardEvent): void {
     grid-column: 3;
     grid-row: 2;
   }
-  .more {
+  .stop:not(.is-errand) > :last-child {
     grid-column: 4;
     grid-row: 1;
   }

@@ -1,5 +1,5 @@
 import { getRouterParam } from 'h3'
-import { complaintWords } from '../../../../core/planning/day'
+import { toldOf } from '../../../../core/planning/day'
 import { useShopApp } from '../../../utils/app'
 import { api, Problem } from '../../../utils/problem'
 import { pathId } from '../../../utils/views'
@@ -26,7 +26,7 @@ export default api(async (event) => {
         id: visitId,
         scheduledAt,
         machine: machine.name,
-        words: complaintWords(complaints) || callerSays,
+        words: toldOf({ complaints, callerSays }),
         handedOver,
         stage,
         ...(cancelled === undefined ? {} : { cancelled }),

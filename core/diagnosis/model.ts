@@ -13,7 +13,7 @@ import { IN_A_MOTOR_ALONE } from '../knowledge/constructions/part-groups'
 import { HAZARD } from '../knowledge/faults/hazard'
 import { doneToMotorAlone } from '../knowledge/repairs/motor-alone'
 import { renewedParts } from '../knowledge/repairs/renews'
-import { KIND_CONSTRUCTIONS, type MotorType, type Standing } from '../knowledge/vocabulary'
+import { KIND_CONSTRUCTIONS, type Construction, type Kind, type MotorType, type Standing } from '../knowledge/vocabulary'
 import { sortedLeads, type Asked, type Finding } from './finding'
 import { measuredCheck, seenCheck } from './model-check'
 import type { OwnFinding } from './own-findings'
@@ -84,6 +84,15 @@ export function motorHas(type: MotorType, needs: Needs | undefined): boolean {
   }
 }
 
+/** What can fail in a machine of a kind and construction with a motor of this type. */
+export function faultsPossible(kind: Kind, construction: Construction | undefined, motorType: MotorType): FaultRow[] {
+  return KIND_KNOWLEDGE[kind].faults.filter(
+    ({ needs, part }) =>
+      motorHas(motorType, needs) &&
+      (construction !== 'motor-bench' || part === undefined || IN_A_MOTOR_ALONE.has(part)),
+  )
+}
+
 /**
  * Builds the model of one machine, or undefined where its kind has no knowledge yet.
  *
@@ -102,11 +111,7 @@ export function buildModel(
   const holds = ({ needs, constructions }: Applies) =>
     motorHas(plate.motorType, needs) &&
     (constructions === undefined || (construction !== undefined && constructions.includes(construction)))
-  const faults = knowledge.faults.filter(
-    ({ needs, part }) =>
-      motorHas(plate.motorType, needs) &&
-      (construction !== 'motor-bench' || part === undefined || IN_A_MOTOR_ALONE.has(part)),
-  )
+  const faults = faultsPossible(pump.kind, construction, plate.motorType)
   const hypotheses = enumerate(knowledge, faults, plate, pump, alreadyReplaced, experience)
   const typed = <T extends SeenRow | MeasuredRow>(row: T): T => ({
     ...row,
@@ -153,6 +158,16 @@ export function ageFactor(row: Pick<FaultRow, 'shape' | 'atYears'>, ageYears: nu
   return Math.min(mostMultiple, Math.max(leastMultiple, factor))
 }
 
+/** How often a fault comes to a machine of this age and duty, failures a year. */
+export function yearlyRate(
+  row: Pick<FaultRow, 'per1000' | 'shape' | 'atYears'>,
+  ageYears: number,
+  dutyHoursPerDay: number,
+): number {
+  const duty = row.shape > 1 ? (dutyHoursPerDay / HAZARD.dutyHoursPerDay) ** HAZARD.dutyExponent : 1
+  return (row.per1000 / 1000) * ageFactor(row, ageYears) * duty
+}
+
 function enumerate(
   knowledge: KindKnowledge,
   faults: readonly FaultRow[],
@@ -175,13 +190,10 @@ function enumerate(
   )
   const yearly = new Map<string, number>(
     faults.map((row) => {
-      const duty = row.shape > 1 ? (plate.dutyHoursPerDay / HAZARD.dutyHoursPerDay) ** HAZARD.dutyExponent : 1
       const left = isRenewed(row.fault) ? lowered : 1
       return [
         row.fault,
-        (row.per1000 / 1000) *
-          ageFactor(row, (row.part && partAges[row.part]) ?? plate.ageYears) *
-          duty *
+        yearlyRate(row, (row.part && partAges[row.part]) ?? plate.ageYears, plate.dutyHoursPerDay) *
           left *
           (experience[row.fault] ?? 1) *
           (masked.has(row.fault) && left === 1 ? raised : 1) +

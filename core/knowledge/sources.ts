@@ -42,10 +42,12 @@ import * as repairsOwnerWords from './repairs/owner-words'
 import * as repairsProofs from './repairs/proofs'
 import * as repairsReturns from './repairs/returns'
 import * as shopDay from './shop/day'
+import * as shopForecast from './shop/forecast'
 import * as shopLearning from './shop/learning'
 import * as shopLoading from './shop/loading'
 import * as shopPractices from './shop/practices'
 import * as shopRates from './shop/rates'
+import * as shopSeasons from './shop/seasons'
 import * as shopShelf from './shop/shelf'
 import * as shopShelves from './shop/shelves'
 import * as shopStakes from './shop/stakes'
@@ -128,10 +130,12 @@ const TRADES: readonly { trade: string; tables: readonly object[] }[] = [
     trade: 'The shop',
     tables: [
       shopDay,
+      shopForecast,
       shopLearning,
       shopLoading,
       shopPractices,
       shopRates,
+      shopSeasons,
       shopShelf,
       shopShelves,
       shopStakes,

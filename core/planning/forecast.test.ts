@@ -54,11 +54,20 @@ describe('a shop’s own factor', () => {
     expect(shopFactor(groups(2)).mean).toBeGreaterThan(1.7)
     expect(shopFactor(groups(0.5)).mean).toBeLessThan(0.65)
   })
-  it('is not moved far by one group that is odd by itself', () => {
-    const odd = [{ failed: 300, expected: 30 }, ...Array.from({ length: 11 }, () => ({ failed: 30, expected: 30 }))]
-    const counted = 630 / 360
-    expect(shopFactor(odd).mean).toBeLessThan(1 + (counted - 1) / 2)
-    expect(groupFactor({ failed: 300, expected: 30 }, shopFactor(odd).mean)).toBeGreaterThan(3)
+  it('leaves a group what its own failures say, whatever another does', () => {
+    const usual = { failed: 30, expected: 30 }
+    const odd = { failed: 300, expected: 30 }
+    const shop = shopFactor([odd, ...Array.from({ length: 11 }, () => usual)])
+    expect(groupFactor(usual, shop)).toBeCloseTo(1, 1)
+    expect(groupFactor(odd, shop)).toBeGreaterThan(9)
+    expect(groupFactor({ failed: 0, expected: 0 }, shop)).toBeCloseTo(shop.mean, 6)
+  })
+  it('lies farther apart where groups do', () => {
+    const shape = ({ cells }: ReturnType<typeof shopFactor>) =>
+      cells.reduce((sum, cell) => sum + cell.shape * cell.weight, 0)
+    const alike = Array.from({ length: 12 }, () => ({ failed: 30, expected: 30 }))
+    const apart = alike.map(({ expected }, index) => ({ failed: index % 2 ? 90 : 5, expected }))
+    expect(shape(shopFactor(apart))).toBeLessThan(shape(shopFactor(alike)) / 2)
   })
   it('leaves a span that narrows with what is known', () => {
     const width = (years: number) => {

@@ -65,9 +65,7 @@ export function forecastOf(fleet: Fleet, season: Stretch, days: SeasonDays, now:
         name.startsWith(`${prefix} `) ? [{ key: name.slice(prefix.length + 1), count }] : [],
       )
       .sort((a, b) => b.count.mean - a.count.mean || (a.key < b.key ? -1 : 1))
-  const factors = new Map(
-    [...coming.values()].map(({ group }) => [group, shop.mean * groupFactor(seenOf(group), shop.mean)]),
-  )
+  const factors = new Map([...coming.values()].map(({ group }) => [group, groupFactor(seenOf(group), shop)]))
   return {
     ...season,
     machines: ahead.length,

@@ -1,4 +1,5 @@
 import { randomGamma, randomPoisson } from 'd3-random'
+import { gammaln } from 'simple-statistics'
 import { FORECAST } from '../knowledge/shop/forecast'
 import { chance } from '../quantity/random'
 
@@ -17,10 +18,13 @@ export interface Span {
   share: number
 }
 
-/** The factor that all of a shop's rates share, as weights over a grid. */
+/**
+ * What is believed of a shop: the factor that all of its rates share, and how far each group's own lies about it, as
+ * the shape of a gamma. Weights over a grid of both.
+ */
 export interface ShopFactor {
-  values: readonly number[]
-  weights: readonly number[]
+  cells: readonly { factor: number; shape: number; weight: number }[]
+  /** Of the factor. */
   mean: number
 }
 
@@ -31,39 +35,41 @@ const GRID_REACH = 3
 const SEED = 1
 
 /**
- * What a shop's own failures say of the factor that its rates share. Each group's own factor is gamma about it and is
- * averaged over, so that a group that is odd by itself does not speak for all.
+ * What a shop's own failures say of it. Each group's own factor is averaged over, and how far groups lie apart is
+ * learned too.
  *
  * @source negative binomial marginal of the gamma-Poisson model: Gelman et al., Bayesian Data Analysis (3rd ed.), 2.6,
  *   on a grid as there in 3.7
  */
 export function shopFactor(groups: readonly Seen[]): ShopFactor {
-  const { shopSpread, partShape } = FORECAST
-  const logs = Array.from({ length: 2 * GRID_STEPS + 1 }, (_, index) => {
-    const deviations = ((index - GRID_STEPS) / GRID_STEPS) * GRID_REACH
-    const value = Math.exp(deviations * shopSpread)
-    const likely = groups.reduce(
-      (sum, { failed, expected }) =>
-        sum + failed * Math.log(value) - (failed + partShape) * Math.log(partShape + value * expected),
-      0,
-    )
-    return { value, log: likely - deviations ** 2 / 2 }
-  })
+  const logs = FORECAST.partShapes.flatMap((shape) =>
+    Array.from({ length: 2 * GRID_STEPS + 1 }, (_, index) => {
+      const deviations = ((index - GRID_STEPS) / GRID_STEPS) * GRID_REACH
+      const factor = Math.exp(deviations * FORECAST.shopSpread)
+      const log = groups.reduce((sum, seen) => sum + logLikelihood(seen, factor, shape), -(deviations ** 2) / 2)
+      return { factor, shape, log }
+    }),
+  )
   const most = Math.max(...logs.map(({ log }) => log))
-  const raw = logs.map(({ log }) => Math.exp(log - most))
-  const sum = raw.reduce((total, weight) => total + weight, 0)
-  const weights = raw.map((weight) => weight / sum)
-  const values = logs.map(({ value }) => value)
-  return {
-    values,
-    weights,
-    mean: values.reduce((total, value, index) => total + value * (weights[index] as number), 0),
-  }
+  const sum = logs.reduce((total, { log }) => total + Math.exp(log - most), 0)
+  const cells = logs.map(({ factor, shape, log }) => ({ factor, shape, weight: Math.exp(log - most) / sum }))
+  return { cells, mean: cells.reduce((total, { factor, weight }) => total + factor * weight, 0) }
 }
 
-/** A group's own factor beside its shop's, as expected once its own failures are counted. */
-export function groupFactor({ failed, expected }: Seen, shop: number): number {
-  return (FORECAST.partShape + failed) / (FORECAST.partShape + shop * expected)
+/** Of a count whose expectation varies as a gamma about what the tables and the shop's factor say. */
+function logLikelihood({ failed, expected }: Seen, factor: number, shape: number): number {
+  const all = shape + factor * expected
+  const counted =
+    failed === 0 ? 0 : gammaln(failed + shape) - gammaln(shape) + failed * Math.log((factor * expected) / all)
+  return counted + shape * Math.log(shape / all)
+}
+
+/** By how much a group fails more often here than the tables say, once its own failures are counted too. */
+export function groupFactor({ failed, expected }: Seen, { cells }: ShopFactor): number {
+  return cells.reduce(
+    (sum, { factor, shape, weight }) => sum + (weight * factor * (shape + failed)) / (shape + factor * expected),
+    0,
+  )
 }
 
 /** A count that is to come: to which group it belongs, under what it is summed up, and what the tables expect. */
@@ -84,8 +90,9 @@ export function futures(
   shop: ShopFactor,
   seenOf: (group: string) => Seen,
 ): Map<string, Span> {
-  const { draws, partShape } = FORECAST
+  const { draws } = FORECAST
   const source = chance(SEED)
+  const weights = shop.cells.map(({ weight }) => weight)
   const gamma = randomGamma.source(source.next)
   const poisson = randomPoisson.source(source.next)
   const names = [...new Set(coming.flatMap(({ under }) => under))]
@@ -98,8 +105,8 @@ export function futures(
     counts: under.map((name) => sums.get(name) as Float64Array),
   }))
   for (let draw = 0; draw < draws; draw++) {
-    const factor = shop.values[source.weighted(shop.weights)] as number
-    const own = seen.map(({ failed, expected }) => gamma(partShape + failed, 1 / (partShape + factor * expected))())
+    const { factor, shape } = shop.cells[source.weighted(weights)] as ShopFactor['cells'][number]
+    const own = seen.map(({ failed, expected }) => gamma(shape + failed, 1 / (shape + factor * expected))())
     for (const { at, expected, counts } of cells) {
       const count = poisson(factor * (own[at] as number) * expected)()
       if (count > 0) for (const each of counts) each[draw] = (each[draw] as number) + count

@@ -4,8 +4,8 @@ import type { Basis } from '../../judgement/judgement'
 export const FORECAST = {
   /** Standard deviation of the logarithm of the factor that all of a shop's rates share: water, power, care. */
   shopSpread: 0.5,
-  /** Shape of the gamma that each part's own factor is drawn from: with four it lies within half and double, mostly. */
-  partShape: 4,
+  /** Shapes that each part's own factor may have as a gamma: with four it lies between half and double, mostly. */
+  partShapes: [1, 2, 4, 8],
   /** What was seen longer ago than this says little of the machines as they are now, years. */
   historyYears: 6,
   /** Futures that are drawn, and what share of them the span holds. */

@@ -1,9 +1,14 @@
 import { v7 as uuidv7 } from 'uuid'
+import type { DueCall } from '#core/pumps/due-list'
 import type { Entry, EntryBodies, EntryKind } from '#core/visit/entry'
 import { foldVisit } from '#core/visit/fold'
 import { useOutbox } from '~/stores/outbox'
 import { writeLine } from '~/utils/write-line'
+import type { CustomerView } from '~/utils/register-views'
 import { useAuthor } from './useAuthor'
+
+/** So long are a caller's words kept. */
+const MOST_SAID = 500
 
 /** What a second visit at the same machine is opened with. */
 export interface Second {
@@ -48,6 +53,32 @@ export function useDayJournal() {
     /** Ticks what was loaded, for each visit that wants it. */
     load: (each: readonly { visitId: string; item: string }[], loaded: boolean) =>
       add(...each.map(({ visitId, item }) => line(visitId, 'loaded', { item, loaded }))),
+    /** Calls that wait for a day, one for each machine that comes due. */
+    async openCalls(calls: readonly DueCall[]): Promise<string[]> {
+      const opened = await Promise.all(
+        calls.map(async ({ machineId, customerId, says, minutes }) => {
+          const response = await fetch(`/api/customers/${customerId}`)
+          if (!response.ok) throw new Error(response.statusText)
+          const { customer, machines } = (await response.json()) as CustomerView
+          const machine = machines.find((each) => each.machine.id === machineId)?.machine
+          if (!machine) throw new Error(`${customer.name} has this machine no more.`)
+          const body: EntryBodies['visit-opened'] = {
+            customer,
+            machine,
+            scheduledAt: new Date().toISOString(),
+            plannedMinutes: minutes,
+            callerSays: says.slice(0, MOST_SAID),
+          }
+          const visitId = uuidv7()
+          return { visitId, lines: [line(visitId, 'visit-opened', body, 1), line(visitId, 'planned', {}, 2)] }
+        }),
+      )
+      // All or none: nothing is written before every machine is known.
+      await add(...opened.flatMap(({ lines }) => lines))
+      return opened.map(({ visitId }) => visitId)
+    },
+    takeBackCalls: (visitIds: readonly string[]) =>
+      add(...visitIds.map((visitId) => line(visitId, 'cancelled', { why: 'taken back' }))),
     /** Another visit at the same machine: what is left of this one, or a second look. */
     async openSecond(visitId: string, { says, jobs = [], at, minutes }: Second): Promise<string> {
       const { customer, machine, call } = await stateOf(visitId)

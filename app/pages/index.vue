@@ -207,7 +207,8 @@ useHead({ title: computed(() => `${format(day.value, 'EEEE d MMMM')} · Pike Lam
         <NuxtLink class="button button-quiet" :to="link(-1)">before</NuxtLink
         ><NuxtLink class="button button-quiet" to="/">today</NuxtLink
         ><NuxtLink class="button button-quiet" :to="link(1)">after</NuxtLink
-        ><NuxtLink class="button button-quiet" :to="{ path: '/week', query: { day: on } }">week</NuxtLink>
+        ><NuxtLink class="button button-quiet" :to="{ path: '/week', query: { day: on } }">week</NuxtLink
+        ><NuxtLink class="button button-quiet" to="/due">due</NuxtLink>
       </nav>
       <a
         v-if="visits.length > 0"

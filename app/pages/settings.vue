@@ -247,6 +247,12 @@ const ON = { parts: 'on parts', work: 'on work and journey', all: 'on everything
             />
           </div>
         </fieldset>
+        <fieldset class="grid gap-3 sm:grid-cols-3">
+          <legend class="mb-1 text-xl">The year</legend>
+          <DayOfYear v-model="form.seasons.opening" label="pools open about" test="opening" />
+          <DayOfYear v-model="form.seasons.closing" label="pools close about" test="closing" />
+          <DayOfYear v-model="form.seasons.thaw" label="cellars are looked at by" test="thaw" />
+        </fieldset>
         <p v-if="Object.keys(problems).length > 0" role="alert" class="font-bold">
           Not kept yet:
           {{

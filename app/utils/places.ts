@@ -9,7 +9,7 @@ export interface Place {
 
 /** The places, in the order of the work. */
 export const PLACES: readonly Place[] = [
-  { id: 'day', label: 'Day', to: '/', within: ['/visits/new', '/week'] },
+  { id: 'day', label: 'Day', to: '/', within: ['/visits/new', '/week', '/due'] },
   { id: 'pumps', label: 'Pumps', to: '/pumps', within: ['/pumps'] },
   { id: 'workings', label: 'Workings', to: '/workings', within: ['/workings'] },
   { id: 'shop', label: 'Shop', to: '/shop', within: ['/shop', '/ledger', '/prices', '/settings'] },
@@ -19,6 +19,7 @@ export const PLACES: readonly Place[] = [
 export const CORNERS: readonly Omit<Place, 'within'>[] = [
   { id: 'new-visit', label: 'New visit', to: '/visits/new' },
   { id: 'week', label: 'Week', to: '/week' },
+  { id: 'due', label: 'What comes due', to: '/due' },
   { id: 'ledger', label: 'Ledger', to: '/ledger' },
   { id: 'prices', label: 'Prices', to: '/prices' },
   { id: 'settings', label: 'Settings', to: '/settings' },

@@ -1,6 +1,8 @@
 import type { TaxLine } from '#core/knowledge/shop/rates'
+import type { SeasonJob } from '#core/knowledge/shop/seasons'
 import type { NumberStyle } from '#core/quantity/number-style'
 import { hoursOf, vansOf } from '#core/planning/day-plan'
+import { USUAL_SEASONS } from '#core/planning/season'
 import { enteredShop, type Shop } from '#core/visit/shop'
 import { readNumber } from './field-text'
 
@@ -27,6 +29,8 @@ export interface SettingsForm {
   vans: { id: string; name: string; people: number }[]
   /** Hours of the day as HH:MM; the break in minutes. */
   day: { start: string; end: string; breakFrom: string; breakMinutes: string }
+  /** Each as MM-DD. */
+  seasons: Record<SeasonJob, string>
 }
 const FIGURES = ['hourly', 'trip', 'minimum', 'afterHours', 'helperHourly', 'partsMarkup', 'downtime'] as const
 /** What is not said at all where it is left empty. */
@@ -75,6 +79,7 @@ export function settingsForm(shop: Shop): SettingsForm {
       breakFrom: hourText(day.breakFrom),
       breakMinutes: String(day.breakMinutes),
     },
+    seasons: { ...(shop.seasons ?? USUAL_SEASONS) },
     taxes: (rates.taxes ?? []).map(({ name: tax, percent, on }) => ({ name: tax, percent: String(percent), on })),
   }
 }
@@ -150,6 +155,7 @@ export function readSettings(
       },
       ...unlessSame('vans', vans, [...vansOf(shop)]),
       ...unlessSame('day', day, hoursOf(shop)),
+      ...unlessSame('seasons', { ...form.seasons }, { ...(shop.seasons ?? USUAL_SEASONS) }),
     },
   }
 }

@@ -13,7 +13,13 @@ import { IN_A_MOTOR_ALONE } from '../knowledge/constructions/part-groups'
 import { HAZARD } from '../knowledge/faults/hazard'
 import { doneToMotorAlone } from '../knowledge/repairs/motor-alone'
 import { renewedParts } from '../knowledge/repairs/renews'
-import { KIND_CONSTRUCTIONS, type Construction, type Kind, type MotorType, type Standing } from '../knowledge/vocabulary'
+import {
+  KIND_CONSTRUCTIONS,
+  type Construction,
+  type Kind,
+  type MotorType,
+  type Standing,
+} from '../knowledge/vocabulary'
 import { sortedLeads, type Asked, type Finding } from './finding'
 import { measuredCheck, seenCheck } from './model-check'
 import type { OwnFinding } from './own-findings'

@@ -68,7 +68,7 @@ export function expectedFailures(of: Exposed, { from, to }: Stretch, days: Seaso
   return expected
 }
 
-/** Years of a part at an instant: since it was put in, else since the machine was; where nobody knows, the usual age. */
+/** Years of a part at an instant: since it was put in, else since the machine was; the usual age where nobody knows. */
 function ageAt({ machine, renewed, usualAge }: Exposed, part: string | undefined, at: number): number {
   const own = part === undefined ? undefined : renewed.get(part)?.findLast((since) => since <= at)
   const since = own ?? machine.installedAt

@@ -100,11 +100,15 @@ function measuredRow(key: string, list: readonly Read[], machine: Machine, now: 
     ...(own.length > 0 && of !== 'new' ? lastOf(last) : {}),
     bounds,
     logarithmic,
-    crossing: crossingOf(
-      onePerDay(own).map(({ at, value }) => ({ at: Date.parse(at), value: value as number })),
-      bounds,
-      { logarithmic, now },
-    ),
+    // A limit that rests on a guess judges nothing, and nothing is foretold by it.
+    crossing:
+      last.judged.judgement.verdict === 'unclear'
+        ? { is: 'untold' }
+        : crossingOf(
+            onePerDay(own).map(({ at, value }) => ({ at: Date.parse(at), value: value as number })),
+            bounds,
+            { logarithmic, now },
+          ),
   }
 }
 

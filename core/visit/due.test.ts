@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { dueRowsOf, duesIn, duesOf } from './due'
+import { duesIn, duesOf } from './due'
 import type { Entry } from './entry'
 import { jobOf } from './job'
 import { UNNAMED_SHOP, type Shop } from './shop'
@@ -24,7 +24,7 @@ describe('what comes due', () => {
     expect(dues('2028-02-29', [meg, capacitor])).toEqual(['reading 2029-02-28'])
   })
   it('nothing where nothing was repaired', () => expect(dues('2026-05-12', [])).toEqual([]))
-  it('stands in the order of its days, the next visit among it, with whose machine it is', () => {
+  it('stands in the order of its days, the next visit among it', () => {
     const over = {
       watch: '',
       nextDate: '2026-06-01',
@@ -35,10 +35,5 @@ describe('what comes due', () => {
     }
     expect(duesIn(over).map(({ on }) => on)).toEqual(['2026-05-13', '2026-06-01', '2027-05-12'])
     expect(duesIn()).toEqual([])
-    expect(dueRowsOf(duesIn(over), fold([opened(), entry('handed-over', over)]))[1]).toMatchObject({
-      what: 'Next visit',
-      machine: 'filter pump 2',
-      customer: { name: 'Millrace Lido' },
-    })
   })
 })

@@ -1,6 +1,6 @@
 import { wayOf } from '../knowledge/shop/practices'
 import { HOUSE_WATER, WELLS } from '../knowledge/vocabulary'
-import type { Customer, Due, EntryBodies, Machine } from './entry'
+import type { Due, EntryBodies } from './entry'
 import type { VisitState } from './fold'
 import type { Job } from './job'
 import { jobsOnSheet, renewedIn, repairsDone } from './owner-done'
@@ -47,13 +47,6 @@ export function duesOf(
   ]
 }
 
-/** Something that comes due, with whose and which machine it is. */
-export interface DueRow extends Due {
-  visitId: string
-  customer: { name: string; place: string }
-  machine: string
-}
-
 /** What a hand-over made due, its next visit among it, in the order of the days. */
 export function duesIn({
   due = [],
@@ -61,13 +54,4 @@ export function duesIn({
 }: Pick<EntryBodies['handed-over'], 'due' | 'nextDate'> | undefined = {}): Due[] {
   const next = nextDate ? [{ kind: 'visit' as const, on: nextDate, what: 'Next visit' }] : []
   return [...due, ...next].sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0))
-}
-
-/** The same, with whose and which machine it is. */
-export function dueRowsOf(
-  due: readonly Due[],
-  { id, customer, machine }: { id: string; customer: Pick<Customer, 'name' | 'place'>; machine: Pick<Machine, 'name'> },
-): DueRow[] {
-  const { name, place } = customer
-  return due.map((each) => ({ ...each, visitId: id, customer: { name, place }, machine: machine.name }))
 }

@@ -70,6 +70,7 @@ import {
   PlannedBody,
   planningProblem,
   VanInput,
+  SeasonDaysInput,
   WorkingDayInput,
 } from './planning-rules'
 import { PaidBody, PriceAgreedBody, PriceChangeBody, PriceLineInput, RatesInput } from './money-rules'
@@ -311,6 +312,7 @@ class ShopSetBody {
   @PracticeWaysField() schools?: PracticeWays
   @MayBeAbsent() @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => VanInput) vans?: VanInput[]
   @MayBeAbsent() @ValidateNested() @Type(() => WorkingDayInput) @IsObject() day?: WorkingDayInput
+  @MayBeAbsent() @ValidateNested() @Type(() => SeasonDaysInput) @IsObject() seasons?: SeasonDaysInput
 }
 
 /** A retraction says all it has to say by what it supersedes: its body is empty and needs no class. */

@@ -7,6 +7,7 @@ import type { EnteredRates } from '../knowledge/shop/rates'
 import type { Construction, Gate, Kind, Part, Stage, Standing } from '../knowledge/vocabulary'
 import type { UnitSystem } from '../quantity/measures'
 import type { NumberStyle } from '../quantity/number-style'
+import type { SeasonDays } from '../knowledge/shop/seasons'
 import type { PracticeWays } from '../knowledge/shop/practices'
 import type { JointPlace } from '../knowledge/constructions/joint'
 import type { JointCorrection } from '../takedown/as-here'
@@ -270,6 +271,8 @@ export interface EntryBodies {
     schools?: PracticeWays
     vans?: ShopVan[]
     day?: WorkingDay
+    /** When its year turns, each as MM-DD. */
+    seasons?: SeasonDays
   }
 }
 export type EntryKind = keyof EntryBodies

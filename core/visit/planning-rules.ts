@@ -1,6 +1,7 @@
 import { ArrayMaxSize, ArrayUnique, IsArray, IsBoolean, IsInt, IsString, Length, Max, Min } from 'class-validator'
+import type { SeasonDays } from '../knowledge/shop/seasons'
 import type { FieldProblem } from '../validation/input-error'
-import { CalendarDay, Instant, isUuid, MayBeAbsent, rule } from '../validation/rules'
+import { CalendarDay, Instant, isCalendarDay, isUuid, MayBeAbsent, rule } from '../validation/rules'
 import type { EntryBodies, EntryKind, ShopVan, WorkingDay } from './entry'
 
 const MOST_IN_A_VAN = 6
@@ -37,6 +38,16 @@ export class WorkingDayInput implements WorkingDay {
   @IsInt() @Min(0) @Max(MINUTES_OF_A_DAY) end!: number
   @IsInt() @Min(0) @Max(MINUTES_OF_A_DAY) breakFrom!: number
   @IsInt() @Min(0) @Max(240) breakMinutes!: number
+}
+/** Every day that each year has, so the 29th of February is none. */
+const isDayOfYear = (value: unknown) =>
+  typeof value === 'string' && /^\d\d-\d\d$/.test(value) && isCalendarDay(`2025-${value}`)
+const DayOfYear = () => rule('isDayOfYear', isDayOfYear, 'must be a day that every year has, such as 04-15')
+
+export class SeasonDaysInput implements SeasonDays {
+  @DayOfYear() opening!: string
+  @DayOfYear() closing!: string
+  @DayOfYear() thaw!: string
 }
 export class DayOrderBody {
   @CalendarDay() on!: string

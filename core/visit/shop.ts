@@ -1,6 +1,7 @@
 import { DEFAULT_RATES, type EnteredRates } from '../knowledge/shop/rates'
 import type { Kind, Part } from '../knowledge/vocabulary'
 import type { PracticeWays } from '../knowledge/shop/practices'
+import type { SeasonDays } from '../knowledge/shop/seasons'
 import type { UnitSystem } from '../quantity/measures'
 import type { ShopVan, WorkingDay } from './entry'
 import { formatMoney, type NumberStyle } from '../quantity/number-style'
@@ -17,6 +18,7 @@ export interface Shop {
   schools?: PracticeWays
   vans?: ShopVan[]
   day?: WorkingDay
+  seasons?: SeasonDays
   /** Nobody has entered it yet: nothing of it is printed, and what it would charge is a guess. */
   unset?: true
   /** Part prices that are the usual ones and not its own, by part or `part:kind`: they are asked before they count. */

@@ -23,5 +23,5 @@ export default api(async (event) => {
     visits.push(...(await plannedVisits(app, span)))
   }
   setResponseHeaders(event, { 'content-type': 'text/calendar; charset=utf-8', 'cache-control': 'no-cache' })
-  return visitCalendar(visits, now, await app.repository.dueUntil(format(addDays(now, AHEAD), 'yyyy-MM-dd')))
+  return visitCalendar(visits, now, await app.dues.left(format(addDays(now, AHEAD), 'yyyy-MM-dd')))
 })

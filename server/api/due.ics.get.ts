@@ -1,18 +1,17 @@
-import { getQuery, setResponseHeaders } from 'h3'
-import { badField } from '../../core/validation/input-error'
-import { isCalendarDay } from '../../core/validation/rules'
+import { setResponseHeaders } from 'h3'
 import { calendarOf } from '../services/calendar'
+import { dueItems } from '../services/due-book'
 import { serverNow, useShopApp } from '../utils/app'
+import { askedDue } from '../utils/asked-due'
 import { api } from '../utils/problem'
 
 /** What comes due up to a day, as a calendar file. */
 export default api(async (event) => {
-  const { until } = getQuery(event)
-  if (!isCalendarDay(until)) throw badField('until', until, 'a day, such as 2026-05-12')
+  const asked = askedDue(event)
   const app = await useShopApp()
   setResponseHeaders(event, {
     'content-type': 'text/calendar; charset=utf-8',
-    'content-disposition': `attachment; filename="due-until-${until as string}.ics"`,
+    'content-disposition': `attachment; filename="due-until-${asked.until}.ics"`,
   })
-  return calendarOf(await app.repository.dueUntil(until as string), new Date(serverNow()))
+  return calendarOf(await dueItems(app, asked), new Date(serverNow()))
 })

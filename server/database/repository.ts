@@ -13,15 +13,12 @@ import {
   lte,
   max,
   ne,
-  notExists,
   or,
   sql,
   type SQL,
 } from 'drizzle-orm'
-import { alias } from 'drizzle-orm/pg-core'
 import type { Fault, Kind } from '../../core/knowledge/vocabulary'
 import type { StepRatio } from '../../core/takedown/own-times'
-import { dueRowsOf, type DueRow } from '../../core/visit/due'
 import type { Customer, Entry, EntryBodies, EntryKind, Machine, Site } from '../../core/visit/entry'
 import type { LedgerRow } from '../../core/visit/ledger'
 import { liftEntry, liftJournal } from '../../core/visit/lift'
@@ -379,48 +376,6 @@ export class Repository {
       .from(visits)
       .where(and(lt(sql`(${visits.account}->>'on')`, before), sql`(${visits.account}->>'open')::numeric <> 0`))
     return inOrder(rows)
-  }
-
-  /**
-   * What visits have made due up to a day, by the day. Whoever has been at the machine since, or will be, sees to it
-   * there.
-   *
-   * @param until ISO date
-   */
-  async dueUntil(until: string): Promise<DueRow[]> {
-    const later = alias(visits, 'later')
-    const rows = await this.db
-      .select({ id: visits.id, due: visits.due, customer: customers, machine: machines.machine })
-      .from(visits)
-      .innerJoin(machines, eq(machines.id, visits.machineId))
-      .innerJoin(whose, eq(whose.id, machines.customerId))
-      .innerJoin(customers, STANDS_FOR)
-      .where(
-        and(
-          sql`${visits.due} <> '[]'::jsonb`,
-          isNull(machines.retired),
-          notExists(
-            this.db
-              .select({ id: later.id })
-              .from(later)
-              .where(
-                and(
-                  eq(later.machineId, visits.machineId),
-                  gt(later.scheduledAt, visits.scheduledAt),
-                  isNull(later.cancelled),
-                ),
-              ),
-          ),
-        ),
-      )
-    return rows
-      .flatMap(({ due, ...of }) =>
-        dueRowsOf(
-          due.filter(({ on }) => on <= until),
-          of,
-        ),
-      )
-      .sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.visitId < b.visitId ? -1 : 1))
   }
 
   /** For each machine the newest handed-over visit before an instant. */

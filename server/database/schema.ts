@@ -16,6 +16,7 @@ import {
 } from 'drizzle-orm/pg-core'
 import type { StepRatio } from '../../core/takedown/own-times'
 import type { Due, Entry, EntryBodies, Machine, Registered, Site } from '../../core/visit/entry'
+import type { MachineTrend } from '../../core/pumps/machine-trends'
 import type { SearchGroup } from '../../core/pumps/search-lines'
 import type { HistoryReading } from '../../core/visit/history'
 import type { LedgerRow } from '../../core/visit/ledger'
@@ -148,6 +149,11 @@ export const machines = pgTable(
     /** The worst that its last visit with a reading says, and the next day something is due: kept by the search. */
     verdict: text(),
     dueOn: text('due_on'),
+    /** Its readings that stand past a limit or will meet one: kept by the search. */
+    trends: jsonb()
+      .$type<MachineTrend[]>()
+      .notNull()
+      .default(sql`'[]'::jsonb`),
     ...said(),
   },
   (table) => [
@@ -155,6 +161,9 @@ export const machines = pgTable(
     index('machines_merged')
       .on(table.mergedInto)
       .where(sql`merged_into is not null`),
+    index('machines_trends')
+      .on(table.id)
+      .where(sql`trends <> '[]'::jsonb`),
     index('machines_retired')
       .on(table.id)
       .where(sql`retired is not null`),

@@ -2,6 +2,7 @@ import { and, eq, inArray, isNotNull, isNull, or, sql, type SQL } from 'drizzle-
 import type { Verdict } from '../../core/judgement/judgement'
 import { searchWords } from '../../core/pumps/words'
 import { SEARCH_GROUPS, type SearchGroup, type SearchLine } from '../../core/pumps/search-lines'
+import type { MachineTrend } from '../../core/pumps/machine-trends'
 import type { Customer, Machine, Site } from '../../core/visit/entry'
 import type { Db } from './connect'
 import { customerOf } from './repository'
@@ -235,6 +236,36 @@ export class Search {
         from json_array_elements(${JSON.stringify(all.slice(start, start + LINES_AT_ONCE))}::json) l`)
   }
 
+  /**
+   * Machines with the visits at them and at records that were merged into them, oldest first: those among these ids,
+   * or all that were visited more than once, without which there is no line through readings.
+   */
+  async visitedOften(ids?: readonly string[]): Promise<{ machine: Machine; visitIds: string[] }[]> {
+    const asked = ids
+      ? sql`m.id in (select coalesce(merged_into, id) from machines where ${isAnyOf(machines.id, ids)})`
+      : sql`true`
+    const rows = await this.db.execute(sql`
+      with visited as (
+        select coalesce(m.merged_into, m.id) as id, v.id as visit, v.scheduled_at
+        from visits v join machines m on m.id = v.machine_id where v.cancelled is null)
+      select m.machine, array_agg(visited.visit order by visited.scheduled_at, visited.visit) as visits
+      from visited join machines m on m.id = visited.id
+      where ${asked}
+      group by m.id having count(*) >= ${ids ? 1 : FEWEST_VISITS}`)
+    return (rows as unknown as { rows: { machine: Machine; visits: string[] }[] }).rows.map(
+      ({ machine, visits: visitIds }) => ({ machine, visitIds }),
+    )
+  }
+
+  /** What of these machines' readings asks to be read again. */
+  async keepTrends(trends: ReadonlyMap<string, readonly MachineTrend[]>): Promise<void> {
+    const each = [...trends].map(([id, of]) => ({ id, trends: of }))
+    await this.db.execute(sql`
+      update machines set trends = (t.value->'trends')::jsonb
+      from json_array_elements(${JSON.stringify(each)}::json) t
+      where machines.id = (t.value->>'id')::uuid`)
+  }
+
   /** What visits say at their end, and so what their machines last read and next have due. */
   async keepVerdicts(verdicts: ReadonlyMap<string, Verdict | undefined>): Promise<void> {
     const ids = [...verdicts.keys()]
@@ -251,6 +282,8 @@ export class Search {
       where machines.id in (select machine_id from visits where visits.id = any(${`{${ids.join(',')}}`}::uuid[]))`)
   }
 }
+
+const FEWEST_VISITS = 2
 
 const LINES_AT_ONCE = 2_000
 /** So many answers of a kind are looked through and counted; whoever has more types on. */

@@ -1,6 +1,6 @@
 import { addDays } from 'date-fns'
 import { createEvents, type EventAttributes } from 'ics'
-import type { DueRow } from '../../core/visit/due'
+import type { DueItem } from '../../core/pumps/due-list'
 import type { PlannedVisit } from './planned-visits'
 
 /**
@@ -9,12 +9,12 @@ import type { PlannedVisit } from './planned-visits'
  *
  * @source RFC 5545
  */
-export function calendarOf(dues: readonly DueRow[], now: Date): string {
+export function calendarOf(dues: readonly DueItem[], now: Date): string {
   return written(dueEvents(dues, now))
 }
 
 /** Planned visits, and what comes due, as one calendar; each visit keeps its id when its hour changes. */
-export function visitCalendar(visits: readonly PlannedVisit[], now: Date, dues: readonly DueRow[] = []): string {
+export function visitCalendar(visits: readonly PlannedVisit[], now: Date, dues: readonly DueItem[] = []): string {
   return written([
     ...visits.map(({ id, title, place, words, begins, ends }): EventAttributes => ({
       uid: `${id}@pike-lamp`,
@@ -31,18 +31,16 @@ export function visitCalendar(visits: readonly PlannedVisit[], now: Date, dues: 
   ])
 }
 
-function dueEvents(dues: readonly DueRow[], now: Date): EventAttributes[] {
-  return dues.map(({ visitId, on, what, customer, machine }, index): EventAttributes => {
-    return {
-      uid: `${visitId}-${index}@pike-lamp`,
-      productId: 'pike-lamp',
-      start: dayOf(on),
-      end: dayOf(on, 1),
-      title: `${machine}: ${what}`,
-      location: [customer.name, customer.place].filter(Boolean).join(', '),
-      created: now.getTime(),
-    }
-  })
+function dueEvents(dues: readonly DueItem[], now: Date): EventAttributes[] {
+  return dues.map(({ key, on, what, customer, machine, address }) => ({
+    uid: `${key.replaceAll(' ', '-')}@pike-lamp`,
+    productId: 'pike-lamp',
+    start: dayOf(on),
+    end: dayOf(on, 1),
+    title: `${machine.name}: ${what}`,
+    location: [customer.name, address].filter(Boolean).join(', '),
+    created: now.getTime(),
+  }))
 }
 
 function written(events: EventAttributes[]): string {

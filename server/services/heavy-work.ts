@@ -15,6 +15,8 @@ const LONGEST = {
   readings: 20_000,
   visitJson: 60_000,
   found: 60_000,
+  trends: 60_000,
+  forecast: 60_000,
   ahead: 20_000,
   working: 20_000,
   batch: 60_000,

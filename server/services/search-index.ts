@@ -5,12 +5,13 @@ import type { Repository } from '../database/repository'
 import type { HeavyWork } from './heavy-work'
 
 /** Bumped when what can be found, or by which words, changes: the search is then built anew. */
-const SEARCH_VERSION = 1
+const SEARCH_VERSION = 2
 const SEARCHED = 'searched'
 /** Whoever searches waits so long for lines that have only just arrived, milliseconds. */
 const PATIENCE = 2_000
 const VISITS_AT_ONCE = 50
 const SUBJECTS_AT_ONCE = 500
+const MACHINES_AT_ONCE = 25
 /** Lines that arrived since, beyond which everything is taken in anew. */
 const MOST_BEHIND = 50_000
 
@@ -86,6 +87,7 @@ export class SearchIndex {
     }
     if (isNew) await this.search.measure()
     else await this.takeAll([...subjects])
+    await this.takeTrends(isNew ? undefined : [...subjects])
     if (subjects.size > 0) this.counted = undefined
     await this.repository.setMeta(SEARCHED, { version: SEARCH_VERSION, arrival: changed.newest } satisfies Mark)
   }
@@ -97,6 +99,22 @@ export class SearchIndex {
       new Map(visitIds.map((id) => [id, found.find((each) => each.visitId === id)?.lines ?? []])),
     )
     await this.search.keepVerdicts(new Map(found.map(({ visitId, verdict }) => [visitId, verdict])))
+  }
+
+  /** What of the machines among these asks to be read again; of all of them where none are named. */
+  private async takeTrends(subjects?: readonly string[]): Promise<void> {
+    const visited = subjects?.length === 0 ? [] : await this.search.visitedOften(subjects)
+    for (const part of inParts(visited, MACHINES_AT_ONCE)) {
+      const journals = await this.repository.entriesOfVisits(part.flatMap(({ visitIds }) => visitIds))
+      const trends = await this.work.run('trends', {
+        machines: part.map(({ machine, visitIds }) => ({
+          machine,
+          journals: visitIds.map((id) => journals.get(id) ?? []),
+        })),
+        now: Date.now(),
+      })
+      await this.search.keepTrends(new Map(part.map(({ machine }, index) => [machine.id, trends[index] ?? []])))
+    }
   }
 
   private async takeAll(subjects: readonly string[]): Promise<void> {

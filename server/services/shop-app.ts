@@ -3,6 +3,7 @@ import { access, constants, mkdir } from 'node:fs/promises'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { connect, type Connection } from '../database/connect'
+import { Dues } from '../database/dues'
 import { Register } from '../database/register'
 import { Repository } from '../database/repository'
 import { Search } from '../database/search'
@@ -13,6 +14,7 @@ import { JournalFile } from './journal-file'
 import type { SetAside } from './journal-lines'
 import { MailOutlet } from './mail/mail-outlet'
 import { DayBook } from './day-work'
+import { ForecastBook } from './due-book'
 import { PaceBook } from './pace-book'
 import { PhotoStore } from './photo-store'
 import { buildLists, reconcile, type OpeningProgress, type Reconciled, type Sides } from './reconcile'
@@ -30,6 +32,8 @@ export interface JournalReport extends Reconciled {
 export interface ShopApp {
   repository: Repository
   register: Register
+  /** What machines come due for. */
+  dues: Dues
   /** What can be found, and what keeps it up to date. */
   search: Search
   index: SearchIndex
@@ -38,6 +42,7 @@ export interface ShopApp {
   pace: PaceBook
   /** What the visits of a day ask of it. */
   days: DayBook
+  forecasts: ForecastBook
   roads: RoadService
   work: HeavyWork
   outlet: MailOutlet
@@ -106,12 +111,14 @@ export async function openShopApp({
     return {
       repository,
       register,
+      dues: new Dues(connection.db),
       search,
       index: new SearchIndex(repository, register, search, work),
       journal,
       photos,
       pace: new PaceBook(repository),
       days: new DayBook(),
+      forecasts: new ForecastBook(),
       roads: new ValleyRoads(),
       work,
       outlet: new MailOutlet(join(folder, 'outlet'), smtp),

@@ -8,10 +8,15 @@ import { readVisitFile, toVisitFile, type VisitFile } from '../../core/visit/vis
 import { keptForRuns } from '../../core/workings/define-working'
 import { runByName, runLine } from '../../core/workings/registry'
 import { aheadOf, type Ahead } from '../../core/visit/ahead'
+import { forecastOf, type Fleet, type Forecast } from '../../core/planning/forecast'
+import type { Stretch } from '../../core/planning/season'
+import type { SeasonDays } from '../../core/knowledge/shop/seasons'
+import { machineTrends, type MachineTrend } from '../../core/pumps/machine-trends'
 import { visitFound, type VisitFound } from '../../core/pumps/search-lines'
 import { ofKind } from '../../core/visit/of-kind'
 import { foldVisit } from '../../core/visit/fold'
-import type { Entry, MailedPaper, PaperName } from '../../core/visit/entry'
+import { machineStates } from '../../core/visit/machine-states'
+import type { Entry, Machine, MailedPaper, PaperName } from '../../core/visit/entry'
 import { leafText } from '../../core/visit/leaf'
 import { readLines } from '../services/journal-lines'
 import { jsonOf } from '../services/json'
@@ -21,6 +26,13 @@ import { leafHtml } from '../services/mail/leaf-html'
 import type { Worked } from '../services/day-work'
 import { papersOf, type PaperAsked, type PaperMail } from '../services/papers'
 import { stateOf, type VisitView } from '../services/visit-view'
+
+interface ForecastAsked {
+  fleet: Fleet
+  season: Stretch
+  days: SeasonDays
+  now: number
+}
 
 /**
  * What takes long enough to keep others waiting. Each runs in a worker thread, with plain data in and out: no database,
@@ -104,6 +116,17 @@ export const TASKS = {
       const state = foldVisit(journal)
       return state ? [{ visitId: state.id, ...visitFound(state) }] : []
     }),
+
+  /** What of machines' readings asks to be read again: each with its visits' journals, oldest first. */
+  trends: ({
+    machines,
+    now,
+  }: {
+    machines: { machine: Machine; journals: Entry[][] }[]
+    now: number
+  }): MachineTrend[][] => machines.map(({ machine, journals }) => machineTrends(machine, machineStates(journals), now)),
+
+  forecast: ({ fleet, season, days, now }: ForecastAsked): Forecast => forecastOf(fleet, season, days, now),
 
   /** What a visit asks of its day. */
   ahead({ view }: { view: VisitView }): Ahead & Worked {

@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { connect, type Connection } from '../../server/database/connect'
+import { Dues } from '../../server/database/dues'
 import { Register } from '../../server/database/register'
 import { mergedEnds } from '../../server/database/register-projection'
 import { Repository } from '../../server/database/repository'
@@ -48,6 +49,7 @@ describe.each(['embedded', 'server'] as const)('the register on the %s database'
   let connection: Connection
   let repository: Repository
   let register: Register
+  let dues: Dues
   let journal: Journal
   let search: Search
   let index: SearchIndex
@@ -59,6 +61,7 @@ describe.each(['embedded', 'server'] as const)('the register on the %s database'
     connection = await connect({ dataDir, migrationsDir, databaseUrl: postgres?.url })
     repository = new Repository(connection.db)
     register = new Register(connection.db)
+    dues = new Dues(connection.db)
     journal = new Journal(repository, undefined)
     search = new Search(connection.db)
     index = new SearchIndex(repository, register, search, heavyWork(undefined))
@@ -137,7 +140,7 @@ describe.each(['embedded', 'server'] as const)('the register on the %s database'
       line('machine-set', { machine: { ...opened.machine, customerId: next.id } }),
     ])
     expect((await register.machine(opened.machine.id))?.customerId).toBe(next.id)
-    const rows = (await repository.dueUntil('2026-06-01')).filter(({ visitId }) => visitId === visit.visitId)
+    const rows = (await dues.left('2026-06-01')).filter(({ visitId }) => visitId === visit.visitId)
     expect(rows.map((row) => row.customer.name)).toEqual(['the new owner'])
   })
 

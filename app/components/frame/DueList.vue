@@ -1,40 +1,31 @@
 <script setup lang="ts">
-import { format } from 'date-fns'
-import type { DueRow } from '#core/visit/due'
+import type { DueItem } from '#core/pumps/due-list'
 
-/** What visits have left to come back for, up to this day: second looks, readings, next visits. */
+/** What comes due up to this day, the first of it: second looks, readings, next visits, the year's round. */
 const { until, late } = defineProps<{ until: string; late: string }>()
-const due = ref<DueRow[]>([])
-watch(
-  () => until,
-  async (day) => {
-    const response = await fetch(`/api/due?until=${day}`).catch(() => undefined)
-    if (response?.ok) due.value = ((await response.json()) as { due: DueRow[] }).due
-  },
-  { immediate: true },
-)
-const day = (on: string) => format(new Date(`${on}T12:00:00`), 'EEE d MMM')
+const MOST = 6
+const { view } = useServed<{ items: DueItem[]; count: number }>(() => `/api/due?until=${until}&today=${late}`)
+const due = computed(() => view.value?.items.slice(0, MOST) ?? [])
 </script>
 
 <template>
   <section v-if="due.length > 0" class="border-t border-rule px-5 py-4" aria-labelledby="due-title" data-testid="due">
     <div class="flex flex-wrap items-baseline justify-between gap-x-4">
       <h2 id="due-title" class="text-[1.1rem]">Comes due</h2>
-      <a class="button button-quiet" :href="`/api/due.ics?until=${until}`" download>As calendar file</a>
+      <NuxtLink class="button button-quiet" to="/due">All that is due</NuxtLink>
     </div>
     <ul>
-      <li
-        v-for="each in due"
-        :key="each.visitId + each.on + each.what"
-        class="flex flex-wrap items-baseline gap-x-4 border-t border-rule py-2"
-      >
+      <li v-for="each in due" :key="each.key" class="flex flex-wrap items-baseline gap-x-4 border-t border-rule py-2">
         <span class="number w-44 shrink-0" :class="each.on < late ? 'font-bold' : ''"
-          >{{ day(each.on) }}<template v-if="each.on < late">, late</template></span
-        ><NuxtLink class="min-w-0 grow" :to="`/visits/${each.visitId}/hand-over`"
-          ><strong>{{ each.machine }}</strong
+          >{{ dueDay(each.on, late) }}<template v-if="each.on < late">, late</template></span
+        ><NuxtLink
+          class="min-w-0 grow"
+          :to="each.visitId ? `/visits/${each.visitId}/hand-over` : `/pumps/${each.machineId}`"
+          ><strong>{{ each.machine.name }}</strong
           >, {{ each.customer.name }}: {{ each.what }}</NuxtLink
         >
       </li>
     </ul>
+    <p v-if="view && view.count > due.length" class="text-slate">and {{ view.count - due.length }} more</p>
   </section>
 </template>

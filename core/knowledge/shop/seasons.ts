@@ -54,11 +54,12 @@ export const DUE_MINUTES = {
   visit: 45,
   claim: 5,
   crossing: 40,
+  ahead: 45,
   basis: { kind: 'shop', name: 'usual minutes of what comes due, shop estimate' } as Basis,
 }
 
 /** From what day on a line that will meet its limit is told of, days. */
 export const TREND_AHEAD = {
   days: 120,
-  basis: { kind: 'shop', name: 'what meets its limit within a season is read again in time, shop estimate' } as Basis,
+  basis: { kind: 'shop', name: 'what meets its limit in a season is read again, shop estimate' } as Basis,
 }

@@ -1,11 +1,10 @@
 import { v7 as uuidv7 } from 'uuid'
 import { foldVisit } from '../../../core/visit/fold'
-import { duesLeft } from '../../../core/visit/claim'
-import { dueRowsOf } from '../../../core/visit/due'
 import { nextLamport, type Entry } from '../../../core/visit/entry'
 import { validEntry } from '../../../core/visit/entry-rules'
 import { journalHash, journalOfSheet } from '../../../core/visit/issue'
 import { calendarOf } from '../calendar'
+import { visitDues } from '../due-book'
 import type { ShopApp } from '../shop-app'
 import type { VisitView } from '../visit-view'
 import type { Mail } from './mail-outlet'
@@ -37,7 +36,7 @@ export async function sendPaper(
   if (!state || journalHash(journalOfSheet(entries, state.isIssued)) !== hash)
     throw new SheetMoved('What is shown has not all arrived, or somebody wrote on: look once more, then send it.')
   const written = await app.work.run('mail', { view, paths, document: paper, ...(note ? { note } : {}) })
-  const dues = paper === 'sheet' ? duesLeft(state).filter(({ kind }) => kind !== 'claim') : []
+  const dues = paper === 'sheet' ? visitDues(state).filter(({ kind }) => kind !== 'claim') : []
   const mail: Mail = {
     id,
     at: now,
@@ -52,7 +51,7 @@ export async function sendPaper(
         ? [
             {
               filename: 'dates.ics',
-              content: Buffer.from(calendarOf(dueRowsOf(dues, state), new Date(now))),
+              content: Buffer.from(calendarOf(dues, new Date(now))),
               contentType: 'text/calendar; charset=utf-8',
             },
           ]

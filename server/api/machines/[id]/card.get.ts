@@ -1,8 +1,6 @@
 import { getRouterParam } from 'h3'
 import { cardOf } from '../../../../core/pumps/card'
-import { foldVisit, machineOf } from '../../../../core/visit/fold'
-import { earlierReadings, historyOf, type HistoryReading } from '../../../../core/visit/history'
-import { liveEntries } from '../../../../core/visit/supersession'
+import { machineStates } from '../../../../core/visit/machine-states'
 import { shopOf } from '../../../services/visit-view'
 import { serverNow, useShopApp } from '../../../utils/app'
 import { api, Problem } from '../../../utils/problem'
@@ -21,14 +19,7 @@ export default api(async (event) => {
   const site = sites.find(({ id }) => id === (machine.siteId ?? customer.id))
   const visits = await repository.visitsOfMachine(machine.id)
   const journals = await repository.entriesOfVisits(visits.map(({ id }) => id))
-  const history: HistoryReading[] = []
-  const states = visits.flatMap(({ id }) => {
-    // Each visit is judged by what was known before it, as it was then.
-    const journal = journals.get(id) ?? []
-    const state = foldVisit(journal, { earlier: earlierReadings(history, machineOf(liveEntries(journal))) })
-    if (state) history.push(...state.findings.map((judged) => historyOf(id, judged, state.pump)))
-    return state ?? []
-  })
+  const states = machineStates(visits.map(({ id }) => journals.get(id) ?? []))
   const card = cardOf({
     machine,
     customer,

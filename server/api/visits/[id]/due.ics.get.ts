@@ -1,6 +1,5 @@
 import { getRouterParam, setResponseHeaders } from 'h3'
-import { duesLeft } from '../../../../core/visit/claim'
-import { dueRowsOf } from '../../../../core/visit/due'
+import { visitDues } from '../../../services/due-book'
 import { calendarOf } from '../../../services/calendar'
 import { stateOf } from '../../../services/visit-view'
 import { serverNow, useShopApp } from '../../../utils/app'
@@ -15,5 +14,5 @@ export default api(async (event) => {
     'content-type': 'text/calendar; charset=utf-8',
     'content-disposition': `attachment; filename="due-${id.slice(0, 8)}.ics"`,
   })
-  return calendarOf(dueRowsOf(duesLeft(state), state), new Date(serverNow()))
+  return calendarOf(visitDues(state), new Date(serverNow()))
 })

@@ -1,0 +1,18 @@
+import type { Entry } from './entry'
+import { foldVisit, machineOf, type VisitState } from './fold'
+import { earlierReadings, historyOf, type HistoryReading } from './history'
+import { liveEntries } from './supersession'
+
+/**
+ * The visits of one machine, each judged by what was known before it, as it was then.
+ *
+ * @param journals oldest visit first; one that cannot be read is left out
+ */
+export function machineStates(journals: readonly (readonly Entry[])[]): VisitState[] {
+  const history: HistoryReading[] = []
+  return journals.flatMap((journal) => {
+    const state = foldVisit(journal, { earlier: earlierReadings(history, machineOf(liveEntries(journal))) })
+    if (state) history.push(...state.findings.map((judged) => historyOf(state.id, judged, state.pump)))
+    return state ?? []
+  })
+}

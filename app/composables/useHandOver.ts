@@ -1,3 +1,4 @@
+import { readNumber } from '#core/quantity/read-number'
 import { addDays, addMonths, format } from 'date-fns'
 import { computed, reactive, ref, watch } from 'vue'
 import { render } from '#core/quantity/sentence'

@@ -1,6 +1,6 @@
 import type { FieldProblem } from '#core/validation/input-error'
 import type { Entry } from '#core/visit/entry'
-import { readNumber } from './field-text'
+import { readNumber } from '#core/quantity/read-number'
 
 /** A field of a refused line that a person can put right: where it is, what it says, what would be right. */
 export interface EntryField {

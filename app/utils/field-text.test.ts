@@ -1,3 +1,4 @@
+import { readNumber } from '#core/quantity/read-number'
 import { describe, expect, it } from 'vitest'
 import type { Field } from '#core/questions/fields'
 import {
@@ -6,7 +7,6 @@ import {
   fieldText,
   readCurve,
   readField,
-  readNumber,
   readStock,
   shortNumber,
   stockText,

@@ -2,16 +2,11 @@ import type { CurvePoint } from '#core/hydraulics/pump-curve'
 import type { StockCapacitor } from '#core/electrical/capacitor-stock'
 import type { Bounds } from '#core/motor/plate-bounds'
 import type { Field } from '#core/questions/fields'
+import { readNumber } from '#core/quantity/read-number'
 import { fromShown, toShown, unitOf, type Measure, type UnitSystem } from '#core/quantity/measures'
 
 /** A number as it stands in a field: four figures, no noise. */
 export const shortNumber = (value: number) => String(Number(value.toPrecision(4)))
-
-/** A written number, with a comma or a point, a hyphen or a minus; nothing where it is none. */
-export function readNumber(text: string): number | undefined {
-  const value = text.trim() === '' ? Number.NaN : Number(text.trim().replace(',', '.').replace('−', '-'))
-  return Number.isFinite(value) ? value : undefined
-}
 
 /** What a field takes, in the units it is written in: "a number above 0 and up to 3281", "a number from 0.5 to 3". */
 export function boundsWords(

@@ -4,7 +4,8 @@ import { HOUSE_WATER, KINDS, WELLS, type Kind } from '#core/knowledge/vocabulary
 import type { Installation } from '#core/motor/nameplate'
 import { PLACE_BOUNDS, within, type Bounds } from '#core/motor/plate-bounds'
 import { fromShown, toShown, unitOf, type Measure as Quantity, type UnitSystem } from '#core/quantity/measures'
-import { boundsWords, curveText, readCurve, readNumber, shortNumber } from './field-text'
+import { readNumber } from '#core/quantity/read-number'
+import { boundsWords, curveText, readCurve, shortNumber } from './field-text'
 
 type Measure = 'length' | 'short-length' | 'volume' | 'pressure' | 'hours' | 'gauge' | 'curve'
 export interface PlaceField {

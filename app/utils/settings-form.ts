@@ -4,7 +4,7 @@ import type { NumberStyle } from '#core/quantity/number-style'
 import { hoursOf, vansOf } from '#core/planning/day-plan'
 import { USUAL_SEASONS } from '#core/planning/season'
 import { enteredShop, type Shop } from '#core/visit/shop'
-import { readNumber } from './field-text'
+import { readNumber } from '#core/quantity/read-number'
 
 /** The shop’s settings as they stand in a form: every figure a text. */
 export interface SettingsForm {

@@ -7,7 +7,7 @@ const GROUPED_DIGITS = /\+?\d[\d\s()/-]{4,}\d/g
 const LEAST_PHONE = 6
 
 /** Text as it is compared: no accents, no capitals, one kind of micro, the apostrophe left out. */
-function folded(text: string): string {
+export function foldedText(text: string): string {
   return text.replaceAll(/[’']/g, '').normalize('NFKD').replaceAll(/\p{M}/gu, '').toLowerCase().replaceAll('ω', 'ohm')
 }
 
@@ -16,7 +16,7 @@ const LONGEST_WORD = 60
 
 /** The words of a text, in their order. */
 function wordsOf(text: string): string[] {
-  return (folded(text).match(WORD) ?? []).map((word) => word.replace(',', '.').slice(0, LONGEST_WORD))
+  return (foldedText(text).match(WORD) ?? []).map((word) => word.replace(',', '.').slice(0, LONGEST_WORD))
 }
 
 /**
@@ -48,7 +48,7 @@ export function askedWords(query: string): string[] {
 /** Which parts of a text are what was asked for: pairs of where one begins and where it ends. */
 export function matchedIn(text: string, asked: readonly string[]): [from: number, to: number][] {
   return [...text.matchAll(WORD)].flatMap((match): [number, number][] => {
-    const word = folded(match[0]).replace(',', '.')
+    const word = foldedText(match[0]).replace(',', '.')
     const spellings = [word, ...(REGISTER_SPELLINGS.get(word) ?? [])]
     const best = asked
       .filter((each) => spellings.some((spelling) => spelling.startsWith(each)))

@@ -1,10 +1,12 @@
 import { and, asc, eq, isNull, or, sql, type SQL } from 'drizzle-orm'
 import type { Verdict } from '../../core/judgement/judgement'
 
+import type { CustomerKeys, KnownCustomer } from '../../core/pumps/register-import'
 import type { Customer, Machine, Registered, Site } from '../../core/visit/entry'
+import type { AnyPgColumn } from 'drizzle-orm/pg-core'
 import type { Db } from './connect'
 import { customerOf } from './repository'
-import { isAnyOf, known } from './rows'
+import { isAnyOf, known, whose } from './rows'
 import { customers, machines, sites, visits } from './schema'
 
 /** A machine as lists of the register show it. */
@@ -17,6 +19,16 @@ export interface MachineRow {
   visits: number
   lastVisit?: string
 }
+
+/** A file that was taken in: its name, when, and how much of what it wrote still speaks. */
+export interface TakenIn {
+  act: string
+  line: string
+  at: string
+  lines: number
+  standing: number
+}
+const MOST_TAKEN_IN = 20
 
 /** Customers, places and machines as the shop finds them again. */
 export class Register {
@@ -63,6 +75,87 @@ export class Register {
       .from(sites)
       .where(eq(sites.id, siteId ?? customerId))
     return row?.site
+  }
+
+  /** Whoever may be meant by these: by id, telephone, address, or a name alone; with their places and machines. */
+  async meant(keys: readonly CustomerKeys[]): Promise<KnownCustomer[]> {
+    const each = (of: (key: CustomerKeys) => string | undefined) => [...new Set(keys.flatMap((key) => of(key) ?? []))]
+    const texts = (list: readonly string[]) => sql`(select jsonb_array_elements_text(${JSON.stringify(list)}::jsonb))`
+    const rows = await this.db.execute(sql`
+      select distinct coalesce(merged_into, id) as id from ${customers}
+      where ${isAnyOf(
+        customers.id,
+        each(({ id }) => id),
+      )}
+        or phone_key in ${texts(each(({ phone }) => phone))}
+        or address_key in ${texts(each(({ address }) => address))}
+        or lower(name) in ${texts(each(({ name }) => name?.toLowerCase()))}`)
+    return this.knownCustomers((rows as unknown as { rows: { id: string }[] }).rows.map(({ id }) => id))
+  }
+
+  /** Customers with their places and machines, what was retired left out; all of them where none are named. */
+  async knownCustomers(ids?: readonly string[]): Promise<KnownCustomer[]> {
+    const among = (column: AnyPgColumn) => (ids ? isAnyOf(column, ids) : undefined)
+    const owner = sql<string>`coalesce(${whose.mergedInto}, ${whose.id})`
+    const people = await this.db
+      .select()
+      .from(customers)
+      .where(and(among(customers.id), isNull(customers.mergedInto)))
+      .orderBy(asc(customers.name), asc(customers.id))
+    const places = await this.db
+      .select({ site: sites.site, owner })
+      .from(sites)
+      .innerJoin(whose, eq(whose.id, sites.customerId))
+      .where(ids ? sql`${owner} = any(${`{${ids.join(',')}}`}::uuid[])` : undefined)
+    const pumps = await this.db
+      .select({ machine: machines.machine, owner })
+      .from(machines)
+      .innerJoin(whose, eq(whose.id, machines.customerId))
+      .where(
+        and(
+          isNull(machines.mergedInto),
+          isNull(machines.retired),
+          ids ? sql`${owner} = any(${`{${ids.join(',')}}`}::uuid[])` : undefined,
+        ),
+      )
+      .orderBy(asc(machines.name), asc(machines.id))
+    const found = new Map(
+      people.map((row) => [
+        row.id,
+        { customer: customerOf(row), sites: [] as Site[], machines: [] as Machine[] } satisfies KnownCustomer,
+      ]),
+    )
+    for (const { site, owner: id } of places) found.get(id)?.sites.push(site)
+    for (const { machine, owner: id } of pumps) found.get(id)?.machines.push(machine)
+    return [...found.values()]
+  }
+
+  /** What was taken in from files, the newest first: how many lines each wrote, and how many of them still speak. */
+  async takenIn(): Promise<TakenIn[]> {
+    const rows = await this.db.execute(sql`
+      select e.entry #>> '{said,act}' as act, min(e.entry #>> '{said,line}') as line, min(e.entry ->> 'at') as at,
+        count(*)::int as lines, count(*) filter (where not exists (
+          select 1 from entries gone where gone.visit_id is null and gone.kind = 'retracted'
+            and (gone.entry ->> 'supersedes') = e.id::text))::int as standing
+      from entries e
+      where e.visit_id is null and e.kind in ('customer-set', 'site-set', 'machine-set')
+        and e.entry #>> '{said,act}' is not null
+      group by 1 order by 3 desc limit ${MOST_TAKEN_IN}`)
+    return (rows as unknown as { rows: TakenIn[] }).rows.map((row) => ({
+      ...row,
+      line: row.line.replace(/, line \d+$/, ''),
+    }))
+  }
+
+  /** The lines that a file wrote and that still speak, the last first. */
+  async standingOf(act: string): Promise<string[]> {
+    const rows = await this.db.execute(sql`
+      select e.id from entries e
+      where e.visit_id is null and e.entry #>> '{said,act}' = ${act} and not exists (
+        select 1 from entries gone where gone.visit_id is null and gone.kind = 'retracted'
+          and (gone.entry ->> 'supersedes') = e.id::text)
+      order by e.arrival desc`)
+    return (rows as unknown as { rows: { id: string }[] }).rows.map(({ id }) => id)
   }
 
   /** The places of a customer, the own address first. */

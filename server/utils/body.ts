@@ -33,6 +33,6 @@ export async function readJsonBytes(event: H3Event, mostBytes = MOST_JSON_BYTES)
 }
 
 /** JSON from a body that says it is JSON. */
-export async function readJson(event: H3Event): Promise<unknown> {
-  return jsonOf(await readJsonBytes(event))
+export async function readJson(event: H3Event, mostBytes = MOST_JSON_BYTES): Promise<unknown> {
+  return jsonOf(await readJsonBytes(event, mostBytes))
 }

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto'
 import { readFile } from 'node:fs/promises'
 import Papa from 'papaparse'
+import { v7 as uuidv7 } from 'uuid'
 import { InputError, badField } from '../../core/validation/input-error'
 import { READING_COLUMNS, readingRows } from '../../core/visit/readings-table'
 import type { UnitSystem } from '../../core/quantity/measures'
@@ -12,6 +13,10 @@ import { forecastOf, type Fleet, type Forecast } from '../../core/planning/forec
 import type { Stretch } from '../../core/planning/season'
 import type { SeasonDays } from '../../core/knowledge/shop/seasons'
 import { machineTrends, type MachineTrend } from '../../core/pumps/machine-trends'
+import { planImport, type ImportPlan, type KnownCustomer } from '../../core/pumps/register-import'
+import { REGISTER_HEADS, registerTable } from '../../core/pumps/register-table'
+import { toVCards } from '../../core/pumps/vcard'
+import { registerLines, type RegisterFile, type RegisterLines } from '../services/register-lines'
 import { visitFound, type VisitFound } from '../../core/pumps/search-lines'
 import { ofKind } from '../../core/visit/of-kind'
 import { foldVisit } from '../../core/visit/fold'
@@ -125,6 +130,19 @@ export const TASKS = {
     machines: { machine: Machine; journals: Entry[][] }[]
     now: number
   }): MachineTrend[][] => machines.map(({ machine, journals }) => machineTrends(machine, machineStates(journals), now)),
+
+  /** A file of customers and machines as lines of fields. */
+  registerLines: ({ name, text, mapping }: RegisterFile): RegisterLines => registerLines({ name, text, mapping }),
+
+  /** What such a file would write, beside those of the register who may be meant by it. */
+  registerPlan: ({ lines, known }: { lines: RegisterLines['lines']; known: KnownCustomer[] }): ImportPlan =>
+    planImport(lines, known, uuidv7),
+
+  /** The register as CSV, or as vCards. */
+  registerTable: ({ known, as }: { known: KnownCustomer[]; as: 'csv' | 'vcf' }): string =>
+    as === 'vcf'
+      ? toVCards(known)
+      : Papa.unparse(registerTable(known), { columns: REGISTER_HEADS, escapeFormulae: true }),
 
   forecast: ({ fleet, season, days, now }: ForecastAsked): Forecast => forecastOf(fleet, season, days, now),
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { readNumber } from '#core/quantity/read-number'
 import { addDays, format } from 'date-fns'
 import type { DayVisit } from '#core/planning/day'
 import { jobLabel } from '#core/language/other-words'

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { readNumber } from '#core/quantity/read-number'
 import { format } from 'date-fns'
 
 /** What the customer paid: all of what is open, or a part of it. */

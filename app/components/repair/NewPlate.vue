@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { readNumber } from '#core/quantity/read-number'
 import type { Verdict } from '#core/judgement/judgement'
 import { IDENTITIES } from '#core/knowledge/repairs/identities'
 import { MOTOR_TYPES, PARTS } from '#core/knowledge/vocabulary'

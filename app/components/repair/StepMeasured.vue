@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { readNumber } from '#core/quantity/read-number'
 import { formatNumber } from '#core/quantity/format'
 import { fromShown, toShown, unitOf, type Measure } from '#core/quantity/measures'
 import { isMeasurable, type CONDITION_BOUNDS } from '#core/takedown/conditions'

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { readNumber } from '#core/quantity/read-number'
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
 import { DEFAULT_RATES } from '#core/knowledge/shop/rates'
 import type { Ref } from 'vue'

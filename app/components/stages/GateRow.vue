@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { readNumber } from '#core/quantity/read-number'
 import { useTimestamp } from '@vueuse/core'
 import { format } from 'date-fns'
 import { BLEED } from '#core/knowledge/electrical/limits'

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { readNumber } from '#core/quantity/read-number'
 import { DEFAULT_RATES } from '#core/knowledge/shop/rates'
 import { PARTS, type Part } from '#core/knowledge/vocabulary'
 import { enteredShop } from '#core/visit/shop'

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { readNumber } from '#core/quantity/read-number'
 import { RadioGroup, RadioGroupOption } from '@headlessui/vue'
 import { format } from 'date-fns'
 import { v7 as uuidv7 } from 'uuid'

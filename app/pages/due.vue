@@ -40,9 +40,9 @@ useHead({ title: 'What comes due · Pike Lamp' })
 
 <template>
   <div class="min-h-dvh">
-    <PlaceHeader title="What comes due">
+    <PlaceHeader title="Due">
       <p v-if="view" class="text-slate max-xl:hidden" data-testid="due-count">
-        {{ counted(view.count, 'thing') }} in {{ reach.words }}
+        {{ counted(view.count, 'thing') }} to come back for in {{ reach.words }}
       </p>
     </PlaceHeader>
     <div class="flex flex-wrap items-center gap-1 border-b border-rule px-5 max-sm:px-3">

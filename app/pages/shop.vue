@@ -209,7 +209,8 @@ const closed = computed(() => taughtKinds.value.reduce((sum, { visits }) => sum 
           <div class="mt-3 flex flex-wrap gap-2 border-t border-rule pt-3">
             <NuxtLink class="button" to="/settings" data-testid="to-settings">Settings</NuxtLink>
             <NuxtLink class="button" to="/prices" data-testid="to-prices">{{ prices.length }} part prices</NuxtLink
-            ><NuxtLink class="button" to="/ledger" data-testid="to-ledger">Ledger</NuxtLink>
+            ><NuxtLink class="button" to="/ledger" data-testid="to-ledger">Ledger</NuxtLink
+            ><NuxtLink class="button" to="/pumps/files" data-testid="to-files">In and out</NuxtLink>
           </div>
           <JournalReport v-if="view.journal" class="mt-8" :journal="view.journal" />
           <ImportVisit class="mt-4" />

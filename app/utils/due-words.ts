@@ -18,6 +18,10 @@ export const DUE_KIND_WORDS: Readonly<Record<DueKind, string>> = {
   thaw: 'thaw',
 }
 
+const LEFT: ReadonlySet<DueKind> = new Set<DueKind>(['second-look', 'reading', 'visit', 'claim'])
+/** Has a visit left it, and not the calendar or a reckoning? */
+export const isLeftByVisit = (kind: DueKind): boolean => LEFT.has(kind)
+
 /** What fails: a part, else the fault itself. */
 export const groupLabel = (key: string): string => (isIdOf(PARTS, key) ? PARTS[key] : faultLabel(key))
 

@@ -5,6 +5,8 @@ describe('the places', () => {
   it.each([
     ['/', 'day'],
     ['/visits/new', 'day'],
+    ['/due', 'day'],
+    ['/pumps/files', 'pumps'],
     ['/pumps', 'pumps'],
     ['/pumps/customers/x', 'pumps'],
     ['/workings/jet-lift', 'workings'],

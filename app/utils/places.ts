@@ -20,6 +20,7 @@ export const CORNERS: readonly Omit<Place, 'within'>[] = [
   { id: 'new-visit', label: 'New visit', to: '/visits/new' },
   { id: 'week', label: 'Week', to: '/week' },
   { id: 'due', label: 'What comes due', to: '/due' },
+  { id: 'files', label: 'In and out: files, import, CSV, vCard', to: '/pumps/files' },
   { id: 'ledger', label: 'Ledger', to: '/ledger' },
   { id: 'prices', label: 'Prices', to: '/prices' },
   { id: 'settings', label: 'Settings', to: '/settings' },

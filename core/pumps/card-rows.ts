@@ -100,17 +100,22 @@ function measuredRow(key: string, list: readonly Read[], machine: Machine, now: 
     ...(own.length > 0 && of !== 'new' ? lastOf(last) : {}),
     bounds,
     logarithmic,
-    // A limit that rests on a guess judges nothing, and nothing is foretold by it.
-    crossing:
-      last.judged.judgement.verdict === 'unclear'
-        ? { is: 'untold' }
-        : crossingOf(
-            onePerDay(own).map(({ at, value }) => ({ at: Date.parse(at), value: value as number })),
-            bounds,
-            { logarithmic, now },
-          ),
+    crossing: isForetold(last.judged)
+      ? crossingOf(
+          onePerDay(own).map(({ at, value }) => ({ at: Date.parse(at), value: value as number })),
+          bounds,
+          { logarithmic, now },
+        )
+      : { is: 'untold' },
   }
 }
+
+/**
+ * A limit that rests on a guess judges nothing, and nothing is foretold by it. Nor is anything of copper, which does not
+ * wear: what two readings of a winding differ by is the meter's and the cable's.
+ */
+const isForetold = ({ finding, judgement }: JudgedFinding) =>
+  judgement.verdict !== 'unclear' && finding.check !== 'winding-resistance'
 
 /** Of several readings on one day the last counts: a reading that was made again is no fall. */
 function onePerDay(points: readonly LifePoint[]): LifePoint[] {

@@ -27,8 +27,6 @@ const dayOf = (instant: number) => new Date(instant).toISOString().slice(0, 10)
 export function machineTrends(machine: Machine, states: readonly VisitState[], now: number): MachineTrend[] {
   return cardRows(machine, states, now).flatMap(({ label, part, last, crossing }): MachineTrend[] => {
     if (!last || (crossing.is !== 'past' && crossing.is !== 'ahead')) return []
-    // Copper does not wear: what two readings of it differ by is the meter's.
-    if (crossing.is === 'ahead' && last.check === 'winding-resistance') return []
     const of = { label, ...(part ? { part } : {}), last }
     if (crossing.is === 'past') return [of]
     const { at, limit, earliest, latest } = crossing

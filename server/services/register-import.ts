@@ -28,7 +28,7 @@ type Needs = Pick<ShopApp, 'journal' | 'register' | 'work'>
 export async function importRegister(
   { journal, register, work }: Needs,
   file: RegisterFile,
-  { write, author }: { write: boolean; author: string },
+  { write, author, now }: { write: boolean; author: string; now: string },
 ): Promise<ImportAnswer> {
   const { lines, ...read } = await work.run('registerLines', file)
   const known = await register.meant(lines.map(({ fields }) => keysOf(fields)))
@@ -37,7 +37,6 @@ export async function importRegister(
   for (const { is } of plan.lines) counts[is]++
   const act = write && plan.drafts.length > 0 ? uuidv7() : undefined
   if (act) {
-    const at = new Date().toISOString()
     await journal.append(
       plan.drafts.map(
         ({ line, draft }) =>
@@ -46,7 +45,7 @@ export async function importRegister(
             v: ENTRY_VERSION,
             visitId: null,
             kind: draft.kind,
-            at,
+            at: now,
             author,
             said: { act, line: `${file.name}, line ${line}` },
             body: draft.body,
@@ -69,11 +68,9 @@ export async function importRegister(
 /** Takes back all that a file wrote and that still speaks. */
 export async function takeBackImport(
   { journal, register }: Pick<ShopApp, 'journal' | 'register'>,
-  act: string,
-  author: string,
+  { act, author, now }: { act: string; author: string; now: string },
 ): Promise<number> {
   const standing = await register.standingOf(act)
-  const at = new Date().toISOString()
   if (standing.length > 0)
     await journal.append(
       standing.map(
@@ -83,7 +80,7 @@ export async function takeBackImport(
             v: ENTRY_VERSION,
             visitId: null,
             kind: 'retracted',
-            at,
+            at: now,
             author,
             supersedes,
             body: {},

@@ -10,6 +10,7 @@ import { mergedEnds } from '../../server/database/register-projection'
 import { Repository } from '../../server/database/repository'
 import { heavyWork } from '../../server/services/heavy-work'
 import { Journal } from '../../server/services/journal'
+import { importRegister, takeBackImport } from '../../server/services/register-import'
 import { buildLists } from '../../server/services/reconcile'
 import { Search } from '../../server/database/search'
 import { SearchIndex } from '../../server/services/search-index'
@@ -246,6 +247,44 @@ describe.each(['embedded', 'server'] as const)('the register on the %s database'
     await repository.setMeta('projected', 0)
     await buildLists(repository)
     expect((await register.machinesOf([many.at(-1)?.id as string])).length).toBe(1)
+  })
+
+  it('takes a file in beside who is known, gives all out, and takes the file back', async () => {
+    const known = customer({ name: 'Kestrel Loft', phone: '0100 8817', place: 'Reed Path 8, Lower Tarrow' })
+    await journal.append([line('customer-set', { customer: known })])
+    const text = [
+      'customer,address,telephone,machine,kind,volts,mail',
+      '"Kestrel Loft","Reed Path 8, Lower Tarrow",,loft pump,jet pump,230,kestrel@loft.example',
+      '"O’Dell",,,barn pump,jet pump,230,',
+      '"O’Dell",,,barn sump,sump pump,115,',
+      'Somebody,,,,,,no mail',
+    ].join('\n')
+    const app = { journal, register, work: heavyWork(undefined) }
+    const how = { author: 'test', now: new Date().toISOString() }
+    const asked = await importRegister(app, { name: 'pumps.csv', text }, { ...how, write: false })
+    expect(asked.counts).toEqual({ new: 3, fills: 0, known: 0, bad: 1 })
+    expect(asked.act).toBeUndefined()
+    expect(await labels('barn')).toEqual([])
+    const { act = '', ...written } = await importRegister(app, { name: 'pumps.csv', text }, { ...how, write: true })
+    expect([written.customers, written.machines]).toEqual([1, 3])
+    expect(await labels('barn')).toEqual(expect.arrayContaining(['machine: barn pump', 'machine: barn sump']))
+    expect(await register.customer(known.id)).toMatchObject({ phone: '0100 8817', mail: 'kestrel@loft.example' })
+    const given = await register.knownCustomers([known.id])
+    expect(given[0]?.machines.map(({ name }) => name)).toEqual(['loft pump'])
+    expect((await register.takenIn()).find((each) => each.act === act)).toMatchObject({
+      line: 'pumps.csv',
+      lines: 5,
+      standing: 5,
+    })
+    // A name alone is known again, and nothing is written twice.
+    const again = await importRegister(app, { name: 'pumps.csv', text }, { ...how, write: true })
+    expect(again).toMatchObject({ counts: { new: 0, known: 3 } })
+    expect(again.act).toBeUndefined()
+    expect(await takeBackImport(app, { act, ...how })).toBe(5)
+    expect(await labels('barn')).toEqual([])
+    expect(await register.customer(known.id)).toEqual(known)
+    expect((await register.takenIn()).find((each) => each.act === act)?.standing).toBe(0)
+    expect(await takeBackImport(app, { act, ...how })).toBe(0)
   })
 
   it('keeps no line that speaks of somebody or something unknown', async () => {

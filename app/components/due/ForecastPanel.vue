@@ -40,6 +40,7 @@ const learned = computed(() => {
     </p>
     <p class="text-[0.92rem] text-slate">{{ learned }}</p>
     <ul class="mt-2">
+      <li class="group text-[0.88rem] text-slate"><span /><span /><span>about</span><span>mostly</span></li>
       <li v-for="{ key, count } in groups" :key="key" class="group">
         <span class="truncate">{{ groupLabel(key) }}</span><SpanBar :span="count" :most="most" /><span
           class="number text-right"
@@ -56,7 +57,7 @@ const learned = computed(() => {
       {{
         forecast.kinds
           .filter(({ count }) => count.mean >= 0.05)
-          .map(({ kind, machines, count }) => `${counted(machines, KINDS[kind])} ${countWords(count)}`)
+          .map(({ kind, machines, count }) => `${KINDS[kind]} ${countWords(count)} of ${machines}`)
           .join('; ')
       }}
     </p>

@@ -1,15 +1,27 @@
 <script setup lang="ts">
+import { addDays, format, parseISO } from 'date-fns'
 import type { DueItem } from '#core/pumps/due-list'
 
-/** What comes due up to this day, the first of it: second looks, readings, next visits, the year's round. */
+/**
+ * What visits have left to come back for about this day: second looks, readings, next visits, claims. The rest of it,
+ * what is long past and the year's round stand in their own place.
+ */
 const { until, late } = defineProps<{ until: string; late: string }>()
-const MOST = 6
+const [MOST, BACK_DAYS] = [10, 30]
 const { view } = useServed<{ items: DueItem[]; count: number }>(() => `/api/due?until=${until}&today=${late}`)
-const due = computed(() => view.value?.items.slice(0, MOST) ?? [])
+const since = computed(() => format(addDays(parseISO(late), -BACK_DAYS), 'yyyy-MM-dd'))
+const due = computed(
+  () => view.value?.items.filter(({ on, kind }) => on >= since.value && isLeftByVisit(kind)).slice(0, MOST) ?? [],
+)
 </script>
 
 <template>
-  <section v-if="due.length > 0" class="border-t border-rule px-5 py-4" aria-labelledby="due-title" data-testid="due">
+  <section
+    v-if="view && view.count > 0"
+    class="border-t border-rule px-5 py-4"
+    aria-labelledby="due-title"
+    data-testid="due"
+  >
     <div class="flex flex-wrap items-baseline justify-between gap-x-4">
       <h2 id="due-title" class="text-[1.1rem]">Comes due</h2>
       <NuxtLink class="button button-quiet" to="/due">All that is due</NuxtLink>

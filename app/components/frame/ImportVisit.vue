@@ -11,22 +11,26 @@ interface Taken {
   customer: Customer
   differs: Difference[]
 }
+/** A file that was chosen already; without one it is asked for. */
+const { file = undefined } = defineProps<{ file?: File }>()
 const WORDS: Record<Difference['field'], string> = { name: 'name', place: 'place', phone: 'telephone', mail: 'mail' }
 const journal = useShopJournal()
 const problem = ref('')
 const taken = ref<Taken>()
 
-async function picked(event: Event): Promise<void> {
+function picked(event: Event): void {
   const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
+  const chosen = input.files?.[0]
   input.value = ''
-  if (!file) return
+  if (chosen) void take(chosen)
+}
+async function take(chosen: File): Promise<void> {
   problem.value = ''
   try {
     const response = await fetch('/api/visits/import', {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
-      body: await file.text(),
+      body: await chosen.text(),
     })
     const answer = (await response.json()) as Partial<Taken> & { title?: string }
     if (!response.ok || !answer.visitId) throw new Error(answer.title ?? response.statusText)
@@ -40,12 +44,15 @@ async function takeTheirs({ customer }: Taken): Promise<void> {
   await journal.append('customer-set', { customer })
   await open()
 }
+onMounted(() => {
+  if (file) void take(file)
+})
 const open = () => navigateTo(`/visits/${taken.value?.visitId}`)
 </script>
 
 <template>
   <div>
-    <label class="button"
+    <label v-if="!file" class="button"
       >Take in a visit file<input
         type="file"
         accept=".json,application/json"

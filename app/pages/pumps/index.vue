@@ -65,7 +65,10 @@ useHead({ title: 'Pumps · Pike Lamp' })
           A customer and a machine are written down with the first visit, or by themselves: from then on every reading
           of it is kept here, and found by any word of it.
         </p>
-        <NuxtLink class="button" to="/visits/new">First machine and visit</NuxtLink>
+        <div class="flex flex-wrap gap-3">
+          <NuxtLink class="button" to="/visits/new">First machine and visit</NuxtLink
+          ><NuxtLink class="button" to="/pumps/files">Take in a list of customers</NuxtLink>
+        </div>
       </section>
       <template v-else>
         <div class="py-2 pr-5 pl-5 lg:pl-[10.5rem]">
@@ -144,7 +147,8 @@ useHead({ title: 'Pumps · Pike Lamp' })
           ></strong
         ><span class="block text-slate">type on to narrow it: tired, due, over 8 years, a name</span>
       </p>
-      <NuxtLink class="button" to="/pumps/customers/new">New customer</NuxtLink>
+      <NuxtLink class="button" to="/pumps/customers/new">New customer</NuxtLink
+      ><NuxtLink class="button max-lg:hidden" to="/pumps/files" data-testid="files">In and out</NuxtLink>
     </div>
   </div>
 </template>

@@ -1,6 +1,6 @@
 import { importRequest } from '../../utils/import-request'
 import { importRegister } from '../../services/register-import'
-import { useShopApp } from '../../utils/app'
+import { serverNow, useShopApp } from '../../utils/app'
 import { readJson } from '../../utils/body'
 import { api } from '../../utils/problem'
 
@@ -9,5 +9,5 @@ const MOST_FILE_BYTES = 16 * 1024 * 1024
 /** Customers and machines from a table or from vCards: what a file would write, or, where it is asked to, writes. */
 export default api(async (event) => {
   const { file, ...how } = importRequest(await readJson(event, MOST_FILE_BYTES))
-  return importRegister(await useShopApp(), file, how)
+  return importRegister(await useShopApp(), file, { ...how, now: serverNow() })
 })

@@ -21,7 +21,7 @@ test('what comes due on one road becomes calls that wait for a day, and back aga
   await page.getByTestId('write-calls').click()
   await expect(page.getByTestId('calls-written')).toContainText(`${calls} call`)
   await expect(page.getByTestId('due-roads')).not.toContainText(name)
-  await page.getByRole('link', { name: 'To the day' }).click()
+  await page.getByTestId('calls-written').getByRole('link').click()
   const waiting = page.getByTestId('waiting')
   await expect(waiting.getByTestId('call').filter({ hasText: name })).toHaveCount(1)
   await page.goBack()

@@ -76,6 +76,7 @@ const say = async (page, ...lines) => {
 }
 
 await picture('day-daylight', '/')
+await picture('due-daylight', '/due', { before: (page) => page.getByTestId('choose-lit').click() })
 await picture('call-daylight', `/visits/${lido}/call`, {
   before: async (page) => {
     await page.getByRole('button', { name: 'hums, will not turn' }).click()
@@ -111,7 +112,6 @@ await picture('pumps-cellar', '/pumps?q=weir', { scheme: 'dark' })
 await picture('card-daylight', `/pumps/${machine('garden pool pump')}`)
 await picture('workings-daylight', '/workings')
 await picture('well-pressure-daylight', `/workings/well-pressure?visit=${visit('deep well')}`)
-await picture('which-sump-pump-cellar', `/workings/which-sump-pump?visit=${visit('cellar sump')}`, { scheme: 'dark' })
 await picture('decide-daylight', `/visits/${lido}/decide`, {
   before: async (page) => {
     await say(page, 'run cap 27')

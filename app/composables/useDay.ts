@@ -3,6 +3,7 @@ import { toRaw } from 'vue'
 import type { DayVisit } from '#core/planning/day'
 import { errandOf, splitDay, vansOf, type DayGrounds, type DaySplit } from '#core/planning/day-plan'
 import { reasonsOf, walkDay, type Because, type DayWalk, type Fit } from '#core/planning/order/day-order'
+import { MOST_EXACT } from '#core/planning/order/exact'
 import type { Found } from '#core/planning/order/search'
 import type { Routes } from '#core/planning/order/stop'
 import type { DayLoadOf } from '#core/planning/morning'
@@ -40,7 +41,8 @@ export function useDay(day: Ref<Date>) {
   /** The order that the hand has made and not yet kept. */
   const hand = shallowRef<Routes>()
   const best = shallowRef<Found>()
-  const progress = ref(0)
+  /** How far the search for a better order is, 0 to 1. */
+  const progress = ref(1)
   const now = ref(new Date())
   const orderer = useOrderer()
   let again: ReturnType<typeof setTimeout> | undefined
@@ -142,9 +144,12 @@ export function useDay(day: Ref<Date>) {
       const found = await orderer.best(
         structuredClone(toRaw(asked.plan)),
         [asked.routes],
-        proxy((share: number) => (progress.value = share)),
+        // What is proved at once needs no telling.
+        proxy((share: number) => (progress.value = asked.plan.stops.length > MOST_EXACT ? share : 1)),
       )
-      if (found && split.value === asked) best.value = found
+      if (split.value !== asked) return
+      progress.value = 1
+      if (found) best.value = found
     },
     { immediate: true },
   )

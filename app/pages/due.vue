@@ -24,7 +24,7 @@ async function write(): Promise<void> {
   try {
     written.value = await journal.openCalls(calls.value)
     due.clear()
-    await due.load()
+    await Promise.all([due.load(), due.foretell()])
   } catch (error) {
     trouble.value =
       error instanceof TypeError ? 'The server does not answer: nothing was written.' : (error as Error).message
@@ -33,7 +33,7 @@ async function write(): Promise<void> {
 async function takeBack(): Promise<void> {
   await journal.takeBackCalls(written.value)
   written.value = []
-  await due.load()
+  await Promise.all([due.load(), due.foretell()])
 }
 useHead({ title: 'What comes due · Pike Lamp' })
 </script>

@@ -6,7 +6,7 @@ import type { Fit } from '#core/planning/order/day-order'
 import type { Routes } from '#core/planning/order/stop'
 import { workMoment } from '#core/planning/order/moment'
 import type { Loading } from '#core/planning/morning'
-import { formatMinutes } from '#core/quantity/format'
+import { formatMinutes, formatPercent } from '#core/quantity/format'
 import { tourRows, type TourRow } from '~/utils/day-rows'
 import { fitRows, orderChange, pressing, WORTH_TELLING, type FitRow } from '~/utils/day-lamp'
 import { noonOf, spanOf } from '~/utils/day-hours'
@@ -265,6 +265,14 @@ useHead({ title: computed(() => `${format(day.value, 'EEEE d MMMM')} · Pike Lam
               @take="keepOrder(best.routes)"
               @leave="leftAsIs = orderKey"
             />
+            <p
+              v-if="the.progress.value < 1"
+              class="border-b border-rule px-4 py-2 text-slate"
+              role="status"
+              data-testid="ordering"
+            >
+              Looking for a better order: {{ formatPercent(the.progress.value) }}
+            </p>
             <DayTour
               v-for="({ van, rows }, index) in tours"
               :key="van.id"

@@ -48,7 +48,13 @@ async function dropped(day: Date | undefined, visits: readonly DayVisit[]): Prom
       : view.value?.visits.some((each) => each.id === id),
   )
   if (come.length === 0) return
-  await journal.planAll(come.map(({ id }) => ({ visitId: id, body: day ? { at: noonOf(day) } : {} })))
+  // What was begun stays in the day on which it was, and goes on on the other.
+  await journal.planAll(
+    come.map((visit) => ({
+      visitId: visit.id,
+      body: day ? { at: noonOf(day), ...(isBegun(visit) ? { goesOn: true } : {}) } : {},
+    })),
+  )
   await load()
 }
 const opened = ref<{ visit: DayVisit; on: string; waits: boolean }>()

@@ -91,6 +91,23 @@ try {
   for (let turn = 0; turn < 9; turn++)
     dues.push(await timed(() => get(`/api/due?until=${today.toISOString().slice(0, 10)}`)))
   say('what is due, median of 9', median(dues), 'ms', '')
+  const day0 = today.toISOString().slice(0, 10)
+  say('what the season may bring, the first time', await timed(() => get(`/api/forecast?today=${day0}`)), 'ms', '')
+  say('what the season may bring, again', await timed(() => get(`/api/forecast?today=${day0}`)), 'ms', '')
+  const out = async () => (await fetch(`${address}/api/register.csv`)).text()
+  say('the register as a table', await timed(out), 'ms', '')
+  const table = await out()
+  const taking = async () => {
+    const response = await fetch(`${address}/api/register/import`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ name: 'register.csv', text: table, write: false }),
+    })
+    if (!response.ok) throw new Error(await response.text())
+    const { counts } = await response.json()
+    if (counts.new + counts.fills + counts.bad > 0) throw new Error(JSON.stringify(counts))
+  }
+  say(`a dry run of that table, ${table.split('\n').length - 1} lines`, await timed(taking), 'ms', '')
   const appended = []
   for (let turn = 0; turn < 40; turn++)
     appended.push(

@@ -111,8 +111,8 @@ function measuredRow(key: string, list: readonly Read[], machine: Machine, now: 
 }
 
 /**
- * A limit that rests on a guess judges nothing, and nothing is foretold by it. Nor is anything of copper, which does not
- * wear: what two readings of a winding differ by is the meter's and the cable's.
+ * A limit that rests on a guess judges nothing, and nothing is foretold by it. Nor is anything of copper, which does
+ * not wear: what two readings of a winding differ by is the meter's and the cable's.
  */
 const isForetold = ({ finding, judgement }: JudgedFinding) =>
   judgement.verdict !== 'unclear' && finding.check !== 'winding-resistance'

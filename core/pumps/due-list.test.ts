@@ -84,7 +84,7 @@ describe('what comes due', () => {
     expect(aheadDue(weir, '2026-05-12', 'run capacitor')).toMatchObject({
       kind: 'ahead',
       on: '2026-05-12',
-      what: 'Look at it before the season: most likely run capacitor',
+      what: 'Look at it before it fails: most likely run capacitor',
     })
   })
 })

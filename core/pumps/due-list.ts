@@ -108,7 +108,7 @@ export function aheadDue(of: DueMachine, on: string, likeliest: string): DueItem
     key: `${of.machineId} ahead`,
     kind: 'ahead',
     on,
-    what: `Look at it before the season: most likely ${likeliest}`,
+    what: `Look at it before it fails: most likely ${likeliest}`,
     minutes: DUE_MINUTES.ahead,
   }
 }

@@ -125,6 +125,17 @@ export class Dues {
     }
   }
 
+  /** Which of these machines have a visit that is still open. */
+  async withOpenVisit(ids: readonly string[]): Promise<Set<string>> {
+    const rows = await this.db
+      .select({ id: sql<string>`coalesce(${machines.mergedInto}, ${machines.id})` })
+      .from(visits)
+      .innerJoin(machines, eq(machines.id, visits.machineId))
+      .where(and(eq(visits.handedOver, false), isNull(visits.cancelled)))
+    const open = new Set(rows.map(({ id }) => id))
+    return new Set(ids.filter((id) => open.has(id)))
+  }
+
   /** Machines by id, with whose they are and where they stand. */
   async machines(ids: readonly string[]): Promise<Map<string, DueMachine>> {
     const rows = await this.db

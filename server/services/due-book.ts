@@ -104,7 +104,9 @@ export class ForecastBook {
       if (this.known?.forecast === forecast) this.known = undefined
     })
     const { atRisk, ...whole } = await forecast
-    const named = atRisk.slice(0, MOST_NAMED)
+    // Where a visit is open somebody looks at it anyway.
+    const open = await app.dues.withOpenVisit(atRisk.map(({ machineId }) => machineId))
+    const named = atRisk.filter(({ machineId }) => !open.has(machineId)).slice(0, MOST_NAMED)
     const machines = await app.dues.machines(named.map(({ machineId }) => machineId))
     return {
       ...whole,

@@ -71,10 +71,10 @@ test(
     await expect(page).toHaveURL(/\/pumps\/files$/)
     await expect(page.getByTestId('lamp-title')).toHaveText('1 line of book.vcf can go in')
     await page.getByRole('button', { name: 'Another file' }).click()
-  await page.getByTestId('register-file').setInputFiles(file('all.vcf', 'text/vcard', cards))
+    await page.getByTestId('register-file').setInputFiles(file('all.vcf', 'text/vcard', cards))
     await expect(page.getByTestId('lamp-title')).toHaveText('Nothing in all.vcf is new')
     await page.getByRole('button', { name: 'Another file' }).click()
-  await page.getByTestId('register-file').setInputFiles(file('nothing.csv', 'text/csv', 'no table at all'))
+    await page.getByTestId('register-file').setInputFiles(file('nothing.csv', 'text/csv', 'no table at all'))
     await expect(page.getByTestId('file-problem')).toContainText('a table with a head and lines under it, or vCards')
     expect(problems.filter((problem) => !problem.includes('422'))).toEqual([])
   },

@@ -37,7 +37,7 @@ export const SEASONS: Readonly<Record<SeasonJob, SeasonRow>> = {
 }
 export const SEASONS_BASIS: Basis = {
   kind: 'common-practice',
-  name: 'pools opened in spring and closed in autumn, a bucket of water in the pit each spring; the shop’s own days win',
+  name: 'pools opened in spring and closed in autumn, water poured in the pit each spring; the shop’s own days win',
 }
 
 /** Any visit so many days before or after the day serves for it; later nobody is asked any more. */

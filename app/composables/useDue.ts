@@ -37,6 +37,7 @@ export function useDue(until: () => string) {
   const ahead = computed(() =>
     (forecast.value?.atRisk ?? []).map(({ probability, key, ...of }) => ({
       probability,
+      likeliest: groupLabel(key),
       item: aheadDue(of, new Date(forecast.value?.from ?? 0).toISOString().slice(0, 10), groupLabel(key)),
     })),
   )

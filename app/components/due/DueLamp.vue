@@ -21,8 +21,8 @@ const minutes = computed(() => lit?.items.reduce((sum, item) => sum + item.minut
     <template v-if="calls > 0">
       <h2 class="text-[1.35rem]" data-testid="lamp-title">{{ counted(calls, 'call') }} to be written down</h2>
       <p>
-        {{ formatMinutes(work) }} of work, {{ formatMinutes(driving) }} of driving in one round from the shop. They wait
-        for a day, and are put into one there.
+        {{ formatMinutes(work) }} of work, {{ formatMinutes(driving) }} of driving in one round from the shop. What is
+        written down waits for a day, and is put into one there.
       </p>
       <p v-if="problem" role="alert" class="font-bold">{{ problem }}</p>
       <div class="mt-3 flex gap-3">

@@ -8,7 +8,7 @@ import type { ForecastView } from '~/composables/useDue'
 /** How many failures of which kind the coming season brings, as spans, and the machines that are likeliest to fail. */
 const { forecast, ahead, chosen } = defineProps<{
   forecast: ForecastView
-  ahead: readonly { probability: number; item: DueItem }[]
+  ahead: readonly { probability: number; likeliest: string; item: DueItem }[]
   chosen: ReadonlySet<string>
 }>()
 const emit = defineEmits<{ choose: [items: readonly DueItem[], isIn: boolean] }>()
@@ -40,7 +40,9 @@ const learned = computed(() => {
     </p>
     <p class="text-[0.92rem] text-slate">{{ learned }}</p>
     <ul class="mt-2">
-      <li class="group text-[0.88rem] text-slate"><span /><span /><span>about</span><span>mostly</span></li>
+      <li class="group text-[0.88rem] text-slate">
+        <span /><span /><span class="text-right">about</span><span class="text-right">mostly</span>
+      </li>
       <li v-for="{ key, count } in groups" :key="key" class="group">
         <span class="truncate">{{ groupLabel(key) }}</span><SpanBar :span="count" :most="most" /><span
           class="number text-right"
@@ -64,7 +66,7 @@ const learned = computed(() => {
     <template v-if="ahead.length > 0">
       <h3 class="mt-4 text-[1rem]">Likeliest to fail</h3>
       <ul>
-        <li v-for="{ item, probability } in shown" :key="item.key">
+        <li v-for="{ item, probability, likeliest } in shown" :key="item.key">
           <button
             type="button"
             class="ahead"
@@ -75,7 +77,7 @@ const learned = computed(() => {
           >
             <span class="box" :class="{ 'is-in': chosen.has(item.key) }" aria-hidden="true" /><span class="min-w-0"
               ><strong class="block truncate">{{ item.machine.name }}, {{ item.customer.name }}</strong
-              ><span class="block truncate text-[0.9rem] text-slate">{{ item.what }}</span></span
+              ><span class="block truncate text-[0.9rem] text-slate">most likely {{ likeliest }}</span></span
             ><span class="number text-right">{{ formatPercent(probability) }}</span>
           </button>
         </li>

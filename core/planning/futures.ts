@@ -45,7 +45,8 @@ export function shopFactor(groups: readonly Seen[]): ShopFactor {
   const logs = FORECAST.partShapes.flatMap((shape) =>
     Array.from({ length: 2 * GRID_STEPS + 1 }, (_, index) => {
       const deviations = ((index - GRID_STEPS) / GRID_STEPS) * GRID_REACH
-      const factor = Math.exp(deviations * FORECAST.shopSpread)
+      // Shops are as the tables say on the average, not at the median.
+      const factor = Math.exp(deviations * FORECAST.shopSpread - FORECAST.shopSpread ** 2 / 2)
       const log = groups.reduce((sum, seen) => sum + logLikelihood(seen, factor, shape), -(deviations ** 2) / 2)
       return { factor, shape, log }
     }),

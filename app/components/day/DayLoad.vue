@@ -62,7 +62,7 @@ function forWhom({ wanted, kind }: Loading): string {
             :aria-checked="thing.isLoaded"
             @click="emit('load', thing, !thing.isLoaded)"
           >
-            <span class="box" :class="{ 'is-in': thing.isLoaded }" aria-hidden="true" />
+            <TickBox :on="thing.isLoaded" />
             <span class="min-w-0"
               ><span class="block">{{ thing.label }}</span
               ><span class="block truncate text-[0.84rem] text-slate">{{ forWhom(thing) }}</span></span
@@ -85,14 +85,5 @@ function forWhom({ wanted, kind }: Loading): string {
   min-height: 48px;
   border-top: 1px solid var(--rule);
   text-align: left;
-}
-.box {
-  width: 20px;
-  height: 20px;
-  border: 2px solid var(--ink);
-  border-radius: 4px;
-}
-.is-in {
-  background: var(--ink);
 }
 </style>

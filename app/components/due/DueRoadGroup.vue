@@ -49,11 +49,7 @@ const way = computed(() =>
           :data-due="item.kind"
           @click="isChoosable(item) && emit('choose', [item], !chosen.has(item.key))"
         >
-          <span
-            class="box"
-            :class="{ 'is-in': chosen.has(item.key), 'is-none': !isChoosable(item) }"
-            aria-hidden="true"
-          />
+          <TickBox v-if="isChoosable(item)" :on="chosen.has(item.key)" /><span v-else />
           <span class="day number" :class="{ 'font-bold': item.on < today }"
             >{{ dueDay(item.on, today) }}<span v-if="item.on < today" class="late">late</span></span
           >
@@ -88,18 +84,6 @@ li {
   min-height: 52px;
   padding-block: 0.3rem;
   text-align: left;
-}
-.box {
-  width: 20px;
-  height: 20px;
-  border: 2px solid var(--ink);
-  border-radius: 4px;
-}
-.is-in {
-  background: var(--ink);
-}
-.is-none {
-  visibility: hidden;
 }
 .more {
   display: inline-flex;

@@ -75,7 +75,7 @@ const learned = computed(() => {
             data-testid="ahead"
             @click="emit('choose', [item], !chosen.has(item.key))"
           >
-            <span class="box" :class="{ 'is-in': chosen.has(item.key) }" aria-hidden="true" /><span class="min-w-0"
+            <TickBox :on="chosen.has(item.key)" /><span class="min-w-0"
               ><strong class="block truncate">{{ item.machine.name }}, {{ item.customer.name }}</strong
               ><span class="block truncate text-[0.9rem] text-slate">most likely {{ likeliest }}</span></span
             ><span class="number text-right">{{ formatPercent(probability) }}</span>
@@ -107,14 +107,5 @@ const learned = computed(() => {
   min-height: 52px;
   border-top: 1px solid var(--rule);
   text-align: left;
-}
-.box {
-  width: 20px;
-  height: 20px;
-  border: 2px solid var(--ink);
-  border-radius: 4px;
-}
-.is-in {
-  background: var(--ink);
 }
 </style>

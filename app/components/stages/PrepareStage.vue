@@ -40,7 +40,7 @@ function toggle(item: LoadItem): void {
               :data-testid="`load-${item.id}`"
               @click="toggle(item)"
             >
-              <span class="box" :class="{ 'is-in': state.loaded.has(item.id) }" aria-hidden="true" />
+              <TickBox :on="state.loaded.has(item.id)" />
               <span class="min-w-0"
                 >{{ item.label
                 }}<span class="block text-[0.88rem] text-slate"
@@ -55,16 +55,3 @@ function toggle(item: LoadItem): void {
     </div>
   </div>
 </template>
-
-<style scoped>
-.box {
-  flex: none;
-  width: 24px;
-  height: 24px;
-  border: 2px solid var(--ink);
-  border-radius: 5px;
-}
-.is-in {
-  background: var(--ink);
-}
-</style>

@@ -263,7 +263,7 @@ export class Search {
     await this.db.execute(sql`
       update machines set trends = (t.value->'trends')::jsonb
       from json_array_elements(${JSON.stringify(each)}::json) t
-      where machines.id = (t.value->>'id')::uuid`)
+      where machines.id = (t.value->>'id')::uuid and machines.trends is distinct from (t.value->'trends')::jsonb`)
   }
 
   /** What visits say at their end, and so what their machines last read and next have due. */

@@ -85,9 +85,9 @@ export class SearchIndex {
       if (!isNew) for (const id of await this.search.subjectsOf(visitIds)) subjects.add(id)
       this.left -= visitIds.length
     }
-    if (isNew) await this.search.measure()
-    else await this.takeAll([...subjects])
+    if (!isNew) await this.takeAll([...subjects])
     await this.takeTrends(isNew ? undefined : [...subjects])
+    if (isNew) await this.search.measure()
     if (subjects.size > 0) this.counted = undefined
     await this.repository.setMeta(SEARCHED, { version: SEARCH_VERSION, arrival: changed.newest } satisfies Mark)
   }

@@ -5,19 +5,6 @@ import type { Span } from '#core/planning/futures'
 import type { DueKind } from '#core/pumps/due-list'
 import { formatNumber } from '#core/quantity/format'
 
-/** What kind of thing comes due, in a word. */
-export const DUE_KIND_WORDS: Readonly<Record<DueKind, string>> = {
-  'second-look': 'second look',
-  reading: 'reading',
-  visit: 'next visit',
-  claim: 'claim',
-  crossing: 'limit',
-  ahead: 'likely',
-  opening: 'opening',
-  closing: 'closing',
-  thaw: 'thaw',
-}
-
 const LEFT: ReadonlySet<DueKind> = new Set<DueKind>(['second-look', 'reading', 'visit', 'claim'])
 /** Has a visit left it, and not the calendar or a reckoning? */
 export const isLeftByVisit = (kind: DueKind): boolean => LEFT.has(kind)

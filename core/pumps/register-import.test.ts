@@ -189,6 +189,15 @@ describe('a file', () => {
     expect(others).toEqual([])
     expect(bodies(made, 'machine-set').map(({ machine }) => machine.siteId)).toEqual([site?.site.id, site?.site.id])
   })
+  it('writes over no record that is another’s, was merged or is retired', () => {
+    const id = '0197a000-0002-7000-8000-000000000009'
+    const line = { customer: 'Sluice House', phone: '0100 7719', machineId: id, ...pool }
+    const taken = planImport(numbered(line), [weir], ids(), new Set([id]))
+    expect(taken).toMatchObject({ drafts: [], lines: [{ is: 'bad', problems: [{ field: 'machine id', value: id }] }] })
+    const gone = planImport(numbered({ customer: 'Reed Barn', customerId: id }), [], ids(), new Set([id]))
+    expect(gone.lines[0]?.problems[0]).toMatchObject({ field: 'customer id', value: id })
+    expect(planImport(numbered(line), [weir], ids()).lines[0]?.is).toBe('new')
+  })
   it('is read back as it was given out, and then says nothing new', () => {
     const made = plan([], {
       customer: 'Alder Holt',

@@ -73,11 +73,13 @@ interface Whole {
  * @param lines of the file in their order, with their numbers
  * @param known whoever may be meant
  * @param idOf makes an id
+ * @param given ids that records of the register have, those that were merged or retired too: none is written over
  */
 export function planImport(
   lines: readonly { line: number; fields: RegisterLine }[],
   known: readonly KnownCustomer[],
   idOf: () => string,
+  given: ReadonlySet<string> = new Set(),
 ): ImportPlan {
   const register = new Whereabouts(known)
   const plan: ImportPlan = { lines: [], drafts: [], customers: 0, machines: 0 }
@@ -93,7 +95,10 @@ export function planImport(
     const like = found ? undefined : register.like(said)?.customer.name
     const whole: Whole = found ?? { customer: newCustomer(said, idOf), sites: new Map(), machines: [] }
     const drafts = draftsOf(said, whole, found !== undefined, idOf)
-    const problems = drafts.flatMap((draft) => problemsOf(draft))
+    const problems = [
+      ...drafts.flatMap((draft) => problemsOf(draft)),
+      ...overwritten(said, drafts, given, found !== undefined),
+    ]
     if (problems.length > 0) {
       plan.lines.push({ line, is: 'bad', words, problems })
       continue
@@ -107,6 +112,27 @@ export function planImport(
     plan.lines.push({ line, is, words, problems: [], ...(like ? { like } : {}) })
   }
   return plan
+}
+
+/** A record that is known as somebody else's, was merged or is gone would be written over by its own id. */
+function overwritten(
+  { customer, machine }: SaidLine,
+  drafts: readonly LineDraft[],
+  given: ReadonlySet<string>,
+  isKnown: boolean,
+): FieldProblem[] {
+  const isGiven = (id: string | undefined): id is string => id !== undefined && given.has(id)
+  const problem = (field: 'customerId' | 'machineId', value: string): FieldProblem => ({
+    field: REGISTER_FIELDS[field].label,
+    value,
+    expected: 'nothing, or one that no other record has: this one is another’s, was merged or is retired',
+  })
+  return [
+    ...(!isKnown && isGiven(customer.id) ? [problem('customerId', customer.id)] : []),
+    ...(isGiven(machine?.id) && drafts.some(({ kind }) => kind === 'machine-set')
+      ? [problem('machineId', machine?.id as string)]
+      : []),
+  ]
 }
 
 function newCustomer({ customer: { id, ...said } }: SaidLine, idOf: () => string): Customer {

@@ -1,4 +1,4 @@
-import { CONSTRUCTIONS, isIdOf, KIND_CONSTRUCTIONS, KINDS, type Construction, type Kind } from '../knowledge/vocabulary'
+import { CONSTRUCTIONS, KIND_CONSTRUCTIONS, KINDS, type Construction, type Kind } from '../knowledge/vocabulary'
 import { PLATE_BOUNDS, within } from '../motor/plate-bounds'
 import { readNumber } from '../quantity/read-number'
 import type { FieldProblem } from '../validation/input-error'
@@ -112,8 +112,7 @@ function constructionOf(kind: Kind, written: string | undefined): Construction |
   if (written === undefined) return usual
   const asked = foldedText(written)
   const fits = KIND_CONSTRUCTIONS[kind]
-  const found = fits.find((id) => id === asked || foldedText(CONSTRUCTIONS[id]) === asked)
-  return found ?? (isIdOf(CONSTRUCTIONS, written) && fits.includes(written as Construction) ? written : undefined)
+  return fits.find((id) => id === asked || foldedText(CONSTRUCTIONS[id]) === asked)
 }
 
 const two = (value: string) => value.padStart(2, '0')

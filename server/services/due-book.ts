@@ -74,10 +74,10 @@ export async function comingDue(app: ShopApp, asked: { today: string; until: str
   const addresses = new Map(items.map(({ address }) => [roadOf(address), address]))
   const roads = [...addresses.keys()].slice(0, MOST_ROADS)
   const located = await app.roads.locate([place, ...roads.map((road) => addresses.get(road) as string)])
-  const found = located.flatMap((at, index) => (at ? [{ at, index }] : []))
-  const table = await app.roads.table(found.map(({ at }) => at))
   // Without the shop's own place on the map nothing starts anywhere.
   if (!located[0]) return { items, count: all.length, table: { roads: {}, minutes: [] } }
+  const found = located.flatMap((at, index) => (at ? [{ at, index }] : []))
+  const table = await app.roads.table(found.map(({ at }) => at))
   return {
     items,
     count: all.length,

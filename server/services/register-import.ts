@@ -1,5 +1,6 @@
 import { v7 as uuidv7 } from 'uuid'
 import { keysOf, type PlannedLine } from '../../core/pumps/register-import'
+import { isUuid } from '../../core/validation/rules'
 import { ENTRY_VERSION, type Entry } from '../../core/visit/entry'
 import type { ShopApp } from './shop-app'
 import type { RegisterFile, RegisterLines } from './register-lines'
@@ -17,7 +18,7 @@ export interface ImportAnswer extends Omit<RegisterLines, 'lines'> {
   act?: string
 }
 
-type Needs = Pick<ShopApp, 'journal' | 'register' | 'work'>
+type Needs = Pick<ShopApp, 'repository' | 'journal' | 'register' | 'work'>
 
 /**
  * Takes customers and machines in from a file, or says what it would do. Good lines go in together, all or none; bad
@@ -26,13 +27,15 @@ type Needs = Pick<ShopApp, 'journal' | 'register' | 'work'>
  * @param write false for a dry run
  */
 export async function importRegister(
-  { journal, register, work }: Needs,
+  { repository, journal, register, work }: Needs,
   file: RegisterFile,
   { write, author, now }: { write: boolean; author: string; now: string },
 ): Promise<ImportAnswer> {
   const { lines, ...read } = await work.run('registerLines', file)
   const known = await register.meant(lines.map(({ fields }) => keysOf(fields)))
-  const plan = await work.run('registerPlan', { lines, known })
+  const asked = lines.flatMap(({ fields: { customerId, machineId } }) => [customerId, machineId]).filter(isUuid)
+  const { customers, machines } = await repository.registeredAmong(asked)
+  const plan = await work.run('registerPlan', { lines, known, given: [...customers, ...machines] })
   const counts = { new: 0, fills: 0, known: 0, bad: 0 }
   for (const { is } of plan.lines) counts[is]++
   const act = write && plan.drafts.length > 0 ? uuidv7() : undefined

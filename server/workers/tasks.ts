@@ -32,6 +32,13 @@ import type { Worked } from '../services/day-work'
 import { papersOf, type PaperAsked, type PaperMail } from '../services/papers'
 import { stateOf, type VisitView } from '../services/visit-view'
 
+interface PlanAsked {
+  lines: RegisterLines['lines']
+  known: KnownCustomer[]
+  /** Ids of the lines that records of the register have. */
+  given: string[]
+}
+
 interface ForecastAsked {
   fleet: Fleet
   season: Stretch
@@ -135,8 +142,7 @@ export const TASKS = {
   registerLines: ({ name, text, mapping }: RegisterFile): RegisterLines => registerLines({ name, text, mapping }),
 
   /** What such a file would write, beside those of the register who may be meant by it. */
-  registerPlan: ({ lines, known }: { lines: RegisterLines['lines']; known: KnownCustomer[] }): ImportPlan =>
-    planImport(lines, known, uuidv7),
+  registerPlan: ({ lines, known, given }: PlanAsked): ImportPlan => planImport(lines, known, uuidv7, new Set(given)),
 
   /** The register as CSV, or as vCards. */
   registerTable: ({ known, as }: { known: KnownCustomer[]; as: 'csv' | 'vcf' }): string =>

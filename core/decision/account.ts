@@ -35,6 +35,12 @@ export interface Account {
   total: number
 }
 
+/** What another visit of the same journey comes to before taxes, and whether its work is given away. */
+export interface AccountBeside {
+  net: number
+  isWaived: boolean
+}
+
 export interface AccountScene {
   /** Does the shop go there? What stands on its own bench has no journey. */
   isAway: boolean
@@ -42,6 +48,10 @@ export interface AccountScene {
   comesAgain?: boolean
   changes?: readonly AccountChange[]
   isGuessed?: (part: Part) => boolean
+  /** Another visit of its journey bears the journey and the least charge. */
+  rides?: boolean
+  /** The other visits of its journey: the least charge is for all of them. */
+  beside?: readonly AccountBeside[]
 }
 
 /**
@@ -54,7 +64,7 @@ export interface AccountScene {
 export function accountOf(
   bill: Pick<Bill, 'parts' | 'labourPrice' | 'minutes'> | undefined,
   charges: Charges & Pick<EnteredRates, 'trip' | 'hourly' | 'afterHours'>,
-  { isAway, comesAgain = false, changes = [], isGuessed = () => false }: AccountScene,
+  { isAway, comesAgain = false, changes = [], isGuessed = () => false, rides = false, beside = [] }: AccountScene,
 ): Account {
   const free = new Map<Part, string>([
     ...changes.flatMap(({ own }): [Part, string][] => (own ? [[own, 'brought by you']] : [])),
@@ -77,7 +87,7 @@ export function accountOf(
   const journey: AccountLine[] =
     charges.chargesJourney && isAway && charges.trip > 0
       ? [
-          { kind: 'journey', label: 'Journey', amount: cents(charges.trip) },
+          ...(rides ? [] : [{ kind: 'journey' as const, label: 'Journey', amount: cents(charges.trip) }]),
           ...(comesAgain
             ? [{ kind: 'journey' as const, label: 'Second journey, to fit it again', amount: cents(charges.trip) }]
             : []),
@@ -89,7 +99,7 @@ export function accountOf(
   )
   const before = [...parts, ...work, ...late, ...journey]
   const changed = [...before, ...changes.flatMap((change, index) => changeLine(change, index, before))]
-  const least = minimumLine(changed, charges, changes)
+  const least = rides ? [] : minimumLine(changed, charges, changes, beside)
   const net = [...changed, ...least]
   const lines = [...net, ...taxLines(net, charges)]
   return { lines, total: sumOfCents(lines.map(({ amount }) => amount)) }
@@ -119,10 +129,12 @@ function minimumLine(
   lines: readonly AccountLine[],
   { minimum = 0 }: Charges,
   changes: readonly AccountChange[],
+  beside: readonly AccountBeside[],
 ): AccountLine[] {
-  const sum = sumOfCents(lines.map(({ amount }) => amount))
-  const isWaived = changes.some(({ waives }) => waives !== undefined)
-  return lines.length > 0 && !isWaived && sum < minimum
+  const sum = sumOfCents([...lines.map(({ amount }) => amount), ...beside.map(({ net }) => net)])
+  const isWaived = changes.some(({ waives }) => waives !== undefined) || beside.some((each) => each.isWaived)
+  const isCharged = lines.length > 0 || beside.some(({ net }) => net !== 0)
+  return isCharged && !isWaived && sum < minimum
     ? [{ kind: 'minimum', label: 'Up to the least charge', amount: sumOfCents([cents(minimum), -sum]) }]
     : []
 }

@@ -2,7 +2,7 @@ import { USUAL_DAY } from '../knowledge/shop/day'
 import type { MapPoint, MapSketch, TravelTable } from './map'
 import type { DayVisit } from './day'
 import { Driver, isInOrder } from './order/walk'
-import { workMoment } from './order/moment'
+import { later, spreadOf, workMoment } from './order/moment'
 import type { DayPlan, Routes, Spread, Stop, Van } from './order/stop'
 import type { Urgency } from './urgency'
 
@@ -28,6 +28,26 @@ export interface DayWork {
   startedAt?: string
   workedAt?: string
   doneAt?: string
+}
+
+/** What several visits that are one stop ask of their day together. */
+export function workTogether(of: readonly DayWork[]): DayWork {
+  const first = of[0] as DayWork
+  if (of.length === 1) return first
+  const urgent = of.reduce((most, each) => (each.urgency.perHour > most.urgency.perHour ? each : most))
+  const instants = (which: 'startedAt' | 'workedAt' | 'doneAt') => of.flatMap((each) => each[which] ?? []).sort()
+  const [startedAt, workedAt, doneAt] = [instants('startedAt')[0], instants('workedAt').at(-1), instants('doneAt')]
+  return {
+    ...first,
+    minutes: spreadOf([{ weight: 1, moment: of.map(({ minutes }) => workMoment(minutes)).reduce(later) }]),
+    urgency: urgent.urgency,
+    people: Math.max(...of.map(({ people }) => people)),
+    byDaylight: of.some(({ byDaylight }) => byDaylight),
+    ...(startedAt ? { startedAt } : {}),
+    ...(workedAt ? { workedAt } : {}),
+    // One of them that is still open keeps the stop open.
+    doneAt: doneAt.length === of.length ? doneAt.at(-1) : undefined,
+  }
 }
 
 /** All that a day is planned from, beside the visits themselves. */

@@ -21,6 +21,10 @@ export interface DayVisit<Reading = unknown> {
   stage: string
   done: boolean
   lastReadings: Reading[]
+  /** The first visit of its journey, where that is another. */
+  together?: string
+  /** Where it stands for several machines of one customer: the visit at each, the first of the journey first. */
+  of?: DayVisit<Reading>[]
 }
 
 /** The order of a day: by time. */

@@ -1,7 +1,7 @@
 import { needsTwo } from '../diagnosis/loss'
 import { VISIT_MINUTES } from '../knowledge/shop/day'
 import { WELLS } from '../knowledge/vocabulary'
-import { chanceAfter, later, workMoment, type Moment } from '../planning/order/moment'
+import { later, spreadOf, workMoment } from '../planning/order/moment'
 import type { Spread } from '../planning/order/stop'
 import type { DayLoadOf } from '../planning/morning'
 import { urgencyOf, type Urgency } from '../planning/urgency'
@@ -49,10 +49,14 @@ function minutesAhead(state: VisitState, { bill, likely }: Outlook, shop: Shop, 
   const { arriving, testing, closing } = VISIT_MINUTES
   const { stagesDone, findings } = state
   const begun = findings.length > 0 || state.steps.size > 0
-  const around = [...(begun ? [] : [arriving]), ...(stagesDone.has('test') || bill ? [] : [testing]), closing].map(
-    workMoment,
-  )
-  const base = around.reduce(later)
+  // Whoever rides along is there when the first is, and the sheet is written once.
+  const once = state.together === undefined
+  const around = [
+    ...(begun || !once ? [] : [arriving]),
+    ...(stagesDone.has('test') || bill ? [] : [testing]),
+    ...(once ? [closing] : []),
+  ].map(workMoment)
+  const base = around.reduce(later, { mean: 0, variance: 0 })
   if (bill) {
     const left = shareLeft(state, shop, pace)
     return spreadOf([{ weight: 1, moment: later(base, workMoment(scaled(bill.minutes, left))) }])
@@ -73,21 +77,3 @@ function shareLeft(state: VisitState, shop: Shop, pace: Pace): number {
   const whole = minutes(steps)
   return whole > 0 ? minutes(steps.filter(({ id }) => state.steps.get(id)?.done !== true)) / whole : 0
 }
-
-/** Half and nine tenths of what may be one of several, each with its weight: whole minutes. */
-function spreadOf(cases: readonly { weight: number; moment: Moment }[]): Spread {
-  const total = cases.reduce((sum, { weight }) => sum + weight, 0)
-  const shareAfter = (minutes: number) =>
-    cases.reduce((sum, { weight, moment }) => sum + weight * chanceAfter(moment, minutes), 0) / total
-  const quantile = (share: number): number => {
-    let [low, high] = [0, LONGEST_VISIT]
-    while (high - low > 0.5) {
-      const middle = (low + high) / 2
-      if (shareAfter(middle) > 1 - share) low = middle
-      else high = middle
-    }
-    return Math.round(high)
-  }
-  return { p50: quantile(0.5), p90: quantile(0.9) }
-}
-const LONGEST_VISIT = 1440

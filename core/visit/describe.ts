@@ -137,6 +137,8 @@ function describeEntry(
       return { text: 'arranged with the caller' }
     case 'cancelled':
       return { text: 'cancelled', detail: entry.body.why }
+    case 'together':
+      return { text: entry.body.with ? 'one journey with another machine' : 'a journey of its own' }
     case 'loaded':
       return {
         text:

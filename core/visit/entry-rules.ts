@@ -72,6 +72,7 @@ import {
   VanInput,
   SeasonDaysInput,
   WorkingDayInput,
+  TogetherBody,
 } from './planning-rules'
 import { PaidBody, PriceAgreedBody, PriceChangeBody, PriceLineInput, RatesInput } from './money-rules'
 import { ClaimBody, ClaimMovedBody, MailedBody, SignedBody } from './paper-rules'
@@ -289,6 +290,10 @@ class DueInput implements Due {
   @CalendarDay() on!: string
   @IsString() @Length(1, 300) what!: string
 }
+class BesideInput {
+  @rule('isUuid', isUuid, 'is a UUID in lower case') visit!: string
+  @IsInt() @Min(0) @Max(10_000) issue!: number
+}
 class HandedOverBody {
   @IsString() @MaxLength(2000) watch!: string
   @MayBeAbsent() @CalendarDay() nextDate?: string
@@ -301,6 +306,12 @@ class HandedOverBody {
   @ValidateNested({ each: true })
   @Type(() => PriceLineInput)
   lines?: PriceLineInput[]
+  @MayBeAbsent()
+  @IsArray()
+  @ArrayMaxSize(20)
+  @ValidateNested({ each: true })
+  @Type(() => BesideInput)
+  beside?: BesideInput[]
 }
 class ShopSetBody {
   @IsString() @Length(1, 120) name!: string
@@ -323,6 +334,7 @@ const BODIES: Record<Exclude<EntryKind, 'retracted'>, new () => object> = {
   planned: PlannedBody,
   arranged: ArrangedBody,
   cancelled: CancelledBody,
+  together: TogetherBody,
   'day-order': DayOrderBody,
   loaded: LoadedBody,
   gate: GateBody,

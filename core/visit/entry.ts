@@ -166,6 +166,8 @@ export interface EntryBodies {
   arranged: { from?: string; until?: string; partsAt?: string; people?: number; minutes?: number }
   /** It will not be done. */
   cancelled: { why: string }
+  /** One journey with another visit of the same customer, the first of it; without one it has its own again. */
+  together: { with?: string }
   loaded: { item: string; loaded: boolean }
   gate: { gate: Gate; shut: boolean; lines?: { line: string; volts: number }[]; seconds?: number }
   finding: Finding & { stage: 'test' | 'prove' }
@@ -225,6 +227,8 @@ export interface EntryBodies {
     priceWhy?: string
     due?: Due[]
     lines?: PriceLine[]
+    /** The other visits of its journey, and at which issue each stood: 0 where it was not handed over yet. */
+    beside?: { visit: string; issue: number }[]
   }
   /** Drawn by the customer under the sheet whose journal has this fingerprint. */
   signed: { by: string; hash: string } & Strokes
@@ -288,7 +292,7 @@ export const REGISTER_KINDS = [
 ] as const satisfies readonly EntryKind[]
 
 /** The version of an entry’s shape that is written now. Older ones are lifted on reading: see lift.ts. */
-export const ENTRY_VERSION = 8
+export const ENTRY_VERSION = 9
 
 /** A line as it was typed, and the id of its act. */
 export interface Said {

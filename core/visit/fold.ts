@@ -1,5 +1,6 @@
 import { checkKey, newestFindings, type DiagnosisCase, type Finding } from '../diagnosis/finding'
 import { judgeFinding } from '../diagnosis/judge-finding'
+import type { AccountBeside } from '../decision/account'
 import type { OfferGrounds } from '../decision/offer'
 import { worstVerdict, type Judgement, type Verdict } from '../judgement/judgement'
 import type { Earlier } from '../diagnosis/diagnose'
@@ -50,12 +51,22 @@ export interface GateState {
   seconds?: number
 }
 
+/** Who bears what is charged once for a journey, and what the others of it come to. */
+export interface JourneyPlace {
+  rides: boolean
+  beside: readonly AccountBeside[]
+}
+
 /** Everything a visit is, worked out from its journal alone. */
 export interface VisitState {
   id: string
   opened: boolean
   scheduledAt: string
   schedule: Schedule
+  /** The first visit of its journey, where that is another. */
+  together?: string
+  /** Its place in its journey: what its account hangs on besides its own journal. */
+  journey: JourneyPlace
   plannedMinutes: number
   customer: Customer
   machine: Machine
@@ -164,6 +175,7 @@ const BEFORE_IT_STARTS: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>([
   'planned',
   'arranged',
   'cancelled',
+  'together',
   'loaded',
   'machine-set',
 ])
@@ -172,11 +184,13 @@ const BEFORE_IT_STARTS: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>([
  * Folds a journal into the state of its visit. Same journal, same state, on every machine.
  *
  * @param entries of one visit, in any order; repeated ids count once
+ * @param earlier readings of its machine in visits before; `journey` its place among the other visits of its journey:
+ *   what its own journal says of it where the others are not at hand
  * @returns undefined where no entry opens the visit
  */
 export function foldVisit(
   entries: readonly Entry[],
-  { earlier = {} }: { earlier?: Earlier } = {},
+  { earlier = {}, journey }: { earlier?: Earlier; journey?: JourneyPlace } = {},
 ): VisitState | undefined {
   const { live, conflicts } = supersessionOf(entries)
   const opened = newestOf(live, 'visit-opened')
@@ -184,6 +198,7 @@ export function foldVisit(
   const { customer, plannedMinutes, callerSays } = opened.body
   const schedule = scheduleOf(live)
   const { scheduledAt } = schedule
+  const together = newestOf(live, 'together')?.body.with
   const machine = machineOf(live) as Machine
   const findingEntries = ofKind(live, 'finding')
   const fitted = ofKind(live, 'fitted')
@@ -234,6 +249,8 @@ export function foldVisit(
     opened: true,
     scheduledAt,
     schedule,
+    ...(together ? { together } : {}),
+    journey: journey ?? { rides: together !== undefined, beside: [] },
     plannedMinutes,
     customer,
     machine,

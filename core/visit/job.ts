@@ -64,7 +64,7 @@ export type DecidedState = Pick<
 export type ConsideredState = Pick<VisitState, 'case' | 'earlier' | 'pump' | 'plate' | 'jobs' | 'wished' | 'grounds'> &
   DecidedState
 export type WorkingState = DecidedState &
-  Pick<VisitState, 'priceChanges' | 'plate' | 'standing' | 'steps' | 'carriedGates' | 'handedOver'>
+  Pick<VisitState, 'priceChanges' | 'journey' | 'plate' | 'standing' | 'steps' | 'carriedGates' | 'handedOver'>
 
 /**
  * The one place where options, repair and price come together. Screens, sheet, PDF and command line all show this, so
@@ -220,7 +220,12 @@ export function stepsBefore(
 
 /** The account of a visit: its jobs, what was put on it by hand, and what the shop charges besides. */
 export function visitAccount(
-  { priceChanges, agreedStanding, machine }: Pick<VisitState, 'priceChanges' | 'agreedStanding' | 'machine'>,
+  {
+    priceChanges,
+    journey,
+    agreedStanding,
+    machine,
+  }: Pick<VisitState, 'priceChanges' | 'journey' | 'agreedStanding' | 'machine'>,
   bill: Bill | undefined,
   shop: Shop,
 ): Account {
@@ -229,6 +234,7 @@ export function visitAccount(
     comesAgain: bill?.lines.some(({ id }) => isReturn(id)) ?? false,
     changes: priceChanges,
     isGuessed: (part) => isGuessedPrice(shop, part, machine.kind),
+    ...journey,
   })
 }
 

@@ -12,6 +12,7 @@ import { writeSheet } from './sheet'
 import { signaturePath } from './signature'
 import { UNNAMED_SHOP, type Shop } from './shop'
 import { entry, fold, opened, reading } from './test-journal'
+import { wholeOf } from './whole-sheet'
 import type { Entry } from './entry'
 
 const SHOP: Shop = { ...UNNAMED_SHOP, name: 'Weir Lane Pumps', place: 'Weir Lane 3' }
@@ -30,7 +31,7 @@ const of = (entries: Entry[], shop = SHOP) => {
 describe('papers in words', () => {
   it('the sheet’s has each of its lines, and the sum at the foot of its prices', () => {
     const { sheet } = of([...done, over])
-    const text = leafText(sheetLeaf(sheet, journalHash([])))
+    const text = leafText(sheetLeaf(wholeOf([sheet]), journalHash([])))
     for (const words of [
       sheet.headline,
       ...sheet.done.map((each) => each.text),

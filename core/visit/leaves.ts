@@ -3,73 +3,119 @@ import { dayWords } from '../quantity/day'
 import { CLAIM_MOVES } from '../knowledge/repairs/returns'
 import type { Claim } from './claim'
 import { shortHash } from './issue'
-import { filled, type Leaf, type LeafTable } from './leaf'
+import { filled, type Leaf, type LeafSection, type LeafTable } from './leaf'
 import { OFFER_ROWS, type OfferSheet } from './offer-sheet'
 import { comingAgain, type Sheet } from './sheet'
 import { moneyOf, type Shop } from './shop'
+import type { WholeSheet } from './whole-sheet'
 
 /**
- * The owner's sheet as a leaf.
+ * The owner's sheet as a leaf: of several machines each has its own sections, under its name.
  */
-export function sheetLeaf(sheet: Sheet, hash: string): Leaf {
-  const money = moneyOf(sheet.shop)
+export function sheetLeaf(whole: WholeSheet, hash: string): Leaf {
+  const [first, ...others] = whole.sheets as [Sheet, ...Sheet[]]
+  const isAlone = others.length === 0
   return {
-    shop: sheet.shop,
-    to: sheet.customer,
-    date: dayWords(sheet.date),
-    title: sheet.headline,
-    under: [
-      `${sheet.machine.name} · ${sheet.machine.description}`,
-      ...(sheet.complaint ? [`Called for: ${sheet.complaint}`] : []),
-    ],
+    shop: whole.shop,
+    to: whole.customer,
+    date: dayWords(whole.date),
+    title: isAlone ? first.headline : whole.title,
+    under: isAlone ? underOf(first) : [],
     sections: filled([
-      { title: 'What was wrong', lines: sheet.found.map(({ text }) => text) },
-      { title: 'What was done', lines: sheet.done.map(({ text }) => text) },
-      {
-        title: 'What it reads now',
-        table: {
-          rows: sheet.proved.map(({ label, after, limit, verdict, before }) => [
-            label,
-            verdict === 'sound' ? after : `${after}, ${VERDICT_WORDS[verdict]}`,
-            [limit, before && before !== after ? `was ${before}` : ''].filter(Boolean).join('; '),
-          ]),
-        },
-        ...(sheet.assumed ? { lines: [sheet.assumed] } : {}),
-      },
-      { title: 'Worked out', lines: sheet.workings.map(({ title, answer }) => `${title} ${answer}`) },
-      { title: 'Seen and left', lines: sheet.left },
-      { title: 'What to watch', lines: sheet.watch },
-      {
-        title: 'When we come again',
-        lines: comingAgain(sheet).map(({ on, what }) => (what ? `${dayWords(on)}: ${what}` : dayWords(on))),
-      },
-      { title: 'To mind', lines: sheet.cautions },
-      {
-        title: sheet.isDone ? 'What it costs' : 'What was agreed',
-        ...(sheet.price
-          ? {
-              table: {
-                sums: true as const,
-                rows: [
-                  ...sheet.price.lines.map(({ label, amount }) => [label, money(amount)]),
-                  ['In all', money(sheet.price.total)],
-                ],
-              },
-              lines: moneyLines(sheet),
-            }
-          : {}),
-      },
+      ...(isAlone
+        ? sectionsOf(first)
+        : whole.sheets.flatMap((sheet) => [
+            { title: sheet.machine.name, lines: [sheet.headline, ...underOf(sheet)] },
+            ...sectionsOf(sheet),
+          ])),
+      { title: 'To mind', lines: whole.cautions },
+      sumSection(whole),
     ]),
-    foot: [
-      sheet.isIssued ? `Sheet, issue ${sheet.issue}` : 'Not handed over yet',
-      ...(sheet.author ? [`written by ${sheet.author}`] : []),
-      `journal ${shortHash(hash)}`,
-    ].join(', '),
+    foot: footOf(whole, hash),
   }
 }
 
+/** What stands at the foot of a sheet: which issue, by whom, from which journal. */
+function footOf({ isIssued, issue, author }: WholeSheet, hash: string): string {
+  return [
+    isIssued ? `Sheet, issue ${issue}` : 'Not handed over yet',
+    ...(author ? [`written by ${author}`] : []),
+    `journal ${shortHash(hash)}`,
+  ].join(', ')
+}
+
+const underOf = ({ machine, complaint }: Sheet) => [
+  `${machine.name} · ${machine.description}`,
+  ...(complaint ? [`Called for: ${complaint}`] : []),
+]
+
+function sectionsOf(sheet: Sheet): LeafSection[] {
+  const money = moneyOf(sheet.shop)
+  return [
+    { title: 'What was wrong', lines: sheet.found.map(({ text }) => text) },
+    { title: 'What was done', lines: sheet.done.map(({ text }) => text) },
+    {
+      title: 'What it reads now',
+      table: {
+        rows: sheet.proved.map(({ label, after, limit, verdict, before }) => [
+          label,
+          verdict === 'sound' ? after : `${after}, ${VERDICT_WORDS[verdict]}`,
+          [limit, before && before !== after ? `was ${before}` : ''].filter(Boolean).join('; '),
+        ]),
+      },
+      ...(sheet.assumed ? { lines: [sheet.assumed] } : {}),
+    },
+    { title: 'Worked out', lines: sheet.workings.map(({ title, answer }) => `${title} ${answer}`) },
+    { title: 'Seen and left', lines: sheet.left },
+    { title: 'What to watch', lines: sheet.watch },
+    {
+      title: 'When we come again',
+      lines: comingAgain(sheet).map(({ on, what }) => (what ? `${dayWords(on)}: ${what}` : dayWords(on))),
+    },
+    { title: 'To mind', lines: sheet.cautions },
+    {
+      title: priceTitle(sheet),
+      ...(sheet.price
+        ? {
+            table: {
+              sums: true as const,
+              rows: [
+                ...sheet.price.lines.map(({ label, amount }) => [label, money(amount)]),
+                ['In all', money(sheet.price.total)],
+              ],
+            },
+            lines: moneyLines(sheet),
+          }
+        : {}),
+    },
+  ]
+}
+
+/** What all machines of a visit come to together. */
+function sumSection(whole: WholeSheet): LeafSection {
+  const money = moneyOf(whole.shop)
+  const { sum } = whole
+  return {
+    title: `${priceTitle(whole)}, all together`,
+    ...(sum
+      ? {
+          table: {
+            sums: true as const,
+            rows: [...sum.rows.map(({ label, amount }) => [label, money(amount)]), ['All together', money(sum.total)]],
+          },
+          lines: moneyLines(whole),
+        }
+      : {}),
+  }
+}
+
+/** What stands over its lines: before the work they are what was agreed. */
+export function priceTitle({ isDone }: Pick<Sheet, 'isDone'>): string {
+  return isDone ? 'What it costs' : 'What was agreed'
+}
+
 /** What stands under the sum: who agreed, what is paid, what is still to pay, and how long the shop stands for it. */
-export function moneyLines(sheet: Sheet): string[] {
+export function moneyLines(sheet: Pick<Sheet, 'shop' | 'agreed' | 'settled' | 'account' | 'warrantyUntil'>): string[] {
   const money = moneyOf(sheet.shop)
   const { agreed, settled, account, warrantyUntil } = sheet
   return [

@@ -1,4 +1,5 @@
 import type { AccountLine } from '../decision/account'
+import { groupedBy } from '../quantity/grouped'
 import { sumOfCents } from '../quantity/money'
 import type { EntryBodies } from './entry'
 import type { VisitState } from './fold'
@@ -24,6 +25,8 @@ export interface LedgerRow {
   open: number
   /** ISO date of the last payment. */
   paidOn?: string
+  /** The first visit of its journey, where that is another: their accounts are one. */
+  together?: string
 }
 
 /** The columns of a ledger's file. Amounts are plain figures with a point. */
@@ -70,9 +73,13 @@ export function ledgerRowOf({
   handedOver,
   fitted,
   payments,
-}: Pick<VisitState, 'id' | 'customer' | 'machine' | 'handedOver' | 'fitted' | 'payments'>): LedgerRow | undefined {
+  together,
+}: Pick<VisitState, 'id' | 'customer' | 'machine' | 'handedOver' | 'fitted' | 'payments' | 'together'>):
+  LedgerRow | undefined {
   if (!handedOver) return undefined
-  const priced = pricedOf({ handedOver, fitted }, { account: { lines: [], total: 0 }, price: handedOver.price })
+  const priced =
+    pricedOf({ handedOver, fitted }, { account: { lines: [], total: 0 }, price: handedOver.price }) ??
+    (payments.length > 0 ? { lines: [], total: 0 } : undefined)
   if (!priced) return undefined
   const sum = (column: string) =>
     sumOfCents(priced.lines.filter(({ kind = 'change' }) => COLUMN[kind] === column).map(({ amount }) => amount))
@@ -82,7 +89,7 @@ export function ledgerRowOf({
     .sort()
     .at(-1)
   return {
-    number: accountNumber(id, on),
+    number: accountNumber(together ?? id, on),
     visitId: id,
     on,
     customer: customer.name,
@@ -96,8 +103,35 @@ export function ledgerRowOf({
     total: priced.total,
     ...settled(priced.total, payments),
     ...(paidOn ? { paidOn } : {}),
+    ...(together ? { together } : {}),
   }
 }
+
+/**
+ * Accounts as they are sent: the visits of one journey are one account, under the first of them, with their machines
+ * beside each other.
+ */
+export function togetherInLedger(rows: readonly LedgerRow[]): LedgerRow[] {
+  const journeys = groupedBy(rows, ({ visitId, together }) => together ?? visitId)
+  return [...journeys.values()].map((of) => {
+    const first = of.find(({ together }) => together === undefined) ?? (of[0] as LedgerRow)
+    if (of.length === 1) return first
+    const others = of.filter((row) => row !== first)
+    const sum = (column: Summed) => sumOfCents(of.map((row) => row[column]))
+    const paidOn = of
+      .flatMap((row) => row.paidOn ?? [])
+      .sort()
+      .at(-1)
+    return {
+      ...first,
+      machine: [first, ...others].map(({ machine }) => machine).join(', '),
+      ...(Object.fromEntries(SUMMED.map((column) => [column, sum(column)])) as Pick<LedgerRow, Summed>),
+      ...(paidOn ? { paidOn } : {}),
+    }
+  })
+}
+const SUMMED = ['parts', 'work', 'journey', 'other', 'taxes', 'total', 'paid', 'open'] as const
+type Summed = (typeof SUMMED)[number]
 
 /** What of a total is paid, and what is open. */
 export function settled(total: number, payments: readonly EntryBodies['paid'][]): { paid: number; open: number } {

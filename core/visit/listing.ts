@@ -17,6 +17,8 @@ export interface VisitListing {
   /** Was it this shop that said who and which, or a file that was taken in? */
   said: { customer: Saying; machine: Saying }
   schedule: Schedule
+  /** The first visit of its journey, where that is another. */
+  together?: string
   plannedMinutes: number
   callerSays: string
   complaints: string[]
@@ -59,8 +61,10 @@ export function listingOf(entries: readonly Entry[]): VisitListing | undefined {
   const fault = causeTaught({ handedOver, postMortem: dissected?.body, confirmed: confirmedCause(live) })
   const taughtBy = dissected ?? handedOver
   const told = handedOver ? { handedOver: { ...handedOver.body, at: handedOver.at, author: handedOver.author } } : {}
+  const together = newestOf(live, 'together')?.body.with
   const account = ledgerRowOf({
     id: opened.visitId as string,
+    ...(together ? { together } : {}),
     customer,
     machine,
     fitted: [],
@@ -78,6 +82,7 @@ export function listingOf(entries: readonly Entry[]): VisitListing | undefined {
     machine: machineAfter(machine, live),
     said: { customer: saying(opened), machine: saying(newestOf(live, 'fitted') ?? machineSaid) },
     schedule: scheduleOf(live),
+    ...(together ? { together } : {}),
     plannedMinutes,
     callerSays: call?.body.callerSays ?? callerSays,
     complaints: call?.body.complaints ?? [],

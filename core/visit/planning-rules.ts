@@ -22,6 +22,9 @@ export class ArrangedBody {
 export class CancelledBody {
   @IsString() @Length(1, 300) why!: string
 }
+export class TogetherBody {
+  @MayBeAbsent() @rule('isUuid', isUuid, 'is a UUID in lower case') with?: string
+}
 
 /** What names a van: it stays when the van is called otherwise. */
 const VAN_ID = /^[a-z0-9][a-z0-9-]{0,39}$/

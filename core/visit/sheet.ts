@@ -140,9 +140,9 @@ export function writeSheet(
     watch: watchTexts(state, job, proofs, reader),
     nextDate: state.handedOver?.nextDate,
     due: state.handedOver?.due ?? [],
-    ...(price ? { price, account: accountNumber(state.id, date) } : {}),
-    ...(price && state.handedOver
-      ? { settled: { ...settled(price.total, state.payments), payments: state.payments } }
+    ...(price ? { price, account: accountNumber(state.together ?? state.id, date) } : {}),
+    ...((price || state.payments.length > 0) && state.handedOver
+      ? { settled: { ...settled(price?.total ?? 0, state.payments), payments: state.payments } }
       : {}),
     ...(signature ? { signature } : {}),
     ...(state.priceAgreed ? { agreed: agreedOf(state.priceAgreed, price, state.handedOver?.priceWhy) } : {}),

@@ -162,6 +162,7 @@ const BODIES: Record<string, Schema> = {
     [],
   ),
   cancelled: object({ why: text(300) }, ['why']),
+  together: object({ with: uuid }, []),
   loaded: object({ item: text(120), loaded: flag }, ['item', 'loaded']),
   gate: object(
     {
@@ -245,6 +246,7 @@ const BODIES: Record<string, Schema> = {
       lines: list(
         object({ label: text(300), amount: number, kind: { enum: [...ACCOUNT_LINES] } }, ['label', 'amount']),
       ),
+      beside: list(object({ visit: uuid, issue: { type: 'integer', minimum: 0 } }, ['visit', 'issue'])),
     },
     ['watch'],
   ),

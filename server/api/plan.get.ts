@@ -8,5 +8,5 @@ import { dayRows } from '../services/day-view'
 export default api(async (event) => {
   const app = await useShopApp()
   const { visits, waiting } = await dayRows(app, daySpan(event))
-  return dayGrounds(app, [...visits, ...waiting])
+  return dayGrounds(app, visits, waiting)
 })

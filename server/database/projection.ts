@@ -9,7 +9,7 @@ import { byVisit, isAnyOf } from './rows'
 import { customers, entries, machines, SAID_BY, visits } from './schema'
 
 /** Bumped when what the lists are made of changes: an older database has them built anew at the next start. */
-export const PROJECTION_VERSION = 6
+export const PROJECTION_VERSION = 7
 
 const VISITS_AT_ONCE = 400
 
@@ -110,6 +110,7 @@ async function projectSome(db: Db, visitIds: readonly string[]): Promise<void> {
         waits: visit.schedule.waits,
         beganAt: visit.schedule.beganAt ?? null,
         cancelled: visit.schedule.cancelled ?? null,
+        together: visit.together ?? null,
         arranged: visit.schedule.arranged,
         plannedMinutes: visit.plannedMinutes,
         callerSays: visit.callerSays,
@@ -133,6 +134,7 @@ async function projectSome(db: Db, visitIds: readonly string[]): Promise<void> {
         'waits',
         'beganAt',
         'cancelled',
+        'together',
         'arranged',
         'plannedMinutes',
         'callerSays',
@@ -164,6 +166,7 @@ const LISTED_KINDS: readonly EntryKind[] = [
   'planned',
   'arranged',
   'cancelled',
+  'together',
   'machine-set',
   'fitted',
   'joint-done',

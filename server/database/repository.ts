@@ -17,10 +17,12 @@ import {
   sql,
   type SQL,
 } from 'drizzle-orm'
+import type { AnyPgColumn } from 'drizzle-orm/pg-core'
 import type { Fault, Kind } from '../../core/knowledge/vocabulary'
+import { inJourneyOrder } from '../../core/planning/stops'
 import type { StepRatio } from '../../core/takedown/own-times'
 import type { Customer, Entry, EntryBodies, EntryKind, Machine, Site } from '../../core/visit/entry'
-import type { LedgerRow } from '../../core/visit/ledger'
+import { togetherInLedger, type LedgerRow } from '../../core/visit/ledger'
 import { liftEntry, liftJournal } from '../../core/visit/lift'
 import type { Db } from './connect'
 import { isListed, projectVisits } from './projection'
@@ -50,6 +52,8 @@ export interface VisitRow {
   /** It was begun on an earlier day, and goes on on this one. */
   beganAt?: string
   cancelled?: string
+  /** The first visit of its journey, where that is another. */
+  together?: string
   arranged: EntryBodies['arranged']
   customer: Customer
   /** What is known of the place where the machine stands. */
@@ -291,6 +295,25 @@ export class Repository {
     )
   }
 
+  /**
+   * The visits of a visit's journey in the order of its sheet, itself among them: those of the same customer that name
+   * each other and were not called off. A visit that was called off is alone.
+   */
+  async journeyOf(visitId: string): Promise<VisitRow[]> {
+    // Two devices may have made a chain of what is one journey, or a circle: each visit counts once.
+    const ids = sql`(with recursive journey(id) as (
+        select ${visitId}::uuid
+        union
+        select case when v.id = journey.id then v.together else v.id end
+        from journey join visits v on (v.id = journey.id and v.together is not null) or v.together = journey.id
+      ) select id from journey)`
+    const rows = await this.visitRows(sql`${visits.id} in ${ids}`)
+    const own = rows.find(({ id }) => id === visitId)
+    const isIn = ({ id, cancelled, customer }: VisitRow) =>
+      id === visitId || (own?.cancelled === undefined && cancelled === undefined && customer.id === own?.customer.id)
+    return inJourneyOrder(rows.filter(isIn))
+  }
+
   /** The lines that order a day's tours, oldest first. */
   async orderLines(on: string): Promise<Entry[]> {
     const rows = await this.db
@@ -351,6 +374,7 @@ export class Repository {
       handedOver: visit.handedOver,
       ...(visit.beganAt ? { beganAt: new Date(visit.beganAt).toISOString() } : {}),
       ...(visit.cancelled === null ? {} : { cancelled: visit.cancelled }),
+      ...(visit.together === null ? {} : { together: visit.together }),
       arranged: visit.arranged,
       customer: customerOf(customer),
       ...(site ? { site } : {}),
@@ -371,11 +395,19 @@ export class Repository {
 
   /** Accounts of before a day that are not paid, or paid too much. */
   async openAccounts(before: string): Promise<LedgerRow[]> {
+    // What one payment paid of several visits is open in none of them: a journey is looked at whole.
+    const journey = (visit: { together: AnyPgColumn; id: AnyPgColumn }) => sql`coalesce(${visit.together}, ${visit.id})`
+    const isOpen = sql`(${visits.account}->>'open')::numeric <> 0`
+    const isBefore = lt(sql`(${visits.account}->>'on')`, before)
+    const open = this.db
+      .select({ id: journey(visits) })
+      .from(visits)
+      .where(and(isBefore, isOpen))
     const rows = await this.db
       .select({ account: visits.account })
       .from(visits)
-      .where(and(lt(sql`(${visits.account}->>'on')`, before), sql`(${visits.account}->>'open')::numeric <> 0`))
-    return inOrder(rows)
+      .where(and(isBefore, inArray(journey(visits), open)))
+    return inOrder(rows).filter((row) => row.open !== 0)
   }
 
   /** For each machine the newest handed-over visit before an instant. */
@@ -454,9 +486,9 @@ export class Repository {
 }
 
 function inOrder(rows: readonly { account: LedgerRow | null }[]): LedgerRow[] {
-  return rows
-    .flatMap(({ account }) => account ?? [])
-    .sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.number < b.number ? -1 : 1))
+  return togetherInLedger(rows.flatMap(({ account }) => account ?? [])).sort((a, b) =>
+    a.on < b.on ? -1 : a.on > b.on ? 1 : a.number < b.number ? -1 : 1,
+  )
 }
 
 export function customerOf({ id, name, place, phone, mail }: typeof customers.$inferSelect): Customer {

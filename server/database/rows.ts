@@ -1,5 +1,6 @@
 import { sql, type SQL } from 'drizzle-orm'
 import { alias, type AnyPgColumn } from 'drizzle-orm/pg-core'
+import { groupedBy } from '../../core/quantity/grouped'
 import { customers } from './schema'
 
 /** The record that a machine names as whose it is, and the one that stands for it through all that was merged. */
@@ -13,13 +14,7 @@ export function isAnyOf(column: AnyPgColumn, ids: readonly string[]): SQL {
 
 /** Rows by the visit they belong to, each visit's in the order they came. */
 export function byVisit<T extends { visitId: string | null }>(rows: readonly T[]): Map<string, T[]> {
-  const groups = new Map<string, T[]>()
-  for (const row of rows) {
-    const group = groups.get(row.visitId as string)
-    if (group) group.push(row)
-    else groups.set(row.visitId as string, [row])
-  }
-  return groups
+  return groupedBy(rows, ({ visitId }) => visitId as string)
 }
 
 /** A row without what is nothing. */

@@ -186,6 +186,8 @@ export const visits = pgTable(
     waits: boolean().notNull().default(false),
     beganAt: timestamp('began_at', { withTimezone: true, mode: 'string' }),
     cancelled: text(),
+    /** The first visit of its journey, where that is another. */
+    together: uuid(),
     arranged: jsonb()
       .$type<EntryBodies['arranged']>()
       .notNull()
@@ -221,6 +223,9 @@ export const visits = pgTable(
     index('visits_day').on(table.scheduledAt),
     index('visits_machine').on(table.machineId),
     index('visits_last').on(table.lastArrival),
+    index('visits_together')
+      .on(table.together)
+      .where(sql`together is not null`),
     // Few visits are ever open at once: what is left over from before is found without reading the others.
     index('visits_open')
       .on(table.scheduledAt)

@@ -1,4 +1,5 @@
 import type { DayVisit } from '../../core/planning/day'
+import { asStops } from '../../core/planning/stops'
 import type { Routes } from '../../core/planning/order/stop'
 import { tellingReadings } from '../../core/visit/before-after'
 import { foldVisit } from '../../core/visit/fold'
@@ -38,8 +39,17 @@ export async function dayRows(
   }
 }
 
-/** Rows as the Day shows them, each with what its machine last read before a day. */
-export async function dayVisits(
+/** Rows as the Day shows them, those of one journey as one stop. */
+export async function dayStops(
+  app: Pick<ShopApp, 'repository'>,
+  rows: readonly VisitRow[],
+  before: string,
+): Promise<DayVisit<HistoryReading>[]> {
+  return asStops(await dayVisits(app, rows, before))
+}
+
+/** Rows as visits, each with what its machine last read before a day. */
+async function dayVisits(
   { repository }: Pick<ShopApp, 'repository'>,
   rows: readonly VisitRow[],
   before: string,
@@ -54,6 +64,7 @@ export async function dayVisits(
       id: row.id,
       scheduledAt: row.scheduledAt,
       ...(row.beganAt ? { beganAt: row.beganAt } : {}),
+      ...(row.together ? { together: row.together } : {}),
       arranged: row.arranged,
       plannedMinutes: row.plannedMinutes,
       customer: row.customer,

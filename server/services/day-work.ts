@@ -1,8 +1,10 @@
 import { createHash } from 'node:crypto'
-import type { DayGrounds, DayWork } from '../../core/planning/day-plan'
+import { workTogether, type DayGrounds, type DayWork } from '../../core/planning/day-plan'
 import type { MapPoint } from '../../core/planning/map'
 import type { DayLoadOf } from '../../core/planning/morning'
+import { inJourneyOrder } from '../../core/planning/stops'
 import { withUnknown } from '../../core/planning/travel'
+import { groupedBy } from '../../core/quantity/grouped'
 import type { Ahead } from '../../core/visit/ahead'
 import type { VisitRow } from '../database/repository'
 import { visitView } from '../utils/views'
@@ -64,11 +66,16 @@ export interface Worked {
   doneAt?: string
 }
 
-/** All that a day is planned from: work, places, driving, and what to load. */
+/**
+ * All that a day is planned from: work, places, driving, and what to load.
+ *
+ * @param lists of visits: those of one journey that stand in the same list are one stop
+ */
 export async function dayGrounds(
   app: ShopApp,
-  rows: readonly VisitRow[],
+  ...lists: (readonly VisitRow[])[]
 ): Promise<{ grounds: DayGrounds; load: DayLoad }> {
+  const rows = lists.flat()
   const ahead = await app.days.aheadOf(
     app,
     rows.map(({ id }) => id),
@@ -82,7 +89,7 @@ export async function dayGrounds(
     await app.roads.table(found),
     located.map((place) => (place ? next++ : undefined)),
   )
-  const work = Object.fromEntries(
+  const each = new Map(
     rows.map(({ id }, index): [string, DayWork] => {
       const { load: _, ...own } = ahead.get(id) as Ahead & Worked
       const place = located[index + 1]
@@ -96,6 +103,14 @@ export async function dayGrounds(
       ]
     }),
   )
+  // What is one stop asks for one: under the first of its journey, and each of its visits for the list it stands in.
+  const stops = lists.flatMap((list) =>
+    [...groupedBy(list, ({ id, together }) => together ?? id).values()].map((of) => inJourneyOrder(of)),
+  )
+  const work = Object.fromEntries([
+    ...each,
+    ...stops.map((of) => [of[0]?.id, workTogether(of.map(({ id }) => each.get(id) as DayWork))]),
+  ]) as Record<string, DayWork>
   const sketch = await app.roads.sketch()
   return {
     grounds: {

@@ -2,23 +2,25 @@ import { readFile } from 'node:fs/promises'
 import type { UnitSystem } from '../../core/quantity/measures'
 import { badField } from '../../core/validation/input-error'
 import { claimOf } from '../../core/visit/claim'
-import type { MailedPaper, PaperName } from '../../core/visit/entry'
-import { issuesOf, journalHash, journalOfSheet, journalToShow } from '../../core/visit/issue'
-import { jobOf } from '../../core/visit/job'
+import type { Entry, MailedPaper, PaperName } from '../../core/visit/entry'
+import { journalToShow } from '../../core/visit/issue'
+import { issuesTogether, sheetHash } from '../../core/visit/issue-together'
+import type { Considered } from '../../core/visit/journey'
 import type { Leaf } from '../../core/visit/leaf'
 import { claimLeaf, offerLeaf, sheetLeaf } from '../../core/visit/leaves'
 import { writeOffer } from '../../core/visit/offer-sheet'
 import { writeRecord } from '../../core/visit/record'
-import { paperReader, writeSheet } from '../../core/visit/sheet'
+import { paperReader, type Sheet } from '../../core/visit/sheet'
+import { writeWholeSheet } from '../../core/visit/whole-sheet'
 import { leafPdf } from './leaf-pdf'
 import { forPaper } from './pictures'
 import { recordPdf } from './record-pdf'
 import { sheetPdf } from './sheet-pdf'
-import { stateOf, type VisitView } from './visit-view'
+import { consideredIn, type JourneyView, type VisitPart } from './visit-view'
 
 /** Which paper of which visit. */
 export interface PaperAsked {
-  view: VisitView
+  view: JourneyView
   /** Where the pictures lie, by their hash. */
   paths: Record<string, string>
   units?: UnitSystem
@@ -40,24 +42,26 @@ export interface PaperMail {
  *
  * @throws InputError where there is no such issue, no claim, or nothing to offer
  */
-export function papersOf({ view: whole, paths, units = whole.shop.units, issue }: PaperAsked): {
+export function papersOf({ view, paths, units = view.shop.units, issue }: PaperAsked): {
   date: string
   issue?: number
   leaf: (document: MailedPaper) => Leaf
   pdf: (document: PaperName) => Promise<Buffer>
 } {
-  const entries = issue === undefined ? whole.entries : journalToShow(whole.entries, issue)
-  if (!entries)
-    throw badField('issue', issue, `an issue of this sheet: ${issuesOf(whole.entries) || 'it was not handed over yet'}`)
-  const view = { ...whole, entries }
   const { shop } = view
-  const state = stateOf(view)
-  const job = jobOf(state, shop, view.pace, view.experience)
-  const hash = journalHash(journalOfSheet(entries, state.isIssued))
-  const sheet = writeSheet(state, shop, job, units, hash)
+  const parts = issue === undefined ? view.journey : partsAt(view.journey, issue)
+  const all = consideredIn(parts, shop)
+  // An older issue may have been written before this visit was of its journey: its own papers are those of the whole.
+  const { state, job } = (all.find((each) => each.state.id === view.visitId) ?? all[0]) as Considered
+  const entriesOf = new Map(parts.map(({ visitId, entries }) => [visitId, entries]))
+  const hash = sheetHash(
+    all.map(({ state: { id, isIssued } }) => ({ entries: entriesOf.get(id) as Entry[], isIssued })),
+  )
+  const whole = writeWholeSheet(all, shop, units, { hash, issue: issue ?? issuesTogether(entriesOf).length })
+  const sheet = whole.sheets.find(({ visitId }) => visitId === state.id) as Sheet
 
   function leaf(document: MailedPaper): Leaf {
-    if (document === 'sheet') return sheetLeaf(sheet, hash)
+    if (document === 'sheet') return sheetLeaf(whole, hash)
     if (document === 'offer') {
       const offer = writeOffer(state, shop, job)
       if (offer.ways.length === 0 || shop.unset)
@@ -79,7 +83,7 @@ export function papersOf({ view: whole, paths, units = whole.shop.units, issue }
   async function pdf(document: PaperName): Promise<Buffer> {
     switch (document) {
       case 'sheet':
-        return sheetPdf(sheet, await images(sheet.photos), hash)
+        return sheetPdf(whole, await images(whole.photos), hash)
       case 'record': {
         const record = writeRecord(state, shop, job, units)
         return recordPdf(record, sheet, await images(record.photos), hash)
@@ -94,5 +98,26 @@ export function papersOf({ view: whole, paths, units = whole.shop.units, issue }
     }
   }
 
-  return { date: sheet.date, ...(state.isIssued ? { issue: sheet.issue } : {}), leaf, pdf }
+  return { date: sheet.date, ...(whole.isIssued ? { issue: whole.issue } : {}), leaf, pdf }
+}
+
+/**
+ * The visits of a journey as its sheet had them in one of its issues.
+ *
+ * @throws InputError where there is no such issue
+ */
+function partsAt(journey: readonly VisitPart[], issue: number): VisitPart[] {
+  const issues = issuesTogether(new Map(journey.map(({ visitId, entries }) => [visitId, entries])))
+  const asked = issues[issue - 1]
+  const known = issues.length === 1 ? '1' : `1 to ${issues.length}`
+  if (!asked)
+    throw badField(
+      'issue',
+      issue,
+      `an issue of this sheet: ${issues.length > 0 ? known : 'it was not handed over yet'}`,
+    )
+  return journey.flatMap((part) => {
+    const entries = journalToShow(part.entries, asked.get(part.visitId) ?? 0)
+    return entries ? [{ ...part, entries }] : []
+  })
 }

@@ -1,9 +1,10 @@
 import { complaintWords, orderDay } from '../../core/planning/day'
 import { splitDay } from '../../core/planning/day-plan'
 import { walkDay } from '../../core/planning/order/day-order'
+import { machinesOf } from '../../core/planning/stops'
 import { ordersOf } from '../../core/visit/schedule'
 import { liveEntries } from '../../core/visit/supersession'
-import { dayVisits, type DaySpan } from './day-view'
+import { dayStops, type DaySpan } from './day-view'
 import { dayGrounds } from './day-work'
 import type { ShopApp } from './shop-app'
 import { shopOf } from './visit-view'
@@ -26,7 +27,7 @@ export async function plannedVisits(app: ShopApp, span: DaySpan): Promise<Planne
   if (rows.length === 0) return []
   const orders = ordersOf(liveEntries(await app.repository.orderLines(span.on)), span.on)
   // What goes on on another day has its hours there.
-  const visits = orderDay(await dayVisits(app, rows, span.from)).filter(({ scheduledAt }) => scheduledAt < span.to)
+  const visits = orderDay(await dayStops(app, rows, span.from)).filter(({ scheduledAt }) => scheduledAt < span.to)
   const shop = shopOf((await app.repository.shopEntries()).map(({ entry }) => entry))
   const { grounds } = await dayGrounds(app, rows)
   const midnight = Date.parse(span.from)
@@ -34,28 +35,27 @@ export async function plannedVisits(app: ShopApp, span: DaySpan): Promise<Planne
   const hours = new Map(
     Object.values(walkDay(plan, routes).walks).flatMap(({ stops }) => stops.map((stop) => [stop.id, stop] as const)),
   )
-  return visits.map(
-    ({ id, machine, customer, address, complaints, callerSays, wayIn, scheduledAt, plannedMinutes }) => {
-      const reckoned = hours.get(id)
-      const { startedAt, doneAt } = grounds.work[id] ?? {}
-      const begins = doneAt
-        ? Date.parse(startedAt ?? doneAt)
-        : reckoned
-          ? midnight + reckoned.begins.mean * MINUTE
-          : Date.parse(scheduledAt)
-      const ends = doneAt
-        ? Date.parse(doneAt)
-        : reckoned
-          ? midnight + reckoned.ends.mean * MINUTE
-          : begins + plannedMinutes * MINUTE
-      return {
-        id,
-        title: `${customer.name}, ${machine.name}`,
-        place: address ?? customer.place,
-        words: [complaintWords(complaints), callerSays, wayIn].filter(Boolean).join('\n'),
-        begins: new Date(begins),
-        ends: new Date(Math.max(ends, begins + MINUTE)),
-      }
-    },
-  )
+  return visits.map((stop) => {
+    const { id, customer, address, complaints, callerSays, wayIn, scheduledAt, plannedMinutes } = stop
+    const reckoned = hours.get(id)
+    const { startedAt, doneAt } = grounds.work[id] ?? {}
+    const begins = doneAt
+      ? Date.parse(startedAt ?? doneAt)
+      : reckoned
+        ? midnight + reckoned.begins.mean * MINUTE
+        : Date.parse(scheduledAt)
+    const ends = doneAt
+      ? Date.parse(doneAt)
+      : reckoned
+        ? midnight + reckoned.ends.mean * MINUTE
+        : begins + plannedMinutes * MINUTE
+    return {
+      id,
+      title: `${customer.name}, ${machinesOf(stop)}`,
+      place: address ?? customer.place,
+      words: [complaintWords(complaints), callerSays, wayIn].filter(Boolean).join('\n'),
+      begins: new Date(begins),
+      ends: new Date(Math.max(ends, begins + MINUTE)),
+    }
+  })
 }

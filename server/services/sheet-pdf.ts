@@ -2,10 +2,11 @@ import type { Content, TableCell } from 'pdfmake/interfaces'
 import { VERDICT_WORDS } from '../../core/judgement/judgement'
 import { dayWords } from '../../core/quantity/day'
 import { shortHash } from '../../core/visit/issue'
-import { moneyLines } from '../../core/visit/leaves'
+import { moneyLines, priceTitle } from '../../core/visit/leaves'
 import { comingAgain, type Proved, type Sheet } from '../../core/visit/sheet'
 import { moneyOf } from '../../core/visit/shop'
 import { signaturePath } from '../../core/visit/signature'
+import type { WholeSheet } from '../../core/visit/whole-sheet'
 import { paperHead } from './leaf-pdf'
 import {
   heading,
@@ -24,21 +25,22 @@ import {
 const GAP = 22
 
 /**
- * The owner's sheet as PDF.
+ * The owner's sheet as PDF: of several machines each has its part, under its name.
  *
  * @param photos by the order of the sheet's photos, as JPEG; undefined for one that cannot be shown
  * @param hash of the journal it was written from
  */
-export function sheetPdf(sheet: Sheet, photos: readonly (Buffer | undefined)[], hash: string): Promise<Buffer> {
-  const state = sheet.isIssued ? `Sheet, issue ${sheet.issue}` : 'Not handed over yet'
-  const pageSize = sheet.shop.units === 'us' ? 'LETTER' : 'A4'
+export function sheetPdf(whole: WholeSheet, photos: readonly (Buffer | undefined)[], hash: string): Promise<Buffer> {
+  const state = whole.isIssued ? `Sheet, issue ${whole.issue}` : 'Not handed over yet'
+  const pageSize = whole.shop.units === 'us' ? 'LETTER' : 'A4'
   const width = PAGE_WIDTHS[pageSize]
+  const [first, ...others] = whole.sheets as [Sheet, ...Sheet[]]
   return pdfOf({
     pageSize,
-    info: { title: `Sheet ${sheet.date}, ${sheet.machine.name}`, author: sheet.shop.name },
+    info: { title: `Sheet ${whole.date}, ${whole.title}`, author: whole.shop.name },
     footer: (page, pages) => ({
       columns: [
-        text(`${state}${sheet.author ? `, written by ${sheet.author}` : ''}`),
+        text(`${state}${whole.author ? `, written by ${whole.author}` : ''}`),
         { text: `journal ${shortHash(hash)} · ${page} of ${pages}`, alignment: 'right' },
       ],
       margin: [48, 14, 48, 0],
@@ -46,58 +48,82 @@ export function sheetPdf(sheet: Sheet, photos: readonly (Buffer | undefined)[], 
       color: SLATE,
     }),
     content: [
-      paperHead(sheet.shop, [sheet.customer.name, sheet.customer.place, dayWords(sheet.date)]),
+      paperHead(whole.shop, [whole.customer.name, whole.customer.place, dayWords(whole.date)]),
       rule(width, INK, 1.2),
-      text(sheet.headline, { bold: true, fontSize: 17, margin: [0, 10, 0, 3], lineHeight: 1.05 }),
-      text(`${sheet.machine.name} · ${sheet.machine.description}`, { color: SLATE }),
-      ...(sheet.complaint ? [text(`Called for: ${sheet.complaint}`, { color: SLATE })] : []),
-      side(
-        section(
-          'What was wrong',
-          sheet.found.map(({ text: words, verdict }) => text(words, { color: VERDICT_COLOURS[verdict] })),
-        ),
-        section(
-          'What was done',
-          sheet.done.map(({ text: words }) => text(words)),
-        ),
-      ),
-      ...(sheet.proved.length > 0 ? [heading('What it reads now'), provedTable(sheet.proved)] : []),
-      ...(sheet.assumed ? [text(sheet.assumed, { fontSize: 8.5, color: SLATE, margin: [0, 2, 0, 0] })] : []),
-      ...section(
-        'Worked out',
-        sheet.workings.map(({ title, answer }) => text(`${title} ${answer}`)),
-      ),
-      side(
-        [
-          ...section(
-            'Seen and left',
-            sheet.left.map((words) => text(words)),
-          ),
-          ...section(
-            'What to watch',
-            sheet.watch.map((words) => text(words)),
-          ),
-          ...section(
-            'When we come again',
-            comingAgain(sheet).map(({ on, what }) => text(what ? `${dayWords(on)}: ${what}` : dayWords(on))),
-          ),
-          ...section(
-            'To mind',
-            sheet.cautions.map((words) => text(words, { fontSize: 9 })),
-          ),
-        ],
-        priceOf(sheet, (width - GAP) / 2),
-      ),
-      ...signatureOf(sheet),
+      ...(others.length === 0
+        ? bodyOf(first, width)
+        : whole.sheets.flatMap((sheet) => [
+            text(sheet.machine.name, { bold: true, fontSize: 11, margin: [0, 12, 0, 0] }),
+            rule(width, RULE),
+            ...bodyOf(sheet, width),
+          ])),
+      ...(others.length === 0
+        ? []
+        : [
+            side(
+              section(
+                'To mind',
+                whole.cautions.map((words) => text(words, { fontSize: 9 })),
+              ),
+              sumOf(whole, (width - GAP) / 2),
+            ),
+          ]),
+      ...signatureOf(whole),
       ...section(
         'Pictures',
         pictures(
-          sheet.photos.map(({ caption }) => caption),
+          whole.photos.map(({ caption }) => caption),
           photos,
         ),
       ),
     ],
   })
+}
+
+/** One machine's part of it. */
+function bodyOf(sheet: Sheet, width: number): Content[] {
+  return [
+    text(sheet.headline, { bold: true, fontSize: 17, margin: [0, 10, 0, 3], lineHeight: 1.05 }),
+    text(`${sheet.machine.name} · ${sheet.machine.description}`, { color: SLATE }),
+    ...(sheet.complaint ? [text(`Called for: ${sheet.complaint}`, { color: SLATE })] : []),
+    side(
+      section(
+        'What was wrong',
+        sheet.found.map(({ text: words, verdict }) => text(words, { color: VERDICT_COLOURS[verdict] })),
+      ),
+      section(
+        'What was done',
+        sheet.done.map(({ text: words }) => text(words)),
+      ),
+    ),
+    ...(sheet.proved.length > 0 ? [heading('What it reads now'), provedTable(sheet.proved)] : []),
+    ...(sheet.assumed ? [text(sheet.assumed, { fontSize: 8.5, color: SLATE, margin: [0, 2, 0, 0] })] : []),
+    ...section(
+      'Worked out',
+      sheet.workings.map(({ title, answer }) => text(`${title} ${answer}`)),
+    ),
+    side(
+      [
+        ...section(
+          'Seen and left',
+          sheet.left.map((words) => text(words)),
+        ),
+        ...section(
+          'What to watch',
+          sheet.watch.map((words) => text(words)),
+        ),
+        ...section(
+          'When we come again',
+          comingAgain(sheet).map(({ on, what }) => text(what ? `${dayWords(on)}: ${what}` : dayWords(on))),
+        ),
+        ...section(
+          'To mind',
+          sheet.cautions.map((words) => text(words, { fontSize: 9 })),
+        ),
+      ],
+      priceOf(sheet, (width - GAP) / 2),
+    ),
+  ]
 }
 
 /** Two columns, each with what it has. */
@@ -107,7 +133,7 @@ function side(left: Content[], right: Content[]): Content {
       { stack: left, width: '*' },
       { stack: right, width: '*' },
     ],
-    columnGap: 22,
+    columnGap: GAP,
   }
 }
 
@@ -155,23 +181,42 @@ function lineSvg({ line, verdict }: Proved): string {
 }
 
 function priceOf(sheet: Sheet, width: number): Content[] {
-  const { price, isDone } = sheet
-  if (!price) return []
-  const money = moneyOf(sheet.shop)
+  const { price } = sheet
+  return price ? amounts(priceTitle(sheet), price, { width, total: 'In all', sheet }) : []
+}
+
+/** What all machines come to together. */
+function sumOf(whole: WholeSheet, width: number): Content[] {
+  const { sum } = whole
+  if (!sum) return []
+  return amounts(
+    `${priceTitle(whole)}, all together`,
+    { lines: sum.rows, total: sum.total },
+    { width, total: 'All together', sheet: whole },
+  )
+}
+
+/** Amounts under each other, their sum, and what stands under that. */
+function amounts(
+  title: string,
+  { lines, total }: { lines: readonly { label: string; amount: number }[]; total: number },
+  of: { width: number; total: string; sheet: Parameters<typeof moneyLines>[0] },
+): Content[] {
+  const money = moneyOf(of.sheet.shop)
   const row = (label: string, amount: string, bold = false): Content => ({
     columns: [text(label, { bold }), { text: amount, alignment: 'right', width: 72, bold }],
     margin: [0, 1, 0, 1],
   })
-  return section(isDone ? 'What it costs' : 'What was agreed', [
-    ...price.lines.map(({ label, amount }) => row(label, money(amount))),
-    rule(width, INK),
-    row('In all', money(price.total), true),
-    ...moneyLines(sheet).map((line) => text(line)),
+  return section(title, [
+    ...lines.map(({ label, amount }) => row(label, money(amount))),
+    rule(of.width, INK),
+    row(of.total, money(total), true),
+    ...moneyLines(of.sheet).map((line) => text(line)),
   ])
 }
 
 /** The customer’s signature over their name. */
-function signatureOf({ signature }: Sheet): Content[] {
+function signatureOf({ signature }: Pick<Sheet, 'signature'>): Content[] {
   if (!signature) return []
   const { width, height, by, at } = signature
   const drawing =

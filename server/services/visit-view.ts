@@ -1,9 +1,11 @@
 import { DEFAULT_RATES, wholeRates } from '../../core/knowledge/shop/rates'
+import type { Earlier } from '../../core/diagnosis/diagnose'
 import type { Kind } from '../../core/knowledge/vocabulary'
 import type { Pace } from '../../core/takedown/as-here'
 import type { Entry } from '../../core/visit/entry'
 import { foldVisit, machineOf, type VisitState } from '../../core/visit/fold'
 import { earlierReadings, type HistoryReading } from '../../core/visit/history'
+import { consideredTogether, type Considered } from '../../core/visit/journey'
 import { newestOf, ofKind } from '../../core/visit/of-kind'
 import { UNNAMED_SHOP, type Shop } from '../../core/visit/shop'
 import { liveEntries } from '../../core/visit/supersession'
@@ -13,20 +15,38 @@ import { liveEntries } from '../../core/visit/supersession'
  * fault's rate, and its
  * own times of each step's: what a screen needs to show everything.
  */
-export interface VisitView {
+export interface VisitView extends VisitPart {
+  shop: Shop
+}
+/** What of a view is of its visit alone. */
+export interface VisitPart {
   visitId: string
   entries: Entry[]
   history: HistoryReading[]
-  shop: Shop
   experience: Record<string, number>
   pace: Pace
 }
+/** A visit among all of its journey, itself among them, in the order of their sheet. */
+export interface JourneyView extends VisitView {
+  journey: VisitPart[]
+}
 
 /** A visit's state with its machine's earlier insulation readings, for the trend. */
-export function stateOf(view: VisitView): VisitState {
-  return foldVisit(view.entries, {
-    earlier: earlierReadings(view.history, machineOf(liveEntries(view.entries))),
-  }) as VisitState
+export function stateOf(view: VisitPart): VisitState {
+  return foldVisit(view.entries, { earlier: earlierOf(view) }) as VisitState
+}
+
+/** What the machine of a visit read in the visits before it. */
+export function earlierOf({ history, entries }: VisitPart): Earlier {
+  return earlierReadings(history, machineOf(liveEntries(entries)))
+}
+
+/** All visits of a journey with what follows from them, in the order of their sheet. */
+export function consideredIn(parts: readonly VisitPart[], shop: Shop): Considered[] {
+  return consideredTogether(
+    parts.map((part) => ({ ...part, earlier: earlierOf(part) })),
+    shop,
+  )
 }
 
 /** The shop as its own entries say it. */

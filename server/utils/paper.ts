@@ -3,7 +3,7 @@ import { badField } from '../../core/validation/input-error'
 import { useShopApp } from './app'
 import { askedUnits } from './units'
 import type { PaperName } from '../../core/visit/entry'
-import { pathId, photoPaths, visitView } from './views'
+import { pathId, photoPaths, journeyView } from './views'
 
 /** A paper of a visit as PDF, fonts embedded. */
 export async function paperOf(event: H3Event, document: PaperName): Promise<Buffer> {
@@ -11,7 +11,7 @@ export async function paperOf(event: H3Event, document: PaperName): Promise<Buff
   const units = askedUnits(event)
   const issue = askedIssue(event)
   const app = await useShopApp()
-  const view = await visitView(app, id)
+  const view = await journeyView(app, id)
   const { pdf, date } = await app.work.run('paper', { view, paths: photoPaths(app, view), document, units, issue })
   setResponseHeaders(event, {
     'content-type': 'application/pdf',

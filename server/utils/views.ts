@@ -2,10 +2,11 @@ import type { Kind } from '../../core/knowledge/vocabulary'
 import { experienceOf } from '../../core/diagnosis/experience'
 import { foldVisit } from '../../core/visit/fold'
 import { historyOf, type HistoryReading } from '../../core/visit/history'
+import { ofKind } from '../../core/visit/of-kind'
 import { isUuid } from '../../core/validation/rules'
 import type { CountedAfter } from '../database/repository'
 import type { ShopApp } from '../services/shop-app'
-import { forgottenAt, shopOf, type VisitView } from '../services/visit-view'
+import { forgottenAt, shopOf, type JourneyView, type VisitPart, type VisitView } from '../services/visit-view'
 import { Problem } from './problem'
 
 /** A UUID from the address, or a 404 that says so. */
@@ -14,7 +15,25 @@ export function pathId(value: string | undefined, what: string): string {
   return value
 }
 
-/** Everything a screen or a sheet needs of one visit. */
+/** Everything a screen or a sheet needs of one visit and of the others of its journey. */
+export async function journeyView(app: ShopApp, visitId: string): Promise<JourneyView> {
+  const view = await visitView(app, visitId)
+  const journey: VisitPart[] = []
+  for (const { id } of await app.repository.journeyOf(visitId))
+    journey.push(id === visitId ? view : await visitView(app, id))
+  return {
+    ...view,
+    journey: journey.map(({ visitId: id, entries, history, experience, pace }) => ({
+      visitId: id,
+      entries,
+      history,
+      experience,
+      pace,
+    })),
+  }
+}
+
+/** Everything that one visit follows from. */
 export async function visitView(app: ShopApp, visitId: string): Promise<VisitView> {
   const entries = await app.repository.entriesOfVisit(visitId)
   const state = foldVisit(entries)
@@ -65,9 +84,14 @@ export async function machineHistory(
   })
 }
 
-/** Where the pictures of a visit lie, by hash. */
-export function photoPaths(app: ShopApp, { entries }: VisitView): Record<string, string> {
+/** Where the pictures of a visit and of the others of its journey lie, by hash. */
+export function photoPaths(
+  app: ShopApp,
+  { entries, journey = [] }: VisitView & Partial<JourneyView>,
+): Record<string, string> {
   return Object.fromEntries(
-    entries.flatMap((entry) => (entry.kind === 'photo' ? [[entry.body.hash, app.photos.pathOf(entry.body.hash)]] : [])),
+    [entries, ...journey.map((part) => part.entries)].flatMap((journal) =>
+      ofKind(journal, 'photo').map(({ body: { hash } }) => [hash, app.photos.pathOf(hash)]),
+    ),
   )
 }

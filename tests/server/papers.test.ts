@@ -12,6 +12,7 @@ import { writeOffer } from '#core/visit/offer-sheet'
 import { writeRecord } from '#core/visit/record'
 import { playScript } from '#core/visit/script'
 import { writeSheet } from '#core/visit/sheet'
+import { wholeOf } from '#core/visit/whole-sheet'
 import { UNNAMED_SHOP, type Shop } from '#core/visit/shop'
 import { leafPdf } from '../../server/services/leaf-pdf'
 import { recordPdf } from '../../server/services/record-pdf'
@@ -98,7 +99,7 @@ describe('papers as PDF', () => {
     'the sheet on %s paper: long names whole, each line of it, on two pages at most',
     async (units, paper) => {
       const { sheet } = visitWith(0, units)
-      const { pages, size, text } = read(await sheetPdf(sheet, [], HASH))
+      const { pages, size, text } = read(await sheetPdf(wholeOf([sheet]), [], HASH))
       expect(size).toContain(paper)
       expect(pages).toBeLessThanOrEqual(2)
       const printed = new Set(text.split(' '))
@@ -123,7 +124,7 @@ describe('papers as PDF', () => {
     expect(sheet.photos).toHaveLength(4)
     const sheetPages = read(
       await sheetPdf(
-        sheet,
+        wholeOf([sheet]),
         sheet.photos.map(() => jpeg),
         HASH,
       ),
@@ -148,7 +149,9 @@ describe('papers as PDF', () => {
       height: 160,
       strokes: [[10, 10, 200, 90]],
     }
-    expect(read(await sheetPdf({ ...sheet, signature }, [], HASH)).text).toContain('N. Harrow, Tuesday 2 June 2026')
+    expect(read(await sheetPdf(wholeOf([{ ...sheet, signature }]), [], HASH)).text).toContain(
+      'N. Harrow, Tuesday 2 June 2026',
+    )
   })
 
   it('the offer stands on one page, its ways side by side', async () => {

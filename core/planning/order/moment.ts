@@ -54,6 +54,27 @@ export function expectedAfter(moment: Moment, hour: number): number {
   return notBefore(moment, hour).mean - hour
 }
 
+/**
+ * Half and nine tenths of what may be one of several, each with its weight: whole minutes, a day at most.
+ */
+export function spreadOf(cases: readonly { weight: number; moment: Moment }[]): Spread {
+  const total = cases.reduce((sum, { weight }) => sum + weight, 0)
+  const shareAfter = (minutes: number) =>
+    cases.reduce((sum, { weight, moment }) => sum + weight * chanceAfter(moment, minutes), 0) / total
+  const quantile = (share: number): number => {
+    let [low, high] = [0, LONGEST_VISIT]
+    while (high - low > 0.5) {
+      const middle = (low + high) / 2
+      if (shareAfter(middle) > 1 - share) low = middle
+      else high = middle
+    }
+    return Math.round(high)
+  }
+  return { p50: quantile(0.5), p90: quantile(0.9) }
+}
+/** No work is planned for longer, minutes. */
+const LONGEST_VISIT = 1440
+
 function normalDensity(z: number): number {
   return Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI)
 }

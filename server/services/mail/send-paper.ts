@@ -2,11 +2,11 @@ import { v7 as uuidv7 } from 'uuid'
 import { foldVisit } from '../../../core/visit/fold'
 import { nextLamport, type Entry } from '../../../core/visit/entry'
 import { validEntry } from '../../../core/visit/entry-rules'
-import { journalHash, journalOfSheet } from '../../../core/visit/issue'
+import { sheetHash } from '../../../core/visit/issue-together'
 import { calendarOf } from '../calendar'
 import { visitDues } from '../due-book'
 import type { ShopApp } from '../shop-app'
-import type { VisitView } from '../visit-view'
+import type { JourneyView } from '../visit-view'
 import type { Mail } from './mail-outlet'
 import type { MailRequest } from './mail-request'
 
@@ -23,7 +23,7 @@ export class NoSender extends Error {}
  */
 export async function sendPaper(
   app: Pick<ShopApp, 'work' | 'outlet' | 'journal' | 'repository'>,
-  view: VisitView,
+  view: JourneyView,
   paths: Record<string, string>,
   { id, paper, to, note, author, hash }: MailRequest,
   now: string,
@@ -32,11 +32,19 @@ export async function sendPaper(
   if (known) return known
   const { shop, entries, visitId } = view
   if (shop.unset || !shop.mail) throw new NoSender('The shop has no mail address yet: it is entered under Settings.')
-  const state = foldVisit(entries)
-  if (!state || journalHash(journalOfSheet(entries, state.isIssued)) !== hash)
+  const states = new Map(
+    view.journey.flatMap(({ visitId: each, entries: journal }) => {
+      const folded = foldVisit(journal)
+      return folded ? [[each, { ...folded, entries: journal }] as const] : []
+    }),
+  )
+  const state = states.get(visitId)
+  // The sheet is of the whole journey; other papers are of this visit.
+  const shown = paper === 'sheet' ? [...states.values()] : state ? [state] : []
+  if (!state || sheetHash(shown) !== hash)
     throw new SheetMoved('What is shown has not all arrived, or somebody wrote on: look once more, then send it.')
   const written = await app.work.run('mail', { view, paths, document: paper, ...(note ? { note } : {}) })
-  const dues = paper === 'sheet' ? visitDues(state).filter(({ kind }) => kind !== 'claim') : []
+  const dues = paper === 'sheet' ? shown.flatMap(visitDues).filter(({ kind }) => kind !== 'claim') : []
   const mail: Mail = {
     id,
     at: now,

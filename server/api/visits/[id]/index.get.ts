@@ -2,15 +2,15 @@ import { getRouterParam } from 'h3'
 import { foldVisit, type VisitState } from '../../../../core/visit/fold'
 import { useShopApp } from '../../../utils/app'
 import { api } from '../../../utils/problem'
-import { pathId, visitView } from '../../../utils/views'
+import { pathId, journeyView } from '../../../utils/views'
 
 /**
- * A visit's journal, its machine's history, the shop, and what is known of the way in. The screen folds the journal
+ * A visit's journal, its machine's history, the other visits of its journey, the shop, and what is known of the way in. The screen folds the journal
  * itself.
  */
 export default api(async (event) => {
   const app = await useShopApp()
-  const view = await visitView(app, pathId(getRouterParam(event, 'id'), 'visit'))
+  const view = await journeyView(app, pathId(getRouterParam(event, 'id'), 'visit'))
   const { machine } = foldVisit(view.entries) as VisitState
   const site = await app.register.siteOf(machine)
   return { ...view, ...(site ? { site } : {}) }

@@ -5,14 +5,14 @@ import { NoSender, sendPaper, SheetMoved } from '../../../services/mail/send-pap
 import { serverNow, useShopApp } from '../../../utils/app'
 import { readJson } from '../../../utils/body'
 import { api, Problem } from '../../../utils/problem'
-import { pathId, photoPaths, visitView } from '../../../utils/views'
+import { pathId, photoPaths, journeyView } from '../../../utils/views'
 
 /** Sends a paper of a visit by mail, and answers with the line that says so. */
 export default api(async (event) => {
   const id = pathId(getRouterParam(event, 'id'), 'visit')
   const request = mailRequest(await readJson(event))
   const app = await useShopApp()
-  const view = await visitView(app, id)
+  const view = await journeyView(app, id)
   try {
     return { entry: await sendPaper(app, view, photoPaths(app, view), request, serverNow()) }
   } catch (error) {

@@ -1,4 +1,6 @@
 import { v7 as uuidv7 } from 'uuid'
+import type { DayVisit } from '#core/planning/day'
+import { apartFrom, openIn, visitsOf } from '#core/planning/stops'
 import type { DueCall } from '#core/pumps/due-list'
 import type { Entry, EntryBodies, EntryKind } from '#core/visit/entry'
 import { foldVisit } from '#core/visit/fold'
@@ -9,6 +11,12 @@ import { useAuthor } from './useAuthor'
 
 /** So long are a caller's words kept. */
 const MOST_SAID = 500
+
+/** What becomes of a stop: its day, or none. */
+export interface Planned {
+  stop: DayVisit
+  body: EntryBodies['planned']
+}
 
 /** What a second visit at the same machine is opened with. */
 export interface Second {
@@ -40,16 +48,34 @@ export function useDayJournal() {
 
   return {
     stateOf,
-    plan: (visitId: string, body: EntryBodies['planned']) => add(line(visitId, 'planned', body)),
-    planAll: (each: readonly { visitId: string; body: EntryBodies['planned'] }[]) =>
-      add(...each.map(({ visitId, body }) => line(visitId, 'planned', body))),
-    arrange: (visitId: string, body: EntryBodies['arranged']) => add(line(visitId, 'arranged', body)),
-    cancel: (visitId: string, why: string) => add(line(visitId, 'cancelled', { why })),
+    /** What is decided of a stop is written in each of its visits that is still to be done. */
+    plan: (stop: DayVisit, body: EntryBodies['planned']) => add(...openIn(stop).map((id) => line(id, 'planned', body))),
+    planAll: (each: readonly Planned[]) =>
+      add(...each.flatMap(({ stop, body }) => openIn(stop).map((id) => line(id, 'planned', body)))),
+    /** What was promised holds for all machines of a stop; how long it takes is said of each. */
+    arrange: (stop: DayVisit, body: EntryBodies['arranged'], minutes: Readonly<Record<string, number>>) =>
+      add(
+        ...openIn(stop).map((id) =>
+          line(id, 'arranged', { ...body, ...(minutes[id] === undefined ? {} : { minutes: minutes[id] }) }),
+        ),
+      ),
+    cancel: (stop: DayVisit, why: string) => add(...openIn(stop).map((id) => line(id, 'cancelled', { why }))),
+    /** One machine of a stop has its journey for itself from now on. */
+    setApart: (stop: DayVisit, visitId: string) =>
+      add(
+        ...apartFrom(
+          visitsOf(stop).map(({ id }) => id),
+          visitId,
+        ).map(({ visit, with: first }) => line(visit, 'together', first ? { with: first } : {})),
+      ),
     order: (orders: readonly EntryBodies['day-order'][]) =>
       add(...orders.map((order) => line(null, 'day-order', order))),
     /** Puts a call into a day, and the day in the order that it then has. */
-    putIn: (visitId: string, at: string, orders: readonly EntryBodies['day-order'][]) =>
-      add(line(visitId, 'planned', { at }), ...orders.map((order) => line(null, 'day-order', order))),
+    putIn: (stop: DayVisit, at: string, orders: readonly EntryBodies['day-order'][]) =>
+      add(
+        ...openIn(stop).map((id) => line(id, 'planned', { at })),
+        ...orders.map((order) => line(null, 'day-order', order)),
+      ),
     /** Ticks what was loaded, for each visit that wants it. */
     load: (each: readonly { visitId: string; item: string }[], loaded: boolean) =>
       add(...each.map(({ visitId, item }) => line(visitId, 'loaded', { item, loaded }))),

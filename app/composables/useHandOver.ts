@@ -19,7 +19,7 @@ const sumOf = (lines: readonly { amount: number }[] = []) => sumOfCents(lines.ma
 
 /** What the hand-over asks, and what it writes: nothing is left in the tray or unproved without its reason. */
 export function useHandOver() {
-  const { visit, state, job } = useVisitContext()
+  const { visit, state, job, journey } = useVisitContext()
   const { reader } = useUnits()
   const { tray } = useRepair()
   const { list, say } = useProofs()
@@ -58,7 +58,7 @@ export function useHandOver() {
   )
   const problem = ref('')
   /** What has to be proved and what it costs is known. */
-  const isReady = computed(() => job.value !== undefined)
+  const isReady = computed(() => journey.value !== undefined)
 
   /** What is handed over now, in whole cents. */
   const amountNow = computed(() => {
@@ -86,6 +86,9 @@ export function useHandOver() {
 
   function bodyNow() {
     const account = visit.shop.unset ? undefined : job.value?.account
+    const beside = (journey.value ?? [])
+      .filter((each) => each.state.id !== state.value.id)
+      .map((each) => ({ visit: each.state.id, issue: each.state.issues }))
     return {
       watch: form.watch.trim(),
       ...(form.nextDate ? { nextDate: form.nextDate } : {}),
@@ -93,6 +96,7 @@ export function useHandOver() {
       ...(differs.value && form.priceWhy.trim() ? { priceWhy: form.priceWhy.trim() } : {}),
       ...(due.value.length > 0 ? { due: due.value } : {}),
       ...(account && account.lines.length > 0 ? { lines: linesOf(account, state.value.fitted) } : {}),
+      ...(beside.length > 0 ? { beside } : {}),
     }
   }
 

@@ -1,11 +1,15 @@
 import { v7 as uuidv7 } from 'uuid'
 import { ref } from 'vue'
 import type { Entry, EntryBodies, MailedPaper } from '#core/visit/entry'
-import { journalHash, journalOfSheet } from '#core/visit/issue'
+import { sheetHash } from '#core/visit/issue-together'
 import { useOutbox } from '~/stores/outbox'
 
-/** Sends a paper of the open visit by mail: as it is on the screen, once, and to an address that is remembered. */
-export function useMail(paper: MailedPaper) {
+/**
+ * Sends a paper of the open visit by mail: as it is on the screen, once, and to an address that is remembered.
+ *
+ * @param shown the fingerprint of what is on the screen, where that is more than the open visit
+ */
+export function useMail(paper: MailedPaper, shown: () => string | undefined) {
   const { visit, state } = useVisitContext()
   const outbox = useOutbox()
   const to = ref(addressee())
@@ -40,7 +44,7 @@ export function useMail(paper: MailedPaper) {
           to: to.value.trim(),
           ...(note.value.trim() ? { note: note.value.trim() } : {}),
           author: visit.author,
-          hash: journalHash(journalOfSheet(visit.entries, state.value.isIssued)),
+          hash: shown() ?? sheetHash([{ entries: visit.entries, isIssued: state.value.isIssued }]),
         }),
       })
       const answer = (await response.json()) as { entry?: Entry; title?: string }

@@ -1,6 +1,7 @@
 import { computed } from 'vue'
 import { chosenOf, priceOf, stepsBefore, visitAccount, type Job } from '#core/visit/job'
 import type { VisitState } from '#core/visit/fold'
+import { placedTogether, type Considered } from '#core/visit/journey'
 import { useRepairPlan } from '~/stores/repair-plan'
 import { useVisit } from '~/stores/visit'
 
@@ -29,8 +30,21 @@ export function useVisitContext() {
         price: priceOf(state.value, account.value),
       },
   )
+  /** All visits of the journey as its one sheet has them; undefined while one of them is still being thought of. */
+  const journey = computed((): Considered[] | undefined => {
+    const own = job.value && { state: state.value, job: job.value }
+    const all = own && visit.beside && new Map([own, ...visit.beside].map((each) => [each.state.id, each]))
+    return (
+      all &&
+      placedTogether(
+        visit.order.flatMap((id) => all.get(id) ?? []),
+        visit.shop,
+      )
+    )
+  })
   return {
     visit,
+    journey,
     state,
     diagnosis,
     options,

@@ -2,6 +2,7 @@
 import { addDays, format, parseISO, startOfDay } from 'date-fns'
 import { isBegun } from '#core/planning/day'
 import { errandOf, hoursOf, vansOf } from '#core/planning/day-plan'
+import { openIn } from '#core/planning/stops'
 import type { Fit } from '#core/planning/order/day-order'
 import type { Routes } from '#core/planning/order/stop'
 import { workMoment } from '#core/planning/order/moment'
@@ -160,7 +161,7 @@ async function putIn({ fit }: FitRow): Promise<void> {
   const lit = call.value
   if (!lit || !split.value) return
   const of = { ...split.value.routes, [fit.van]: (split.value.routes[fit.van] ?? []).toSpliced(fit.place, 0, lit.id) }
-  await journal.putIn(lit.id, noonOf(day.value), the.ordersFor(of))
+  await journal.putIn(lit, noonOf(day.value), the.ordersFor(of))
   tried.value = undefined
   await the.load()
 }
@@ -178,7 +179,7 @@ async function loaded(thing: Loading, isIn: boolean): Promise<void> {
   await the.load()
 }
 const load = computed(() => {
-  const ahead = new Set(visits.value.filter(({ done }) => !done).map(({ id }) => id))
+  const ahead = new Set(visits.value.flatMap(openIn))
   return Object.fromEntries(Object.entries(planned.value?.load ?? {}).filter(([id]) => ahead.has(id)))
 })
 

@@ -2,6 +2,7 @@
 import { addDays, format, isSameDay, parseISO, startOfDay, startOfWeek } from 'date-fns'
 import { VueDraggable } from 'vue-draggable-plus'
 import { isBegun, toldOf, type DayVisit } from '#core/planning/day'
+import { machinesOf, nextIn } from '#core/planning/stops'
 import { formatMinutes } from '#core/quantity/format'
 import { noonOf, spanOf } from '~/utils/day-hours'
 import type { DayView } from '~/composables/useDay'
@@ -51,7 +52,7 @@ async function dropped(day: Date | undefined, visits: readonly DayVisit[]): Prom
   // What was begun stays in the day on which it was, and goes on on the other.
   await journal.planAll(
     come.map((visit) => ({
-      visitId: visit.id,
+      stop: visit,
       body: day ? { at: noonOf(day), ...(isBegun(visit) ? { goesOn: true } : {}) } : {},
     })),
   )
@@ -100,10 +101,12 @@ useHead({ title: computed(() => `Week of ${format(monday.value, 'd MMMM')} · Pi
             @add="dropped(each.day, each.visits)"
           >
             <div v-for="visit in each.visits" :key="visit.id" class="visit" :class="{ 'is-done': visit.done }">
-              <NuxtLink :to="`/visits/${visit.id}`" class="min-w-0 grow py-1 text-inherit no-underline hover:underline"
+              <NuxtLink
+                :to="`/visits/${nextIn(visit).id}`"
+                class="min-w-0 grow py-1 text-inherit no-underline hover:underline"
                 ><strong class="block truncate">{{ visit.customer.name }}</strong
                 ><span class="block truncate text-[0.86rem] text-slate">{{
-                  visit.done ? 'done' : toldOf(visit)
+                  visit.done ? 'done' : visit.of ? machinesOf(visit) : toldOf(visit)
                 }}</span></NuxtLink
               ><MoreButton
                 v-if="!visit.done"
@@ -133,7 +136,9 @@ useHead({ title: computed(() => `Week of ${format(monday.value, 'd MMMM')} · Pi
             <div v-for="visit in waiting" :key="visit.id" class="visit">
               <span class="min-w-0 grow py-1"
                 ><strong class="block truncate">{{ visit.customer.name }}</strong
-                ><span class="block truncate text-[0.86rem] text-slate">{{ toldOf(visit) }}</span></span
+                ><span class="block truncate text-[0.86rem] text-slate">{{
+                  visit.of ? machinesOf(visit) : toldOf(visit)
+                }}</span></span
               ><MoreButton
                 class="min-w-11"
                 :visit="visit"

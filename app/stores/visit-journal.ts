@@ -10,7 +10,12 @@ import { useOutbox } from './outbox'
 const MOST_TOLD_AT_ONCE = 5
 
 /** The open visit's journal as it is known here: what the server has, what is on its way, what another tab wrote. */
-export function visitJournal(visitId: Ref<string | undefined>, author: Ref<string>) {
+export function visitJournal(
+  visitId: Ref<string | undefined>,
+  author: Ref<string>,
+  /** Hears what another tab wrote on another visit. */
+  overhear: (lines: readonly Entry[]) => void = () => undefined,
+) {
   const outbox = useOutbox()
   const here = shallowRef<Entry[]>([])
   const entries = computed(() => {
@@ -80,6 +85,7 @@ export function visitJournal(visitId: Ref<string | undefined>, author: Ref<strin
   if (channel) {
     channel.onmessage = (message: MessageEvent<{ visitId: string; entries: Entry[] }>) => {
       if (message.data.visitId === visitId.value) merge(message.data.entries)
+      else overhear(message.data.entries)
     }
     watch(here, (all, before) => {
       const known = new Set((before ?? []).map(({ id }) => id))

@@ -11,6 +11,7 @@ import { useAuthor } from '~/composables/useAuthor'
 import { rememberShopUnits, useUnitSystem } from '~/composables/useUnits'
 import { useThinker } from '~/composables/useThinker'
 import { visitJournal } from './visit-journal'
+import { visitJourney, type VisitPart } from './visit-journey'
 import { visitThought } from './visit-thought'
 
 const ASK_AGAIN = 1_500
@@ -23,6 +24,8 @@ interface VisitView {
   experience: Experience
   pace: Pace
   site?: Site
+  /** The other visits of its journey. */
+  journey?: VisitPart[]
 }
 
 /** What is decided in the Day, and not taken back in the visit. */
@@ -31,6 +34,7 @@ const NOT_FROM_HERE: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>([
   'planned',
   'arranged',
   'cancelled',
+  'together',
 ])
 
 /** The open visit: its journal, the state folded from it, and what the worker thinks of it. */
@@ -47,9 +51,14 @@ export const useVisit = defineStore('visit', () => {
   const site = shallowRef<Site>()
   const problem = ref<string>()
 
-  const { entries, merge, clear, append, appendSaid, settle } = visitJournal(visitId, author)
+  const { entries, merge, clear, append, appendSaid, settle } = visitJournal(visitId, author, (lines) =>
+    journey.hear(lines),
+  )
+  const journey = visitJourney({ visitId, entries, author, shop }, (...asked) => useThinker().considered(...asked))
   const earlier = computed(() => earlierReadings(history.value, machineOf(liveEntries(entries.value))))
-  const state = computed<VisitState | undefined>(() => foldVisit(entries.value, { earlier: earlier.value }))
+  const state = computed<VisitState | undefined>(() =>
+    foldVisit(entries.value, { earlier: earlier.value, journey: journey.place.value }),
+  )
   const system = useUnitSystem()
   const { thought, thinking } = visitThought({ state, shop, pace, experience, system }, (...asked) =>
     useThinker().think(...asked),
@@ -60,6 +69,7 @@ export const useVisit = defineStore('visit', () => {
     problem.value = undefined
     if (visitId.value !== id) {
       clear()
+      journey.parts.value = []
       site.value = undefined
       thought.value = undefined
     }
@@ -92,6 +102,7 @@ export const useVisit = defineStore('visit', () => {
     experience.value = view.experience
     pace.value = view.pace
     site.value = view.site
+    journey.parts.value = view.journey ?? []
     merge(view.entries)
   }
 
@@ -133,5 +144,9 @@ export const useVisit = defineStore('visit', () => {
     settle,
     setShop,
     undo,
+    others: journey.others,
+    order: journey.order,
+    beside: journey.known,
+    appendTo: journey.appendTo,
   }
 })

@@ -3,6 +3,7 @@ import { ModelShelf } from '#core/diagnosis/model-shelf'
 import type { UnitSystem } from '#core/quantity/measures'
 import type { Pace } from '#core/takedown/as-here'
 import { considerationOf, type Consideration, type ConsideredState, type Experience } from '#core/visit/job'
+import { considered, type Considered, type JourneyVisit } from '#core/visit/journey'
 import type { Shop } from '#core/visit/shop'
 
 const models = new ModelShelf()
@@ -18,6 +19,9 @@ const thinker = {
   ): Consideration {
     return considerationOf(state, shop, pace, experience, { system, model: models.modelOf(state.case, experience) })
   },
+
+  /** Another visit of the journey, with all that follows from it. */
+  considered: (visit: JourneyVisit, shop: Shop): Considered | undefined => considered(visit, shop),
 }
 export type Thinker = typeof thinker
 

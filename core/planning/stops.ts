@@ -12,12 +12,47 @@ export function inJourneyOrder<T extends { id: string; together?: string }>(visi
 }
 
 /**
+ * The visits of the journey that one of them is of, itself among them, in the order of their sheet: those that name the
+ * same first visit and were not called off. One that was called off is alone.
+ */
+export function journeyAround<T extends { id: string; together?: string; cancelled?: string }>(
+  own: T,
+  visits: readonly T[],
+): T[] {
+  const first = firstOf(own)
+  const others = visits.filter(
+    (each) =>
+      each.id !== own.id && own.cancelled === undefined && each.cancelled === undefined && firstOf(each) === first,
+  )
+  return inJourneyOrder([own, ...others])
+}
+
+/** The visit that a journey is named by. */
+export function firstOf({ id, together }: { id: string; together?: string }): string {
+  return together ?? id
+}
+
+/**
+ * What has to be written for one visit of a journey to have its own again: the others stay together, under another
+ * first where it was theirs.
+ *
+ * @param journey the ids in the order of their sheet
+ * @returns for each visit that changes the first of its journey, nothing where that is itself
+ */
+export function apartFrom(journey: readonly string[], leaves: string): { visit: string; with?: string }[] {
+  if (journey[0] !== leaves) return [{ visit: leaves }]
+  const [first, ...others] = journey.slice(1)
+  if (first === undefined) return []
+  return [{ visit: first }, ...others.map((visit) => ({ visit, with: first }))]
+}
+
+/**
  * Visits as stops: those of one journey are one, under the first of them that is there, and done once all of them are.
  *
  * @param visits that stand in the same list: what stands elsewhere makes no stop with them
  */
 export function asStops<Reading>(visits: readonly DayVisit<Reading>[]): DayVisit<Reading>[] {
-  const journeys = groupedBy(visits, ({ id, together }) => together ?? id)
+  const journeys = groupedBy(visits, firstOf)
   return [...journeys.values()].map((journey) => {
     const of = inJourneyOrder(journey)
     const first = of[0] as DayVisit<Reading>

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ACCOUNT_LINES } from '../decision/account'
 import { sumOfCents } from '../quantity/money'
-import { accountNumber, ledgerRowOf, ledgerSums, settled } from './ledger'
+import { accountNumber, ledgerRowOf, ledgerSums, settled, togetherInLedger, type LedgerRow } from './ledger'
 import { entry, fold, opened, VISIT } from './test-journal'
 import type { Entry } from './entry'
 
@@ -48,6 +48,29 @@ describe('the ledger', () => {
     })
     expect(rowOf(over({ price: 225.4, lines }), paid, entry('retracted', {}, paid.id))).toMatchObject({ open: 225.4 })
   })
+  it('has one line for the machines of one journey, under the number of its first', () => {
+    const second = '0197a000-0009-7000-8000-000000000002'
+    const one = rowOf(over({ price: 225.4, lines }), entry('paid', { amount: 300, on: '2026-05-20' })) as LedgerRow
+    const ridden = entry('together', { with: VISIT })
+    const two = { ...(rowOf(ridden, over({ price: 96 })) as LedgerRow), visitId: second, machine: 'booster pump' }
+    const three = { ...one, visitId: '0197a000-0009-7000-8000-000000000003', number: 'another' }
+    expect(two.number).toBe(one.number)
+    const [both, other, ...more] = togetherInLedger([two, three, one])
+    expect(more).toEqual([])
+    expect(other).toEqual(three)
+    expect(both).toMatchObject({
+      number: one.number,
+      visitId: VISIT,
+      machine: 'filter pump 2, booster pump',
+      total: 321.4,
+      other: 86,
+      paid: 300,
+      open: 21.4,
+      paidOn: '2026-05-20',
+    })
+  })
+  it('keeps what was paid in a visit that charges nothing: it is paid of its journey', () =>
+    expect(rowOf(over({}), entry('paid', { amount: 40, on: '2026-05-12' }))).toMatchObject({ total: 0, open: -40 }))
   it('adds up: its columns to the total, and its rows to their sums', () => {
     const line = fc.record({
       label: fc.constant('x'),

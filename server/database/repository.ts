@@ -19,7 +19,7 @@ import {
 } from 'drizzle-orm'
 import type { AnyPgColumn } from 'drizzle-orm/pg-core'
 import type { Fault, Kind } from '../../core/knowledge/vocabulary'
-import { inJourneyOrder } from '../../core/planning/stops'
+import { firstOf, journeyAround } from '../../core/planning/stops'
 import type { StepRatio } from '../../core/takedown/own-times'
 import type { Customer, Entry, EntryBodies, EntryKind, Machine, Site } from '../../core/visit/entry'
 import { togetherInLedger, type LedgerRow } from '../../core/visit/ledger'
@@ -295,23 +295,16 @@ export class Repository {
     )
   }
 
-  /**
-   * The visits of a visit's journey in the order of its sheet, itself among them: those of the same customer that name
-   * each other and were not called off. A visit that was called off is alone.
-   */
+  /** The visits of a visit's journey in the order of its sheet, itself among them: all of the same customer. */
   async journeyOf(visitId: string): Promise<VisitRow[]> {
-    // Two devices may have made a chain of what is one journey, or a circle: each visit counts once.
-    const ids = sql`(with recursive journey(id) as (
-        select ${visitId}::uuid
-        union
-        select case when v.id = journey.id then v.together else v.id end
-        from journey join visits v on (v.id = journey.id and v.together is not null) or v.together = journey.id
-      ) select id from journey)`
-    const rows = await this.visitRows(sql`${visits.id} in ${ids}`)
-    const own = rows.find(({ id }) => id === visitId)
-    const isIn = ({ id, cancelled, customer }: VisitRow) =>
-      id === visitId || (own?.cancelled === undefined && cancelled === undefined && customer.id === own?.customer.id)
-    return inJourneyOrder(rows.filter(isIn))
+    const [own] = await this.visitRows(eq(visits.id, visitId))
+    if (!own) return []
+    const first = firstOf(own)
+    const rows = await this.visitRows(or(eq(visits.id, first), eq(visits.together, first)))
+    return journeyAround(
+      own,
+      rows.filter(({ customer }) => customer.id === own.customer.id),
+    )
   }
 
   /** The lines that order a day's tours, oldest first. */

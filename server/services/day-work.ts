@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import { workTogether, type DayGrounds, type DayWork } from '../../core/planning/day-plan'
 import type { MapPoint } from '../../core/planning/map'
 import type { DayLoadOf } from '../../core/planning/morning'
-import { inJourneyOrder } from '../../core/planning/stops'
+import { firstOf, inJourneyOrder } from '../../core/planning/stops'
 import { withUnknown } from '../../core/planning/travel'
 import { groupedBy } from '../../core/quantity/grouped'
 import type { Ahead } from '../../core/visit/ahead'
@@ -104,9 +104,7 @@ export async function dayGrounds(
     }),
   )
   // What is one stop asks for one: under the first of its journey, and each of its visits for the list it stands in.
-  const stops = lists.flatMap((list) =>
-    [...groupedBy(list, ({ id, together }) => together ?? id).values()].map((of) => inJourneyOrder(of)),
-  )
+  const stops = lists.flatMap((list) => [...groupedBy(list, firstOf).values()].map((of) => inJourneyOrder(of)))
   const work = Object.fromEntries([
     ...each,
     ...stops.map((of) => [of[0]?.id, workTogether(of.map(({ id }) => each.get(id) as DayWork))]),

@@ -2,6 +2,7 @@
 import { format } from 'date-fns'
 import { toldOf, type DayVisit } from '#core/planning/day'
 import type { DayWork } from '#core/planning/day-plan'
+import { machinesOf } from '#core/planning/stops'
 import { formatMinutes } from '#core/quantity/format'
 
 /** Calls that have no day yet, the most urgent first. */
@@ -16,7 +17,8 @@ const {
 }>()
 const emit = defineEmits<{ try: [visitId: string]; open: [visitId: string] }>()
 
-function words({ id, machine, complaints, callerSays, arranged }: DayVisit): string {
+function words(stop: DayVisit): string {
+  const { id, complaints, callerSays, arranged } = stop
   const own = work?.[id]
   const by = arranged.until
     ? `by ${format(new Date(arranged.until), 'EEE H:mm')}`
@@ -24,7 +26,7 @@ function words({ id, machine, complaints, callerSays, arranged }: DayVisit): str
       ? `from ${format(new Date(arranged.from), 'EEE H:mm')}`
       : ''
   return [
-    machine.name,
+    machinesOf(stop),
     own?.urgency.words ?? toldOf({ complaints, callerSays }),
     by,
     (own?.people ?? 1) > 1 ? 'two people' : '',

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { toldOf, type DayVisit } from '#core/planning/day'
 import type { DayWork } from '#core/planning/day-plan'
+import { machinesOf, nextIn } from '#core/planning/stops'
 import { formatMinutes } from '#core/quantity/format'
 import type { FitRow } from '~/utils/day-lamp'
 import type { TourRow } from '~/utils/day-rows'
@@ -67,12 +68,12 @@ const needs = computed(() =>
     </template>
     <template v-else-if="next">
       <h2 class="text-[1.25rem]" data-testid="lamp-title">
-        {{ next.visit.customer.name }}, {{ next.visit.machine.name }}
+        {{ next.visit.customer.name }}, {{ machinesOf(next.visit) }}
       </h2>
       <p>{{ toldOf(next.visit) }}</p>
       <p v-if="leave !== undefined">Leave by {{ clock(leave) }}.</p>
       <p v-if="next.visit.wayIn">{{ next.visit.wayIn }}</p>
-      <NuxtLink class="button button-lit mt-3 w-full" :to="`/visits/${next.visit.id}`" data-testid="go-next">{{
+      <NuxtLink class="button button-lit mt-3 w-full" :to="`/visits/${nextIn(next.visit).id}`" data-testid="go-next">{{
         next.is === 'now' ? 'On with it' : 'Open the visit'
       }}</NuxtLink>
     </template>

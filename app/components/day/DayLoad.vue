@@ -2,6 +2,7 @@
 import type { DayVisit } from '#core/planning/day'
 import { ODD_SHELF, SHELVES } from '#core/knowledge/shop/shelves'
 import { morningLoad, type DayLoadOf, type Loading } from '#core/planning/morning'
+import { visitsOf } from '#core/planning/stops'
 import { formatPercent } from '#core/quantity/format'
 
 /** What goes into the van for the whole day, shelf by shelf: ticked once for all visits that want it. */
@@ -18,7 +19,7 @@ const shelves = computed(() =>
 )
 const isOpen = ref(false)
 const inVan = computed(() => things.value.filter(({ isLoaded }) => isLoaded).length)
-const nameOf = computed(() => new Map(visits.map(({ id, customer }) => [id, customer.name])))
+const nameOf = computed(() => new Map(visits.flatMap(visitsOf).map(({ id, customer }) => [id, customer.name])))
 function forWhom({ wanted, kind }: Loading): string {
   if (kind === 'tool' && wanted.length > 1) return counted(wanted.length, 'visit')
   return wanted

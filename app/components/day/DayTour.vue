@@ -178,37 +178,6 @@ function move(id: string, by: -1 | 1): void {
   grid-column: 3;
   text-align: left;
 }
-.call {
-  position: relative;
-  display: grid;
-  grid-template-columns: 56px 36px minmax(0, 1fr) auto;
-  gap: 0 8px;
-  align-items: center;
-  min-height: 36px;
-  padding-inline: 12px 12px;
-}
-.shop {
-  width: 34px;
-  height: 20px;
-  border-radius: 3px;
-  background: var(--ink);
-}
-.drive {
-  position: relative;
-  padding-left: 12px;
-  width: 72px;
-  margin-block: -4px;
-  color: var(--slate);
-  font-size: 0.82rem;
-  line-height: 1.1;
-  text-align: right;
-  white-space: nowrap;
-}
-.rest {
-  position: absolute;
-  left: 128px;
-  font-family: var(--font-sans);
-}
 .is-ghost {
   opacity: 0.45;
 }

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
 import { isBegun, type DayVisit } from '#core/planning/day'
-import type { EntryBodies } from '#core/visit/entry'
+import { machinesOf } from '#core/planning/stops'
+import type { Planned } from '~/composables/useDayJournal'
 import { noonOf } from '~/utils/day-hours'
 
 /** What was not finished: asked about once, all together, and never dragged along. */
@@ -12,10 +13,7 @@ const { visits, isEvening, morning } = defineProps<{
   /** The midnight of the day that comes next: today in the morning, tomorrow in the evening. */
   morning: Date
 }>()
-const emit = defineEmits<{
-  keep: [each: { visitId: string; body: EntryBodies['planned'] }[]]
-  open: [visitId: string]
-}>()
+const emit = defineEmits<{ keep: [each: Planned[]]; open: [visitId: string] }>()
 
 type Answer = 'next' | 'waits'
 const answers = ref<Record<string, Answer>>({})
@@ -26,7 +24,7 @@ function keep(): void {
   emit(
     'keep',
     visits.map((visit) => ({
-      visitId: visit.id,
+      stop: visit,
       body: answerOf(visit) === 'waits' ? {} : { at: noonOf(morning), ...(isBegun(visit) ? { goesOn: true } : {}) },
     })),
   )
@@ -46,7 +44,7 @@ function keep(): void {
         class="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-rule py-1"
       >
         <span class="min-w-0 grow basis-64"
-          ><strong>{{ visit.customer.name }}, {{ visit.machine.name }}</strong
+          ><strong>{{ visit.customer.name }}, {{ machinesOf(visit) }}</strong
           ><span class="text-slate"
             >{{ isEvening ? '' : `, of ${format(new Date(visit.scheduledAt), 'EEE d MMM')}` }},
             {{ isBegun(visit) ? 'begun' : 'not begun' }}</span

@@ -2,6 +2,7 @@
 import { readNumber } from '#core/quantity/read-number'
 import { addDays, format } from 'date-fns'
 import type { DayVisit } from '#core/planning/day'
+import { machinesOf, visitsOf } from '#core/planning/stops'
 import { jobLabel } from '#core/language/other-words'
 import type { EntryBodies } from '#core/visit/entry'
 import { instantAt } from '~/utils/day-hours'
@@ -28,19 +29,28 @@ const form = reactive({
   promisedOn: dayOf(arranged.until ?? arranged.from) ?? on,
   from: hour(arranged.from),
   until: hour(arranged.until),
-  minutes: arranged.minutes === undefined ? '' : String(arranged.minutes),
+  /** Of each machine by its visit: how long it takes is said of each. */
+  minutes: Object.fromEntries(
+    visitsOf(visit).map(({ id, arranged: { minutes } }) => [id, minutes === undefined ? '' : String(minutes)]),
+  ) as Record<string, string>,
   people: arranged.people === undefined ? '' : String(arranged.people),
   partsOn: dayOf(arranged.partsAt) ?? on,
   partsAt: hour(arranged.partsAt),
 })
-const second = reactive({ says: '', jobs: [] as string[] })
+/** Another visit at one of its machines. */
+const second = reactive({ at: visit, says: '', jobs: [] as string[] })
 const jobs = ref<string[]>([])
 const problems = ref<string[]>([])
-onMounted(async () => {
-  // The jobs that could go over into another visit; without an answer there are none to choose from.
-  const state = await journal.stateOf(visit.id).catch(() => undefined)
-  jobs.value = state?.agreed ?? []
-})
+watch(
+  () => second.at.id,
+  async (id) => {
+    second.jobs = []
+    // The jobs that could go over into another visit; without an answer there are none to choose from.
+    const state = await journal.stateOf(id).catch(() => undefined)
+    if (id === second.at.id) jobs.value = state?.agreed ?? []
+  },
+  { immediate: true },
+)
 const noon = (day: string) => new Date(`${day}T12:00`).toISOString()
 
 async function done(writing: Promise<unknown>): Promise<void> {
@@ -50,31 +60,31 @@ async function done(writing: Promise<unknown>): Promise<void> {
 }
 const put = (goesOn: boolean) =>
   done(
-    journal.plan(visit.id, {
-      at: noon(form.day),
-      ...(goesOn ? { goesOn } : {}),
-      ...(form.why ? { why: form.why } : {}),
-    }),
+    journal.plan(visit, { at: noon(form.day), ...(goesOn ? { goesOn } : {}), ...(form.why ? { why: form.why } : {}) }),
   )
-const wait = () => done(journal.plan(visit.id, form.why ? { why: form.why } : {}))
+const wait = () => done(journal.plan(visit, form.why ? { why: form.why } : {}))
 function cancel(): void {
   problems.value = form.why.trim() ? [] : ['Why is it called off? The reason is kept with it.']
-  if (problems.value.length === 0) void done(journal.cancel(visit.id, form.why.trim()))
+  if (problems.value.length === 0) void done(journal.cancel(visit, form.why.trim()))
 }
 function arrange(): void {
   const number = (text: string) => (text.trim() === '' ? undefined : readNumber(text))
   const all: EntryBodies['arranged'] = {
     from: instantAt(form.promisedOn, form.from),
     until: instantAt(form.promisedOn, form.until),
-    minutes: number(form.minutes),
     people: number(form.people),
     partsAt: instantAt(form.partsOn, form.partsAt),
   }
   const body = Object.fromEntries(Object.entries(all).filter(([, value]) => value !== undefined))
-  problems.value = Object.entries(problemsOf('arranged', body)).map(
-    ([field, expected]) => `${FIELDS[field] ?? field}: ${expected}`,
+  const minutes = Object.fromEntries(
+    Object.entries(form.minutes).flatMap(([id, text]) =>
+      text.trim() === '' ? [] : [[id, number(text) ?? Number.NaN] as const],
+    ),
   )
-  if (problems.value.length === 0) void done(journal.arrange(visit.id, body))
+  problems.value = [body, ...Object.values(minutes).map((each) => ({ minutes: each }))].flatMap((each) =>
+    Object.entries(problemsOf('arranged', each)).map(([field, expected]) => `${FIELDS[field] ?? field}: ${expected}`),
+  )
+  if (problems.value.length === 0) void done(journal.arrange(visit, body, minutes))
 }
 const FIELDS: Readonly<Record<string, string>> = {
   until: 'Not after',
@@ -85,10 +95,10 @@ const FIELDS: Readonly<Record<string, string>> = {
 }
 const SECOND_LOOK_MINUTES = 20
 const openSecond = () =>
-  done(journal.openSecond(visit.id, { says: second.says.trim() || 'the rest of it', jobs: second.jobs }))
+  done(journal.openSecond(second.at.id, { says: second.says.trim() || 'the rest of it', jobs: second.jobs }))
 const secondLook = () =>
   done(
-    journal.openSecond(visit.id, {
+    journal.openSecond(second.at.id, {
       says: second.says.trim() || 'second look',
       at: noon(form.day),
       minutes: SECOND_LOOK_MINUTES,
@@ -97,7 +107,7 @@ const secondLook = () =>
 </script>
 
 <template>
-  <SmallDialog :title="`${visit.customer.name}, ${visit.machine.name}`" test="stop-dialog" wide @close="emit('close')">
+  <SmallDialog :title="`${visit.customer.name}, ${machinesOf(visit)}`" test="stop-dialog" wide @close="emit('close')">
     <div class="mt-3 grid gap-5">
       <section v-if="!visit.done" class="grid gap-2" aria-labelledby="stop-day">
         <h3 id="stop-day">Its day</h3>
@@ -136,9 +146,14 @@ const secondLook = () =>
             ><span class="label">Not after</span
             ><input v-model="form.until" type="time" class="field" data-testid="stop-until"
           /></label>
-          <label
-            ><span class="label">Minutes, if you know better</span
-            ><input v-model="form.minutes" class="field number" inputmode="numeric" data-testid="stop-minutes"
+          <label v-for="each in visitsOf(visit)" :key="each.id"
+            ><span class="label">{{ visit.of ? `Minutes, ${each.machine.name}` : 'Minutes, if you know better' }}</span
+            ><input
+              v-model="form.minutes[each.id]"
+              class="field number"
+              inputmode="numeric"
+              :disabled="each.done"
+              data-testid="stop-minutes"
           /></label>
           <label
             ><span class="label">People</span
@@ -162,8 +177,44 @@ const secondLook = () =>
           Keep what was arranged
         </button>
       </section>
+      <section v-if="visit.of || !visit.done" class="grid gap-2" aria-labelledby="stop-machines">
+        <h3 id="stop-machines">Machines of this visit</h3>
+        <div v-for="each in visit.of" :key="each.id" class="flex flex-wrap items-center gap-x-4">
+          <NuxtLink :to="`/visits/${each.id}`" class="inline-flex min-h-12 grow items-center">{{
+            each.machine.name
+          }}</NuxtLink>
+          <button
+            v-if="!each.done"
+            type="button"
+            class="button button-quiet"
+            data-testid="stop-apart"
+            @click="done(journal.setApart(visit, each.id))"
+          >
+            a visit of its own
+          </button>
+        </div>
+        <NuxtLink
+          v-if="!visit.done"
+          class="button justify-self-start"
+          :to="{ path: '/visits/new', query: { with: visit.id } }"
+          data-testid="stop-another"
+          >Another machine on it</NuxtLink
+        >
+      </section>
       <section class="grid gap-2" aria-labelledby="stop-second">
-        <h3 id="stop-second">Another visit at this machine</h3>
+        <h3 id="stop-second">Another visit at {{ visit.of ? `the ${second.at.machine.name}` : 'this machine' }}</h3>
+        <div v-if="visit.of" class="flex flex-wrap gap-2" role="group" aria-label="which machine">
+          <button
+            v-for="each in visit.of"
+            :key="each.id"
+            type="button"
+            class="toggle"
+            :aria-pressed="second.at.id === each.id"
+            @click="second.at = each"
+          >
+            {{ each.machine.name }}
+          </button>
+        </div>
         <label v-if="visit.done"
           ><span class="label">Day</span><input v-model="form.day" type="date" class="field" required
         /></label>

@@ -2,6 +2,7 @@
 import { format, isSameDay } from 'date-fns'
 import { LATENESS } from '#core/knowledge/shop/day'
 import { toldOf } from '#core/planning/day'
+import { machinesOf, nextIn } from '#core/planning/stops'
 import type { DayWork } from '#core/planning/day-plan'
 import { STAGE_LABELS, type Stage } from '#core/knowledge/vocabulary'
 import { formatMinutes } from '#core/quantity/format'
@@ -111,11 +112,11 @@ function moved(event: KeyboardEvent): void {
     <span v-else class="mark" :class="{ 'is-done': row.is === 'done', 'is-amber': lit, 'is-round': round }">{{
       row.is === 'done' ? '' : row.number
     }}</span>
-    <NuxtLink :to="`/visits/${visit.id}`" class="what">
+    <NuxtLink :to="`/visits/${nextIn(visit).id}`" class="what">
       <KindDrawing :kind="visit.machine.kind" class="drawing" />
       <span class="min-w-0">
         <strong class="block truncate text-[1.08rem]">{{ visit.customer.name }}</strong>
-        <span class="soft block truncate">{{ [visit.machine.name, told].filter(Boolean).join(', ') }}</span>
+        <span class="soft block truncate">{{ [machinesOf(visit), told].filter(Boolean).join(', ') }}</span>
         <span class="soft block truncate text-[0.86rem]"
           >{{ visit.address ?? visit.customer.place
           }}<template v-if="visit.wayIn && isNear"> · {{ visit.wayIn }}</template></span

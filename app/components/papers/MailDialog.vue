@@ -2,9 +2,13 @@
 import type { MailedPaper } from '#core/visit/entry'
 
 /** A paper leaves by mail: to whom, and with which words before it. */
-const { paper } = defineProps<{ paper: MailedPaper }>()
+const { paper, hash = undefined } = defineProps<{
+  paper: MailedPaper
+  /** Of the sheet: the fingerprint of what is on the screen, of all machines of the visit. */
+  hash?: string
+}>()
 const emit = defineEmits<{ close: [] }>()
-const { to, note, problem, sending, sent, send } = useMail(paper)
+const { to, note, problem, sending, sent, send } = useMail(paper, () => hash)
 const TITLES: Readonly<Record<MailedPaper, string>> = {
   sheet: 'Mail the sheet',
   offer: 'Mail the offer',

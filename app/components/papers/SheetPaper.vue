@@ -1,112 +1,32 @@
 <script setup lang="ts">
-import { VERDICT_WORDS } from '#core/judgement/judgement'
 import { dayWords } from '#core/quantity/day'
 import { shortHash } from '#core/visit/issue'
-import { moneyLines } from '#core/visit/leaves'
-import { comingAgain, type Sheet } from '#core/visit/sheet'
+import { priceTitle } from '#core/visit/leaves'
+import type { WholeSheet } from '#core/visit/whole-sheet'
 
-/** The owner's page: headline first, then what was wrong, done, read, left, to watch, and what it costs. */
-const { sheet, hash } = defineProps<{ sheet: Sheet; hash: string }>()
-const money = useMoney()
-const again = computed(() => comingAgain(sheet))
-const MARKED = new Set(['failed', 'tired', 'unclear'])
+/** The owner's page: of several machines each has its part, and what holds of all of them stands under them. */
+const { sheet, hash } = defineProps<{ sheet: WholeSheet; hash: string }>()
+const isAlone = computed(() => sheet.sheets.length === 1)
 </script>
 
 <template>
   <article class="visit-paper" data-testid="sheet">
     <PaperHead :shop="sheet.shop" :to="sheet.customer" :date="dayWords(sheet.date)" />
-    <h2 class="mt-4 text-[1.7rem] leading-tight" data-testid="sheet-headline">{{ sheet.headline }}</h2>
-    <p class="text-slate">{{ sheet.machine.name }} · {{ sheet.machine.description }}</p>
-    <p v-if="sheet.complaint" class="text-slate">Called for: {{ sheet.complaint }}</p>
-    <div class="two">
-      <section v-if="sheet.found.length > 0">
-        <h3>What was wrong</h3>
-        <ul>
-          <li v-for="found in sheet.found" :key="found.text" class="flex items-start gap-2 py-0.5">
-            <StateMark v-if="MARKED.has(found.verdict)" :verdict="found.verdict" class="mt-1 shrink-0" /><span>{{
-              found.text
-            }}</span>
-          </li>
-        </ul>
+    <template v-for="part in sheet.sheets" :key="part.visitId">
+      <section v-if="!isAlone" class="machine" :aria-label="part.machine.name" data-testid="sheet-part">
+        <h2 class="border-b border-ink pb-1 text-[1.1rem]">{{ part.machine.name }}</h2>
+        <SheetBody :sheet="part" />
       </section>
-      <section v-if="sheet.done.length > 0">
-        <h3>What was done</h3>
-        <p v-for="done in sheet.done" :key="done.job" class="py-0.5">{{ done.text }}</p>
+      <SheetBody v-else :sheet="part" />
+    </template>
+    <div v-if="!isAlone" class="together">
+      <section v-if="sheet.cautions.length > 0">
+        <h3>To mind</h3>
+        <p v-for="text in sheet.cautions" :key="text" class="py-0.5 text-[0.92rem]">{{ text }}</p>
       </section>
-    </div>
-    <section v-if="sheet.proved.length > 0">
-      <div class="flex flex-wrap items-baseline justify-between gap-x-4">
-        <h3>What it reads now</h3>
-        <p class="text-[0.88rem] text-slate">the line is what is allowed, the dot what was read</p>
-      </div>
-      <table class="w-full border-collapse" data-testid="sheet-proved">
-        <tbody>
-          <tr v-for="row in sheet.proved" :key="row.label" class="border-t border-rule align-middle">
-            <th scope="row" class="py-1 pr-3 text-left font-normal">
-              <span class="flex items-center gap-2"
-                ><StateMark :verdict="row.verdict" class="shrink-0" />{{ row.label }}</span
-              >
-            </th>
-            <td class="number py-1 pr-3 font-bold">
-              {{ row.after
-              }}<span v-if="row.verdict !== 'sound'" class="font-normal"> {{ VERDICT_WORDS[row.verdict] }}</span>
-            </td>
-            <td class="line pr-3"><LimitLine v-if="row.line" :line="row.line" :verdict="row.verdict" /></td>
-            <td class="text-[0.9rem] text-slate">
-              {{ row.limit
-              }}<template v-if="row.before && row.before !== row.after">
-                {{ row.limit ? '; ' : '' }}was {{ row.before }}</template
-              >
-            </td>
-          </tr>
-        </tbody>
-      </table>
-      <p v-if="sheet.assumed" class="mt-1 text-[0.88rem] text-slate">{{ sheet.assumed }}</p>
-    </section>
-    <section v-if="sheet.workings.length > 0" data-testid="sheet-workings">
-      <h3>Worked out</h3>
-      <p v-for="working in sheet.workings" :key="working.title + working.answer" class="py-0.5">
-        {{ working.title }} {{ working.answer }}
-      </p>
-    </section>
-    <div class="two">
-      <div>
-        <section v-if="sheet.left.length > 0">
-          <h3>Seen and left</h3>
-          <p v-for="text in sheet.left" :key="text" class="py-0.5">{{ text }}</p>
-        </section>
-        <section v-if="sheet.watch.length > 0">
-          <h3>What to watch</h3>
-          <p v-for="text in sheet.watch" :key="text" class="py-0.5">{{ text }}</p>
-        </section>
-        <section v-if="again.length > 0">
-          <h3>When we come again</h3>
-          <p v-for="each in again" :key="each.on + each.what" class="py-0.5">
-            <strong>{{ dayWords(each.on) }}</strong><template v-if="each.what">: {{ each.what }}</template>
-          </p>
-        </section>
-        <section v-if="sheet.cautions.length > 0">
-          <h3>To mind</h3>
-          <p v-for="text in sheet.cautions" :key="text" class="py-0.5 text-[0.92rem]">{{ text }}</p>
-        </section>
-      </div>
-      <section v-if="sheet.price">
-        <h3>{{ sheet.isDone ? 'What it costs' : 'What was agreed' }}</h3>
-        <table class="w-full border-collapse">
-          <tbody>
-            <tr v-for="line in sheet.price.lines" :key="line.label" class="align-baseline">
-              <th scope="row" class="py-0.5 pr-3 text-left font-normal">{{ line.label }}</th>
-              <td class="number text-right whitespace-nowrap">{{ money(line.amount) }}</td>
-            </tr>
-            <tr class="border-t border-ink font-bold">
-              <th scope="row" class="py-1 text-left">In all</th>
-              <td class="number text-right text-[1.2rem]" data-testid="sheet-price">{{ money(sheet.price.total) }}</td>
-            </tr>
-          </tbody>
-        </table>
-        <div data-testid="sheet-money">
-          <p v-for="line in moneyLines(sheet)" :key="line" class="py-0.5">{{ line }}</p>
-        </div>
+      <section v-if="sheet.sum" data-testid="sheet-sum">
+        <h3>{{ priceTitle(sheet) }}, all together</h3>
+        <SheetAmounts :lines="sheet.sum.rows" :total="sheet.sum.total" sum="All together" :sheet="sheet" />
       </section>
     </div>
     <SignatureDrawn v-if="sheet.signature" :signature="sheet.signature" class="mt-5" />
@@ -121,18 +41,18 @@ const MARKED = new Set(['failed', 'tired', 'unclear'])
 </template>
 
 <style scoped>
-.two {
+.machine {
+  margin-top: 1.6rem;
+}
+.together {
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));
   column-gap: 2rem;
-}
-@media (max-width: 1000px) {
-  .line {
-    display: none;
-  }
+  margin-top: 1rem;
+  border-top: 2px solid var(--ink);
 }
 @media (max-width: 700px) {
-  .two {
+  .together {
     grid-template-columns: minmax(0, 1fr);
   }
 }

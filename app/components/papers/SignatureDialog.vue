@@ -2,7 +2,7 @@
 import SignaturePad from 'signature_pad'
 
 /** The customer signs on the screen: under this issue of the sheet and no other. */
-const { hash } = defineProps<{ hash: string }>()
+const { hash, title } = defineProps<{ hash: string; title: string }>()
 const emit = defineEmits<{ close: [] }>()
 const { visit, state } = useVisitContext()
 const { problemsOf } = useEntryRules()
@@ -47,7 +47,7 @@ function sign(): void {
 </script>
 
 <template>
-  <SmallDialog :title="`Signed for ${state.machine.name}`" test="signature-dialog" wide @close="emit('close')">
+  <SmallDialog :title="`Signed for ${title}`" test="signature-dialog" wide @close="emit('close')">
     <p class="mt-1 text-slate">With a finger, a pen or the mouse. It stands under this issue of the sheet.</p>
     <canvas
       ref="canvas"

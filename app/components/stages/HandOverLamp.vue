@@ -1,28 +1,74 @@
 <script setup lang="ts">
-const { state, account } = useVisitContext()
+import { STAGE_LABELS } from '#core/knowledge/vocabulary'
+
+const { visit, state, account } = useVisitContext()
 const money = useMoney()
 const { system } = useUnits()
 const { form, due, agreed, differs, isReady, leftOver, unproved, problem, handOver, addDue, dropDue, inAYear } =
   useHandOver()
 const path = computed(() => `/api/visits/${state.value.id}`)
+const { whole, issues, open } = useSheet()
 /** Issues before the newest: each stays as it was. */
-const before = computed(() => Array.from({ length: Math.max(0, state.value.issues - 1) }, (_, index) => index + 1))
+const before = computed(() => Array.from({ length: Math.max(0, issues.value - 1) }, (_, index) => index + 1))
+const isAlone = computed(() => visit.order.length < 2)
+/** The first of the journey bears what is charged once: it is handed over when the others are. */
+const waitsFor = computed(() => (visit.order[0] === state.value.id && !state.value.handedOver ? open.value : []))
+const next = computed(() => open.value[0]?.state)
+const { leave } = useJourney()
+const title = computed(() =>
+  !state.value.handedOver
+    ? isAlone.value
+      ? 'Hand over'
+      : `Hand over the ${state.value.machine.name}`
+    : next.value
+      ? `Handed over; the ${next.value.machine.name} is not yet`
+      : 'Handed over',
+)
+const because = computed(() => {
+  if (waitsFor.value.length > 0) return 'All machines of this visit stand on one sheet, and this one goes last.'
+  if (!state.value.handedOver)
+    return 'The sheet beside this is what the owner keeps. Say what to watch, and when to come again.'
+  if (next.value) return 'All machines of this visit stand on one sheet: it is whole once the last is handed over.'
+  return state.value.isIssued
+    ? 'The sheet is filed. Next year’s readings will be compared with these.'
+    : 'Something was written since. A new issue says it; the old one stays.'
+})
+/** What the least charge puts on top hangs on all of them: a later change of one asks for the first anew. */
+const isLeastStale = computed(
+  () =>
+    state.value.journey.rides &&
+    state.value.isIssued &&
+    whole.value?.sheets[0]?.price?.lines.some(({ kind }) => kind === 'minimum') === true &&
+    state.value.issues > 1,
+)
 function printSheet(): void {
   window.print()
 }
 </script>
 
 <template>
-  <LampCard
-    :title="state.handedOver ? 'Handed over' : 'Hand over'"
-    :because="
-      !state.handedOver
-        ? 'The sheet beside this is what the owner keeps. Say what to watch, and when to come again.'
-        : !state.isIssued
-          ? 'Something was written since. A new issue says it; the old one stays.'
-          : 'The sheet is filed. Next year’s readings will be compared with these.'
-    "
-  >
+  <LampCard :title="title" :because="because">
+    <div
+      v-if="waitsFor.length > 0 || (state.handedOver && open.length > 0)"
+      class="grid gap-2"
+      data-testid="open-beside"
+    >
+      <template v-for="(each, index) in open" :key="each.state.id">
+        <NuxtLink
+          class="button"
+          :class="{ 'button-lit': index === 0 }"
+          :to="`/visits/${each.state.id}/${each.state.stage}`"
+          data-testid="go-beside"
+          >To the {{ each.state.machine.name }}, at {{ STAGE_LABELS[each.state.stage] }}</NuxtLink
+        >
+        <button type="button" class="button button-quiet" data-testid="leave-beside" @click="leave(each.state.id)">
+          The {{ each.state.machine.name }} goes on by itself
+        </button>
+      </template>
+    </div>
+    <p v-if="isLeastStale">
+      The least charge was reckoned on the sheet before: hand over the {{ whole?.sheets[0]?.machine.name }} anew too.
+    </p>
     <label
       ><span class="label">What to watch</span><textarea v-model="form.watch" class="field" rows="2" maxlength="2000" />
     </label>
@@ -64,12 +110,13 @@ function printSheet(): void {
     <template #buttons>
       <button
         type="button"
-        class="button button-lit basis-full"
+        class="button basis-full"
+        :class="{ 'button-lit': open.length === 0 || !(state.handedOver || waitsFor.length > 0) }"
         data-testid="hand-over"
-        :disabled="!isReady"
+        :disabled="!isReady || waitsFor.length > 0"
         @click="handOver"
       >
-        {{ state.handedOver ? `Write issue ${state.issues + 1}` : 'Hand over' }}
+        {{ !state.handedOver ? 'Hand over' : open.length > 0 ? 'Hand over anew' : `Write issue ${issues + 1}` }}
       </button>
       <button type="button" class="button" @click="printSheet">Print</button>
       <a class="button" :href="`${path}/sheet.pdf?units=${system}`" target="_blank" rel="noopener" data-testid="pdf"

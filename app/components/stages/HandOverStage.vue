@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { mayClaim } from '#core/visit/claim'
-import { journalHash, journalOfSheet } from '#core/visit/issue'
 import { writeRecord } from '#core/visit/record'
-import { writeSheet } from '#core/visit/sheet'
 
 /** The owner's sheet, and behind it the workshop's record. */
-const { visit, state, job } = useVisitContext()
+const { visit, state, job, journey } = useVisitContext()
 const { system } = useUnits()
 const record = computed(() => job.value && writeRecord(state.value, visit.shop, job.value, system.value))
-const hash = computed(() => journalHash(journalOfSheet(visit.entries, state.value.isIssued)))
-const sheet = computed(() => job.value && writeSheet(state.value, visit.shop, job.value, system.value, hash.value))
+const { whole, hash } = useSheet()
+const sheet = computed(() => whole.value?.sheets.find(({ visitId }) => visitId === state.value.id))
+/** All machines of the visit are handed over: it is signed, mailed and paid as one. */
+const isOver = computed(() => journey.value?.every((each) => each.state.handedOver) === true)
 const shown = ref<'sheet' | 'record' | 'claim'>('sheet')
 const hasClaim = computed(() => mayClaim(state.value))
 </script>
@@ -39,8 +39,8 @@ const hasClaim = computed(() => mayClaim(state.value))
       The claim
     </button>
   </div>
-  <AfterHandOver v-if="sheet && state.handedOver && shown === 'sheet'" :sheet="sheet" :hash="hash" class="mt-3" />
-  <SheetPaper v-if="sheet && shown === 'sheet'" :sheet="sheet" :hash="hash" />
+  <AfterHandOver v-if="whole && isOver && shown === 'sheet'" :sheet="whole" :hash="hash" class="mt-3" />
+  <SheetPaper v-if="whole && shown === 'sheet'" :sheet="whole" :hash="hash" />
   <ClaimStage v-if="sheet && shown === 'claim'" :date="sheet.date" />
   <RecordPaper v-if="record && sheet && shown === 'record'" :record="record" :sheet="sheet" :hash="hash" />
   <BenchFindings />

@@ -13,7 +13,9 @@ import {
   type Construction,
   type Kind,
 } from '#core/knowledge/vocabulary'
-import type { Customer, Machine } from '#core/visit/entry'
+import { firstOf } from '#core/planning/stops'
+import type { Customer, Entry, Machine } from '#core/visit/entry'
+import { foldVisit, type VisitState } from '#core/visit/fold'
 import { PLATE_BOUNDS, within } from '#core/motor/plate-bounds'
 import { instantAt } from '~/utils/day-hours'
 import type { CardView, CustomerView } from '~/utils/register-views'
@@ -61,18 +63,61 @@ const FIELD_OF: Readonly<Record<string, string>> = {
   scheduledAt: 'day',
   plannedMinutes: 'day',
 }
-/** Opened from a machine's card, or from its customer. */
+/** The visit that it goes along with: same customer, same day, one journey and one sheet. */
+const along = ref<VisitState>()
+/** Machines of the same customer at the same place: what else is looked at on the same visit. */
+const around = ref<Machine[]>([])
+const also = ref<string[]>([])
+const placeOf = ({ siteId, customerId }: Machine) => siteId ?? customerId
+const machinesOf = (view: CustomerView) => view.machines.filter(({ retired }) => !retired).map((each) => each.machine)
+
+async function openBeside(id: string): Promise<void> {
+  const response = await fetch(`/api/visits/${id}`).catch(() => undefined)
+  if (!response?.ok) return
+  const view = (await response.json()) as { entries: Entry[]; journey: { entries: Entry[] }[] }
+  const state = foldVisit(view.entries)
+  if (!state) return
+  along.value = state
+  whose.value = state.customer
+  form.waits = state.schedule.waits
+  const taken = new Set([
+    state.machine.id,
+    ...view.journey.flatMap(({ entries }) => foldVisit(entries)?.machine.id ?? []),
+  ])
+  const known = await fetch(`/api/customers/${state.customer.id}`).catch(() => undefined)
+  if (known?.ok)
+    theirs.value = machinesOf((await known.json()) as CustomerView).filter(
+      (each) => !taken.has(each.id) && placeOf(each) === placeOf(state.machine),
+    )
+  fresh.value = theirs.value.length === 0
+}
+watch(
+  () => chosen.value?.machine.id,
+  async (id) => {
+    also.value = []
+    around.value = []
+    const known = chosen.value
+    if (!known || along.value) return
+    const response = await fetch(`/api/customers/${known.customer.id}`).catch(() => undefined)
+    if (!response?.ok) return
+    const all = machinesOf((await response.json()) as CustomerView)
+    if (id === chosen.value?.machine.id)
+      around.value = all.filter((each) => each.id !== id && placeOf(each) === placeOf(known.machine))
+  },
+)
+/** Opened from a machine's card, from its customer, or from a visit to another machine of theirs. */
 onMounted(async () => {
-  const { machine, customer } = route.query
+  const { machine, customer, with: beside } = route.query
   if (typeof machine === 'string') {
     const response = await fetch(`/api/machines/${machine}/card`).catch(() => undefined)
     if (response?.ok) chosen.value = ((await response.json()) as CardView).card
-  } else if (typeof customer === 'string') {
+  } else if (typeof beside === 'string') await openBeside(beside)
+  else if (typeof customer === 'string') {
     const response = await fetch(`/api/customers/${customer}`).catch(() => undefined)
     if (!response?.ok) return
     const view = (await response.json()) as CustomerView
     whose.value = view.customer
-    theirs.value = view.machines.filter(({ retired }) => !retired).map(({ machine: each }) => each)
+    theirs.value = machinesOf(view)
     const [only, ...others] = theirs.value
     if (only && others.length === 0) chosen.value = { machine: only, customer: view.customer }
     fresh.value = only === undefined
@@ -118,6 +163,7 @@ function machineAndCustomer(): Known | undefined {
       kind: form.kind,
       construction: form.construction,
       nameplate: { volts },
+      ...(along.value?.machine.siteId ? { siteId: along.value.machine.siteId } : {}),
       ...(form.installedOn ? { installedOn: form.installedOn } : {}),
     },
   }
@@ -126,44 +172,69 @@ function machineAndCustomer(): Known | undefined {
 async function open(): Promise<void> {
   problems.value = {}
   const both = machineAndCustomer()
-  const scheduled = form.waits ? new Date() : new Date(`${form.day}T${form.from || '12:00'}`)
-  if (Number.isNaN(scheduled.getTime())) problems.value.day = 'A day is needed, or let it wait for one.'
+  const day = form.waits ? new Date() : new Date(`${form.day}T${form.from || '12:00'}`)
+  if (Number.isNaN(day.getTime())) problems.value.day = 'A day is needed, or let it wait for one.'
   if (!both || Object.keys(problems.value).length > 0) return
   const visitId = uuidv7()
   const callerSays = form.says.trim()
   const opened = {
     ...both,
-    scheduledAt: scheduled.toISOString(),
+    scheduledAt: along.value?.scheduledAt ?? day.toISOString(),
     plannedMinutes: form.minutes || USUAL_MINUTES,
     callerSays,
   }
-  const arranged = {
-    ...(form.from ? { from: instantAt(form.day, form.from) } : {}),
-    ...(form.until ? { until: instantAt(form.day, form.until) } : {}),
-    ...(form.minutes > 0 ? { minutes: form.minutes } : {}),
-  }
+  const promised = along.value
+    ? { from: along.value.schedule.arranged.from, until: along.value.schedule.arranged.until }
+    : { from: instantAt(form.day, form.from), until: instantAt(form.day, form.until) }
+  const window = Object.fromEntries(Object.entries(promised).filter(([, value]) => value !== undefined))
+  const arranged = { ...window, ...(form.minutes > 0 ? { minutes: form.minutes } : {}) }
   for (const [path, expected] of Object.entries(problemsOf('visit-opened', opened)))
     problems.value[FIELD_OF[path] ?? 'machine'] = expected
   for (const expected of Object.values(problemsOf('arranged', arranged))) problems.value.day = `Promised: ${expected}`
   if (Object.keys(problems.value).length > 0) return
-  await journal.openVisit(visitId, opened, {
-    ...(complaints.value.length > 0 ? { call: { complaints: complaints.value, alreadyReplaced: [], callerSays } } : {}),
-    arranged,
-    waits: form.waits,
-  })
-  await navigateTo(form.waits ? '/' : `/visits/${visitId}`)
+  const { waits } = form
+  const first = along.value && firstOf(along.value)
+  await journal.openVisits([
+    {
+      visitId,
+      opened,
+      ...(complaints.value.length > 0
+        ? { call: { complaints: complaints.value, alreadyReplaced: [], callerSays } }
+        : {}),
+      arranged,
+      waits,
+      ...(first ? { together: first } : {}),
+    },
+    ...around.value
+      .filter(({ id }) => also.value.includes(id))
+      .map((machine) => ({
+        visitId: uuidv7(),
+        opened: { ...opened, machine, callerSays: '' },
+        arranged: window,
+        waits,
+        together: visitId,
+      })),
+  ])
+  await navigateTo(waits && !first ? '/' : `/visits/${visitId}`)
 }
 useHead({ title: 'New visit · Pike Lamp' })
 </script>
 
 <template>
   <div>
-    <PlaceHeader title="New visit" />
+    <PlaceHeader :title="along ? 'Another machine' : 'New visit'" />
     <main>
+      <p v-if="along" class="mx-auto max-w-4xl px-5 pt-5 text-slate" data-testid="along">
+        It goes along with the {{ along.machine.name }} at {{ along.customer.name }}: one journey, one sheet.
+      </p>
       <form class="mx-auto grid max-w-4xl gap-6 p-5" novalidate @submit.prevent="open">
         <section class="grid gap-3">
           <RadioGroup v-model="fresh" class="flex flex-wrap gap-2" aria-label="which machine"
-            ><RadioGroupOption v-slot="{ checked }" :value="false" :disabled="machines === 0" as="template"
+            ><RadioGroupOption
+              v-slot="{ checked }"
+              :value="false"
+              :disabled="machines === 0 || (along !== undefined && theirs.length === 0)"
+              as="template"
               ><button type="button" class="toggle" :aria-checked="checked">a machine we know</button></RadioGroupOption
             ><RadioGroupOption v-slot="{ checked }" :value="true" as="template"
               ><button type="button" class="toggle" :aria-checked="checked" data-testid="new-machine">
@@ -183,9 +254,32 @@ useHead({ title: 'New visit · Pike Lamp' })
               {{ machine.name }}, {{ whose.name }}
             </button>
           </div>
-          <MachineChoice v-if="!fresh" v-model="chosen" :problem="problems.machine" @counted="countedMachines" />
-          <div v-else class="grid gap-3 sm:grid-cols-2">
-            <WhoseMachine v-model:form="who" v-model:known="whose" :problem="problems.customer" />
+          <p v-if="!fresh && along && problems.machine" role="alert" class="text-rust">{{ problems.machine }}</p>
+          <MachineChoice
+            v-if="!fresh && !along"
+            v-model="chosen"
+            :problem="problems.machine"
+            @counted="countedMachines"
+          />
+          <fieldset v-if="!fresh && around.length > 0" data-testid="also">
+            <legend class="label">Also on this visit: one journey, one sheet</legend>
+            <div class="flex flex-wrap gap-2">
+              <button
+                v-for="machine in around"
+                :key="machine.id"
+                type="button"
+                class="toggle"
+                :aria-pressed="also.includes(machine.id)"
+                @click="
+                  also = also.includes(machine.id) ? also.filter((each) => each !== machine.id) : [...also, machine.id]
+                "
+              >
+                {{ machine.name }}
+              </button>
+            </div>
+          </fieldset>
+          <div v-if="fresh" class="grid gap-3 sm:grid-cols-2">
+            <WhoseMachine v-if="!along" v-model:form="who" v-model:known="whose" :problem="problems.customer" />
             <label
               ><span class="label">What the machine is called</span
               ><input
@@ -226,7 +320,7 @@ useHead({ title: 'New visit · Pike Lamp' })
           </div>
         </section>
         <section class="grid gap-3 sm:grid-cols-4">
-          <div class="flex flex-wrap gap-2 sm:col-span-4">
+          <div v-if="!along" class="flex flex-wrap gap-2 sm:col-span-4">
             <button
               v-for="[waits, words] in [
                 [false, 'on a day'],
@@ -242,20 +336,21 @@ useHead({ title: 'New visit · Pike Lamp' })
               {{ words }}
             </button>
           </div>
-          <label
-            ><span class="label">{{ form.waits ? 'Promised for' : 'Day' }}</span
-            ><input v-model="form.day" type="date" class="field" /><span
-              v-if="problems.day"
-              role="alert"
-              class="text-rust"
-              >{{ problems.day }}</span
-            ></label
-          >
-          <label><span class="label">Not before</span><input v-model="form.from" type="time" class="field" /></label>
-          <label
-            ><span class="label">Not after</span
-            ><input v-model="form.until" type="time" class="field" data-testid="new-until"
-          /></label>
+          <template v-if="!along"
+            ><label
+              ><span class="label">{{ form.waits ? 'Promised for' : 'Day' }}</span
+              ><input v-model="form.day" type="date" class="field" /><span
+                v-if="problems.day"
+                role="alert"
+                class="text-rust"
+                >{{ problems.day }}</span
+              ></label
+            >
+            <label><span class="label">Not before</span><input v-model="form.from" type="time" class="field" /></label>
+            <label
+              ><span class="label">Not after</span
+              ><input v-model="form.until" type="time" class="field" data-testid="new-until" /></label
+          ></template>
           <label
             ><span class="label">Minutes</span
             ><select v-model.number="form.minutes" class="field">
@@ -287,7 +382,7 @@ useHead({ title: 'New visit · Pike Lamp' })
           </div>
         </section>
         <button type="submit" class="button button-lit justify-self-start" data-testid="open-visit">
-          {{ form.waits ? 'Write the call down' : 'Open the visit' }}
+          {{ form.waits && !along ? 'Write the call down' : 'Open the visit' }}
         </button>
       </form>
     </main>

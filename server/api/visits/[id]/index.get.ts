@@ -5,13 +5,14 @@ import { api } from '../../../utils/problem'
 import { pathId, journeyView } from '../../../utils/views'
 
 /**
- * A visit's journal, its machine's history, the other visits of its journey, the shop, and what is known of the way in. The screen folds the journal
- * itself.
+ * A visit's journal, its machine's history, the other visits of its journey, the shop, and what is known of the way
+ * in. The screen folds the journal itself.
  */
 export default api(async (event) => {
   const app = await useShopApp()
   const view = await journeyView(app, pathId(getRouterParam(event, 'id'), 'visit'))
   const { machine } = foldVisit(view.entries) as VisitState
   const site = await app.register.siteOf(machine)
-  return { ...view, ...(site ? { site } : {}) }
+  const journey = view.journey.filter(({ visitId }) => visitId !== view.visitId)
+  return { ...view, journey, ...(site ? { site } : {}) }
 })

@@ -25,7 +25,7 @@ export function sheetLeaf(whole: WholeSheet, hash: string): Leaf {
       ...(isAlone
         ? sectionsOf(first)
         : whole.sheets.flatMap((sheet) => [
-            { title: sheet.machine.name, lines: [sheet.headline, ...underOf(sheet)] },
+            { title: sheet.machine.name, lines: [sheet.headline, ...underOf(sheet, true)] },
             ...sectionsOf(sheet),
           ])),
       { title: 'To mind', lines: whole.cautions },
@@ -44,8 +44,9 @@ function footOf({ isIssued, issue, author }: WholeSheet, hash: string): string {
   ].join(', ')
 }
 
-const underOf = ({ machine, complaint }: Sheet) => [
-  `${machine.name} · ${machine.description}`,
+/** What stands under a headline: the machine, unless its name stands over it, and what the call was for. */
+export const underOf = ({ machine, complaint }: Pick<Sheet, 'machine' | 'complaint'>, isNamed = false) => [
+  isNamed ? machine.description : `${machine.name} · ${machine.description}`,
   ...(complaint ? [`Called for: ${complaint}`] : []),
 ]
 

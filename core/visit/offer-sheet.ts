@@ -86,6 +86,7 @@ export function writeOffer(
       ...(diagnosis.next && (ways[0]?.chance ?? 1) < DECIDING.sure
         ? [`It is not certain yet what it is. We would first: ${diagnosis.next.title.toLowerCase()}.`]
         : []),
+      ...(state.journey.rides ? ['The journey is charged once, with another machine of this visit.'] : []),
       ...(isSamePower ? [`Power costs about ${aboutMoney(shop)(power)} a year with each of them.`] : []),
       ...(shop.rates.workWarrantyMonths
         ? [`On our own work we stand for ${monthsText(shop.rates.workWarrantyMonths)}.`]

@@ -2,7 +2,7 @@ import type { Content, TableCell } from 'pdfmake/interfaces'
 import { VERDICT_WORDS } from '../../core/judgement/judgement'
 import { dayWords } from '../../core/quantity/day'
 import { shortHash } from '../../core/visit/issue'
-import { moneyLines, priceTitle } from '../../core/visit/leaves'
+import { moneyLines, priceTitle, underOf } from '../../core/visit/leaves'
 import { comingAgain, type Proved, type Sheet } from '../../core/visit/sheet'
 import { moneyOf } from '../../core/visit/shop'
 import { signaturePath } from '../../core/visit/signature'
@@ -55,11 +55,12 @@ export function sheetPdf(whole: WholeSheet, photos: readonly (Buffer | undefined
         : whole.sheets.flatMap((sheet) => [
             text(sheet.machine.name, { bold: true, fontSize: 11, margin: [0, 12, 0, 0] }),
             rule(width, RULE),
-            ...bodyOf(sheet, width),
+            ...bodyOf(sheet, width, true),
           ])),
       ...(others.length === 0
         ? []
         : [
+            rule(width, INK),
             side(
               section(
                 'To mind',
@@ -80,12 +81,11 @@ export function sheetPdf(whole: WholeSheet, photos: readonly (Buffer | undefined
   })
 }
 
-/** One machine's part of it. */
-function bodyOf(sheet: Sheet, width: number): Content[] {
+/** One machine's part of it; `isNamed` where its name stands over it. */
+function bodyOf(sheet: Sheet, width: number, isNamed = false): Content[] {
   return [
     text(sheet.headline, { bold: true, fontSize: 17, margin: [0, 10, 0, 3], lineHeight: 1.05 }),
-    text(`${sheet.machine.name} · ${sheet.machine.description}`, { color: SLATE }),
-    ...(sheet.complaint ? [text(`Called for: ${sheet.complaint}`, { color: SLATE })] : []),
+    ...underOf(sheet, isNamed).map((words) => text(words, { color: SLATE })),
     side(
       section(
         'What was wrong',

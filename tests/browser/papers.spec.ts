@@ -1,9 +1,9 @@
 import { join } from 'node:path'
-import type { Page } from '@playwright/test'
 import PostalMime from 'postal-mime'
 import { serve, temporaryFolder } from '../server/serve'
 import { called, type Call } from './called'
 import { choose, title } from './repair-steps'
+import { drawSignature } from './signature'
 import { expect, fixClock, keptAt, say, test } from './shop'
 
 const DRIPPING = {
@@ -17,22 +17,6 @@ const DRIPPING = {
   complaints: ['leak-under-motor'],
   says: 'drips at the drain hole',
 } satisfies Call
-
-async function sign(page: Page): Promise<void> {
-  const field = page.getByTestId('signature-field')
-  const box = (await field.boundingBox()) as { x: number; y: number; width: number; height: number }
-  const at = (x: number, y: number) => [box.x + x * box.width, box.y + y * box.height] as const
-  await page.mouse.move(...at(0.2, 0.7))
-  await page.mouse.down()
-  for (const [x, y] of [
-    [0.3, 0.2],
-    [0.4, 0.8],
-    [0.5, 0.3],
-    [0.6, 0.6],
-  ] as const)
-    await page.mouse.move(...at(x, y), { steps: 4 })
-  await page.mouse.up()
-}
 
 test('offered to the owner, agreed, done, proved, signed, mailed into the outlet and paid', async ({
   page,
@@ -74,7 +58,7 @@ test('offered to the owner, agreed, done, proved, signed, mailed into the outlet
   await page.getByTestId('sign').click()
   await page.getByTestId('signature-keep').click()
   await expect(page.getByRole('alert')).toContainText('Nothing is drawn yet')
-  await sign(page)
+  await drawSignature(page)
   await page.getByTestId('signature-keep').click()
   await expect(page.getByTestId('signature').locator('path')).toHaveAttribute('d', /^M\d/)
   await expect(page.getByTestId('signature')).toContainText('N. Harrow')

@@ -2,37 +2,28 @@
 import { STAGE_LABELS } from '#core/knowledge/vocabulary'
 
 /** The machines of one visit side by side: which is on the screen, where each stands, and the way to another one. */
-const { stage } = defineProps<{ stage: string }>()
 const { state } = useVisitContext()
 const { machines } = useJourney()
-const isSeveral = computed(() => machines.value.length > 1)
 </script>
 
 <template>
-  <nav
-    v-if="isSeveral || (stage === 'call' && !state.handedOver)"
-    aria-label="machines of this visit"
-    class="line no-print"
-    data-testid="machines-line"
-  >
-    <template v-if="isSeveral">
-      <NuxtLink
-        v-for="machine in machines"
-        :key="machine.id"
-        :to="`/visits/${machine.id}/${machine.stage}`"
-        class="machine"
-        :aria-current="machine.id === state.id ? 'true' : undefined"
-        ><strong class="truncate">{{ machine.name }}</strong
-        ><span class="text-slate">{{
-          machine.done ? 'handed over' : `at ${STAGE_LABELS[machine.stage]}`
-        }}</span></NuxtLink
-      >
-    </template>
+  <nav v-if="machines.length > 1" aria-label="machines of this visit" class="line no-print" data-testid="machines-line">
+    <NuxtLink
+      v-for="machine in machines"
+      :key="machine.id"
+      :to="`/visits/${machine.id}/${machine.stage}`"
+      class="machine"
+      :aria-current="machine.id === state.id ? 'true' : undefined"
+      ><strong class="truncate">{{ machine.name }}</strong
+      ><span class="text-slate">{{
+        machine.done ? 'handed over' : `at ${STAGE_LABELS[machine.stage]}`
+      }}</span></NuxtLink
+    >
     <NuxtLink
       :to="{ path: '/visits/new', query: { with: state.id } }"
       class="button button-quiet shrink-0"
       data-testid="another-machine"
-      >{{ isSeveral ? 'another' : 'another machine on this visit' }}</NuxtLink
+      >another</NuxtLink
     >
   </nav>
 </template>

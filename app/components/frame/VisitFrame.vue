@@ -77,7 +77,7 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
 
 <template>
   <div class="frame">
-    <div class="header"><VisitHeader /><MachinesLine :stage="stage" /></div>
+    <div class="header"><VisitHeader /><MachinesLine /></div>
     <DropLine :viewed="stage" class="drop" />
     <main class="middle" :aria-label="stage" tabindex="0">
       <CallStage v-if="stage === 'call'" />

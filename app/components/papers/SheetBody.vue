@@ -1,11 +1,15 @@
 <script setup lang="ts">
 import { VERDICT_WORDS } from '#core/judgement/judgement'
 import { dayWords } from '#core/quantity/day'
-import { priceTitle } from '#core/visit/leaves'
+import { priceTitle, underOf } from '#core/visit/leaves'
 import { comingAgain, type Sheet } from '#core/visit/sheet'
 
 /** One machine on the owner’s page: headline first, then what was wrong, done, read, left, to watch, what it costs. */
-const { sheet } = defineProps<{ sheet: Sheet }>()
+const { sheet, named = false } = defineProps<{
+  sheet: Sheet
+  /** Its name stands over it. */
+  named?: boolean
+}>()
 const again = computed(() => comingAgain(sheet))
 const MARKED = new Set(['failed', 'tired', 'unclear'])
 </script>
@@ -13,8 +17,7 @@ const MARKED = new Set(['failed', 'tired', 'unclear'])
 <template>
   <div>
     <h2 class="mt-4 text-[1.7rem] leading-tight" data-testid="sheet-headline">{{ sheet.headline }}</h2>
-    <p class="text-slate">{{ sheet.machine.name }} · {{ sheet.machine.description }}</p>
-    <p v-if="sheet.complaint" class="text-slate">Called for: {{ sheet.complaint }}</p>
+    <p v-for="words in underOf(sheet, named)" :key="words" class="text-slate">{{ words }}</p>
     <div class="two">
       <section v-if="sheet.found.length > 0">
         <h3>What was wrong</h3>

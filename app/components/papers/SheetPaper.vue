@@ -15,7 +15,7 @@ const isAlone = computed(() => sheet.sheets.length === 1)
     <template v-for="part in sheet.sheets" :key="part.visitId">
       <section v-if="!isAlone" class="machine" :aria-label="part.machine.name" data-testid="sheet-part">
         <h2 class="border-b border-ink pb-1 text-[1.1rem]">{{ part.machine.name }}</h2>
-        <SheetBody :sheet="part" />
+        <SheetBody :sheet="part" named />
       </section>
       <SheetBody v-else :sheet="part" />
     </template>

@@ -104,5 +104,12 @@ function toggled(list: readonly string[], id: string): string[] {
       </div>
     </section>
     <MachineForm />
+    <NuxtLink
+      v-if="visit.order.length === 1 && !state.handedOver"
+      :to="{ path: '/visits/new', query: { with: state.id } }"
+      class="button button-quiet"
+      data-testid="another-machine"
+      >Another machine on this visit</NuxtLink
+    >
   </div>
 </template>

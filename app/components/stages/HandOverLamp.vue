@@ -41,13 +41,20 @@ const isLeastStale = computed(
     whole.value?.sheets[0]?.price?.lines.some(({ kind }) => kind === 'minimum') === true &&
     state.value.issues > 1,
 )
+const lamp = useTemplateRef<{ $el: HTMLElement }>('lamp')
+// What it says next stands at its top.
+watch(
+  () => state.value.issues,
+  () => lamp.value?.$el.scrollIntoView({ block: 'start' }),
+  { flush: 'post' },
+)
 function printSheet(): void {
   window.print()
 }
 </script>
 
 <template>
-  <LampCard :title="title" :because="because">
+  <LampCard ref="lamp" :title="title" :because="because">
     <div
       v-if="waitsFor.length > 0 || (state.handedOver && open.length > 0)"
       class="grid gap-2"

@@ -27,6 +27,9 @@ const changes = computed(() =>
     put: account.value.lines.find((line) => line.change === index)?.amount,
   })),
 )
+const { machines } = useJourney()
+/** The machine with which the journey is charged, where that is another. */
+const bearer = computed(() => (state.value.journey.rides ? machines.value[0]?.name : undefined))
 const drop = (entryId: string) => visit.append('retracted', {}, entryId)
 </script>
 
@@ -85,6 +88,9 @@ const drop = (entryId: string) => visit.append('retracted', {}, entryId)
         </tr>
       </tbody>
     </table>
+    <p v-if="bearer" class="mt-2 text-[0.95rem] text-slate" data-testid="goes-along">
+      The journey is charged once, with the {{ bearer }}.
+    </p>
     <GuessedPrices />
     <p v-if="visit.shop.unset" class="mt-2 text-[0.95rem]">
       Usual prices: the shop has not said what it charges.

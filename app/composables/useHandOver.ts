@@ -23,7 +23,7 @@ export function useHandOver() {
   const { reader } = useUnits()
   const { tray } = useRepair()
   const { list, say } = useProofs()
-  const { problemsOf } = useEntryRules()
+  const { checked } = useEntryRules()
   const end = useStageEnd()
   const today = format(new Date(), 'yyyy-MM-dd')
   const over = state.value.handedOver
@@ -72,7 +72,7 @@ export function useHandOver() {
     () => agreed.value !== undefined && amountNow.value !== undefined && amountNow.value !== agreed.value.price,
   )
 
-  function problemNow(): string {
+  async function problemNow(): Promise<string> {
     const typed = form.price.trim() === '' ? undefined : readNumber(form.price)
     if (form.price.trim() !== '' && !((typed ?? Number.NaN) >= 0))
       return 'The price is a number, such as 74.50, or empty for the plan’s own.'
@@ -80,7 +80,7 @@ export function useHandOver() {
     if (unproved.value.length > 0 && !form.unprovedWhy.trim())
       return 'Say why it is handed over without these proofs, or make them under Prove.'
     if (differs.value && !form.priceWhy.trim()) return 'Say why it is another price than was agreed.'
-    const [refused] = Object.entries(problemsOf('handed-over', bodyNow()))
+    const [refused] = Object.entries(await checked('handed-over', bodyNow()))
     return refused ? `${FIELDS[refused[0].split('.')[0] as string] ?? refused[0]}: ${refused[1]}.` : ''
   }
 
@@ -100,8 +100,8 @@ export function useHandOver() {
     }
   }
 
-  function handOver(): void {
-    problem.value = problemNow()
+  const handOver = oneAtATime(async () => {
+    problem.value = await problemNow()
     if (problem.value) return
     const body = bodyNow()
     if (leftOver.value)
@@ -114,7 +114,7 @@ export function useHandOver() {
       else say(id, 'fails', form.unprovedWhy)
     visit.append('handed-over', body)
     void end('hand-over')
-  }
+  })
 
   function addDue(): void {
     due.value = [

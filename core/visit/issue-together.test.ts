@@ -37,6 +37,8 @@ describe('the issues of one sheet', () => {
       { [ONE]: 1 },
       { [ONE]: 1, [TWO]: 1 },
     ]))
+  it('do not wait for one that is of the journey no more', () =>
+    expect(issuesTogether(new Map([[TWO, [opened(), over([{ visit: ONE, issue: 0 }])]]]))).toHaveLength(1))
   it('count no hand-over that was taken back', () => {
     const back = over()
     expect(issues([opened(), back, entry('retracted', {}, back.id)])).toEqual([])

@@ -10,14 +10,14 @@ export type IssueOf = ReadonlyMap<string, number>
 
 /**
  * The issues of the one sheet of a journey, oldest first. Each hand-over of one of its visits makes one, once all that
- * it knew beside it were handed over; with a single visit each hand-over is an issue.
+ * it knew beside it and that are still of the journey were handed over; of a single visit each hand-over is an issue.
  *
  * @param journals of the visits of the journey, by their ids
  */
 export function issuesTogether(journals: ReadonlyMap<string, readonly Entry[]>): IssueOf[] {
   const issues = [...journals].flatMap(([id, entries]) =>
     ofKind(liveEntries(entries), 'handed-over').flatMap(({ body: { beside = [] } }, index): Map<string, number>[] =>
-      beside.every(({ issue }) => issue > 0)
+      beside.every(({ visit, issue }) => issue > 0 || !journals.has(visit))
         ? [new Map([[id, index + 1], ...beside.map(({ visit, issue }): [string, number] => [visit, issue])])]
         : [],
     ),

@@ -17,7 +17,7 @@ const { visit, on, waits, begun } = defineProps<{
 }>()
 const emit = defineEmits<{ close: []; changed: [] }>()
 const journal = useDayJournal()
-const { problemsOf } = useEntryRules()
+const { checked } = useEntryRules()
 
 const hour = (instant: string | undefined) => (instant ? format(new Date(instant), 'HH:mm') : '')
 const dayOf = (instant: string | undefined) => (instant ? format(new Date(instant), 'yyyy-MM-dd') : undefined)
@@ -67,7 +67,7 @@ function cancel(): void {
   problems.value = form.why.trim() ? [] : ['Why is it called off? The reason is kept with it.']
   if (problems.value.length === 0) void done(journal.cancel(visit, form.why.trim()))
 }
-function arrange(): void {
+const arrange = oneAtATime(async () => {
   const number = (text: string) => (text.trim() === '' ? undefined : readNumber(text))
   const all: EntryBodies['arranged'] = {
     from: instantAt(form.promisedOn, form.from),
@@ -81,11 +81,13 @@ function arrange(): void {
       text.trim() === '' ? [] : [[id, number(text) ?? Number.NaN] as const],
     ),
   )
-  problems.value = [body, ...Object.values(minutes).map((each) => ({ minutes: each }))].flatMap((each) =>
-    Object.entries(problemsOf('arranged', each)).map(([field, expected]) => `${FIELDS[field] ?? field}: ${expected}`),
+  const asked = [body, ...Object.values(minutes).map((each) => ({ minutes: each }))]
+  const refused = await Promise.all(asked.map((each) => checked('arranged', each)))
+  problems.value = refused.flatMap((each) =>
+    Object.entries(each).map(([field, expected]) => `${FIELDS[field] ?? field}: ${expected}`),
   )
-  if (problems.value.length === 0) void done(journal.arrange(visit, body, minutes))
-}
+  if (problems.value.length === 0) await done(journal.arrange(visit, body, minutes))
+})
 const FIELDS: Readonly<Record<string, string>> = {
   until: 'Not after',
   from: 'Not before',

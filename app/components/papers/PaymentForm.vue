@@ -5,7 +5,7 @@ import { format } from 'date-fns'
 /** What the customer paid: all of what is open, or a part of it. */
 const { open } = defineProps<{ open: number }>()
 const { visit } = useVisitContext()
-const { problemsOf } = useEntryRules()
+const { checked } = useEntryRules()
 const amount = ref(open.toFixed(2))
 const on = ref(format(new Date(), 'yyyy-MM-dd'))
 const how = ref('')
@@ -16,15 +16,15 @@ watch(
 )
 const HOW = ['cash', 'card', 'transfer', 'cheque'] as const
 
-function pay(): void {
+const pay = oneAtATime(async () => {
   const paid = readNumber(amount.value)
   problem.value = paid === undefined || paid === 0 ? 'The amount is a number, such as 120.50.' : ''
   if (problem.value || paid === undefined) return
   const body = { amount: Math.round(paid * 100) / 100, on: on.value, ...(how.value ? { how: how.value } : {}) }
-  const [refused] = Object.entries(problemsOf('paid', body))
+  const [refused] = Object.entries(await checked('paid', body))
   problem.value = refused ? `${refused[0]}: ${refused[1]}.` : ''
   if (!problem.value) visit.append('paid', body)
-}
+})
 </script>
 
 <template>

@@ -5,7 +5,7 @@ import SignaturePad from 'signature_pad'
 const { hash, title } = defineProps<{ hash: string; title: string }>()
 const emit = defineEmits<{ close: [] }>()
 const { visit, state } = useVisitContext()
-const { problemsOf } = useEntryRules()
+const { checked } = useEntryRules()
 const by = ref(state.value.priceAgreed?.by ?? state.value.customer.name)
 const canvas = ref<HTMLCanvasElement>()
 const problem = ref('')
@@ -24,7 +24,7 @@ onMounted(async () => {
 })
 onBeforeUnmount(() => pad?.off())
 
-function sign(): void {
+const sign = oneAtATime(async () => {
   const element = canvas.value
   problem.value = ''
   if (!pad || !element || pad.isEmpty()) {
@@ -36,14 +36,14 @@ function sign(): void {
     .map(({ points }) => points.flatMap(({ x, y }) => [Math.round(x), Math.round(y)]))
     .filter(({ length }) => length > 0)
   const body = { by: by.value.trim(), hash, width: element.width, height: element.height, strokes }
-  const [refused] = Object.entries(problemsOf('signed', body))
+  const [refused] = Object.entries(await checked('signed', body))
   if (refused) {
     problem.value = refused[0] === 'by' ? 'A name belongs under it.' : `${refused[0]}: ${refused[1]}.`
     return
   }
   visit.append('signed', body)
   emit('close')
-}
+})
 </script>
 
 <template>

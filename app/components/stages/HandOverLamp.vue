@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { STAGE_LABELS } from '#core/knowledge/vocabulary'
 
-const { visit, state, account } = useVisitContext()
+const { visit, state, account, journey: every } = useVisitContext()
 const money = useMoney()
 const { system } = useUnits()
 const { form, due, agreed, differs, isReady, leftOver, unproved, problem, handOver, addDue, dropDue, inAYear } =
   useHandOver()
 const path = computed(() => `/api/visits/${state.value.id}`)
-const { whole, issues, open } = useSheet()
+const { issues, open } = useSheet()
 /** Issues before the newest: each stays as it was. */
 const before = computed(() => Array.from({ length: Math.max(0, issues.value - 1) }, (_, index) => index + 1))
 const isAlone = computed(() => visit.order.length < 2)
@@ -33,14 +33,21 @@ const because = computed(() => {
     ? 'The sheet is filed. Next year’s readings will be compared with these.'
     : 'Something was written since. A new issue says it; the old one stays.'
 })
-/** What the least charge puts on top hangs on all of them: a later change of one asks for the first anew. */
-const isLeastStale = computed(
-  () =>
-    state.value.journey.rides &&
-    state.value.isIssued &&
-    whole.value?.sheets[0]?.price?.lines.some(({ kind }) => kind === 'minimum') === true &&
-    state.value.issues > 1,
-)
+/** What is charged once for all of them may have changed since: which machine is to be handed over anew, and why. */
+const stale = computed(() => {
+  const { handedOver, journey, machine, id, issues: own } = state.value
+  const first = every.value?.[0]?.state
+  if (!handedOver || !first) return undefined
+  if (journey.rides)
+    // The first counted what this one came to at another issue.
+    return first.handedOver?.lines?.some(({ kind }) => kind === 'minimum') &&
+      !first.handedOver.beside?.some(({ visit: of, issue }) => of === id && issue === own)
+      ? `The least charge was reckoned before this: hand over the ${first.machine.name} anew too.`
+      : undefined
+  const isJourneyDue = account.value.lines.some(({ kind }) => kind === 'journey')
+  const went = handedOver.beside && handedOver.lines?.every(({ kind }) => kind !== 'journey')
+  return isJourneyDue && went ? `The journey is charged with the ${machine.name} now: hand it over anew.` : undefined
+})
 const lamp = useTemplateRef<{ $el: HTMLElement }>('lamp')
 // What it says next stands at its top.
 watch(
@@ -73,9 +80,7 @@ function printSheet(): void {
         </button>
       </template>
     </div>
-    <p v-if="isLeastStale">
-      The least charge was reckoned on the sheet before: hand over the {{ whole?.sheets[0]?.machine.name }} anew too.
-    </p>
+    <p v-if="stale" class="font-bold" data-testid="hand-over-anew">{{ stale }}</p>
     <label
       ><span class="label">What to watch</span><textarea v-model="form.watch" class="field" rows="2" maxlength="2000" />
     </label>

@@ -52,7 +52,7 @@ const form = reactive({
 })
 const complaints = ref<string[]>([])
 const problems = ref<Record<string, string>>({})
-const { problemsOf } = useEntryRules()
+const rules = useEntryRules()
 /** What stands in the line where nobody says how long it takes. */
 const USUAL_MINUTES = 60
 /** Where a field of the lines goes by another name in this form. */
@@ -169,7 +169,7 @@ function machineAndCustomer(): Known | undefined {
   }
 }
 
-async function open(): Promise<void> {
+const open = oneAtATime(async () => {
   problems.value = {}
   const both = machineAndCustomer()
   const day = form.waits ? new Date() : new Date(`${form.day}T${form.from || '12:00'}`)
@@ -188,9 +188,10 @@ async function open(): Promise<void> {
     : { from: instantAt(form.day, form.from), until: instantAt(form.day, form.until) }
   const window = Object.fromEntries(Object.entries(promised).filter(([, value]) => value !== undefined))
   const arranged = { ...window, ...(form.minutes > 0 ? { minutes: form.minutes } : {}) }
-  for (const [path, expected] of Object.entries(problemsOf('visit-opened', opened)))
+  for (const [path, expected] of Object.entries(await rules.checked('visit-opened', opened)))
     problems.value[FIELD_OF[path] ?? 'machine'] = expected
-  for (const expected of Object.values(problemsOf('arranged', arranged))) problems.value.day = `Promised: ${expected}`
+  for (const expected of Object.values(await rules.checked('arranged', arranged)))
+    problems.value.day = `Promised: ${expected}`
   if (Object.keys(problems.value).length > 0) return
   const { waits } = form
   const first = along.value && firstOf(along.value)
@@ -216,7 +217,7 @@ async function open(): Promise<void> {
       })),
   ])
   await navigateTo(waits && !first ? '/' : `/visits/${visitId}`)
-}
+})
 useHead({ title: 'New visit · Pike Lamp' })
 </script>
 

@@ -101,7 +101,8 @@ export { expect }
 
 function copyOf(seeded: string): ReturnType<typeof temporaryFolder> {
   const own = temporaryFolder()
-  execFileSync('cp', ['-R', `${seeded}/.`, own.path])
+  // With its hours: a journal that was written since it was last read is read whole.
+  execFileSync('cp', ['-Rp', `${seeded}/.`, own.path])
   return own
 }
 

@@ -7,6 +7,7 @@ import { considered } from '#core/visit/journey'
 import { UNNAMED_SHOP } from '#core/visit/shop'
 import { entry, opened, VISIT } from '#core/visit/test-journal'
 import { freshBrowser } from '~/utils/browser.fixture'
+import { useOutbox } from './outbox'
 import { visitJourney } from './visit-journey'
 
 const SECOND = '0197a000-0009-7000-8000-000000000002'
@@ -63,6 +64,14 @@ describe('the journey of the open visit', () => {
     const [other] = journey.others.value
     expect(other?.entries.at(-1)).toMatchObject({ kind: 'note', visitId: SECOND, lamport: 4 })
     await vi.waitFor(() => expect(consider).toHaveBeenCalledTimes(2))
+  })
+  it('says nothing of a line that the shop has refused', async () => {
+    vi.stubGlobal('fetch', async () => Response.json({ title: 'Not so.' }, { status: 422 }))
+    const { journey } = openAt(VISIT, first(), [part(SECOND, second())])
+    journey.appendTo(SECOND, 'note', { text: 'refused', seenAndLeft: false })
+    expect(journey.others.value[0]?.entries).toHaveLength(4)
+    await vi.waitFor(() => expect(useOutbox().refused).toHaveLength(1))
+    expect(journey.others.value[0]?.entries).toHaveLength(3)
   })
   it('hears what another tab wrote there, once, and lets go what leaves', async () => {
     const { journey, entries } = openAt(SECOND, second(), [part(VISIT, first())])

@@ -48,13 +48,14 @@ export function visitJourney(
   }
   watch(() => outbox.pending, hear, { immediate: true })
 
-  const others = computed((): VisitPart[] =>
-    parts.value.map((part) => {
-      const known = new Set(part.entries.map(({ id }) => id))
-      const more = written.value.filter(({ id, visitId: of }) => of === part.visitId && !known.has(id))
+  const others = computed((): VisitPart[] => {
+    const refused = new Set(outbox.refused.map(({ entry }) => entry.id))
+    return parts.value.map((part) => {
+      const left = new Set([...refused, ...part.entries.map(({ id }) => id)])
+      const more = written.value.filter(({ id, visitId: of }) => of === part.visitId && !left.has(id))
       return more.length === 0 ? part : { ...part, entries: [...part.entries, ...more].sort(compareEntries) }
-    }),
-  )
+    })
+  })
   /** The journey as the journals say it now, in the order of its sheet: nothing until the open visit is known. */
   const order = computed(() => {
     const id = visitId.value

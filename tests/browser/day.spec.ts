@@ -127,7 +127,7 @@ test('a stop is dragged into another place, and into another van', { tag: '@desk
   expect((await order(page)).toSorted()).toEqual(before.toSorted())
 })
 
-test('a better order is offered, and taken by an act alone', async ({ page, shop }) => {
+test('a better order is offered, and taken by an act alone', { tag: '@desk' }, async ({ page, shop }) => {
   await fixClock(page)
   await page.goto(shop.url)
   await expect(page.getByTestId('better')).toContainText('home')
@@ -219,7 +219,7 @@ test('a visit is moved, promised, split and called off', { tag: '@desk' }, async
   await expect(page.getByTestId('week').locator('[data-day=waiting]')).toContainText('Ketterick orchard')
 })
 
-test('the van is loaded once for all visits, shelf by shelf', async ({ page, shop }) => {
+test('the van is loaded once for all visits, shelf by shelf', { tag: '@desk' }, async ({ page, shop }) => {
   await fixClock(page)
   await page.goto(shop.url)
   const morning = page.getByTestId('morning')

@@ -30,30 +30,30 @@ test('what comes due on one road becomes calls that wait for a day, and back aga
   expect(problems).toEqual([])
 })
 
-test('calls that were written down are taken back at once; what may fail is chosen like what is due', async ({
-  page,
-  shop,
-  problems,
-}) => {
-  await fixClock(page)
-  await page.goto(`${shop.url}/due?days=14`)
-  const forecast = page.getByTestId('forecast')
-  await expect(forecast).toContainText('12 May to 1 October')
-  await expect(forecast.getByTestId('forecast-total')).toHaveText(/^\d/)
-  const likely = forecast.getByTestId('ahead').first()
-  const name = ((await likely.locator('strong').textContent()) ?? '').split(', ')[1] ?? ''
-  await likely.click()
-  await page.getByTestId('write-calls').click()
-  await expect(page.getByTestId('calls-written')).toContainText('1 call')
-  const waiting = async () =>
-    (
-      (await (
-        await page.request.get(`${shop.url}/api/day?from=2026-05-11T22:00:00Z&to=2026-05-12T22:00:00Z`)
-      ).json()) as { waiting: { customer: { name: string }; callerSays: string }[] }
-    ).waiting.filter(({ customer, callerSays }) => customer.name === name && callerSays.startsWith('Look at it'))
-  await expect.poll(waiting).toHaveLength(1)
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect.poll(waiting).toHaveLength(0)
-  await expect(page.getByTestId('calls-written')).toHaveCount(0)
-  expect(problems).toEqual([])
-})
+test(
+  'calls that were written down are taken back at once; what may fail is chosen like what is due',
+  { tag: '@desk' },
+  async ({ page, shop, problems }) => {
+    await fixClock(page)
+    await page.goto(`${shop.url}/due?days=14`)
+    const forecast = page.getByTestId('forecast')
+    await expect(forecast).toContainText('12 May to 1 October')
+    await expect(forecast.getByTestId('forecast-total')).toHaveText(/^\d/)
+    const likely = forecast.getByTestId('ahead').first()
+    const name = ((await likely.locator('strong').textContent()) ?? '').split(', ')[1] ?? ''
+    await likely.click()
+    await page.getByTestId('write-calls').click()
+    await expect(page.getByTestId('calls-written')).toContainText('1 call')
+    const waiting = async () =>
+      (
+        (await (
+          await page.request.get(`${shop.url}/api/day?from=2026-05-11T22:00:00Z&to=2026-05-12T22:00:00Z`)
+        ).json()) as { waiting: { customer: { name: string }; callerSays: string }[] }
+      ).waiting.filter(({ customer, callerSays }) => customer.name === name && callerSays.startsWith('Look at it'))
+    await expect.poll(waiting).toHaveLength(1)
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect.poll(waiting).toHaveLength(0)
+    await expect(page.getByTestId('calls-written')).toHaveCount(0)
+    expect(problems).toEqual([])
+  },
+)

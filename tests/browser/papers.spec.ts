@@ -115,98 +115,99 @@ const RETURNED = {
   says: 'grinds since the second day',
 } satisfies Call
 
-test('what goes back under its warranty has its claim, its parcel, and a place under the Day until it is back', async ({
-  page,
-  standing,
-  problems,
-}) => {
-  await fixClock(page)
-  const visit = await called(standing.url, RETURNED)
-  await page.goto(`${standing.url}/visits/${visit}/test`)
-  await say(page, 'running 6.1')
-  await say(page, 'grinds')
-  await page.goto(`${standing.url}/visits/${visit}/decide`)
-  await choose(page, 'return-under-warranty')
-  // The second trip is in the sum.
-  await expect(page.getByTestId('account')).toContainText('Second journey, to fit it again$55.00')
-  await page.goto(`${standing.url}/visits/${visit}/hand-over`)
-  await page.getByTestId('show-claim').click()
-  await expect(page.getByTestId('claim-complaint')).toHaveValue('grinds since the second day')
-  await expect(page.getByTestId('claim-until')).toHaveValue('2028-04-20')
-  await page.getByTestId('claim-opened').check()
-  await page.getByTestId('claim-write').click()
-  await expect(page.getByRole('alert')).toContainText('It was opened: say why')
-  await page.getByTestId('claim-opened').uncheck()
-  await page.getByTestId('claim-identity').fill('J 4471-08')
-  await page.getByTestId('claim-to').fill('The counter it came from')
-  await page.getByTestId('claim-write').click()
-  const paper = page.getByTestId('claim-paper')
-  for (const words of [
-    'J 4471-08',
-    'Under warranty toThursday 20 April 2028',
-    'No, as it was found',
-    'Current6.1 A',
-    'The whole pump as it was sold',
-    'Pressure switch and gauge where they are not its own',
-    'Drained and dry',
-  ])
-    await expect(paper).toContainText(words)
-  await page.getByTestId('claim-sent').click()
-  await expect(page.getByTestId('claim-stands')).toContainText('Out: it stands under the Day')
-  await expect.poll(() => keptAt(standing.url, visit, 'claim-moved')).toHaveLength(1)
-  const due = page.getByTestId('due')
-  await page.goto(`${standing.url}/?day=2026-05-26`)
-  await expect(due).toContainText('Pump under warranty: sent off, not back yet')
-  await page.goto(`${standing.url}/visits/${visit}/hand-over`)
-  await page.getByTestId('show-claim').click()
-  await page.getByTestId('claim-back').click()
-  await expect(page.getByTestId('claim-stands')).toContainText('Closed')
-  await expect.poll(() => keptAt(standing.url, visit, 'claim-moved')).toHaveLength(2)
-  await Promise.all([
-    page.waitForResponse((response) => response.url().includes('/api/due?until=')),
-    page.goto(`${standing.url}/?day=2026-05-26`),
-  ])
-  await expect(page.getByText('Pump under warranty')).toHaveCount(0)
-  expect(problems).toEqual([])
-})
+test(
+  'what goes back under its warranty has its claim, its parcel, and a place under the Day until it is back',
+  { tag: '@desk' },
+  async ({ page, standing, problems }) => {
+    await fixClock(page)
+    const visit = await called(standing.url, RETURNED)
+    await page.goto(`${standing.url}/visits/${visit}/test`)
+    await say(page, 'running 6.1')
+    await say(page, 'grinds')
+    await page.goto(`${standing.url}/visits/${visit}/decide`)
+    await choose(page, 'return-under-warranty')
+    // The second trip is in the sum.
+    await expect(page.getByTestId('account')).toContainText('Second journey, to fit it again$55.00')
+    await page.goto(`${standing.url}/visits/${visit}/hand-over`)
+    await page.getByTestId('show-claim').click()
+    await expect(page.getByTestId('claim-complaint')).toHaveValue('grinds since the second day')
+    await expect(page.getByTestId('claim-until')).toHaveValue('2028-04-20')
+    await page.getByTestId('claim-opened').check()
+    await page.getByTestId('claim-write').click()
+    await expect(page.getByRole('alert')).toContainText('It was opened: say why')
+    await page.getByTestId('claim-opened').uncheck()
+    await page.getByTestId('claim-identity').fill('J 4471-08')
+    await page.getByTestId('claim-to').fill('The counter it came from')
+    await page.getByTestId('claim-write').click()
+    const paper = page.getByTestId('claim-paper')
+    for (const words of [
+      'J 4471-08',
+      'Under warranty toThursday 20 April 2028',
+      'No, as it was found',
+      'Current6.1 A',
+      'The whole pump as it was sold',
+      'Pressure switch and gauge where they are not its own',
+      'Drained and dry',
+    ])
+      await expect(paper).toContainText(words)
+    await page.getByTestId('claim-sent').click()
+    await expect(page.getByTestId('claim-stands')).toContainText('Out: it stands under the Day')
+    await expect.poll(() => keptAt(standing.url, visit, 'claim-moved')).toHaveLength(1)
+    const due = page.getByTestId('due')
+    await page.goto(`${standing.url}/?day=2026-05-26`)
+    await expect(due).toContainText('Pump under warranty: sent off, not back yet')
+    await page.goto(`${standing.url}/visits/${visit}/hand-over`)
+    await page.getByTestId('show-claim').click()
+    await page.getByTestId('claim-back').click()
+    await expect(page.getByTestId('claim-stands')).toContainText('Closed')
+    await expect.poll(() => keptAt(standing.url, visit, 'claim-moved')).toHaveLength(2)
+    await Promise.all([
+      page.waitForResponse((response) => response.url().includes('/api/due?until=')),
+      page.goto(`${standing.url}/?day=2026-05-26`),
+    ])
+    await expect(page.getByText('Pump under warranty')).toHaveCount(0)
+    expect(problems).toEqual([])
+  },
+)
 
-test('without an address of its own a shop mails nothing, and its numbers are written as it writes them', async ({
-  page,
-  problems,
-}) => {
-  const folder = temporaryFolder()
-  const server = await serve(join(folder.path, 'shop'))
-  await page.goto(`${server.url}/settings`)
-  for (const [field, value] of [
-    ['name', 'Weir Lane Pumps'],
-    ['currency', 'EUR'],
-    ['hourly', '80'],
-    ['mail', 'weir lane'],
-  ] as const)
-    await page.getByTestId(`settings-${field}`).fill(value)
-  await page.getByTestId('settings-numbers').selectOption('comma')
-  await page.getByTestId('settings-keep').click()
-  await expect(page.getByRole('alert')).toContainText('mail address: ')
-  await page.getByTestId('settings-mail').fill('')
-  await page.getByTestId('settings-keep').click()
-  await expect(page).toHaveURL(`${server.url}/`)
-  const visit = await called(server.url, DRIPPING)
-  await page.goto(`${server.url}/visits/${visit}/decide`)
-  await choose(page, 'replace-shaft-seal')
-  await page.goto(`${server.url}/visits/${visit}/prove`)
-  await say(page, 'running 6.35')
-  await page.goto(`${server.url}/visits/${visit}/hand-over`)
-  const sheet = page.getByTestId('sheet')
-  await expect(sheet).toContainText('6,35 A')
-  await expect(page.getByTestId('sheet-price')).toHaveText(/^\d+,\d\d\s€$/)
-  await page.getByLabel('Not proved').fill('the owner had to leave')
-  await page.getByTestId('hand-over').click()
-  await page.getByTestId('mail-sheet').click()
-  await page.getByTestId('mail-to').fill('harrow@bell-lane.example')
-  await page.getByTestId('mail-send').click()
-  await expect(page.getByTestId('mail-dialog').getByRole('alert')).toContainText('no mail address yet')
-  expect(await keptAt(server.url, visit, 'mailed')).toHaveLength(0)
-  await server.kill('SIGTERM')
-  folder.remove()
-  expect(problems.filter((each) => !each.includes('409'))).toEqual([])
-})
+test(
+  'without an address of its own a shop mails nothing, and its numbers are written as it writes them',
+  { tag: '@desk' },
+  async ({ page, problems }) => {
+    const folder = temporaryFolder()
+    const server = await serve(join(folder.path, 'shop'))
+    await page.goto(`${server.url}/settings`)
+    for (const [field, value] of [
+      ['name', 'Weir Lane Pumps'],
+      ['currency', 'EUR'],
+      ['hourly', '80'],
+      ['mail', 'weir lane'],
+    ] as const)
+      await page.getByTestId(`settings-${field}`).fill(value)
+    await page.getByTestId('settings-numbers').selectOption('comma')
+    await page.getByTestId('settings-keep').click()
+    await expect(page.getByRole('alert')).toContainText('mail address: ')
+    await page.getByTestId('settings-mail').fill('')
+    await page.getByTestId('settings-keep').click()
+    await expect(page).toHaveURL(`${server.url}/`)
+    const visit = await called(server.url, DRIPPING)
+    await page.goto(`${server.url}/visits/${visit}/decide`)
+    await choose(page, 'replace-shaft-seal')
+    await page.goto(`${server.url}/visits/${visit}/prove`)
+    await say(page, 'running 6.35')
+    await page.goto(`${server.url}/visits/${visit}/hand-over`)
+    const sheet = page.getByTestId('sheet')
+    await expect(sheet).toContainText('6,35 A')
+    await expect(page.getByTestId('sheet-price')).toHaveText(/^\d+,\d\d\s€$/)
+    await page.getByLabel('Not proved').fill('the owner had to leave')
+    await page.getByTestId('hand-over').click()
+    await page.getByTestId('mail-sheet').click()
+    await page.getByTestId('mail-to').fill('harrow@bell-lane.example')
+    await page.getByTestId('mail-send').click()
+    await expect(page.getByTestId('mail-dialog').getByRole('alert')).toContainText('no mail address yet')
+    expect(await keptAt(server.url, visit, 'mailed')).toHaveLength(0)
+    await server.kill('SIGTERM')
+    folder.remove()
+    expect(problems.filter((each) => !each.includes('409'))).toEqual([])
+  },
+)

@@ -80,48 +80,48 @@ test('a repair that does not prove goes back to Test with what is known, and is 
   expect(problems).toEqual([])
 })
 
-test('handing over without a proof wants its reason; a correction makes a second issue, and the first stays', async ({
-  page,
-  standing,
-  problems,
-}) => {
-  await fixClock(page)
-  const visit = await called(standing.url, HUMMING)
-  await page.goto(`${standing.url}/visits/${visit}/decide`)
-  await choose(page, 'replace-run-capacitor')
-  await page.goto(`${standing.url}/visits/${visit}/prove`)
-  await say(page, 'loaded 234')
-  await page.getByTestId('stage-end').click()
-  await page.getByTestId('hand-over').click()
-  await expect(page.getByRole('alert').first()).toContainText('why it is handed over without these proofs')
-  await page.getByTestId('unproved').locator('input').fill('the clamp meter is at the shop')
-  await page.getByTestId('hand-over').click()
-  const sheet = page.getByTestId('sheet')
-  await expect(sheet).toContainText('Not proved: amps. The clamp meter is at the shop')
-  await expect(page.getByTestId('sheet-issue')).toContainText('Sheet, issue 1')
-  // The clamp meter was in the van after all.
-  await page.goto(`${standing.url}/visits/${visit}/prove`)
-  await say(page, 'running 6.6')
-  await page.goto(`${standing.url}/visits/${visit}/hand-over`)
-  await expect(page.getByTestId('sheet-issue')).toContainText('Not handed over yet')
-  await page.getByTestId('hand-over').click()
-  await expect(page.getByTestId('sheet-issue')).toContainText('Sheet, issue 2')
-  await expect.poll(() => keptAt(standing.url, visit, 'handed-over')).toHaveLength(2)
-  const folder = temporaryFolder()
-  const paper = `${standing.url}/api/visits/${visit}/sheet.pdf`
-  const [first, second] = [
-    await sheetText(page, folder.path, `${paper}?issue=1`),
-    await sheetText(page, folder.path, paper),
-  ]
-  expect(first).toContain('Not proved: amps')
-  expect(first).toContain('Sheet, issue 1')
-  expect(second).not.toContain('Not proved')
-  expect(second).toMatch(/Sheet, issue 2/)
-  expect(second).toContain('6.6 A')
-  expect((await page.request.get(`${paper}?issue=3`)).status()).toBe(422)
-  folder.remove()
-  expect(problems).toEqual([])
-})
+test(
+  'handing over without a proof wants its reason; a correction makes a second issue, and the first stays',
+  { tag: '@desk' },
+  async ({ page, standing, problems }) => {
+    await fixClock(page)
+    const visit = await called(standing.url, HUMMING)
+    await page.goto(`${standing.url}/visits/${visit}/decide`)
+    await choose(page, 'replace-run-capacitor')
+    await page.goto(`${standing.url}/visits/${visit}/prove`)
+    await say(page, 'loaded 234')
+    await page.getByTestId('stage-end').click()
+    await page.getByTestId('hand-over').click()
+    await expect(page.getByRole('alert').first()).toContainText('why it is handed over without these proofs')
+    await page.getByTestId('unproved').locator('input').fill('the clamp meter is at the shop')
+    await page.getByTestId('hand-over').click()
+    const sheet = page.getByTestId('sheet')
+    await expect(sheet).toContainText('Not proved: amps. The clamp meter is at the shop')
+    await expect(page.getByTestId('sheet-issue')).toContainText('Sheet, issue 1')
+    // The clamp meter was in the van after all.
+    await page.goto(`${standing.url}/visits/${visit}/prove`)
+    await say(page, 'running 6.6')
+    await page.goto(`${standing.url}/visits/${visit}/hand-over`)
+    await expect(page.getByTestId('sheet-issue')).toContainText('Not handed over yet')
+    await page.getByTestId('hand-over').click()
+    await expect(page.getByTestId('sheet-issue')).toContainText('Sheet, issue 2')
+    await expect.poll(() => keptAt(standing.url, visit, 'handed-over')).toHaveLength(2)
+    const folder = temporaryFolder()
+    const paper = `${standing.url}/api/visits/${visit}/sheet.pdf`
+    const [first, second] = [
+      await sheetText(page, folder.path, `${paper}?issue=1`),
+      await sheetText(page, folder.path, paper),
+    ]
+    expect(first).toContain('Not proved: amps')
+    expect(first).toContain('Sheet, issue 1')
+    expect(second).not.toContain('Not proved')
+    expect(second).toMatch(/Sheet, issue 2/)
+    expect(second).toContain('6.6 A')
+    expect((await page.request.get(`${paper}?issue=3`)).status()).toBe(422)
+    folder.remove()
+    expect(problems).toEqual([])
+  },
+)
 
 test('a second look comes due: on the sheet, on the Day and as a calendar file @desk', async ({ page, shop }) => {
   await fixClock(page)

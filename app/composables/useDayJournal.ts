@@ -36,6 +36,9 @@ export function useDayJournal() {
   const line = <K extends EntryKind>(visitId: string | null, kind: K, body: EntryBodies[K], lamport?: number): Entry =>
     writeLine({ visitId, author: author.value, ...(lamport === undefined ? {} : { lamport }) }, kind, body)
   const add = (...lines: Entry[]) => outbox.add(lines)
+  /** What is decided of a stop is written in each of its visits that is still to be done. */
+  const inEach = <K extends EntryKind>(stop: DayVisit, kind: K, body: EntryBodies[K]): Entry[] =>
+    openIn(stop).map((id) => line(id, kind, body))
 
   /** What is kept of a visit, to go on from. */
   async function stateOf(visitId: string) {
@@ -48,10 +51,8 @@ export function useDayJournal() {
 
   return {
     stateOf,
-    /** What is decided of a stop is written in each of its visits that is still to be done. */
-    plan: (stop: DayVisit, body: EntryBodies['planned']) => add(...openIn(stop).map((id) => line(id, 'planned', body))),
-    planAll: (each: readonly Planned[]) =>
-      add(...each.flatMap(({ stop, body }) => openIn(stop).map((id) => line(id, 'planned', body)))),
+    plan: (stop: DayVisit, body: EntryBodies['planned']) => add(...inEach(stop, 'planned', body)),
+    planAll: (each: readonly Planned[]) => add(...each.flatMap(({ stop, body }) => inEach(stop, 'planned', body))),
     /** What was promised holds for all machines of a stop; how long it takes is said of each. */
     arrange: (stop: DayVisit, body: EntryBodies['arranged'], minutes: Readonly<Record<string, number>>) =>
       add(
@@ -59,7 +60,7 @@ export function useDayJournal() {
           line(id, 'arranged', { ...body, ...(minutes[id] === undefined ? {} : { minutes: minutes[id] }) }),
         ),
       ),
-    cancel: (stop: DayVisit, why: string) => add(...openIn(stop).map((id) => line(id, 'cancelled', { why }))),
+    cancel: (stop: DayVisit, why: string) => add(...inEach(stop, 'cancelled', { why })),
     /** One machine of a stop has its journey for itself from now on. */
     setApart: (stop: DayVisit, visitId: string) =>
       add(
@@ -72,10 +73,7 @@ export function useDayJournal() {
       add(...orders.map((order) => line(null, 'day-order', order))),
     /** Puts a call into a day, and the day in the order that it then has. */
     putIn: (stop: DayVisit, at: string, orders: readonly EntryBodies['day-order'][]) =>
-      add(
-        ...openIn(stop).map((id) => line(id, 'planned', { at })),
-        ...orders.map((order) => line(null, 'day-order', order)),
-      ),
+      add(...inEach(stop, 'planned', { at }), ...orders.map((order) => line(null, 'day-order', order))),
     /** Ticks what was loaded, for each visit that wants it. */
     load: (each: readonly { visitId: string; item: string }[], loaded: boolean) =>
       add(...each.map(({ visitId, item }) => line(visitId, 'loaded', { item, loaded }))),

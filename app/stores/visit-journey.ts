@@ -67,13 +67,11 @@ export function visitJourney(
 
   const consideredById = shallowRef<ReadonlyMap<string, { asked: string; answer: Considered }>>(new Map())
   const asked = computed(() =>
-    beside.value.map((part): [string, string] => [
-      part.visitId,
-      JSON.stringify([
-        { ...part, earlier: earlierReadings(part.history, machineOf(liveEntries(part.entries))) },
-        shop.value,
-      ]),
-    ]),
+    beside.value.map(({ visitId: id, entries: journal, history, experience, pace }): [string, string] => {
+      const earlier = earlierReadings(history, machineOf(liveEntries(journal)))
+      const visit: JourneyVisit = { entries: journal, earlier, experience, pace }
+      return [id, JSON.stringify([visit, shop.value])]
+    }),
   )
   watch(
     asked,

@@ -26,7 +26,7 @@ import { foldWork, measuredIn, turnedBy, type Round } from './fold-work'
 import { isChangedSince } from './issue'
 import { newestOf, ofKind } from './of-kind'
 import { judgedUntil, platesOf } from './plate-at'
-import { scheduleOf, type Schedule } from './schedule'
+import { scheduleOf, togetherIn, type Schedule } from './schedule'
 import type { StepRecordAt } from './step-book'
 import { supersessionOf, type Conflict } from './supersession'
 
@@ -198,7 +198,7 @@ export function foldVisit(
   const { customer, plannedMinutes, callerSays } = opened.body
   const schedule = scheduleOf(live)
   const { scheduledAt } = schedule
-  const together = newestOf(live, 'together')?.body.with
+  const together = togetherIn(live)
   const machine = machineOf(live) as Machine
   const findingEntries = ofKind(live, 'finding')
   const fitted = ofKind(live, 'fitted')

@@ -5,9 +5,8 @@ import type { Pace } from '../takedown/as-here'
 import type { Entry } from './entry'
 import { foldVisit, type JourneyPlace, type VisitState } from './fold'
 import { jobOf, priceOf, visitAccount, type Experience, type Job } from './job'
-import { newestOf } from './of-kind'
 import { pricedOf } from './price-lines'
-import { scheduleOf } from './schedule'
+import { scheduleOf, togetherIn } from './schedule'
 import type { Shop } from './shop'
 import { liveEntries } from './supersession'
 
@@ -30,7 +29,7 @@ export function journeySaid(
   entries: readonly Entry[],
 ): { id: string; together?: string; cancelled?: string } {
   const live = liveEntries(entries)
-  const together = newestOf(live, 'together')?.body.with
+  const together = togetherIn(live)
   const { cancelled } = scheduleOf(live)
   return { id, ...(together ? { together } : {}), ...(cancelled === undefined ? {} : { cancelled }) }
 }

@@ -1,4 +1,5 @@
 import type { AccountLine } from '../decision/account'
+import { firstOf } from '../planning/stops'
 import { groupedBy } from '../quantity/grouped'
 import { sumOfCents } from '../quantity/money'
 import type { EntryBodies } from './entry'
@@ -89,7 +90,7 @@ export function ledgerRowOf({
     .sort()
     .at(-1)
   return {
-    number: accountNumber(together ?? id, on),
+    number: accountNumber(firstOf({ id, together }), on),
     visitId: id,
     on,
     customer: customer.name,
@@ -112,7 +113,7 @@ export function ledgerRowOf({
  * beside each other.
  */
 export function togetherInLedger(rows: readonly LedgerRow[]): LedgerRow[] {
-  const journeys = groupedBy(rows, ({ visitId, together }) => together ?? visitId)
+  const journeys = groupedBy(rows, ({ visitId: id, together }) => firstOf({ id, together }))
   return [...journeys.values()].map((of) => {
     const first = of.find(({ together }) => together === undefined) ?? (of[0] as LedgerRow)
     if (of.length === 1) return first

@@ -6,7 +6,7 @@ import { causeTaught, claimIn, confirmedCause, machineOf } from './fold'
 import { machineAfter } from './fitted'
 import { ledgerRowOf, type LedgerRow } from './ledger'
 import { newestOf, ofKind } from './of-kind'
-import { scheduleOf, type Schedule } from './schedule'
+import { scheduleOf, togetherIn, type Schedule } from './schedule'
 import { supersessionOf } from './supersession'
 
 /** What lists need to know of a visit without judging a single reading of it. */
@@ -61,7 +61,7 @@ export function listingOf(entries: readonly Entry[]): VisitListing | undefined {
   const fault = causeTaught({ handedOver, postMortem: dissected?.body, confirmed: confirmedCause(live) })
   const taughtBy = dissected ?? handedOver
   const told = handedOver ? { handedOver: { ...handedOver.body, at: handedOver.at, author: handedOver.author } } : {}
-  const together = newestOf(live, 'together')?.body.with
+  const together = togetherIn(live)
   const account = ledgerRowOf({
     id: opened.visitId as string,
     ...(together ? { together } : {}),

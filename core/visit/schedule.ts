@@ -13,6 +13,11 @@ export interface Schedule {
   arranged: EntryBodies['arranged']
 }
 
+/** The first visit of a visit's journey, where that is another, as the newest word on it says. */
+export function togetherIn(live: readonly Entry[]): string | undefined {
+  return newestOf(live, 'together')?.body.with
+}
+
 /**
  * When a visit is to be done, as the newest word on it says.
  *

@@ -2,6 +2,7 @@ import { KINDS } from '../knowledge/vocabulary'
 import { cautionsFor } from '../knowledge/repairs/owner-words'
 import type { Verdict } from '../judgement/judgement'
 import { complaintWords } from '../planning/day'
+import { firstOf } from '../planning/stops'
 import { formatNumber } from '../quantity/format'
 import type { UnitSystem } from '../quantity/measures'
 import { inNumberStyle } from '../quantity/number-style'
@@ -140,7 +141,7 @@ export function writeSheet(
     watch: watchTexts(state, job, proofs, reader),
     nextDate: state.handedOver?.nextDate,
     due: state.handedOver?.due ?? [],
-    ...(price ? { price, account: accountNumber(state.together ?? state.id, date) } : {}),
+    ...(price ? { price, account: accountNumber(firstOf(state), date) } : {}),
     ...((price || state.payments.length > 0) && state.handedOver
       ? { settled: { ...settled(price?.total ?? 0, state.payments), payments: state.payments } }
       : {}),

@@ -1,5 +1,4 @@
 import type { DayVisit } from '../../core/planning/day'
-import { asStops } from '../../core/planning/stops'
 import type { Routes } from '../../core/planning/order/stop'
 import { tellingReadings } from '../../core/visit/before-after'
 import { foldVisit } from '../../core/visit/fold'
@@ -39,17 +38,8 @@ export async function dayRows(
   }
 }
 
-/** Rows as the Day shows them, those of one journey as one stop. */
-export async function dayStops(
-  app: Pick<ShopApp, 'repository'>,
-  rows: readonly VisitRow[],
-  before: string,
-): Promise<DayVisit<HistoryReading>[]> {
-  return asStops(await dayVisits(app, rows, before))
-}
-
-/** Rows as visits, each with what its machine last read before a day. */
-async function dayVisits(
+/** Rows as the Day shows them, each with what its machine last read before a day. */
+export async function dayVisits(
   { repository }: Pick<ShopApp, 'repository'>,
   rows: readonly VisitRow[],
   before: string,

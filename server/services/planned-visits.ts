@@ -1,10 +1,10 @@
 import { complaintWords, orderDay } from '../../core/planning/day'
 import { splitDay } from '../../core/planning/day-plan'
 import { walkDay } from '../../core/planning/order/day-order'
-import { machinesOf } from '../../core/planning/stops'
+import { asStops, machinesOf } from '../../core/planning/stops'
 import { ordersOf } from '../../core/visit/schedule'
 import { liveEntries } from '../../core/visit/supersession'
-import { dayStops, type DaySpan } from './day-view'
+import { dayVisits, type DaySpan } from './day-view'
 import { dayGrounds } from './day-work'
 import type { ShopApp } from './shop-app'
 import { shopOf } from './visit-view'
@@ -27,7 +27,9 @@ export async function plannedVisits(app: ShopApp, span: DaySpan): Promise<Planne
   if (rows.length === 0) return []
   const orders = ordersOf(liveEntries(await app.repository.orderLines(span.on)), span.on)
   // What goes on on another day has its hours there.
-  const visits = orderDay(await dayStops(app, rows, span.from)).filter(({ scheduledAt }) => scheduledAt < span.to)
+  const visits = orderDay(asStops(await dayVisits(app, rows, span.from))).filter(
+    ({ scheduledAt }) => scheduledAt < span.to,
+  )
   const shop = shopOf((await app.repository.shopEntries()).map(({ entry }) => entry))
   const { grounds } = await dayGrounds(app, rows)
   const midnight = Date.parse(span.from)

@@ -8,7 +8,7 @@ import { connect, type Connection } from '../../server/database/connect'
 import { Repository } from '../../server/database/repository'
 import { visitCalendar } from '../../server/services/calendar'
 import { DayBook, dayGrounds } from '../../server/services/day-work'
-import { dayRows, dayStops } from '../../server/services/day-view'
+import { dayRows, dayVisits } from '../../server/services/day-view'
 import { heavyWork } from '../../server/services/heavy-work'
 import { Journal } from '../../server/services/journal'
 import { PaceBook } from '../../server/services/pace-book'
@@ -133,7 +133,7 @@ describe.each(['embedded', 'server'] as const)('a day on the %s database', (kind
       // What is done asks for nothing any more.
       expect(load[id]?.tools.map(({ label }) => label).includes('meter')).toBe(!handedOver)
     }
-    expect((await dayStops(app, rows, MONDAY.from)).map(({ id }) => id)).toEqual(rows.map(({ id }) => id))
+    expect((await dayVisits(app, rows, MONDAY.from)).map(({ id }) => id)).toEqual(rows.map(({ id }) => id))
     const planned = await plannedVisits(app, MONDAY)
     const events = new ICAL.Component(ICAL.parse(visitCalendar(planned, new Date('2031-05-01T00:00:00Z'))))
       .getAllSubcomponents('vevent')

@@ -14,10 +14,14 @@ const SUBJECTS_AT_ONCE = 500
 const MACHINES_AT_ONCE = 25
 /** Lines that arrived since, beyond which everything is taken in anew. */
 const MOST_BEHIND = 50_000
+/** Lines that arrived since the engine last measured its tables, after which it does so again. */
+const MOST_UNMEASURED = 20_000
 
 interface Mark {
   version: number
   arrival: number
+  /** The newest line when the engine last measured its tables. */
+  measured?: number
 }
 
 /**
@@ -87,9 +91,14 @@ export class SearchIndex {
     }
     if (!isNew) await this.takeAll([...subjects])
     await this.takeTrends(isNew ? undefined : [...subjects])
-    if (isNew) await this.search.measure()
+    const isMeasured = !isNew && newest - (mark.measured ?? 0) <= MOST_UNMEASURED
+    if (!isMeasured) await this.search.measure()
     if (subjects.size > 0) this.counted = undefined
-    await this.repository.setMeta(SEARCHED, { version: SEARCH_VERSION, arrival: changed.newest } satisfies Mark)
+    await this.repository.setMeta(SEARCHED, {
+      version: SEARCH_VERSION,
+      arrival: changed.newest,
+      measured: isMeasured ? (mark.measured ?? 0) : changed.newest,
+    } satisfies Mark)
   }
 
   private async takeVisits(visitIds: readonly string[]): Promise<void> {

@@ -1,8 +1,9 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import { connect, type Connection } from '../../server/database/connect'
 import { Dues } from '../../server/database/dues'
 import { Register } from '../../server/database/register'
@@ -219,6 +220,33 @@ describe.each(['embedded', 'server'] as const)('the register on the %s database'
     expect(await labels('hopkiln', { verdict: 'failed' })).toContain('machine: plunge pool pump')
     expect(await labels('hopkiln', { verdict: 'sound' })).toEqual([])
     expect(await labels('hopkiln', { kind: 'sump' })).toEqual([])
+  })
+
+  it('puts words straight into their indexes, where a search reads no list of what is new', async () => {
+    const whose = customer({ name: 'Netherby Straightin' })
+    await journal.append([line('customer-set', { customer: whose })])
+    expect(await labels('straightin')).toEqual(['customer: Netherby Straightin'])
+    const { rows } = (await connection.db.execute(
+      sql`select gin_clean_pending_list('search_who') + gin_clean_pending_list('search_said') as pages`,
+    )) as unknown as { rows: { pages: unknown }[] }
+    expect(Number(rows[0]?.pages)).toBe(0)
+  })
+
+  it('has the engine measure its tables anew after very many lines, and not before', async () => {
+    await index.catchUp()
+    const measure = vi.spyOn(search, 'measure')
+    const arriving = async (lines: number) => {
+      const newest = await repository.newestArrival()
+      const mark = await repository.meta<{ version: number }>('searched')
+      await repository.setMeta('searched', { ...mark, measured: newest - lines })
+      await journal.append([line('customer-set', { customer: customer() })])
+      await index.catchUp()
+      return measure.mock.calls.length
+    }
+    expect(await arriving(10_000)).toBe(0)
+    expect(await arriving(20_000)).toBe(1)
+    expect(await labels('alder holt')).not.toEqual([])
+    expect(measure).toHaveBeenCalledTimes(1)
   })
 
   it('takes a machine out of what is asked for once it is retired, and puts it back', async () => {

@@ -29,6 +29,8 @@ export interface TakenIn {
   standing: number
 }
 const MOST_TAKEN_IN = 20
+/** So many pairs that may be one customer are shown at once. */
+const MOST_TWINS = 20
 
 /** Customers, places and machines as the shop finds them again. */
 export class Register {
@@ -220,19 +222,19 @@ export class Register {
     customerIds: readonly string[],
   ): Promise<{ one: Customer; other: Customer; because: ('phone' | 'place')[] }[]> {
     if (customerIds.length === 0) return []
+    // A limit for each keeps the engine with the indexes: many at one street and number let it read the whole table.
+    const like = (alike: SQL) => sql`(select b.id, b.phone_key, b.address_key from customers b
+      where ${alike} and b.id <> a.id and b.merged_into is null and not exists (select 1 from kept_apart k
+        where (k.one = a.id and k.other = b.id) or (k.one = b.id and k.other = a.id)) limit ${MOST_TWINS})`
     const rows = await this.db.execute(sql`
       select a.id as one, b.id as other, coalesce(a.phone_key = b.phone_key, false) as phone,
         coalesce(a.address_key = b.address_key, false) as place
-      from customers a join (
-        select a.id as of, b.id from customers a join customers b on b.phone_key = a.phone_key
-        where ${isAnyOfIds('a.id', customerIds)}
-        union select a.id as of, b.id from customers a join customers b on b.address_key = a.address_key
-        where ${isAnyOfIds('a.id', customerIds)} and a.address_key ~ '[0-9]'
-      ) like_it on like_it.of = a.id join customers b on b.id = like_it.id
-      where b.id <> a.id and a.merged_into is null and b.merged_into is null
-        and not exists (select 1 from kept_apart k
-          where (k.one = a.id and k.other = b.id) or (k.one = b.id and k.other = a.id))
-      limit 20`)
+      from customers a cross join lateral (
+        ${like(sql`b.phone_key = a.phone_key`)}
+        union ${like(sql`b.address_key = a.address_key and a.address_key ~ '[0-9]'`)}
+      ) b
+      where ${isAnyOfIds('a.id', customerIds)} and a.merged_into is null
+      limit ${MOST_TWINS}`)
     const pairs = (rows as unknown as { rows: { one: string; other: string; phone: boolean; place: boolean }[] }).rows
     const seen = new Set<string>()
     const whole = await this.customersById([...new Set(pairs.flatMap(({ one, other }) => [one, other]))])

@@ -291,7 +291,7 @@ const FEWEST_VISITS = 2
 
 const LINES_AT_ONCE = 2_000
 /** So many answers of a kind are looked through and counted; whoever has more types on. */
-const MOST_HITS = 600
+const MOST_HITS = 400
 
 /** What is part of another record is found under that one. */
 const STANDS_FOR_ITSELF = sql`subject <> all(array(

@@ -32,6 +32,16 @@ describe('when readings meet their limit', () => {
     expect(crossingOf(slow, { low: 98.8 }, { logarithmic: false, now })).toMatchObject({ is: 'clear' })
   })
 
+  it('is found now at the earliest where nobody has read it for long', () => {
+    // Rough readings round 14, of 25 at most: the edge of the band is there within a year of the last.
+    const rough = points(18, 12, 14)
+    const found = (at: number) => crossingOf(rough, { high: 25 }, { logarithmic: false, now: at })
+    expect(found(year(2))).toMatchObject({ is: 'clear' })
+    const { earliest } = found(year(2)) as { earliest: number }
+    expect(earliest).toBeLessThan(year(4))
+    expect(found(year(4))).toEqual({ is: 'clear', earliest: year(4) })
+  })
+
   it('says what is past, what stays clear, and what cannot be told', () => {
     expect(crossingOf(points(92, 87), { low: 88 }, { logarithmic: false, now })).toEqual({ is: 'past' })
     expect(crossingOf(points(92, 92), { low: 88 }, { logarithmic: false, now })).toEqual({ is: 'clear' })

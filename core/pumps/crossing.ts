@@ -51,11 +51,13 @@ export function crossingOf(
     const known = instants.filter((instant) => instant !== undefined)
     return known.length > 0 ? Math.min(...known) : undefined
   }
-  const earliest = first(trends.map((trend) => trend.earliest))
   const nearest = trends
     .filter(({ crossesAt }) => crossesAt !== undefined && crossesAt <= now + FORETOLD_YEARS * MILLISECONDS_PER_YEAR)
     .sort((a, b) => (a.crossesAt as number) - (b.crossesAt as number))[0]
   const at = nearest?.crossesAt
+  const edge = first(trends.map((trend) => trend.earliest))
+  // What has not been read for a while may be there already: it is found there now at the earliest.
+  const earliest = edge !== undefined && (at === undefined || at > now) ? Math.max(edge, now) : edge
   if (!nearest || at === undefined) return { is: 'clear', ...(earliest === undefined ? {} : { earliest }) }
   const { limit, latest } = nearest
   return {

@@ -31,7 +31,7 @@ describe('a line that meets its limit', () => {
       {
         kind: 'crossing',
         on: '2026-07-20',
-        what: 'run capacitor 26.1 μF, meets 22.5 μF between 2026-06 and 2026-11',
+        what: 'run capacitor 26.1 μF, meets 22.5 μF between Jun 2026 and Nov 2026',
         visitId: 'v',
       },
     ])

@@ -1,3 +1,4 @@
+import { monthWords } from '../quantity/day'
 import { DUE_MINUTES, SEASONS, TREND_AHEAD, type SeasonDays, type SeasonJob } from '../knowledge/shop/seasons'
 import { seasonDues } from '../planning/season'
 import { formatReading } from '../quantity/reading'
@@ -79,9 +80,9 @@ export function trendDue(
 
 /** Between when and when a line meets its limit, by the month. */
 function spanWords({ on = '', earliest, latest }: MachineTrend): string {
-  if (earliest === undefined && latest === undefined) return `about ${on.slice(0, 7)}`
-  const to = latest === undefined ? 'much later' : latest.slice(0, 7)
-  const from = (earliest ?? on).slice(0, 7)
+  if (earliest === undefined && latest === undefined) return `about ${monthWords(on)}`
+  const to = latest === undefined ? 'much later' : monthWords(latest)
+  const from = monthWords(earliest ?? on)
   return from === to ? `in ${from}` : `between ${from} and ${to}`
 }
 

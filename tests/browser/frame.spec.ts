@@ -176,3 +176,19 @@ test(
     await expect(page.getByTestId('journal')).toContainText('of cable off')
   },
 )
+
+test('an address without a page says so, in the look of the rest, and leads back', async ({ page, standing }) => {
+  const complaints: string[] = []
+  page.on('console', (message) => {
+    if (message.text().includes('Content Security Policy')) complaints.push(message.text())
+  })
+  await page.emulateMedia({ colorScheme: 'dark' })
+  await page.goto(`${standing.url}/visits/first/second/third/no-such-page-anywhere-in-the-whole-of-the-shop`)
+  await expect(page.getByRole('heading', { name: 'There is no page here' })).toBeVisible()
+  await expect(page.getByTestId('error-page')).toContainText('/visits/first/second/third/no-such-page')
+  await expect(page.locator('html')).toHaveAttribute('data-scheme', 'cellar')
+  expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true)
+  await page.getByRole('button', { name: 'To Pumps' }).click()
+  await expect(page.getByRole('heading', { name: 'Pumps' })).toBeVisible()
+  expect(complaints).toEqual([])
+})

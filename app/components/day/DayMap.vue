@@ -92,7 +92,9 @@ const marks = computed(() => {
   for (const { id, letter, name } of waiting) put(id, placeOf(id), { text: name, sign: letter, is: 'call' })
   return found
 })
-const labels = computed(() => placeLabels(marks.value, size.value))
+const villages = computed(() => sketch.villages.map((each) => ({ ...each, ...at(each) })))
+const named = computed(() => placeLabels(marks.value, villages.value, size.value))
+const labels = computed(() => named.value.labels)
 const isLit = (key: string) => key === litId || key === fitId?.id
 const widthOf = (sign: string) => Math.max(24, 12 + sign.length * 8)
 const spoken = computed(
@@ -112,9 +114,7 @@ const spoken = computed(
       :class="{ 'is-track': road.isTrack }"
     />
     <path v-for="(bridge, index) in sketch.bridges" :key="`b${index}`" :d="line(bridge)" class="bridge" />
-    <text v-for="{ name, x, y } in sketch.villages" :key="name" :x="x * SCALE" :y="y * SCALE" class="village">
-      {{ name }}
-    </text>
+    <text v-for="{ name, x, y } in named.areas" :key="name" :x="x" :y="y" class="village">{{ name }}</text>
     <path v-for="(each, index) in ways" :key="`w${index}`" :d="each" class="tour" />
     <path v-for="(each, index) in ways" :key="`i${index}`" :d="each" class="tour-inside" />
     <template v-if="fitWay">

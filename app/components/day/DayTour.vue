@@ -174,6 +174,10 @@ function move(id: string, by: -1 | 1): void {
 .has-break {
   margin-block: 2px;
 }
+/* A lit row is coloured up to its edge, and would cover half of the line above it. */
+.drive:has(+ .is-lit) {
+  margin-bottom: 2px;
+}
 .rest {
   grid-column: 3;
   text-align: left;

@@ -34,7 +34,7 @@ const say = (fault: string, verdict: 'not-this' | 'it-was-this') => visit.append
               >
               <span class="number shrink-0 font-bold">{{ formatPercent(suspect.probability) }}</span>
             </span>
-            <span class="block truncate text-[0.88rem] text-slate">{{
+            <span class="block text-[0.88rem] leading-tight text-slate">{{
               suspect.because[0] ?? 'nothing speaks for or against it yet'
             }}</span>
             <span class="mt-1 block h-1.5 bg-rule" aria-hidden="true"

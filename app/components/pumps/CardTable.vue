@@ -69,7 +69,7 @@ const fitted = ({ identity, since, part }: CardRow) => {
     >
       <StateMark :verdict="row.verdict" :size="20" />
       <span class="min-w-0"
-        ><strong class="block truncate">{{ row.label }}</strong
+        ><strong class="block">{{ row.label }}</strong
         ><span class="soft block truncate">{{ fitted(row) }}</span></span
       >
       <LifeLine :row="row" :x="x" :now="at" :width="WIDTH" :height="HEIGHT" />

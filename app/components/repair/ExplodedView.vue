@@ -56,14 +56,17 @@ const placed = computed(() => {
     const times = piece.count !== undefined && piece.count > 1 ? ` × ${piece.count}` : ''
     const name = `${nameOf(piece)}${times}${piece.state === 'off' ? ', off' : ''}`
     const half = name.length * 3.8
+    const row = index % ROWS
+    // The first rows of names stand beside what everything comes off from, the others below it.
+    const end = row < 2 ? WIDTH - BASE_WIDTH : WIDTH - 4
     return {
       ...piece,
       shape,
       x,
       scale,
       name,
-      textX: Math.min(WIDTH - half - 4, Math.max(half + 4, x)),
-      textY: AXIS + 86 + (index % ROWS) * 20,
+      textX: Math.min(end - half, Math.max(half + 4, x)),
+      textY: AXIS + 86 + row * 20,
     }
   })
 })
@@ -179,6 +182,13 @@ svg {
 }
 .is-off {
   color: var(--slate);
+}
+/* The lines to the names below pass behind these. */
+text {
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 4px;
+  stroke-linejoin: round;
 }
 .is-lit text {
   font-weight: 700;

@@ -7,7 +7,7 @@ const { error } = defineProps<{ error: NuxtError }>()
 useScheme()
 const isUnknown = computed(() => (error.statusCode ?? 500) === 404)
 const address = computed(() => window.location.pathname)
-useHead({ title: () => (isUnknown.value ? 'No page here' : 'Broken off') })
+useHead({ title: () => `${isUnknown.value ? 'No page here' : 'Broken off'} · Pike Lamp` })
 </script>
 
 <template>
@@ -23,7 +23,8 @@ useHead({ title: () => (isUnknown.value ? 'No page here' : 'Broken off') })
     <template v-else>
       <h1 class="text-3xl">The page broke off</h1>
       <p>
-        What was written is kept. Load it again; if it breaks off again, go to the Day and open the visit from there.
+        Every line that was kept, here or at the shop, stays. Load the page again; if it breaks off again, go to the Day
+        and open the visit from there.
       </p>
       <p class="text-slate break-words max-w-full">{{ error.message }}</p>
     </template>

@@ -1,6 +1,6 @@
-import { monthWords } from '../quantity/day'
 import { DUE_MINUTES, SEASONS, TREND_AHEAD, type SeasonDays, type SeasonJob } from '../knowledge/shop/seasons'
 import { seasonDues } from '../planning/season'
+import { monthWords } from '../quantity/day'
 import { formatReading } from '../quantity/reading'
 import { US_READER, type Reader } from '../quantity/sentence'
 import { isUnit } from '../quantity/units'

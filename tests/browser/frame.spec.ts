@@ -192,3 +192,18 @@ test('an address without a page says so, in the look of the rest, and leads back
   await expect(page.getByRole('heading', { name: 'Pumps' })).toBeVisible()
   expect(complaints).toEqual([])
 })
+
+test('a page that breaks off says so, and is loaded again', { tag: '@desk' }, async ({ page, standing }) => {
+  await fixClock(page)
+  // Whatever it is that a browser lacks: the page cannot be put together.
+  await page.addInitScript(() => {
+    if (window.name !== 'mended') Reflect.deleteProperty(window, 'BroadcastChannel')
+  })
+  await page.goto(standing.url)
+  await expect(page.getByRole('heading', { name: 'The page broke off' })).toBeVisible()
+  await page.evaluate(() => {
+    window.name = 'mended'
+  })
+  await page.getByRole('button', { name: 'Load it again' }).click()
+  await expect(page.getByRole('heading', { name: '12 May' })).toBeVisible()
+})

@@ -2,10 +2,10 @@
 import { format } from 'date-fns'
 import type { MachineCard } from '#core/pumps/card'
 import { plateWords } from '#core/pumps/search-lines'
+import { monthWords } from '#core/quantity/day'
 
 /** What to remember: pieces as they were counted, what was left, what is warranted, what the bench found. */
 const { card } = defineProps<{ card: MachineCard }>()
-const month = (day: string) => format(new Date(`${day.slice(0, 10)}T12:00:00`), 'MMM yyyy')
 /** What lies otherwise here stands first, then what is most. */
 const FEW = 6
 const all = ref(false)
@@ -32,7 +32,7 @@ const until = (day: string) => `${day < today ? 'ended' : 'to'} ${format(new Dat
     <section v-if="card.counts.counted.length > 0 || card.measured.length > 0" aria-labelledby="counts-title">
       <div class="flex items-baseline justify-between gap-3">
         <h2 id="counts-title" class="text-[1.05rem]">At the next take-down</h2>
-        <span v-if="card.counts.on" class="text-slate">counted {{ month(card.counts.on) }}</span>
+        <span v-if="card.counts.on" class="text-slate">counted {{ monthWords(card.counts.on) }}</span>
       </div>
       <ul data-testid="card-counts">
         <li v-for="each in pieces" :key="each.words" class="flex gap-3 py-0.5">
@@ -56,7 +56,7 @@ const until = (day: string) => `${day < today ? 'ended' : 'to'} ${format(new Dat
       <ul data-testid="card-left">
         <li v-for="each in card.left" :key="each.text + each.on" class="flex justify-between gap-4">
           <span class="min-w-0">{{ each.text }}</span><span class="number shrink-0 text-slate">{{
-            month(each.on)
+            monthWords(each.on)
           }}</span>
         </li>
       </ul>
@@ -79,7 +79,7 @@ const until = (day: string) => `${day < today ? 'ended' : 'to'} ${format(new Dat
       <h2 id="photos-title" class="text-[1.05rem]">Photos</h2>
       <ul class="mt-1 grid grid-cols-3 gap-2">
         <li v-for="photo in card.photos.slice(0, 9)" :key="photo.hash + photo.on">
-          <NuxtLink :to="`/visits/${photo.visitId}/hand-over`" :title="`${photo.caption}, ${month(photo.on)}`"
+          <NuxtLink :to="`/visits/${photo.visitId}/hand-over`" :title="`${photo.caption}, ${monthWords(photo.on)}`"
             ><img
               :src="`/api/photos/${photo.hash}`"
               :alt="photo.caption"

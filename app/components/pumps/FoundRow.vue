@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { format } from 'date-fns'
 import type { Verdict } from '#core/judgement/judgement'
+import { monthWords } from '#core/quantity/day'
 import { historyText } from '#core/visit/history'
 import { pathOf } from '~/composables/useFound'
 import type { FoundLine } from '~/utils/pumps-found'
@@ -12,7 +12,7 @@ const label = computed(() => {
   if (line.reading) return historyText(line.reading, reader.value)
   return line.what === 'note' ? `“${line.label}”` : line.label
 })
-const when = computed(() => (line.on ? format(new Date(`${line.on}T12:00:00`), 'MMM yyyy') : ''))
+const when = computed(() => (line.on ? monthWords(line.on) : ''))
 </script>
 
 <template>

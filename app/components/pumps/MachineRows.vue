@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { differenceInYears, format } from 'date-fns'
+import { monthWords } from '#core/quantity/day'
 import type { MachineView } from '~/utils/register-views'
 
 /** Machines, each with its mark, its age and when somebody was last there. */
@@ -10,11 +11,7 @@ const age = ({ machine }: MachineView) => {
   return years < 1 ? 'new' : years === 1 ? '1 year' : `${years} years`
 }
 const last = ({ lastVisit, retired }: MachineView) =>
-  retired
-    ? `retired ${format(new Date(retired.on), 'MMM yyyy')}`
-    : lastVisit
-      ? format(new Date(lastVisit), 'MMM yyyy')
-      : 'no visit yet'
+  retired ? `retired ${monthWords(retired.on)}` : lastVisit ? format(new Date(lastVisit), 'MMM yyyy') : 'no visit yet'
 </script>
 
 <template>

@@ -7,6 +7,7 @@ import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
 import { buildIfNeeded, installPackages, needNode, root, startServer } from './lib/setup.mjs'
 import { CHROMIUM_LAUNCH } from './lib/system.mjs'
+import { watchRequests } from './lib/quiet.mjs'
 import { seedDemo } from './lib/seed.mjs'
 
 needNode()
@@ -60,6 +61,7 @@ const { child, address } = await startServer({ port, dataDir: data, stdio: 'igno
 const { chromium } = await import('@playwright/test')
 const browser = await chromium.launch(CHROMIUM_LAUNCH)
 const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
+const quiet = watchRequests(page)
 const scripts = new Map()
 page.on('response', async (response) => {
   if (/\.js($|\?)/.test(response.url()) && !response.url().includes('builds'))
@@ -69,7 +71,7 @@ let from = performance.now()
 await page.goto(address)
 await page.getByTestId('day').waitFor()
 say('first page, cold, to the day on the screen', performance.now() - from, 'ms', '')
-await page.waitForLoadState('networkidle')
+await quiet()
 say(
   'script of the first page, compressed',
   [...scripts.values()].reduce((sum, bytes) => sum + bytes, 0) / 1024,

@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { buildIfNeeded, installPackages, needNode, root, startServer } from './lib/setup.mjs'
 import { isBlank } from './lib/blank.mjs'
+import { watchRequests } from './lib/quiet.mjs'
 import { seedDemo } from './lib/seed.mjs'
 import { CHROMIUM_LAUNCH, installSystemPackages } from './lib/system.mjs'
 
@@ -53,10 +54,11 @@ async function picture(name, path, { scheme = 'light', size = [1280, 800], befor
     if (message.type() === 'error') troubles.push(message.text())
   })
   await page.clock.setFixedTime(NOW)
+  const quiet = watchRequests(page)
   await page.goto((path.startsWith('http') ? '' : address) + path)
-  await page.waitForLoadState('networkidle')
+  await quiet()
   await before?.(page)
-  await page.waitForLoadState('networkidle')
+  await quiet()
   await page.locator('main').first().waitFor()
   await page.evaluate(() => document.fonts.ready)
   await page.waitForTimeout(700)

@@ -51,7 +51,7 @@ export function useDay(day: Ref<Date>) {
     clearTimeout(again)
     const asked = span.value
     try {
-      const response = await fetch(`/api/day?${asked}`)
+      const response = await ask(`/api/day?${asked}`)
       if (asked !== span.value) return
       if (!response.ok) {
         problem.value = ((await response.json().catch(() => ({}))) as { title?: string }).title ?? response.statusText
@@ -64,7 +64,7 @@ export function useDay(day: Ref<Date>) {
       rememberShopUnits(heard.shop)
       view.value = heard
       if (heard.visits.length + heard.waiting.length === 0) return
-      const plan = await fetch(`/api/plan?${asked}`).catch(() => undefined)
+      const plan = await ask(`/api/plan?${asked}`).catch(() => undefined)
       if (asked === span.value && plan?.ok) planned.value = (await plan.json()) as PlanView
     } catch {
       problem.value = 'The server does not answer. Start it, then try again.'
@@ -80,6 +80,8 @@ export function useDay(day: Ref<Date>) {
     },
     { immediate: true },
   )
+  const isDragging = useDragging()
+  useFresh(load, () => isDragging.value)
   const ticking = setInterval(() => (now.value = new Date()), TICK)
   const looking = setInterval(() => void load(), LOOK_AGAIN)
   const seen = () => document.visibilityState === 'visible' && void load()

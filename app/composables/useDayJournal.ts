@@ -42,7 +42,7 @@ export function useDayJournal() {
 
   /** What is kept of a visit, to go on from. */
   async function stateOf(visitId: string) {
-    const response = await fetch(`/api/visits/${visitId}`)
+    const response = await ask(`/api/visits/${visitId}`)
     if (!response.ok) throw new Error(response.statusText)
     const state = foldVisit(((await response.json()) as { entries: Entry[] }).entries)
     if (!state) throw new Error('This visit cannot be read.')
@@ -81,7 +81,7 @@ export function useDayJournal() {
     async openCalls(calls: readonly DueCall[]): Promise<string[]> {
       const opened = await Promise.all(
         calls.map(async ({ machineId, customerId, says, minutes }) => {
-          const response = await fetch(`/api/customers/${customerId}`)
+          const response = await ask(`/api/customers/${customerId}`)
           if (!response.ok) throw new Error(response.statusText)
           const { customer, machines } = (await response.json()) as CustomerView
           const machine = machines.find((each) => each.machine.id === machineId)?.machine

@@ -28,8 +28,13 @@ const SHOP = 0
 /** What comes due up to a day: what is chosen of it, how far that is to drive, and the calls that it makes. */
 export function useDue(until: () => string) {
   const today = format(new Date(), 'yyyy-MM-dd')
-  const { view, problem, load } = useServed<DueView>(() => `/api/due?${new URLSearchParams({ until: until(), today })}`)
-  const { view: forecast, load: foretell } = useServed<ForecastView>(() => `/api/forecast?today=${today}`)
+  const { view, problem, load } = useServed<DueView>(
+    () => `/api/due?${new URLSearchParams({ until: until(), today })}`,
+    { isFresh: false },
+  )
+  const { view: forecast, load: foretell } = useServed<ForecastView>(() => `/api/forecast?today=${today}`, {
+    isFresh: false,
+  })
   const chosen = ref<ReadonlySet<string>>(new Set())
 
   /** A reply that is out is asked for by telephone: nobody drives there. */

@@ -21,7 +21,7 @@ export function useLedger() {
     problem.value = ''
     const asked = month.value
     try {
-      const response = await fetch(`/api/ledger?month=${asked}`)
+      const response = await ask(`/api/ledger?month=${asked}`)
       const answer = (await response.json()) as Month & { title?: string }
       if (!response.ok) throw new Error(answer.title ?? response.statusText)
       // A month that was left meanwhile does not come back over the one that is shown.

@@ -22,7 +22,7 @@ export function useRegister() {
   async function journalsOf(ids: readonly string[]): Promise<Entry[][]> {
     return Promise.all(
       ids.map(async (id) => {
-        const response = await fetch(`/api/visits/${id}`)
+        const response = await ask(`/api/visits/${id}`)
         if (!response.ok) throw new Error(response.statusText)
         return ((await response.json()) as { entries: Entry[] }).entries
       }),

@@ -32,7 +32,7 @@ export function useRegisterSearch(asked: () => RegisterQuery | undefined) {
       return
     }
     const given = Object.entries(query).filter(([, value]) => value)
-    const response = await fetch(`/api/pumps?${new URLSearchParams(given).toString()}`).catch(() => undefined)
+    const response = await ask(`/api/pumps?${new URLSearchParams(given).toString()}`).catch(() => undefined)
     const said = (await response?.json().catch(() => ({}))) as PumpsFound & { title?: string }
     if (mine !== turn) return
     problem.value = ''

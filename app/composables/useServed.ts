@@ -1,10 +1,21 @@
+interface Served<T> {
+  heard?: (said: T) => void
+  /** It is read anew when others have written; false for what takes long and may be of a moment ago. */
+  isFresh?: boolean
+  /** Something of it is in the hand. */
+  isHeld?: () => boolean
+}
+
 /** What the server says under an address, and again after a change. An answer to an older address is dropped. */
-export function useServed<T>(address: () => string, heard: (said: T) => void = () => undefined) {
+export function useServed<T>(
+  address: () => string,
+  { heard = () => undefined, isFresh = true, isHeld }: Served<T> = {},
+) {
   const view = shallowRef<T>()
   const problem = ref('')
   async function load(): Promise<void> {
     const asked = address()
-    const response = await fetch(asked).catch(() => undefined)
+    const response = await ask(asked).catch(() => undefined)
     if (asked !== address()) return
     if (response?.ok) {
       problem.value = ''
@@ -17,5 +28,6 @@ export function useServed<T>(address: () => string, heard: (said: T) => void = (
       : 'The server does not answer. Start it, then try again.'
   }
   watch(address, load, { immediate: true })
+  if (isFresh) useFresh(load, isHeld)
   return { view, problem, load }
 }

@@ -1,4 +1,5 @@
 import type { Entry, EntryBodies, EntryKind } from '#core/visit/entry'
+import { headsOf } from '#core/visit/seen'
 import { useOutbox } from '~/stores/outbox'
 import { writeLine } from '~/utils/write-line'
 import { useAuthor } from './useAuthor'
@@ -35,16 +36,17 @@ export function useShopJournal() {
   }
 
   function firstLines({ visitId, opened, call, arranged, waits = false, together }: NewVisit): Entry[] {
-    let lamport = 0
-    const line = <K extends EntryKind>(kind: K, body: EntryBodies[K]) =>
-      writeLine({ visitId, author: author.value, lamport: ++lamport }, kind, body)
-    return [
-      line('visit-opened', opened),
-      ...(call ? [line('call', call)] : []),
-      ...(waits ? [line('planned', {})] : []),
-      ...(arranged && Object.keys(arranged).length > 0 ? [line('arranged', arranged)] : []),
-      ...(together ? [line('together', { with: together })] : []),
-    ]
+    const lines: Entry[] = []
+    const line = <K extends EntryKind>(kind: K, body: EntryBodies[K]) => {
+      const known = { lamport: lines.length + 1, seen: headsOf(lines) }
+      lines.push(writeLine({ visitId, author: author.value, ...known }, kind, body))
+    }
+    line('visit-opened', opened)
+    if (call) line('call', call)
+    if (waits) line('planned', {})
+    if (arranged && Object.keys(arranged).length > 0) line('arranged', arranged)
+    if (together) line('together', { with: together })
+    return lines
   }
 
   return { append, openVisits }

@@ -12,7 +12,7 @@ export function useShopSettings() {
   async function load(): Promise<void> {
     problem.value = ''
     try {
-      const response = await fetch('/api/shop')
+      const response = await ask('/api/shop')
       if (!response.ok) throw new Error(response.statusText)
       const said = (await response.json()) as { shop: Shop; mail: { by: 'folder' | 'smtp'; host?: string } }
       shop.value = said.shop

@@ -90,7 +90,7 @@ export function useTakeIn() {
     await loadEarlier()
   }
   async function loadEarlier(): Promise<void> {
-    const response = await fetch('/api/register/imports').catch(() => undefined)
+    const response = await ask('/api/register/imports').catch(() => undefined)
     if (response?.ok) earlier.value = ((await response.json()) as { imports: TakenFile[] }).imports
   }
   return { file, answer, problem, busy, earlier, look, choose, write, drop, takeBack, loadEarlier }

@@ -31,7 +31,7 @@ const MOVED = 0.005
 async function load(): Promise<void> {
   problem.value = ''
   try {
-    const response = await fetch('/api/shop')
+    const response = await ask('/api/shop')
     if (!response.ok) throw new Error(response.statusText)
     view.value = (await response.json()) as ShopView
     rememberShopUnits(view.value.shop)

@@ -11,12 +11,14 @@ import type { DayView } from '~/composables/useDay'
 const route = useRoute()
 const journal = useDayJournal()
 const DAYS = 7
+const isDragging = useDragging()
 const monday = computed(() => {
   const asked = typeof route.query.day === 'string' ? parseISO(route.query.day) : new Date()
   return startOfWeek(Number.isNaN(asked.getTime()) ? new Date() : asked, { weekStartsOn: 1 })
 })
 const { view, problem, load } = useServed<DayView>(
   () => `/api/day?${spanOf(monday.value, format(monday.value, 'yyyy-MM-dd'), DAYS)}`,
+  { isHeld: () => isDragging.value },
 )
 const today = startOfDay(new Date())
 interface WeekDay {
@@ -98,6 +100,8 @@ useHead({ title: computed(() => `Week of ${format(monday.value, 'd MMMM')} · Pi
             filter=".is-done"
             class="list"
             :data-day="each.key"
+            @start="isDragging = true"
+            @end="isDragging = false"
             @add="dropped(each.day, each.visits)"
           >
             <div v-for="visit in each.visits" :key="visit.id" class="visit" :class="{ 'is-done': visit.done }">
@@ -131,6 +135,8 @@ useHead({ title: computed(() => `Week of ${format(monday.value, 'd MMMM')} · Pi
             :delay-on-touch-only="true"
             class="list"
             data-day="waiting"
+            @start="isDragging = true"
+            @end="isDragging = false"
             @add="dropped(undefined, waiting)"
           >
             <div v-for="visit in waiting" :key="visit.id" class="visit">

@@ -1,7 +1,9 @@
 import { computed, shallowRef, watch, type Ref } from 'vue'
 import { v7 as uuidv7 } from 'uuid'
-import { compareEntries, nextLamport, type Entry, type EntryBodies, type EntryKind, type Said } from '#core/visit/entry'
+import { nextLamport, type Entry, type EntryBodies, type EntryKind, type Said } from '#core/visit/entry'
 import type { Draft } from '#core/visit/line-entries'
+import { mergedJournal } from '#core/visit/merged'
+import { headsOf } from '#core/visit/seen'
 import type { Claim } from '#core/visit/supersession'
 import { writeLine } from '~/utils/write-line'
 import { useOutbox } from './outbox'
@@ -17,7 +19,7 @@ export function visitJournal(
   overhear: (lines: readonly Entry[]) => void = () => undefined,
 ) {
   const outbox = useOutbox()
-  const here = shallowRef<Entry[]>([])
+  const here = shallowRef<readonly Entry[]>([])
   const entries = computed(() => {
     const refused = new Set(outbox.refused.map(({ entry }) => entry.id))
     return refused.size === 0 ? here.value : here.value.filter(({ id }) => !refused.has(id))
@@ -30,14 +32,7 @@ export function visitJournal(
   )
 
   function merge(more: readonly Entry[]): void {
-    const known = new Set(here.value.map(({ id }) => id))
-    // A line that an older app left waiting has no logical time: it stands after what is here, as it will when it
-    // arrives.
-    const untimed = nextLamport(here.value)
-    const fresh = more
-      .filter(({ id }) => !known.has(id))
-      .map((entry, index) => (entry.lamport === undefined ? { ...entry, lamport: untimed + index } : entry))
-    if (fresh.length > 0) here.value = [...here.value, ...fresh].sort(compareEntries)
+    here.value = mergedJournal(here.value, more)
   }
 
   function clear(): void {
@@ -52,8 +47,8 @@ export function visitJournal(
     settles: readonly string[] = [],
     said?: Said,
   ): Entry {
-    const lamport = nextLamport(here.value)
-    const place = { visitId: visitId.value ?? null, author: author.value, lamport, supersedes, settles, said }
+    const known = { lamport: nextLamport(here.value), seen: headsOf(here.value) }
+    const place = { visitId: visitId.value ?? null, author: author.value, ...known, supersedes, settles, said }
     const entry = writeLine(place, kind, body)
     merge([entry])
     void outbox.add([entry])

@@ -10,6 +10,8 @@ import { UNNAMED_SHOP, type Shop } from '#core/visit/shop'
 import { useAuthor } from '~/composables/useAuthor'
 import { rememberShopUnits, useUnitSystem } from '~/composables/useUnits'
 import { useThinker } from '~/composables/useThinker'
+import { ask } from '~/utils/ask'
+import { useLive } from './live'
 import { visitJournal } from './visit-journal'
 import { visitJourney, type VisitPart } from './visit-journey'
 import { visitThought } from './visit-thought'
@@ -36,6 +38,9 @@ const NOT_FROM_HERE: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>([
   'cancelled',
   'together',
 ])
+
+/** What the shop says of itself, which every visit hangs on. */
+const SHOP_SAID: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>(['shop-set', 'shop-forget'])
 
 /** The open visit: its journal, the state folded from it, and what the worker thinks of it. */
 export const useVisit = defineStore('visit', () => {
@@ -76,7 +81,7 @@ export const useVisit = defineStore('visit', () => {
     visitId.value = id
     clearTimeout(again)
     try {
-      const response = await fetch(`/api/visits/${id}`)
+      const response = await ask(`/api/visits/${id}`)
       // The shop is still taking in its journal: it says how far it is, and is asked again.
       if (response.status === 503)
         again = setTimeout(() => {
@@ -93,6 +98,20 @@ export const useVisit = defineStore('visit', () => {
             ? 'The server does not answer. Start it, then open this page again.'
             : (error as Error).message
     }
+  }
+
+  const live = useLive()
+  live.onMissed(readAnew)
+  live.onLines((lines) => {
+    merge(lines.filter((line) => line.visitId === visitId.value))
+    journey.hear(lines)
+    // What the shop says of itself, and who else is on the journey, stands in no line of this visit.
+    if (lines.some(({ kind, visitId: of }) => SHOP_SAID.has(kind) || (kind === 'together' && of !== visitId.value)))
+      readAnew()
+  })
+
+  function readAnew(): void {
+    if (visitId.value) void open(visitId.value)
   }
 
   function show(view: VisitView): void {

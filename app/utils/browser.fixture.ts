@@ -9,6 +9,9 @@ export class Channel {
   constructor(readonly name: string) {
     Channel.all.push(this)
   }
+  close(): void {
+    Channel.all = Channel.all.filter((each) => each !== this)
+  }
   postMessage(data: unknown): void {
     for (const other of Channel.all) if (other !== this && other.name === this.name) other.onmessage?.({ data })
   }

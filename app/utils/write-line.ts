@@ -8,6 +8,8 @@ export interface LinePlace {
   author: string
   /** Later than every line the writer had seen; the shop's own lines stand as they arrive. */
   lamport?: number
+  /** The newest line of each branch of the journal that the writer had. */
+  seen?: readonly string[]
   supersedes?: string
   /** Rivals that this line decides between. */
   settles?: readonly string[]
@@ -19,7 +21,7 @@ export const SOMEBODY = 'technician'
 
 /** The one place where a line of the journal is put together. */
 export function writeLine<K extends EntryKind>(
-  { visitId, author, lamport, supersedes, settles = [], said }: LinePlace,
+  { visitId, author, lamport, seen, supersedes, settles = [], said }: LinePlace,
   kind: K,
   body: EntryBodies[K],
   now = new Date(),
@@ -28,6 +30,7 @@ export function writeLine<K extends EntryKind>(
     id: uuidv7(),
     v: ENTRY_VERSION,
     ...(lamport === undefined ? {} : { lamport }),
+    ...(seen ? { seen: [...seen] } : {}),
     visitId,
     kind,
     at: now.toISOString(),

@@ -44,6 +44,7 @@ import { NUMBER_STYLES, type NumberStyle } from '../quantity/number-style'
 import { ask } from '../questions/ask'
 import { questionById, QUESTIONS } from '../questions/questions'
 import { MOST_PIECES } from '../takedown/tray'
+import { MOST_SEEN } from './seen'
 import { JobConditionsInput, JointCorrectionInput, PlaceInput, PracticeWaysField } from '../takedown/take-down-rules'
 import { InputError, type FieldProblem } from '../validation/input-error'
 import { holdable } from '../validation/holdable'
@@ -437,6 +438,11 @@ class EntryInput {
   @ArrayMaxSize(MOST_SETTLED)
   @rule('isUuidV7', isUuidV7, 'is a UUIDv7', { each: true })
   settles?: string[]
+  @MayBeAbsent()
+  @IsArray()
+  @ArrayMaxSize(MOST_SEEN)
+  @rule('isUuidV7', isUuidV7, 'is a UUIDv7', { each: true })
+  seen?: string[]
   @MayBeAbsent() @IsBoolean() imported?: boolean
   @MayBeAbsent()
   @rule('isSaid', isSaid, `must give its act, a UUIDv7, and the line as it was typed, of 1 to ${MOST_LINE} letters`)
@@ -465,11 +471,12 @@ export function validEntry(plain: unknown, path = ''): Entry {
     throw atField(path, 'supersedes', entry.supersedes, 'an entry cannot replace itself')
   if (entry.settles && !entry.supersedes)
     throw atField(path, 'supersedes', undefined, 'what settles a conflict supersedes the line that was chosen')
-  const { id, visitId, kind, at, author, lamport, supersedes, settles, imported, said } = entry
+  const { id, visitId, kind, at, author, lamport, seen, supersedes, settles, imported, said } = entry
   return {
     id,
     v: ENTRY_VERSION,
     ...(lamport ? { lamport } : {}),
+    ...(seen ? { seen } : {}),
     visitId,
     kind,
     at,

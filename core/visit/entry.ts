@@ -292,7 +292,7 @@ export const REGISTER_KINDS = [
 ] as const satisfies readonly EntryKind[]
 
 /** The version of an entry’s shape that is written now. Older ones are lifted on reading: see lift.ts. */
-export const ENTRY_VERSION = 9
+export const ENTRY_VERSION = 10
 
 /** A line as it was typed, and the id of its act. */
 export interface Said {
@@ -314,6 +314,12 @@ export interface EntryOf<K extends EntryKind> {
    * Source: Lamport, Time, Clocks, and the Ordering of Events in a Distributed System (1978).
    */
   lamport?: number
+  /**
+   * The newest line of each branch of its journal that its writer had before them, and through these all before them:
+   * so that two who had not seen each other are known to be two. Absent in lines of before it was kept, whose writers
+   * are taken to have seen all that stands before.
+   */
+  seen?: string[]
   /** The visit, or null for the shop's own journal. */
   visitId: string | null
   kind: K

@@ -26,6 +26,7 @@ import { foldWork, measuredIn, turnedBy, type Round } from './fold-work'
 import { isChangedSince } from './issue'
 import { newestOf, ofKind } from './of-kind'
 import { judgedUntil, platesOf } from './plate-at'
+import { rivalsIn } from './rivals'
 import { scheduleOf, togetherIn, type Schedule } from './schedule'
 import type { StepRecordAt } from './step-book'
 import { supersessionOf, type Conflict } from './supersession'
@@ -192,9 +193,10 @@ export function foldVisit(
   entries: readonly Entry[],
   { earlier = {}, journey }: { earlier?: Earlier; journey?: JourneyPlace } = {},
 ): VisitState | undefined {
-  const { live, conflicts } = supersessionOf(entries)
+  const { live, conflicts: contradictions } = supersessionOf(entries)
   const opened = newestOf(live, 'visit-opened')
   if (!opened) return undefined
+  const conflicts = withRivals(contradictions, rivalsIn(live, entries))
   const { customer, plannedMinutes, callerSays } = opened.body
   const schedule = scheduleOf(live)
   const { scheduledAt } = schedule
@@ -359,6 +361,12 @@ export function pumpOf(machine: Machine, onDay: string): Pump {
     underWarranty: machine.warrantyUntil !== undefined && machine.warrantyUntil >= onDay.slice(0, 10),
     ...(machine.fitted ? { partAges: partAgesOf(machine, onDay) } : {}),
   }
+}
+
+/** What contradicts itself in a journal; lines that replace one and the same are told once. */
+function withRivals(contradictions: readonly Conflict[], rivals: readonly Conflict[]): Conflict[] {
+  const told = new Set(contradictions.flatMap(({ claims }) => claims.map(({ entry }) => entry.id)))
+  return [...contradictions, ...rivals.filter(({ claims }) => !claims.every(({ entry }) => told.has(entry.id)))]
 }
 
 /** Gates as they stand: as they were turned, and the power on again where the last step of the way back put it on. */

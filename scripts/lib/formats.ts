@@ -296,6 +296,7 @@ const entry = (kind: string): Schema =>
       id: uuid,
       v: { type: 'integer', minimum: 1, maximum: ENTRY_VERSION },
       lamport: { type: 'integer', minimum: 1 },
+      seen: list(uuid),
       visitId: uuid,
       kind: { const: kind },
       at: instant,
@@ -315,7 +316,8 @@ export function visitSchema(): Schema {
     description:
       'One whole visit: its journal and its pictures. Ids are those of the vocabulary; values are in canonical ' +
       'units. An id is a UUIDv7 in lower case. Lines are ordered by lamport, their logical time; those of a ' +
-      'version 1 file stand in their order. settles names the rivals that a line decides against.',
+      'version 1 file stand in their order. settles names the rivals that a line decides against, seen the ' +
+      'newest lines that its writer had before them.',
     ...object(
       {
         format: { const: 'pike-lamp-visit' },

@@ -4,6 +4,7 @@ import { cp, mkdir, rename, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import { promisify } from 'node:util'
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core'
+import type { Client, Pool, PoolClient } from 'pg'
 import { bulkLoader, type BulkLoad } from './bulk-load'
 import { DatabaseTrouble, troubleOf } from './database-trouble'
 import * as schema from './schema'
@@ -13,6 +14,13 @@ export interface Connection {
   db: Db
   kind: 'embedded' | 'server'
   bulkLoad?: BulkLoad
+  /**
+   * Hears what any server of this shop tells on a channel.
+   *
+   * @param told with what was said; with nothing where something may have been missed
+   * @returns what ends it
+   */
+  hear: (channel: string, told: (said: string) => void) => Promise<() => Promise<void>>
   close: () => Promise<void>
 }
 
@@ -59,14 +67,78 @@ async function connectServer(url: string, migrationsFolder: string): Promise<Con
   )
   const db = drizzle(pool, { schema })
   try {
-    await migrate(db, { migrationsFolder })
+    await holding(pool, (client) => migrate(drizzle(client), { migrationsFolder }))
   } catch (error) {
     await pool.end()
     // The driver's own patience ended: it says so in words, without a code.
     const timedOut = error instanceof Error && error.cause instanceof Error && /timeout/i.test(error.cause.message)
     throw troubleOf(timedOut ? Object.assign(new Error('timed out'), { code: 'ETIMEDOUT' }) : error, url) ?? error
   }
-  return { db: db as unknown as Db, kind: 'server', close: () => pool.end() }
+  return {
+    db: db as unknown as Db,
+    kind: 'server',
+    hear: (channel, told) => hearServer(() => new pg.Client({ connectionString: url, keepAlive: true }), channel, told),
+    close: () => pool.end(),
+  }
+}
+
+/** Held by the server that brings the tables up to date; the others of the shop wait for it. Any number of our own. */
+const MIGRATION_LOCK = 7_425_101
+
+/** Does work on a connection of its own while no other server of the shop does it. */
+async function holding(pool: Pool, work: (client: PoolClient) => Promise<void>): Promise<void> {
+  const client = await pool.connect()
+  let broken: Error | undefined
+  try {
+    await client.query('select pg_advisory_lock($1)', [MIGRATION_LOCK])
+    await work(client)
+    await client.query('select pg_advisory_unlock($1)', [MIGRATION_LOCK])
+  } catch (error) {
+    broken = error as Error
+    throw error
+  } finally {
+    // A connection that is ended lets go of its lock too.
+    client.release(broken)
+  }
+}
+
+/** So long is waited before a connection that hears is made again, milliseconds. */
+const HEAR_AGAIN = 1_000
+
+/** Hears on a connection of its own, made again whenever it breaks: what was told meanwhile may have been missed. */
+async function hearServer(
+  make: () => Client,
+  channel: string,
+  told: (said: string) => void,
+): Promise<() => Promise<void>> {
+  let client: Client | undefined
+  let again: ReturnType<typeof setTimeout> | undefined
+  let isEnded = false
+  async function begin(): Promise<void> {
+    const own = make()
+    own.on('notification', ({ payload = '' }) => told(payload))
+    // Whatever breaks it ends it too.
+    own.on('error', () => undefined)
+    try {
+      await own.connect()
+      await own.query(`listen ${own.escapeIdentifier(channel)}`)
+    } catch (error) {
+      await own.end().catch(() => undefined)
+      throw error
+    }
+    own.once('end', later)
+    client = own
+    told('')
+  }
+  function later(): void {
+    if (!isEnded) again = setTimeout(() => void begin().catch(later), HEAR_AGAIN)
+  }
+  await begin()
+  return async () => {
+    isEnded = true
+    clearTimeout(again)
+    await client?.end()
+  }
 }
 
 async function connectEmbedded({ dataDir, migrationsDir, templateDir }: ConnectOptions): Promise<Connection> {
@@ -82,7 +154,13 @@ async function connectEmbedded({ dataDir, migrationsDir, templateDir }: ConnectO
     const client = await PGlite.create(folder)
     const db = drizzle(client, { schema })
     await migrate(db, { migrationsFolder: migrationsDir })
-    return { db: db as unknown as Db, kind: 'embedded', bulkLoad: bulkLoader(client), close: () => client.close() }
+    return {
+      db: db as unknown as Db,
+      kind: 'embedded',
+      bulkLoad: bulkLoader(client),
+      hear: (channel, told) => client.listen(channel, told),
+      close: () => client.close(),
+    }
   } catch (error) {
     throw (
       troubleOf(error) ??

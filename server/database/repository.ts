@@ -35,6 +35,8 @@ import { customers, entries, files, machines, meta, ORDERED_DAY, sites, visits }
  * takes them.
  */
 const APPEND_LOCK = 0x70696b65
+/** The channel on which servers of one shop tell each other that lines have arrived. */
+export const ARRIVED = 'pike_lamp_arrived'
 const ROWS_AT_ONCE = 2_000
 /** Lines in which the shop speaks of itself, and those that take one of them back. */
 const OF_ITSELF: readonly EntryKind[] = ['shop-set', 'shop-forget', 'retracted']
@@ -84,6 +86,11 @@ export class Repository {
   /** Waits until no other server of this shop is appending; given back at the end of the transaction. */
   async holdAppends(): Promise<void> {
     await this.db.execute(sql`select pg_advisory_xact_lock(${APPEND_LOCK})`)
+  }
+
+  /** Tells every server of this shop that lines have arrived, as soon as the transaction holds. */
+  async tellArrival(): Promise<void> {
+    await this.db.execute(sql`select pg_notify(${ARRIVED}, '')`)
   }
 
   /** Entries by id, in today's shape and as they were accepted. */

@@ -83,6 +83,7 @@ export class Journal {
         const { fresh, known } = sorted(entries, stored)
         await this.checkFit(repository, entries, fresh, stored, pictures?.hashes)
         await repository.insert(fresh)
+        if (fresh.length > 0) await repository.tellArrival()
         await pictures?.keep()
         if (this.file && fresh.length > 0) {
           written = await this.file.append(fresh)

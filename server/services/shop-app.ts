@@ -5,10 +5,11 @@ import { fileURLToPath } from 'node:url'
 import { connect, type Connection } from '../database/connect'
 import { Dues } from '../database/dues'
 import { Register } from '../database/register'
-import { Repository } from '../database/repository'
+import { ARRIVED, Repository } from '../database/repository'
 import { Search } from '../database/search'
 import { lockDataFolder } from './data-lock'
 import { heavyWork, type HeavyWork } from './heavy-work'
+import { LiveLines } from './live-lines'
 import { Journal } from './journal'
 import { JournalFile } from './journal-file'
 import type { SetAside } from './journal-lines'
@@ -38,6 +39,8 @@ export interface ShopApp {
   search: Search
   index: SearchIndex
   journal: Journal
+  /** Lines as they arrive, at this server or at another of the same shop. */
+  live: LiveLines
   photos: PhotoStore
   pace: PaceBook
   /** What the visits of a day ask of it. */
@@ -106,7 +109,10 @@ export async function openShopApp({
     const journal = new Journal(repository, file, (hash) => photos.has(hash))
     // Counting a million rows takes as long as the rest of a warm start; the number of the newest line is known at
     // once.
-    journal.countFrom(await repository.newestArrival())
+    const newest = await repository.newestArrival()
+    journal.countFrom(newest)
+    const live = new LiveLines(repository, newest)
+    ends.push(await connection.hear(ARRIVED, () => void live.told().catch(() => undefined)))
     const [register, search] = [new Register(connection.db), new Search(connection.db)]
     return {
       repository,
@@ -115,6 +121,7 @@ export async function openShopApp({
       search,
       index: new SearchIndex(repository, register, search, work),
       journal,
+      live,
       photos,
       pace: new PaceBook(repository),
       days: new DayBook(),

@@ -7,7 +7,7 @@ const LONGEST_WAIT = 4_000
 
 let opening: Promise<ShopApp> | undefined
 let progress: OpeningProgress | undefined
-let open = false
+let opened: ShopApp | undefined
 
 /** Opens the shop's data, once. */
 export function openApp(): Promise<ShopApp> {
@@ -20,7 +20,7 @@ export function openApp(): Promise<ShopApp> {
     },
     say: (sentence) => console.log(sentence),
   }).then((app) => {
-    open = true
+    opened = app
     // The first visit that is opened finds the shop's own times read already.
     app.pace.steps().catch(() => undefined)
     app.index.catchUp().catch(() => undefined)
@@ -35,7 +35,7 @@ export function openApp(): Promise<ShopApp> {
  * @throws Problem 503 while a long journal is still being taken in, with how far it is
  */
 export async function useShopApp(): Promise<ShopApp> {
-  if (open) return openApp()
+  if (opened) return opened
   let timer: ReturnType<typeof setTimeout> | undefined
   const late = new Promise<never>((_, refuse) => {
     timer = setTimeout(() => refuse(new Problem(503, openingWords())), LONGEST_WAIT)
@@ -47,9 +47,14 @@ export async function useShopApp(): Promise<ShopApp> {
   }
 }
 
+/** The shop's data where it is open already. */
+export function openedApp(): ShopApp | undefined {
+  return opened
+}
+
 /** How far the opening has come; undefined once the shop is open. */
 export function openingProgress(): OpeningProgress | undefined {
-  return open ? undefined : (progress ?? { doing: 'journal', done: 0, of: 0 })
+  return opened ? undefined : (progress ?? { doing: 'journal', done: 0, of: 0 })
 }
 
 /** The same in words. */

@@ -4,6 +4,7 @@ import { InputError, plainProblems, type FieldProblem } from '../../core/validat
 import { codeOf, DatabaseTrouble, refusesData, troubleOf } from '../database/database-trouble'
 import { Malformed, TooBusy, TooHeavy } from '../services/heavy-work'
 import { EntryConflict } from '../services/journal'
+import { openedApp } from './app'
 
 /** An answer other than success, as RFC 9457 problem+json. */
 export class Problem extends Error {
@@ -16,9 +17,15 @@ export class Problem extends Error {
   }
 }
 
+/** The header in which an answer says which line had arrived last before it was worked out. */
+const ARRIVAL = 'x-arrival'
+
 /** A handler whose errors become problem+json with the field, and never a stack. */
 export function api<T>(handler: (event: H3Event<EventHandlerRequest>) => Promise<T> | T) {
   return defineEventHandler(async (event) => {
+    // Before anything is read: what arrives from now on may or may not stand in the answer.
+    const live = openedApp()?.live
+    if (live) setResponseHeader(event, ARRIVAL, live.arrival)
     try {
       return await handler(event)
     } catch (error) {

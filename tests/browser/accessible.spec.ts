@@ -2,6 +2,7 @@ import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import type { Entry } from '../../core/visit/entry'
 import { ofKind } from '../../core/visit/of-kind'
+import { watchRequests } from '../../scripts/lib/quiet.mjs'
 import { expect, fixClock, test, visitOf, type StandingShop } from './shop'
 
 test.describe.configure({ mode: 'parallel' })
@@ -76,10 +77,11 @@ for (const [group, screens] of Object.entries(SCREENS)) {
     problems,
   }, { project }) => {
     await fixClock(page)
+    const quiet = watchRequests(page)
     for (const screen of screens) {
       await page.emulateMedia({ reducedMotion: 'reduce', colorScheme: 'light' })
       await page.goto(standing.url + (await addressOf(standing, screen)))
-      await page.waitForLoadState('networkidle')
+      await quiet()
       await expect(page.locator('main')).toBeVisible()
       await page.evaluate(() => document.fonts.ready)
       expect.soft(await seriousOn(page), screen).toEqual([])

@@ -41,6 +41,7 @@ const {
   /** When it leaves, minutes; absent where it is on its way. */
   leaves?: number
 }>()
+const isDragging = useDragging()
 const emit = defineEmits<{ order: [route: string[]]; open: [visitId: string] }>()
 
 const fixed = computed(() => rows.filter(({ is }) => !['ahead', 'errand'].includes(is)))
@@ -95,6 +96,8 @@ function move(id: string, by: -1 | 1): void {
         :force-fallback="true"
         ghost-class="is-ghost"
         class="list"
+        @start="isDragging = true"
+        @end="isDragging = false"
       >
         <div v-for="(row, place) in ahead" :key="row.id" class="leg">
           <CallFits v-if="fit?.place === place" :fit="fit" :name="fitName ?? ''" />

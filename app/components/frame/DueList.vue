@@ -8,7 +8,10 @@ import type { DueItem } from '#core/pumps/due-list'
  */
 const { until, late } = defineProps<{ until: string; late: string }>()
 const [MOST, BACK_DAYS] = [10, 30]
-const { view } = useServed<{ items: DueItem[]; count: number }>(() => `/api/due?until=${until}&today=${late}`)
+// Read when the page is: what comes due does not change within the hour, and takes long to gather.
+const { view } = useServed<{ items: DueItem[]; count: number }>(() => `/api/due?until=${until}&today=${late}`, {
+  isFresh: false,
+})
 const since = computed(() => format(addDays(parseISO(late), -BACK_DAYS), 'yyyy-MM-dd'))
 const due = computed(
   () => view.value?.items.filter(({ on, kind }) => on >= since.value && isLeftByVisit(kind)).slice(0, MOST) ?? [],

@@ -4,7 +4,8 @@ import { judgedById, journalLine } from '#core/visit/describe'
 import type { Claim } from '#core/visit/supersession'
 
 /**
- * Where two devices said different things of one line: both stand here until one is chosen. Until then neither speaks.
+ * Where two devices said different things without seeing each other: both stand here until one is chosen. Until then
+ * no reading among them speaks; of what must stand somehow, a gate or a decision, the later does.
  */
 const { visit, state } = useVisitContext()
 const { reader } = useUnits()
@@ -18,6 +19,7 @@ const conflicts = computed(() => {
         claim,
         said: claim.takenBack ? 'taken back: it never was' : [line.text, line.value].filter(Boolean).join(' '),
         by: `${claim.entry.author}, ${format(new Date(claim.entry.at), 'HH:mm')}`,
+        counts: claim.entry.kind !== 'finding' && claim === conflict.claims.findLast((each) => !each.takenBack),
       }
     }),
   }))
@@ -37,19 +39,17 @@ const choose = (claims: readonly { claim: Claim }[], chosen: Claim) =>
     data-testid="conflicts"
   >
     <h2 class="flex items-center gap-2 text-base"><StateMark verdict="unclear" :size="20" />Said in two ways</h2>
-    <p class="text-[0.95rem] text-slate">
-      Two devices wrote without seeing each other. Neither counts until one is chosen.
-    </p>
+    <p class="text-[0.95rem] text-slate">Two devices wrote without seeing each other: choose what stands.</p>
     <ul v-for="conflict in conflicts" :key="conflict.about" class="ruled mt-1">
       <li
-        v-for="{ claim, said, by } in conflict.claims"
+        v-for="{ claim, said, by, counts } in conflict.claims"
         :key="claim.entry.id"
         class="flex items-center justify-between gap-3 py-1"
         data-testid="claim"
       >
         <span class="min-w-0"
           ><strong>{{ said }}</strong
-          ><span class="block text-[0.9rem] text-slate">{{ by }}</span></span
+          ><span class="block text-[0.9rem] text-slate">{{ by }}{{ counts ? ' · counts until then' : '' }}</span></span
         >
         <button type="button" class="button shrink-0" @click="choose(conflict.claims, claim)">this one</button>
       </li>

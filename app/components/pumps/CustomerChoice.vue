@@ -12,7 +12,7 @@ const { found, linesOf } = useRegisterSearch(() => ({ q: typed.value, what: 'cus
 const lines = computed(() => linesOf('customer'))
 async function choose(line: FoundLine | null): Promise<void> {
   if (!line) return
-  const response = await fetch(`/api/customers/${line.customerId}`).catch(() => undefined)
+  const response = await ask(`/api/customers/${line.customerId}`).catch(() => undefined)
   if (response?.ok) chosen.value = ((await response.json()) as CustomerView).customer
 }
 </script>

@@ -28,7 +28,7 @@ async function choose(line: FoundLine | null): Promise<void> {
   chosen.value = line?.customerId && line.machineId ? await machineOf(line.customerId, line.machineId) : undefined
 }
 async function machineOf(customerId: string, machineId: string): Promise<ChosenMachine | undefined> {
-  const response = await fetch(`/api/customers/${customerId}`).catch(() => undefined)
+  const response = await ask(`/api/customers/${customerId}`).catch(() => undefined)
   if (!response?.ok) return undefined
   const { customer, machines } = (await response.json()) as CustomerView
   const machine = machines.find((each) => each.machine.id === machineId)?.machine

@@ -20,7 +20,7 @@ const asked = computed(() => {
 const { linesOf } = useRegisterSearch(() => asked.value)
 const alike = computed(() => linesOf('customer').slice(0, MOST_LIKE))
 async function choose(id: string | undefined): Promise<void> {
-  const response = await fetch(`/api/customers/${id}`).catch(() => undefined)
+  const response = await ask(`/api/customers/${id}`).catch(() => undefined)
   if (!response?.ok) return
   known.value = ((await response.json()) as CustomerView).customer
 }

@@ -17,7 +17,7 @@ const visits = ref<DayVisit[]>([])
 onMounted(async () => {
   const today = startOfDay(new Date())
   try {
-    const response = await fetch(`/api/day?from=${today.toISOString()}&to=${addDays(today, 1).toISOString()}`)
+    const response = await ask(`/api/day?from=${today.toISOString()}&to=${addDays(today, 1).toISOString()}`)
     if (response.ok) visits.value = ((await response.json()) as { visits: DayVisit[] }).visits
   } catch {
     // Without the server a question is still answered; it can only not be hung on a visit that is not open here.

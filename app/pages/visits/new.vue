@@ -72,7 +72,7 @@ const placeOf = ({ siteId, customerId }: Machine) => siteId ?? customerId
 const machinesOf = (view: CustomerView) => view.machines.filter(({ retired }) => !retired).map((each) => each.machine)
 
 async function openBeside(id: string): Promise<void> {
-  const response = await fetch(`/api/visits/${id}`).catch(() => undefined)
+  const response = await ask(`/api/visits/${id}`).catch(() => undefined)
   if (!response?.ok) return
   const view = (await response.json()) as { entries: Entry[]; journey: { entries: Entry[] }[] }
   const state = foldVisit(view.entries)
@@ -84,7 +84,7 @@ async function openBeside(id: string): Promise<void> {
     state.machine.id,
     ...view.journey.flatMap(({ entries }) => foldVisit(entries)?.machine.id ?? []),
   ])
-  const known = await fetch(`/api/customers/${state.customer.id}`).catch(() => undefined)
+  const known = await ask(`/api/customers/${state.customer.id}`).catch(() => undefined)
   if (known?.ok)
     theirs.value = machinesOf((await known.json()) as CustomerView).filter(
       (each) => !taken.has(each.id) && placeOf(each) === placeOf(state.machine),
@@ -98,7 +98,7 @@ watch(
     around.value = []
     const known = chosen.value
     if (!known || along.value) return
-    const response = await fetch(`/api/customers/${known.customer.id}`).catch(() => undefined)
+    const response = await ask(`/api/customers/${known.customer.id}`).catch(() => undefined)
     if (!response?.ok) return
     const all = machinesOf((await response.json()) as CustomerView)
     if (id === chosen.value?.machine.id)
@@ -109,11 +109,11 @@ watch(
 onMounted(async () => {
   const { machine, customer, with: beside } = route.query
   if (typeof machine === 'string') {
-    const response = await fetch(`/api/machines/${machine}/card`).catch(() => undefined)
+    const response = await ask(`/api/machines/${machine}/card`).catch(() => undefined)
     if (response?.ok) chosen.value = ((await response.json()) as CardView).card
   } else if (typeof beside === 'string') await openBeside(beside)
   else if (typeof customer === 'string') {
-    const response = await fetch(`/api/customers/${customer}`).catch(() => undefined)
+    const response = await ask(`/api/customers/${customer}`).catch(() => undefined)
     if (!response?.ok) return
     const view = (await response.json()) as CustomerView
     whose.value = view.customer

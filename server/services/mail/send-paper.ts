@@ -1,6 +1,7 @@
 import { v7 as uuidv7 } from 'uuid'
 import { foldVisit } from '../../../core/visit/fold'
 import { nextLamport, type Entry } from '../../../core/visit/entry'
+import { headsOf } from '../../../core/visit/seen'
 import { validEntry } from '../../../core/visit/entry-rules'
 import { sheetHash } from '../../../core/visit/issue-together'
 import { calendarOf } from '../calendar'
@@ -74,6 +75,7 @@ export async function sendPaper(
     at: now,
     author,
     lamport: nextLamport(entries),
+    seen: headsOf(entries),
     body: {
       paper,
       to,

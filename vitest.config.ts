@@ -24,7 +24,7 @@ export default defineConfig({
     coverage: {
       provider: 'v8',
       include: ['core/**/*.ts'],
-      exclude: ['core/**/*.test.ts', 'core/knowledge/faults/model-types.ts', 'core/visit/test-journal.ts'],
+      exclude: ['core/**/*.test.ts', 'core/knowledge/faults/model-types.ts', 'core/visit/test-{journal,device}.ts'],
       reporter: ['text-summary', 'json-summary'],
       thresholds: { lines: 90, statements: 90, branches: 80 },
     },

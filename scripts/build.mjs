@@ -15,8 +15,9 @@ await writeFile(join(root, '.output/built.json'), JSON.stringify({ node: process
 
 /** The command line as one file, so that it starts in a fraction of a second. */
 async function bundleCommandLine() {
-  const { bundleLamp } = await import('./lib/bundle.mjs')
-  await bundleLamp()
+  const { lampBundle, backupBundle } = await import('./lib/bundle.mjs')
+  await lampBundle()
+  await backupBundle()
 }
 
 /** A database made and migrated once here, so that a first start copies it instead of making one. */

@@ -4,8 +4,10 @@ import { fail, installPackages, needNode, root } from './lib/setup.mjs'
 
 needNode()
 if (!existsSync(join(root, 'node_modules'))) await installPackages()
-const { lampBundle } = await import('./lib/bundle.mjs')
-const { main } = await import(await lampBundle()).catch((error) =>
+const args = process.argv.slice(2)
+const { lampBundle, backupBundle } = await import('./lib/bundle.mjs')
+const isShop = ['backup', 'restore'].includes(args[0])
+const { main } = await import(await (isShop ? backupBundle() : lampBundle())).catch((error) =>
   fail(`The command line could not be built: ${error.message}`),
 )
-process.exitCode = await main(process.argv.slice(2))
+process.exitCode = await main(args, { root, env: process.env, now: new Date().toISOString() })

@@ -47,33 +47,27 @@ export async function bundle(entry, name, { minify = false, packages = 'external
   return pathToFileURL(outfile).href
 }
 
-/** The command line with everything in it. */
-export function bundleLamp() {
-  return bundle('scripts/lib/lamp-main.ts', 'lamp', { packages: 'bundle', minify: true })
+/** The command line of workings, with everything in it. */
+export function lampBundle() {
+  return bundledSince('lamp', 'scripts/lib/lamp-main.ts', ['core'], { packages: 'bundle', minify: true })
 }
 
-/** Rebuilds the command line only when core has changed since. */
-export async function lampBundle() {
-  const outfile = join(root, '.cache/lamp.mjs')
-  if (existsSync(outfile)) {
-    const built = (await stat(outfile)).mtimeMs
-    const newest = Math.max(
-      await newestUnder(join(root, 'core')),
-      (await stat(join(root, 'scripts/lib/lamp-main.ts'))).mtimeMs,
-    )
-    if (built > newest) return pathToFileURL(outfile).href
-  }
-  return bundleLamp()
+/** The commands that read and write a whole shop; what they share with the server stays in its packages. */
+export function backupBundle() {
+  return bundledSince('lamp-backup', 'scripts/lib/backup-main.ts', ['core', 'server'])
 }
 
-async function newestUnder(folder) {
-  const names = await readdir(folder, { withFileTypes: true })
-  const times = await Promise.all(
-    names.map((name) =>
-      name.isDirectory()
-        ? newestUnder(join(folder, name.name))
-        : stat(join(folder, name.name)).then(({ mtimeMs }) => mtimeMs),
-    ),
-  )
-  return Math.max(0, ...times)
+/** A bundle, made anew only when its sources have changed since. */
+async function bundledSince(name, entry, folders, options) {
+  const outfile = join(root, '.cache', `${name}.mjs`)
+  const newest = await Promise.all([entry, ...folders].map((path) => newestUnder(join(root, path))))
+  if (existsSync(outfile) && (await stat(outfile)).mtimeMs > Math.max(...newest)) return pathToFileURL(outfile).href
+  return bundle(entry, name, options)
+}
+
+/** When a file was changed, or the newest of a folder. */
+async function newestUnder(path) {
+  const found = await stat(path)
+  if (!found.isDirectory()) return found.mtimeMs
+  return Math.max(0, ...(await Promise.all((await readdir(path)).map((name) => newestUnder(join(path, name))))))
 }

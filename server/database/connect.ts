@@ -21,6 +21,8 @@ export interface Connection {
    * @returns what ends it
    */
   hear: (channel: string, told: (said: string) => void) => Promise<() => Promise<void>>
+  /** Does work while no other server of this shop does work under the same lock. */
+  alone: <T>(lock: number, work: () => Promise<T>) => Promise<T>
   close: () => Promise<void>
 }
 
@@ -67,16 +69,17 @@ async function connectServer(url: string, migrationsFolder: string): Promise<Con
   )
   const db = drizzle(pool, { schema })
   try {
-    await holding(pool, (client) => migrate(drizzle(client), { migrationsFolder }))
+    await holding(pool, MIGRATION_LOCK, (client) => migrate(drizzle(client), { migrationsFolder }))
   } catch (error) {
     await pool.end()
     // The driver's own patience ended: it says so in words, without a code.
-    const timedOut = error instanceof Error && error.cause instanceof Error && /timeout/i.test(error.cause.message)
+    const timedOut = error instanceof Error && /timeout/i.test(`${error.message} ${String(error.cause)}`)
     throw troubleOf(timedOut ? Object.assign(new Error('timed out'), { code: 'ETIMEDOUT' }) : error, url) ?? error
   }
   return {
     db: db as unknown as Db,
     kind: 'server',
+    alone: (lock, work) => holding(pool, lock, work),
     hear: (channel, told) => hearServer(() => new pg.Client({ connectionString: url, keepAlive: true }), channel, told),
     close: () => pool.end(),
   }
@@ -86,13 +89,14 @@ async function connectServer(url: string, migrationsFolder: string): Promise<Con
 const MIGRATION_LOCK = 7_425_101
 
 /** Does work on a connection of its own while no other server of the shop does it. */
-async function holding(pool: Pool, work: (client: PoolClient) => Promise<void>): Promise<void> {
+async function holding<T>(pool: Pool, lock: number, work: (client: PoolClient) => Promise<T>): Promise<T> {
   const client = await pool.connect()
   let broken: Error | undefined
   try {
-    await client.query('select pg_advisory_lock($1)', [MIGRATION_LOCK])
-    await work(client)
-    await client.query('select pg_advisory_unlock($1)', [MIGRATION_LOCK])
+    await client.query('select pg_advisory_lock($1)', [lock])
+    const done = await work(client)
+    await client.query('select pg_advisory_unlock($1)', [lock])
+    return done
   } catch (error) {
     broken = error as Error
     throw error
@@ -159,6 +163,8 @@ async function connectEmbedded({ dataDir, migrationsDir, templateDir }: ConnectO
       kind: 'embedded',
       bulkLoad: bulkLoader(client),
       hear: (channel, told) => client.listen(channel, told),
+      // One server holds the folder.
+      alone: (_, work) => work(),
       close: () => client.close(),
     }
   } catch (error) {

@@ -28,7 +28,7 @@ import type { Db } from './connect'
 import { isListed, projectVisits } from './projection'
 import { aboutOf, projectRegister } from './register-projection'
 import { byVisit, isAnyOf, STANDS_FOR, whose } from './rows'
-import { customers, entries, files, machines, meta, ORDERED_DAY, sites, visits } from './schema'
+import { customers, entries, files, machines, meta, ORDERED_DAY, pictures, sites, visits } from './schema'
 
 /**
  * Any number the same for all servers of one shop: appends to one database go one after the other, whichever server
@@ -81,6 +81,14 @@ export class Repository {
   /** Runs all that is done in one transaction: all or none. */
   transaction<T>(work: (repository: Repository) => Promise<T>): Promise<T> {
     return this.db.transaction(async (tx) => work(new Repository(tx as unknown as Db)))
+  }
+
+  /** Reads all that is done of one moment, whatever is written meanwhile. */
+  snapshot<T>(work: (repository: Repository) => Promise<T>): Promise<T> {
+    return this.db.transaction(async (tx) => work(new Repository(tx as unknown as Db)), {
+      isolationLevel: 'repeatable read',
+      accessMode: 'read only',
+    })
   }
 
   /** Waits until no other server of this shop is appending; given back at the end of the transaction. */
@@ -452,6 +460,35 @@ export class Repository {
   async fileOf(hash: string): Promise<{ hash: string; type: string; bytes: number } | undefined> {
     const [row] = await this.db.select().from(files).where(eq(files.hash, hash))
     return row
+  }
+
+  /** The bytes of a picture that is kept in the database. */
+  async pictureOf(hash: string): Promise<Buffer | undefined> {
+    const [row] = await this.db.select({ content: pictures.content }).from(pictures).where(eq(pictures.hash, hash))
+    return row && Buffer.from(row.content)
+  }
+
+  async hasPicture(hash: string): Promise<boolean> {
+    const rows = await this.db.select({ hash: pictures.hash }).from(pictures).where(eq(pictures.hash, hash))
+    return rows.length > 0
+  }
+
+  async pictureHashes(): Promise<string[]> {
+    return (await this.db.select({ hash: pictures.hash }).from(pictures)).map(({ hash }) => hash)
+  }
+
+  async fileHashes(): Promise<string[]> {
+    return (await this.db.select({ hash: files.hash }).from(files)).map(({ hash }) => hash)
+  }
+
+  /** @returns whether it was new */
+  async addPicture(hash: string, content: Buffer): Promise<boolean> {
+    const added = await this.db
+      .insert(pictures)
+      .values({ hash, content })
+      .onConflictDoNothing()
+      .returning({ hash: pictures.hash })
+    return added.length > 0
   }
 
   async filesAmong(hashes: readonly string[]): Promise<Set<string>> {

@@ -290,5 +290,10 @@ export const searchLines = pgTable(
 /** Pictures, by what they are: the content's hash is the name of the file beside the database. */
 export const files = pgTable('files', { hash: text().primaryKey(), type: text().notNull(), bytes: integer().notNull() })
 
+const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' })
+
+/** Pictures themselves, where they are kept in the database of a server. */
+export const pictures = pgTable('pictures', { hash: text().primaryKey(), content: bytea().notNull() })
+
 /** What the shop's data knows of itself: how far the journal file is taken in, and which lists were last built. */
 export const meta = pgTable('meta', { key: text().primaryKey(), value: jsonb().$type<unknown>().notNull() })

@@ -3,6 +3,8 @@ import { defineNitroPlugin } from 'nitropack/runtime'
 import { startSentence } from '../database/database-trouble'
 import { openApp } from '../utils/app'
 import { guard, pagePolicy } from '../utils/guard'
+import { log } from '../utils/log'
+import { watched } from '../utils/watch'
 
 const LOOPBACK = /^(127(\.\d+){3}|localhost|::1|\[::1\])$/
 
@@ -14,7 +16,7 @@ export default defineNitroPlugin((nitro) => {
   if ((import.meta as { prerender?: boolean }).prerender) return
   listenWhereTold()
   // Before Nitro's own handler of static files, which no middleware precedes.
-  nitro.h3App.stack.unshift({ route: '/', handler: guard })
+  nitro.h3App.stack.unshift({ route: '/', handler: watched }, { route: '/', handler: guard })
   nitro.hooks.hook('render:response', (response, { event }) => {
     if (typeof response.body === 'string')
       setResponseHeader(event, 'content-security-policy', pagePolicy(response.body))
@@ -43,6 +45,6 @@ function listenWhereTold(): void {
 }
 
 function fail(sentence: string): never {
-  console.error(sentence)
+  log.trouble(sentence)
   process.exit(1)
 }

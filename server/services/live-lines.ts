@@ -30,6 +30,11 @@ export class LiveLines {
     return this.newest
   }
 
+  /** How many follow. */
+  get count(): number {
+    return this.followers.size
+  }
+
   /** Something has arrived at one of the servers. */
   told(): Promise<void> {
     this.isTold = true

@@ -1,4 +1,3 @@
-import { readFile } from 'node:fs/promises'
 import type { UnitSystem } from '../../core/quantity/measures'
 import { badField } from '../../core/validation/input-error'
 import { claimOf } from '../../core/visit/claim'
@@ -13,6 +12,7 @@ import { writeRecord } from '../../core/visit/record'
 import { paperReader, type Sheet } from '../../core/visit/sheet'
 import { writeWholeSheet } from '../../core/visit/whole-sheet'
 import { leafPdf } from './leaf-pdf'
+import type { PictureBytes } from './photos/photo-store'
 import { forPaper } from './pictures'
 import { recordPdf } from './record-pdf'
 import { sheetPdf } from './sheet-pdf'
@@ -21,8 +21,7 @@ import { consideredIn, type JourneyView, type VisitPart } from './visit-view'
 /** Which paper of which visit. */
 export interface PaperAsked {
   view: JourneyView
-  /** Where the pictures lie, by their hash. */
-  paths: Record<string, string>
+  pictures: PictureBytes
   units?: UnitSystem
   /** Of the sheet; as the visit stands now where nothing is said. */
   issue?: number
@@ -42,7 +41,7 @@ export interface PaperMail {
  *
  * @throws InputError where there is no such issue, no claim, or nothing to offer
  */
-export function papersOf({ view, paths, units = view.shop.units, issue }: PaperAsked): {
+export function papersOf({ view, pictures, units = view.shop.units, issue }: PaperAsked): {
   date: string
   issue?: number
   leaf: (document: MailedPaper) => Leaf
@@ -78,7 +77,7 @@ export function papersOf({ view, paths, units = view.shop.units, issue }: PaperA
   }
 
   const images = (photos: readonly { hash: string }[]) =>
-    Promise.all(photos.map(({ hash: name }) => readFile(paths[name] as string).then(forPaper, () => undefined)))
+    Promise.all(photos.map(({ hash: name }) => pictures[name] && forPaper(Buffer.from(pictures[name]))))
 
   async function pdf(document: PaperName): Promise<Buffer> {
     switch (document) {

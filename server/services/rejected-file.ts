@@ -1,6 +1,7 @@
-import { appendFile, open, readFile, rename, rm } from 'node:fs/promises'
+import { appendFile, readFile, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import type { SetAside } from './journal-lines'
+import { writeWhole } from './whole-file'
 
 export const REJECTED_NAME = 'journal.rejected.jsonl'
 
@@ -38,12 +39,7 @@ export class RejectedFile {
   async replace(all: readonly SetAside[]): Promise<void> {
     this.known = [...all]
     if (all.length === 0) return rm(this.path, { force: true })
-    const aside = `${this.path}.writing`
-    const handle = await open(aside, 'w')
-    await handle.writeFile(written(all))
-    await handle.sync()
-    await handle.close()
-    await rename(aside, this.path)
+    await writeWhole(this.path, written(all))
   }
 }
 

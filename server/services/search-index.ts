@@ -1,4 +1,5 @@
 import { machineLines, customerLines, type SearchLine } from '../../core/pumps/search-lines'
+import type { Connection } from '../database/connect'
 import type { Register } from '../database/register'
 import type { Search } from '../database/search'
 import type { Repository } from '../database/repository'
@@ -17,6 +18,14 @@ const MOST_BEHIND = 50_000
 /** Lines that arrived since the engine last measured its tables, after which it does so again. */
 const MOST_UNMEASURED = 20_000
 
+/** Held by the server that takes in what has arrived. Any number of our own. */
+const INDEX_LOCK = 7_425_102
+
+interface Counts {
+  customers: number
+  machines: number
+}
+
 interface Mark {
   version: number
   arrival: number
@@ -31,13 +40,14 @@ interface Mark {
 export class SearchIndex {
   private running: Promise<void> | undefined
   private left = 0
-  private counted: Promise<{ customers: number; machines: number }> | undefined
+  private counted: { arrival: number; counts: Promise<Counts> } | undefined
 
   constructor(
     private readonly repository: Pick<Repository, 'newestArrival' | 'entriesOfVisits' | 'meta' | 'setMeta'>,
     private readonly register: Pick<Register, 'counts'>,
     private readonly search: Search,
     private readonly work: Pick<HeavyWork, 'run'>,
+    private readonly alone: Connection['alone'],
   ) {}
 
   /** How many visits are still to be taken in. */
@@ -45,15 +55,22 @@ export class SearchIndex {
     return this.left
   }
 
-  /** How many customers and machines there are; counted again once something has changed. */
-  counts(): Promise<{ customers: number; machines: number }> {
-    this.counted ??= this.register.counts()
-    return this.counted
+  /** How many customers and machines there are; counted again once something has arrived. */
+  async counts(): Promise<Counts> {
+    const arrival = await this.repository.newestArrival()
+    if (this.counted?.arrival !== arrival) {
+      const counted = { arrival, counts: this.register.counts() }
+      this.counted = counted
+      counted.counts.catch(() => {
+        if (this.counted === counted) this.counted = undefined
+      })
+    }
+    return this.counted.counts
   }
 
   /** Takes in what has arrived; whoever asks while it is under way waits for the same. */
   catchUp(): Promise<void> {
-    this.running ??= this.readOn().finally(() => {
+    this.running ??= this.readOnAlone().finally(() => {
       this.running = undefined
     })
     return this.running
@@ -71,9 +88,19 @@ export class SearchIndex {
     whole.catch(() => undefined)
   }
 
-  private async readOn(): Promise<void> {
+  /** Two servers that take in the same lines at once would write them twice: the second finds them taken in. */
+  private async readOnAlone(): Promise<void> {
+    const { mark, newest } = await this.reached()
+    if (mark?.version !== SEARCH_VERSION || mark.arrival !== newest) await this.alone(INDEX_LOCK, () => this.readOn())
+  }
+
+  private async reached(): Promise<{ mark?: Mark; newest: number }> {
     const mark = await this.repository.meta<Mark>(SEARCHED)
-    const newest = await this.repository.newestArrival()
+    return { ...(mark ? { mark } : {}), newest: await this.repository.newestArrival() }
+  }
+
+  private async readOn(): Promise<void> {
+    const { mark, newest } = await this.reached()
     // After a long journal was taken in, what is new in it is not looked for line by line.
     const isNew = mark?.version !== SEARCH_VERSION || newest - mark.arrival > MOST_BEHIND
     if (!isNew && newest === mark.arrival) return
@@ -93,7 +120,6 @@ export class SearchIndex {
     await this.takeTrends(isNew ? undefined : [...subjects])
     const isMeasured = !isNew && newest - (mark.measured ?? 0) <= MOST_UNMEASURED
     if (!isMeasured) await this.search.measure()
-    if (subjects.size > 0) this.counted = undefined
     await this.repository.setMeta(SEARCHED, {
       version: SEARCH_VERSION,
       arrival: changed.newest,

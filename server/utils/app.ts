@@ -1,5 +1,7 @@
 import type { OpeningProgress } from '../services/reconcile'
+import { settingsIn } from '../services/settings'
 import { openShopApp, type ShopApp } from '../services/shop-app'
+import { log } from './log'
 import { Problem } from './problem'
 
 /** Longer than an everyday start takes; a journal that takes longer to take in says how far it is. */
@@ -12,13 +14,11 @@ let opened: ShopApp | undefined
 /** Opens the shop's data, once. */
 export function openApp(): Promise<ShopApp> {
   opening ??= openShopApp({
-    dataDir: process.env.PIKE_LAMP_DATA ?? 'data',
-    databaseUrl: process.env.DATABASE_URL || undefined,
-    smtp: process.env.PIKE_LAMP_SMTP || undefined,
+    ...settingsIn(process.env),
     tell: (now) => {
       progress = now
     },
-    say: (sentence) => console.log(sentence),
+    say: log.say,
   }).then((app) => {
     opened = app
     // The first visit that is opened finds the shop's own times read already.

@@ -3,7 +3,7 @@ import { badField } from '../../core/validation/input-error'
 import { useShopApp } from './app'
 import { askedUnits } from './units'
 import type { PaperName } from '../../core/visit/entry'
-import { pathId, photoPaths, journeyView } from './views'
+import { pathId, picturesIn, journeyView } from './views'
 
 /** A paper of a visit as PDF, fonts embedded. */
 export async function paperOf(event: H3Event, document: PaperName): Promise<Buffer> {
@@ -12,7 +12,8 @@ export async function paperOf(event: H3Event, document: PaperName): Promise<Buff
   const issue = askedIssue(event)
   const app = await useShopApp()
   const view = await journeyView(app, id)
-  const { pdf, date } = await app.work.run('paper', { view, paths: photoPaths(app, view), document, units, issue })
+  const pictures = await picturesIn(app, view)
+  const { pdf, date } = await app.work.run('paper', { view, pictures, document, units, issue })
   setResponseHeaders(event, {
     'content-type': 'application/pdf',
     'content-disposition': `inline; filename="${document}-${date}-${id.slice(0, 8)}.pdf"`,

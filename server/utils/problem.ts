@@ -4,7 +4,9 @@ import { InputError, plainProblems, type FieldProblem } from '../../core/validat
 import { codeOf, DatabaseTrouble, refusesData, troubleOf } from '../database/database-trouble'
 import { Malformed, TooBusy, TooHeavy } from '../services/heavy-work'
 import { EntryConflict } from '../services/journal'
+import { BucketTrouble } from '../services/photos/picture-bucket'
 import { openedApp } from './app'
+import { log } from './log'
 
 /** An answer other than success, as RFC 9457 problem+json. */
 export class Problem extends Error {
@@ -32,7 +34,7 @@ export function api<T>(handler: (event: H3Event<EventHandlerRequest>) => Promise
       const problem = asProblem(error)
       setResponseStatus(event, problem.status)
       setResponseHeader(event, 'content-type', 'application/problem+json')
-      if (problem.status === 500) console.error(traceOf(error))
+      if (problem.status === 500) log.trouble(traceOf(error))
       return JSON.stringify({
         type: 'about:blank',
         title: problem.title,
@@ -53,7 +55,7 @@ function asProblem(error: unknown): Problem {
   if (error instanceof SyntaxError || error instanceof Malformed) return malformed(error.message)
   if (error instanceof TooHeavy)
     return new Problem(422, error.message, [{ field: '', value: undefined, expected: 'less at once' }])
-  if (error instanceof TooBusy) return new Problem(503, error.message)
+  if (error instanceof BucketTrouble || error instanceof TooBusy) return new Problem(503, error.message)
   const trouble = error instanceof DatabaseTrouble ? error : troubleOf(error)
   if (trouble) return new Problem(trouble.status, trouble.message)
   if (refusesData(error))

@@ -5,6 +5,7 @@ import { historyOf, type HistoryReading } from '../../core/visit/history'
 import { ofKind } from '../../core/visit/of-kind'
 import { isUuid } from '../../core/validation/rules'
 import type { CountedAfter } from '../database/repository'
+import type { PictureBytes } from '../services/photos/photo-store'
 import type { ShopApp } from '../services/shop-app'
 import { forgottenAt, shopOf, type JourneyView, type VisitPart, type VisitView } from '../services/visit-view'
 import { Problem } from './problem'
@@ -84,14 +85,14 @@ export async function machineHistory(
   })
 }
 
-/** Where the pictures of a visit and of the others of its journey lie, by hash. */
-export function photoPaths(
-  app: ShopApp,
+/** The pictures of a visit and of the others of its journey. */
+export function picturesIn(
+  app: Pick<ShopApp, 'photos'>,
   { entries, journey = [] }: VisitView & Partial<JourneyView>,
-): Record<string, string> {
-  return Object.fromEntries(
+): Promise<PictureBytes> {
+  return app.photos.bytesOfAll(
     [entries, ...journey.map((part) => part.entries)].flatMap((journal) =>
-      ofKind(journal, 'photo').map(({ body: { hash } }) => [hash, app.photos.pathOf(hash)]),
+      ofKind(journal, 'photo').map(({ body: { hash } }) => hash),
     ),
   )
 }

@@ -1,5 +1,4 @@
 import { createHash } from 'node:crypto'
-import { readFile } from 'node:fs/promises'
 import Papa from 'papaparse'
 import { v7 as uuidv7 } from 'uuid'
 import { InputError, badField } from '../../core/validation/input-error'
@@ -26,6 +25,7 @@ import { leafText } from '../../core/visit/leaf'
 import { readLines } from '../services/journal-lines'
 import { jsonOf } from '../services/json'
 import { postedEntries } from '../services/posted-entries'
+import type { PictureBytes } from '../services/photos/photo-store'
 import { intact, keepable, photoType } from '../services/pictures'
 import { leafHtml } from '../services/mail/leaf-html'
 import type { Worked } from '../services/day-work'
@@ -110,11 +110,11 @@ export const TASKS = {
   },
 
   /** The whole visit as one file: journal and pictures. */
-  async visitJson({ view, paths }: { view: VisitView; paths: Record<string, string> }): Promise<string> {
+  async visitJson({ view, pictures }: { view: VisitView; pictures: PictureBytes }): Promise<string> {
     const hashes = [...new Set(ofKind(view.entries, 'photo').map(({ body }) => body.hash))]
     const photos = await Promise.all(
       hashes.map(async (hash) => {
-        const content = await readFile(paths[hash] as string).catch(() => undefined)
+        const content = pictures[hash] && Buffer.from(pictures[hash])
         const type = content && (await photoType(content))
         return content && type ? [{ hash, type, base64: content.toString('base64') }] : []
       }),

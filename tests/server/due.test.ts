@@ -47,7 +47,7 @@ describe.each(['embedded', 'server'] as const)('what comes due on the %s databas
       repository,
       register,
       dues: new Dues(connection.db),
-      index: new SearchIndex(repository, register, search, work),
+      index: new SearchIndex(repository, register, search, work, connection.alone),
       forecasts: new ForecastBook(),
       roads: new ValleyRoads(),
       work,

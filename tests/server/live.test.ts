@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import pg from 'pg'
 import { v7 as uuidv7 } from 'uuid'
 import type { Entry } from '#core/visit/entry'
 import { startPostgres } from '../../scripts/lib/postgres.mjs'
@@ -15,6 +16,7 @@ describe.each(['embedded', 'server'] as const)('lines as they arrive, on the %s 
   /** On a database server a second server of the same shop: what is written at one is heard at the other. */
   let two: Served
   let stop: (() => unknown) | undefined
+  let databaseUrl: string | undefined
   beforeAll(async () => {
     if (kind === 'embedded') {
       one = await serve(folder.path)
@@ -23,6 +25,7 @@ describe.each(['embedded', 'server'] as const)('lines as they arrive, on the %s 
     }
     const postgres = await startPostgres()
     stop = postgres.stop
+    databaseUrl = postgres.url
     one = await serve(folder.path, { DATABASE_URL: postgres.url })
     two = await serve(other.path, { DATABASE_URL: postgres.url })
   })
@@ -64,6 +67,24 @@ describe.each(['embedded', 'server'] as const)('lines as they arrive, on the %s 
     await again.until(() => again.lines().length >= 3)
     expect(ids(again.lines())).toEqual(ids([...missed, later]))
     await again.end()
+  })
+
+  // The embedded engine is part of its server: there is no connection to break.
+  const itOnServer = kind === 'server' ? it : () => undefined
+  itOnServer('go on after every connection of the servers to their database broke', async () => {
+    const visit = testVisit()
+    const listening = await listenTo(two.url)
+    await write(one, visit.opened)
+    await listening.until(() => listening.lines().length === 1)
+    const client = new pg.Client({ connectionString: databaseUrl })
+    await client.connect()
+    await client.query('select pg_terminate_backend(pid) from pg_stat_activity where pid <> pg_backend_pid()')
+    await client.end()
+    const line = reading(visit, 234)
+    // The first request may meet a connection that broke under it; the device sends it again.
+    for (let sent = await write(one, line); !sent.ok; sent = await write(one, line)) expect(sent.status).toBe(503)
+    await listening.until(() => listening.lines().some(({ id }) => id === line.id))
+    await listening.end()
   })
 
   it('are not told one by one where very many came at once', async () => {
@@ -109,8 +130,18 @@ describe.each(['embedded', 'server'] as const)('lines as they arrive, on the %s 
     expect(response.status).toBe(422)
     expect(await response.text()).toContain('after')
   })
+})
 
-  it('end with the server, which waits for nobody that listens', async () => {
+/** The customers that a server finds. */
+async function foundAt({ url }: Served): Promise<string[]> {
+  const { groups } = (await (await fetch(`${url}/api/pumps?q=millrace`)).json()) as {
+    groups: { what: string; lines: { customerId: string }[] }[]
+  }
+  return groups.find(({ what }) => what === 'customer')?.lines.map(({ customerId }) => customerId) ?? []
+}
+
+describe('a server that stops', () => {
+  it('waits for nobody that listens', async () => {
     const aside = temporaryFolder()
     const served = await serve(aside.path)
     const listening = await listenTo(served.url)
@@ -155,6 +186,8 @@ describe('two servers of one shop', () => {
       )
       expect(views[0]).toEqual(views[1])
       expect((views[0] as { entries: Entry[] }[]).map(({ entries }) => entries.length)).toEqual([13, 13, 13, 13])
+      const customers = visits.map(({ opened }) => (opened.body as { customer: { id: string } }).customer.id)
+      for (const server of servers) expect((await foundAt(server)).sort()).toEqual(customers.sort())
       // An id that is taken by another content is refused at either.
       const stolen = { ...reading(visits[0] as never, 1), id: lines[0]?.[0]?.id ?? uuidv7() }
       for (const { url } of servers) expect((await post(`${url}/api/entries`, { entries: [stolen] })).status).toBe(409)

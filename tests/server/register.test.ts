@@ -56,17 +56,19 @@ describe.each(['embedded', 'server'] as const)('the register on the %s database'
   let search: Search
   let index: SearchIndex
   let stopServer: (() => unknown) | undefined
+  let serverUrl: string | undefined
 
   beforeAll(async () => {
     const postgres = kind === 'server' ? await startPostgres() : undefined
     stopServer = postgres?.stop
+    serverUrl = postgres?.url
     connection = await connect({ dataDir, migrationsDir, databaseUrl: postgres?.url })
     repository = new Repository(connection.db)
     register = new Register(connection.db)
     dues = new Dues(connection.db)
     journal = new Journal(repository, undefined)
     search = new Search(connection.db)
-    index = new SearchIndex(repository, register, search, heavyWork(undefined))
+    index = new SearchIndex(repository, register, search, heavyWork(undefined), connection.alone)
   })
   afterAll(async () => {
     await connection.close()
@@ -90,6 +92,26 @@ describe.each(['embedded', 'server'] as const)('the register on the %s database'
     await journal.append(said.map(({ id }) => line('retracted', {}, id)).reverse())
     expect(await labels('quaywright')).toEqual([])
     expect(await register.customer(whose.id)).toBeUndefined()
+  })
+
+  it('is taken into what can be found once, whichever servers do it at once', async () => {
+    const others = await Promise.all(
+      // The embedded engine has one connection; a server's have as many as there are servers.
+      (kind === 'server' ? [1, 2] : []).map(() => connect({ dataDir, migrationsDir, databaseUrl: serverUrl })),
+    )
+    const indexes = others.map(
+      ({ db, alone }) =>
+        new SearchIndex(new Repository(db), new Register(db), new Search(db), heavyWork(undefined), alone),
+    )
+    const named = Array.from({ length: 6 }, (_, each) => customer({ name: `Sedgewick ${each}`, place: 'Osier Holt' }))
+    for (const each of named) {
+      await journal.append([line('customer-set', { customer: each })])
+      await Promise.all([index, ...indexes].map((own) => own.catchUp()))
+    }
+    expect(await labels('sedgewick')).toEqual(named.map(({ name }) => `customer: ${name}`))
+    const counts = await index.counts()
+    for (const own of indexes) expect(await own.counts()).toEqual(counts)
+    await Promise.all(others.map((other) => other.close()))
   })
 
   it('speaks over what visits said before, not over what is said in a visit after it', async () => {

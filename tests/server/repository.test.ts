@@ -7,7 +7,8 @@ import { connect, type Connection } from '../../server/database/connect'
 import { Repository } from '../../server/database/repository'
 import { EntryConflict, Journal } from '../../server/services/journal'
 import { PaceBook } from '../../server/services/pace-book'
-import { PhotoStore } from '../../server/services/photo-store'
+import { PictureFolder } from '../../server/services/photos/picture-folder'
+import { PhotoStore } from '../../server/services/photos/photo-store'
 import { keepable } from '../../server/services/pictures'
 import { buildLists } from '../../server/services/reconcile'
 import { startPostgres } from '../../scripts/lib/postgres.mjs'
@@ -305,7 +306,7 @@ describe.each(['embedded', 'server'] as const)('the repository on the %s databas
   })
 
   it('keeps pictures by content, and only pictures', async () => {
-    const photos = new PhotoStore(join(dataDir, 'photos'), repository)
+    const photos = new PhotoStore(new PictureFolder(join(dataDir, 'photos')), repository)
     const keep = async (bytes: Buffer) => photos.add(await keepable(bytes))
     const stored = await keep(PIXEL)
     expect(stored).toMatchObject({

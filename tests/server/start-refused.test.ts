@@ -1,7 +1,7 @@
-import { rmSync, truncateSync, writeFileSync } from 'node:fs'
+import { cpSync, rmSync, truncateSync, writeFileSync } from 'node:fs'
 import { createServer, type AddressInfo } from 'node:net'
 import { join } from 'node:path'
-import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { startPostgres } from '../../scripts/lib/postgres.mjs'
 import { reading, SECRET, secretVisit } from './entries'
 import { freePort, post, serve, spawnServer, temporaryFolder } from './serve'
@@ -21,24 +21,33 @@ async function endsWith(sentence: RegExp, env: Record<string, string> = {}): Pro
 }
 
 describe('a start that cannot be', () => {
+  /** A shop that was open and closed, with two lines: each test damages a copy. */
+  const shop = temporaryFolder()
+  const visit = secretVisit()
+  beforeAll(async () => {
+    const server = await serve(shop.path)
+    await post(`${server.url}/api/entries`, { entries: [visit.opened, reading(visit, 236)] })
+    await server.kill('SIGTERM')
+  })
+  afterAll(() => shop.remove())
+
   it.each<[string, (database: string) => void]>([
     ['its control file is gone', (database) => rmSync(join(database, 'global/pg_control'))],
     ['its control file is cut short', (database) => truncateSync(join(database, 'global/pg_control'), 100)],
     ['its catalogue is gone', (database) => rmSync(join(database, 'base'), { recursive: true })],
     ['it is another version’s', (database) => writeFileSync(join(database, 'PG_VERSION'), '9\n')],
-  ])('a damaged database, %s: one sentence, and what it says to do brings everything back', async (_, damage) => {
-    const visit = secretVisit()
-    const server = await serve(folder.path)
-    await post(`${server.url}/api/entries`, { entries: [visit.opened, reading(visit, 236)] })
-    await server.kill('SIGTERM')
+  ])('a damaged database, %s: one sentence that says what to do', async (_, damage) => {
+    cpSync(shop.path, folder.path, { recursive: true })
     damage(join(folder.path, 'database'))
     await endsWith(/database in .* is damaged.*Move that folder aside.*journal\.jsonl/)
+  })
+
+  it('a damaged database moved aside, as it was said: everything comes back', async () => {
+    cpSync(shop.path, folder.path, { recursive: true })
     rmSync(join(folder.path, 'database'), { recursive: true })
     const mended = await serve(folder.path)
-    expect(
-      ((await (await fetch(`${mended.url}/api/visits/${visit.visitId}`)).json()) as { entries: unknown[] }).entries
-        .length,
-    ).toBe(2)
+    const view = await fetch(`${mended.url}/api/visits/${visit.visitId}`)
+    expect(((await view.json()) as { entries: unknown[] }).entries).toHaveLength(2)
     await mended.kill('SIGTERM')
   })
 

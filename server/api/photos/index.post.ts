@@ -1,5 +1,5 @@
 import { getRequestHeader } from 'h3'
-import { MOST_PHOTO_BYTES } from '../../services/photo-store'
+import { MOST_PHOTO_BYTES } from '../../services/photos/photo-store'
 import type { PhotoType } from '../../services/pictures'
 import { useShopApp } from '../../utils/app'
 import { readLimited } from '../../utils/body'

@@ -1,7 +1,8 @@
 import { existsSync } from 'node:fs'
-import { mkdir, open, readFile, rename, rm } from 'node:fs/promises'
+import { readFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { createTransport } from 'nodemailer'
+import { writeWhole } from '../whole-file'
 
 /** A paper that leaves: who it is from and to, its words both ways, and what hangs on it. */
 export interface Mail {
@@ -60,7 +61,7 @@ export class MailOutlet {
     if (existsSync(this.pathOf(mail.id))) return
     const message = await messageOf(mail)
     if (this.smtp) await this.hand(mail, message)
-    await this.keep(mail.id, message)
+    await writeWhole(this.pathOf(mail.id), message)
   }
 
   /** A mail that left, as its file. */
@@ -70,23 +71,6 @@ export class MailOutlet {
 
   private pathOf(id: string): string {
     return join(this.folder, `${id}.eml`)
-  }
-
-  private async keep(id: string, message: Buffer): Promise<void> {
-    await mkdir(this.folder, { recursive: true })
-    const coming = `${this.pathOf(id)}.coming`
-    try {
-      const file = await open(coming, 'w')
-      try {
-        await file.writeFile(message)
-        await file.sync()
-      } finally {
-        await file.close()
-      }
-      await rename(coming, this.pathOf(id))
-    } finally {
-      await rm(coming, { force: true })
-    }
   }
 
   private async hand({ from, to }: Mail, message: Buffer): Promise<void> {

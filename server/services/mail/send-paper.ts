@@ -6,6 +6,7 @@ import { validEntry } from '../../../core/visit/entry-rules'
 import { sheetHash } from '../../../core/visit/issue-together'
 import { calendarOf } from '../calendar'
 import { visitDues } from '../due-book'
+import type { PictureBytes } from '../photos/photo-store'
 import type { ShopApp } from '../shop-app'
 import type { JourneyView } from '../visit-view'
 import type { Mail } from './mail-outlet'
@@ -19,13 +20,12 @@ export class NoSender extends Error {}
 /**
  * Sends a paper of a visit by mail and writes that it left. The same request twice sends once and writes once.
  *
- * @param paths where the pictures lie, by their hash
  * @throws SheetMoved, NoSender, InputError where there is no such paper, MailTrouble where nobody takes it
  */
 export async function sendPaper(
   app: Pick<ShopApp, 'work' | 'outlet' | 'journal' | 'repository'>,
   view: JourneyView,
-  paths: Record<string, string>,
+  pictures: PictureBytes,
   { id, paper, to, note, author, hash }: MailRequest,
   now: string,
 ): Promise<Entry> {
@@ -44,7 +44,7 @@ export async function sendPaper(
   const shown = paper === 'sheet' ? [...states.values()] : state ? [state] : []
   if (!state || sheetHash(shown) !== hash)
     throw new SheetMoved('What is shown has not all arrived, or somebody wrote on: look once more, then send it.')
-  const written = await app.work.run('mail', { view, paths, document: paper, ...(note ? { note } : {}) })
+  const written = await app.work.run('mail', { view, pictures, document: paper, ...(note ? { note } : {}) })
   const dues = paper === 'sheet' ? shown.flatMap(visitDues).filter(({ kind }) => kind !== 'claim') : []
   const mail: Mail = {
     id,

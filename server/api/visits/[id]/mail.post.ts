@@ -5,7 +5,7 @@ import { NoSender, sendPaper, SheetMoved } from '../../../services/mail/send-pap
 import { serverNow, useShopApp } from '../../../utils/app'
 import { readJson } from '../../../utils/body'
 import { api, Problem } from '../../../utils/problem'
-import { pathId, photoPaths, journeyView } from '../../../utils/views'
+import { pathId, picturesIn, journeyView } from '../../../utils/views'
 
 /** Sends a paper of a visit by mail, and answers with the line that says so. */
 export default api(async (event) => {
@@ -14,7 +14,7 @@ export default api(async (event) => {
   const app = await useShopApp()
   const view = await journeyView(app, id)
   try {
-    return { entry: await sendPaper(app, view, photoPaths(app, view), request, serverNow()) }
+    return { entry: await sendPaper(app, view, await picturesIn(app, view), request, serverNow()) }
   } catch (error) {
     if (error instanceof SheetMoved || error instanceof NoSender) throw new Problem(409, error.message)
     if (error instanceof MailTrouble) throw new Problem(502, error.message)

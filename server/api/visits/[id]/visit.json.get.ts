@@ -1,14 +1,14 @@
 import { getRouterParam, setResponseHeaders } from 'h3'
 import { useShopApp } from '../../../utils/app'
 import { api } from '../../../utils/problem'
-import { pathId, photoPaths, visitView } from '../../../utils/views'
+import { pathId, picturesIn, visitView } from '../../../utils/views'
 
 /** The whole visit as one file: journal and pictures. */
 export default api(async (event) => {
   const id = pathId(getRouterParam(event, 'id'), 'visit')
   const app = await useShopApp()
   const view = await visitView(app, id)
-  const file = await app.work.run('visitJson', { view, paths: photoPaths(app, view) })
+  const file = await app.work.run('visitJson', { view, pictures: await picturesIn(app, view) })
   setResponseHeaders(event, {
     'content-type': 'application/json',
     'content-disposition': `attachment; filename="${id.slice(0, 8)}.visit.json"`,

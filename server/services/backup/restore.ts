@@ -1,0 +1,121 @@
+import { existsSync } from 'node:fs'
+import { cp, mkdir, open, readdir, readFile, rename, rm } from 'node:fs/promises'
+import { join } from 'node:path'
+import type { Repository } from '../../database/repository'
+import { lockDataFolder } from '../data-lock'
+import { JournalFile, JOURNAL_NAME } from '../journal-file'
+import { readLines } from '../journal-lines'
+import type { PictureKeeper } from '../photos/picture-keeper'
+import type { PhotoStore } from '../photos/photo-store'
+import { photoType } from '../pictures'
+import { reconcile, type OpeningProgress } from '../reconcile'
+import { RejectedFile } from '../rejected-file'
+import { unpackBackup } from './read-backup'
+
+/** There is a shop already where one is to be restored: it is never written over. */
+export class NotEmpty extends Error {}
+
+export interface Restored {
+  lines: number
+  pictures: number
+  /** Lines that are no entries of this program, and were set aside. */
+  setAside: number
+}
+
+const UNPACKED = '.restoring'
+
+/**
+ * Restores a shop into a data folder, for the embedded database: it is built from the journal at the next start.
+ *
+ * @throws NotEmpty, NoBackup, DataFolderBusy; the folder then has nothing new
+ */
+export async function restoreToFolder(file: string, dataDir: string, keeper: PictureKeeper): Promise<Restored> {
+  await mkdir(dataDir, { recursive: true })
+  const release = await lockDataFolder(dataDir)
+  try {
+    for (const name of [JOURNAL_NAME, 'database'])
+      if (existsSync(join(dataDir, name)))
+        throw new NotEmpty(`There is a shop in ${dataDir} already. Choose an empty folder with PIKE_LAMP_DATA.`)
+    const unpacked = join(dataDir, UNPACKED)
+    const manifest = await unpackBackup(file, unpacked)
+    const pictures = await keepPictures(unpacked, keeper)
+    await moveMails(unpacked, dataDir)
+    // Last, and at once: where the journal stands, all that it speaks of does.
+    await sync(join(unpacked, JOURNAL_NAME))
+    await rename(join(unpacked, JOURNAL_NAME), join(dataDir, JOURNAL_NAME))
+    await sync(dataDir)
+    await rm(unpacked, { recursive: true, force: true })
+    return { lines: manifest.lines, pictures, setAside: 0 }
+  } finally {
+    release()
+  }
+}
+
+/** A database server that a shop is restored into. */
+export interface ServerTarget {
+  repository: Repository
+  photos: PhotoStore
+  /** Where mails that left and what cannot be taken in are put. */
+  dataDir: string
+}
+
+/**
+ * Restores a shop into the empty database of a server: all of its lines, or none.
+ *
+ * @throws NotEmpty, NoBackup
+ */
+export async function restoreToServer(
+  file: string,
+  { repository, photos, dataDir }: ServerTarget,
+  tell?: (progress: OpeningProgress) => void,
+): Promise<Restored> {
+  if ((await repository.newestArrival()) > 0)
+    throw new NotEmpty('There is a shop in this database already. Choose an empty one with DATABASE_URL.')
+  const unpacked = join(dataDir, UNPACKED)
+  const manifest = await unpackBackup(file, unpacked)
+  const journal = await JournalFile.open(unpacked)
+  const rejected = await RejectedFile.open(dataDir)
+  try {
+    const pictures = await addPictures(unpacked, photos)
+    await repository.transaction(async (transaction) => {
+      await transaction.holdAppends()
+      const read = async (bytes: Uint8Array) => readLines(bytes)
+      await reconcile({ file: journal, rejected, repository: transaction, read }, tell)
+      await transaction.tellArrival()
+    })
+    await moveMails(unpacked, dataDir)
+    return { lines: manifest.lines - rejected.lines.length, pictures, setAside: rejected.lines.length }
+  } finally {
+    await journal.close()
+    await rm(unpacked, { recursive: true, force: true })
+  }
+}
+
+async function keepPictures(unpacked: string, keeper: PictureKeeper): Promise<number> {
+  const names = await namesIn(join(unpacked, 'photos'))
+  for (const hash of names) await keeper.keep(hash, await readFile(join(unpacked, 'photos', hash)))
+  return names.length
+}
+
+async function addPictures(unpacked: string, photos: PhotoStore): Promise<number> {
+  const names = await namesIn(join(unpacked, 'photos'))
+  for (const hash of names) {
+    const bytes = await readFile(join(unpacked, 'photos', hash))
+    const type = await photoType(bytes)
+    if (type) await photos.add({ bytes, type })
+  }
+  return names.length
+}
+
+async function moveMails(unpacked: string, dataDir: string): Promise<void> {
+  if (existsSync(join(unpacked, 'outlet')))
+    await cp(join(unpacked, 'outlet'), join(dataDir, 'outlet'), { recursive: true, force: false })
+}
+
+const namesIn = (folder: string): Promise<string[]> => readdir(folder).catch(() => [])
+
+async function sync(path: string): Promise<void> {
+  const handle = await open(path, 'r')
+  await handle.sync().catch(() => undefined)
+  await handle.close()
+}

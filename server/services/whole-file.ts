@@ -1,0 +1,22 @@
+import { randomUUID } from 'node:crypto'
+import { mkdir, open, rename, rm } from 'node:fs/promises'
+import { dirname } from 'node:path'
+
+/** Writes a file that is whole and on the disk, or not there: beside its place first, then renamed into it. */
+export async function writeWhole(path: string, content: Uint8Array | string): Promise<void> {
+  await mkdir(dirname(path), { recursive: true })
+  // A name of its own for each writer: two who write the same file at once do not take each other's away.
+  const aside = `${path}.${randomUUID()}.tmp`
+  try {
+    const handle = await open(aside, 'wx')
+    try {
+      await handle.writeFile(content)
+      await handle.sync()
+    } finally {
+      await handle.close()
+    }
+    await rename(aside, path)
+  } finally {
+    await rm(aside, { force: true })
+  }
+}

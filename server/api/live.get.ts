@@ -33,6 +33,7 @@ export default api(async (event) => {
   const follower = {
     lines: (entries: readonly object[], arrival: number) => push('lines', arrival, { entries }),
     far: (arrival: number) => push('far', arrival, {}),
+    end: () => void stream.close(),
   }
   // What cannot be read now is read when the device asks again: it has the id of what it heard last.
   live.follow(after, follower, ended.signal).catch(() => stream.close())

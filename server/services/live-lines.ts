@@ -8,6 +8,8 @@ export interface Follower {
   lines: (entries: readonly Entry[], arrival: number) => void
   /** More has arrived than is told line by line, up to this one: whoever follows reads anew what it shows. */
   far: (arrival: number) => void
+  /** The server stops. */
+  end: () => void
 }
 
 /** So many lines are told one by one; after a file of thousands was taken in, what is shown is read anew instead. */
@@ -68,6 +70,12 @@ export class LiveLines {
     if (signal.aborted) return
     this.followers.add(follower)
     signal.addEventListener('abort', () => this.followers.delete(follower))
+  }
+
+  /** Everybody is told that it ends: a stream that only broke off is an error to whoever listens. */
+  end(): void {
+    for (const { end } of this.followers) end()
+    this.followers.clear()
   }
 
   private async readOn(): Promise<void> {

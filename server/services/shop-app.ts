@@ -118,6 +118,7 @@ export async function openShopApp({
     journal.countFrom(newest)
     const live = new LiveLines(repository, newest)
     ends.push(await connection.hear(ARRIVED, () => void live.told().catch(() => undefined)))
+    ends.push(() => live.end())
     const [register, search] = [new Register(connection.db), new Search(connection.db)]
     return {
       repository,

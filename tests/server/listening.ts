@@ -9,14 +9,14 @@ export interface HeardEvent {
 
 /** Listens to a server's live lines as a browser does, until it is ended. */
 export async function listenTo(url: string, { after, lastId }: { after?: number; lastId?: string } = {}) {
-  const ended = new AbortController()
+  const left = new AbortController()
   const response = await fetch(`${url}/api/live${after === undefined ? '' : `?after=${after}`}`, {
-    signal: ended.signal,
+    signal: left.signal,
     headers: lastId === undefined ? {} : { 'last-event-id': lastId },
   })
   const heard: HeardEvent[] = []
   const waiting = new Set<() => void>()
-  const reading = (async () => {
+  const ended = (async () => {
     let text = ''
     const decoder = new TextDecoder()
     for await (const chunk of response.body as unknown as AsyncIterable<Uint8Array>) {
@@ -26,7 +26,9 @@ export async function listenTo(url: string, { after, lastId }: { after?: number;
       heard.push(...parts.map(parsed))
       for (const look of [...waiting]) look()
     }
-  })().catch(() => undefined)
+  })()
+    .then(() => ({ brokeOff: false }))
+    .catch(() => ({ brokeOff: true }))
   /** Waits until what was heard holds. */
   const until = (holds: (events: readonly HeardEvent[]) => boolean): Promise<void> =>
     new Promise((done) => {
@@ -42,10 +44,12 @@ export async function listenTo(url: string, { after, lastId }: { after?: number;
     response,
     heard,
     until,
+    /** Once nothing more comes: whether it was ended, or broke off. */
+    ended,
     lines: () => heard.flatMap(({ data }) => data.entries ?? []),
     end: async () => {
-      ended.abort()
-      await reading
+      left.abort()
+      await ended
     },
   }
 }

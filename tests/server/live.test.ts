@@ -141,13 +141,14 @@ async function foundAt({ url }: Served): Promise<string[]> {
 }
 
 describe('a server that stops', () => {
-  it('waits for nobody that listens', async () => {
+  it('waits for nobody that listens, and ends what it tells them', async () => {
     const aside = temporaryFolder()
     const served = await serve(aside.path)
     const listening = await listenTo(served.url)
+    await listening.until((events) => events.length > 0)
     await served.kill('SIGTERM')
     expect(await served.exited).toBe(0)
-    await listening.end()
+    expect(await listening.ended).toEqual({ brokeOff: false })
     aside.remove()
   })
 })

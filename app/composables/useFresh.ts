@@ -15,10 +15,13 @@ export function useFresh(load: () => unknown, isHeld: () => boolean = () => fals
   const isWanted = ref(false)
   const soon = useDebounceFn(() => (isWanted.value = true), BREATH, { maxWait: LONGEST })
   const ends = [live.onLines(() => void soon()), live.onMissed(() => void soon())]
-  watchEffect(() => {
-    if (!isWanted.value || isHeld()) return
-    isWanted.value = false
-    void load()
-  })
+  watch(
+    () => isWanted.value && !isHeld(),
+    (isDue) => {
+      if (!isDue) return
+      isWanted.value = false
+      void load()
+    },
+  )
   onScopeDispose(() => ends.forEach(({ off }) => off()))
 }

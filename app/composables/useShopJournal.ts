@@ -1,5 +1,5 @@
 import type { Entry, EntryBodies, EntryKind } from '#core/visit/entry'
-import { headsOf } from '#core/visit/seen'
+import { writtenAfter } from '#core/visit/seen'
 import { useOutbox } from '~/stores/outbox'
 import { writeLine } from '~/utils/write-line'
 import { useAuthor } from './useAuthor'
@@ -38,8 +38,7 @@ export function useShopJournal() {
   function firstLines({ visitId, opened, call, arranged, waits = false, together }: NewVisit): Entry[] {
     const lines: Entry[] = []
     const line = <K extends EntryKind>(kind: K, body: EntryBodies[K]) => {
-      const known = { lamport: lines.length + 1, seen: headsOf(lines) }
-      lines.push(writeLine({ visitId, author: author.value, ...known }, kind, body))
+      lines.push(writeLine({ visitId, author: author.value, ...writtenAfter(lines) }, kind, body))
     }
     line('visit-opened', opened)
     if (call) line('call', call)

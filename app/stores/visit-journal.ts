@@ -1,9 +1,9 @@
 import { computed, shallowRef, watch, type Ref } from 'vue'
 import { v7 as uuidv7 } from 'uuid'
-import { nextLamport, type Entry, type EntryBodies, type EntryKind, type Said } from '#core/visit/entry'
+import type { Entry, EntryBodies, EntryKind, Said } from '#core/visit/entry'
 import type { Draft } from '#core/visit/line-entries'
 import { mergedJournal } from '#core/visit/merged'
-import { headsOf } from '#core/visit/seen'
+import { writtenAfter } from '#core/visit/seen'
 import type { Claim } from '#core/visit/supersession'
 import { writeLine } from '~/utils/write-line'
 import { useOutbox } from './outbox'
@@ -47,8 +47,8 @@ export function visitJournal(
     settles: readonly string[] = [],
     said?: Said,
   ): Entry {
-    const known = { lamport: nextLamport(here.value), seen: headsOf(here.value) }
-    const place = { visitId: visitId.value ?? null, author: author.value, ...known, supersedes, settles, said }
+    const of = { visitId: visitId.value ?? null, author: author.value }
+    const place = { ...of, ...writtenAfter(here.value), supersedes, settles, said }
     const entry = writeLine(place, kind, body)
     merge([entry])
     void outbox.add([entry])

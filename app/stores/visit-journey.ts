@@ -1,12 +1,12 @@
 import { computed, shallowRef, watch, type Ref } from 'vue'
 import { journeyAround } from '#core/planning/stops'
 import type { Pace } from '#core/takedown/as-here'
-import { compareEntries, nextLamport, type Entry, type EntryBodies, type EntryKind } from '#core/visit/entry'
+import { compareEntries, type Entry, type EntryBodies, type EntryKind } from '#core/visit/entry'
 import { machineOf, type JourneyPlace } from '#core/visit/fold'
 import { earlierReadings, type HistoryReading } from '#core/visit/history'
 import type { Experience } from '#core/visit/job'
 import { besideOf, journeySaid, riding, type Considered, type JourneyVisit } from '#core/visit/journey'
-import { headsOf } from '#core/visit/seen'
+import { writtenAfter } from '#core/visit/seen'
 import type { Shop } from '#core/visit/shop'
 import { liveEntries } from '#core/visit/supersession'
 import { writeLine } from '~/utils/write-line'
@@ -105,8 +105,7 @@ export function visitJourney(
   /** Writes a line on another visit of the journey. */
   function appendTo<K extends EntryKind>(id: string, kind: K, body: EntryBodies[K], supersedes?: string): void {
     const journal = others.value.find((part) => part.visitId === id)?.entries ?? []
-    const known = { lamport: nextLamport(journal), seen: headsOf(journal) }
-    const line = writeLine({ visitId: id, author: author.value, ...known, supersedes }, kind, body)
+    const line = writeLine({ visitId: id, author: author.value, ...writtenAfter(journal), supersedes }, kind, body)
     hear([line])
     void outbox.add([line])
   }

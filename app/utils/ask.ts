@@ -8,8 +8,8 @@ const ARRIVAL = 'x-arrival'
  *
  * @throws TypeError where nobody answers
  */
-export async function ask(path: string, init?: RequestInit): Promise<Response> {
-  const response = await fetch(path, init)
+export async function ask(path: string): Promise<Response> {
+  const response = await fetch(path)
   const arrival = response.headers.get(ARRIVAL)
   if (arrival !== null) useLive().follow(Number(arrival))
   return response

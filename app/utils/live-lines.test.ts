@@ -105,6 +105,20 @@ describe('lines as they arrive at a device', () => {
     expect(Stream.all).toHaveLength(3)
   })
 
+  it('are heard on by a tab that heard of another tab’s lines before it had read anything itself', async () => {
+    const [one, two] = [tab(), tab()]
+    one.live.follow(10)
+    await settle()
+    Stream.all[0]?.say('lines', 12, { entries: [opened()] })
+    two.live.follow(11)
+    await settle()
+    expect(Stream.all).toHaveLength(1)
+    one.live.end()
+    await settle()
+    expect(Stream.all.map(({ url }) => url)).toEqual(['/api/live?after=10', '/api/live?after=12'])
+    two.live.end()
+  })
+
   it('begin once, after what was read first', async () => {
     const { live } = tab()
     live.follow(3)

@@ -15,7 +15,9 @@ const AGAIN = 2_000
  * open at once to one address; when it closes, another goes on from the line that was heard last.
  */
 export class LiveLines {
+  /** What is heard last, from this tab's stream or from another tab. */
   private arrival: number | undefined
+  private follows = false
   private source: EventSource | undefined
   private timer: ReturnType<typeof setTimeout> | undefined
   private connected = false
@@ -35,8 +37,9 @@ export class LiveLines {
    * @param after what everything that is on the screen was read after
    */
   follow(after: number): void {
-    if (this.arrival !== undefined) return
-    this.arrival = after
+    if (this.follows) return
+    this.follows = true
+    this.arrival ??= after
     // A page that was not loaded over a safe way has no locks: each of its tabs listens for itself.
     if (!('locks' in navigator)) return this.listen()
     void navigator.locks

@@ -1,4 +1,4 @@
-import type { Entry } from './entry'
+import { nextLamport, type Entry } from './entry'
 
 /** Did the writer of the later line have the earlier one before them? */
 export type Knows = (later: Entry, earlier: Entry) => boolean
@@ -25,6 +25,15 @@ export function headsOf(journal: readonly Entry[]): string[] {
     .filter(({ id }) => !seen.has(id))
     .map(({ id }) => id)
     .slice(-MOST_SEEN)
+}
+
+/**
+ * Where a line stands that is written now with a journal in sight: after all of it.
+ *
+ * @param journal as it is known to the writer, in its order
+ */
+export function writtenAfter(journal: readonly Entry[]): { lamport: number; seen: string[] } {
+  return { lamport: nextLamport(journal), seen: headsOf(journal) }
 }
 
 /**

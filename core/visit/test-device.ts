@@ -1,6 +1,6 @@
-import { ENTRY_VERSION, nextLamport, type Entry, type EntryBodies, type EntryKind } from './entry'
+import { ENTRY_VERSION, type Entry, type EntryBodies, type EntryKind } from './entry'
 import { mergedJournal } from './merged'
-import { headsOf } from './seen'
+import { writtenAfter } from './seen'
 import { VISIT } from './test-journal'
 
 let count = 0
@@ -23,8 +23,7 @@ export class TestDevice {
     const entry = {
       id: `0197a000-00bb-7000-8000-${count.toString(16).padStart(12, '0')}`,
       v: ENTRY_VERSION,
-      lamport: nextLamport(this.journal),
-      seen: headsOf(this.journal),
+      ...writtenAfter(this.journal),
       visitId: VISIT,
       kind,
       at: new Date(Date.UTC(2026, 4, 12, 10 + this.offBy, count % 60)).toISOString(),

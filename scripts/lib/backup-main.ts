@@ -14,7 +14,6 @@ import {
 } from '../../server/services/backup/write-backup'
 import { JOURNAL_NAME } from '../../server/services/journal-file'
 import { openPictures } from '../../server/services/photos/open-pictures'
-import { PhotoStore } from '../../server/services/photos/photo-store'
 import type { PictureKeeper } from '../../server/services/photos/picture-keeper'
 import { settingsIn } from '../../server/services/settings'
 
@@ -77,9 +76,7 @@ async function backup(file: string, settings: Settings, root: string, now: strin
 function restore(file: string, settings: Settings, root: string): Promise<Restored> {
   const { dataDir } = settings
   if (!settings.databaseUrl) return restoreToFolder(file, dataDir, picturesBeside(settings))
-  return withServer(settings, root, ({ repository, pictures }) =>
-    restoreToServer(file, { repository, photos: new PhotoStore(pictures, repository), dataDir }),
-  )
+  return withServer(settings, root, (opened) => restoreToServer(file, { ...opened, dataDir }))
 }
 
 /** Pictures of an embedded shop, whose database a running server may hold: the journal names them too. */

@@ -18,10 +18,14 @@ export default api(async (event) => {
   const after = arrivalIn(getHeader(event, 'last-event-id') ?? getQuery(event).after) ?? live.arrival
   const stream = createEventStream(event)
   const ended = new AbortController()
-  const push = (name: string, arrival: number, data: object) =>
+  // A beat goes no further than what was told: after a break the device goes on from there.
+  let reached = Math.min(after, live.arrival)
+  const push = (name: string, arrival: number, data: object) => {
+    reached = arrival
     void stream.push({ event: name, id: `${arrival}`, data: JSON.stringify(data) })
+  }
   const beating = setInterval(() => {
-    push('beat', live.arrival, {})
+    push('beat', reached, {})
     // What was told while a connection of the database was broken is not told again.
     live.told().catch(() => undefined)
   }, BEAT)
@@ -29,7 +33,7 @@ export default api(async (event) => {
     clearInterval(beating)
     ended.abort()
   })
-  push('beat', Math.min(after, live.arrival), {})
+  push('beat', reached, {})
   const follower = {
     lines: (entries: readonly object[], arrival: number) => push('lines', arrival, { entries }),
     far: (arrival: number) => push('far', arrival, {}),

@@ -7,6 +7,7 @@ import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core'
 import type { Client, Pool, PoolClient } from 'pg'
 import { bulkLoader, type BulkLoad } from './bulk-load'
 import { DatabaseTrouble, troubleOf } from './database-trouble'
+import { LOCKS, type Lock } from './locks'
 import * as schema from './schema'
 
 export type Db = PgDatabase<PgQueryResultHKT, typeof schema>
@@ -15,14 +16,13 @@ export interface Connection {
   kind: 'embedded' | 'server'
   bulkLoad?: BulkLoad
   /**
-   * Hears what any server of this shop tells on a channel.
+   * Hears that something was told on a channel by any server of this shop, or may have been while nobody could hear it.
    *
-   * @param told with what was said; with nothing where something may have been missed
    * @returns what ends it
    */
-  hear: (channel: string, told: (said: string) => void) => Promise<() => Promise<void>>
+  hear: (channel: string, told: () => void) => Promise<() => Promise<void>>
   /** Does work while no other server of this shop does work under the same lock. */
-  alone: <T>(lock: number, work: () => Promise<T>) => Promise<T>
+  alone: <T>(lock: Lock, work: () => Promise<T>) => Promise<T>
   close: () => Promise<void>
 }
 
@@ -69,11 +69,11 @@ async function connectServer(url: string, migrationsFolder: string): Promise<Con
   )
   const db = drizzle(pool, { schema })
   try {
-    await holding(pool, MIGRATION_LOCK, (client) => migrate(drizzle(client), { migrationsFolder }))
+    await holding(pool, LOCKS.migrate, (client) => migrate(drizzle(client), { migrationsFolder }))
   } catch (error) {
     await pool.end()
     // The driver's own patience ended: it says so in words, without a code.
-    const timedOut = error instanceof Error && /timeout/i.test(`${error.message} ${String(error.cause)}`)
+    const timedOut = error instanceof Error && /timeout/i.test(error.message)
     throw troubleOf(timedOut ? Object.assign(new Error('timed out'), { code: 'ETIMEDOUT' }) : error, url) ?? error
   }
   return {
@@ -85,11 +85,8 @@ async function connectServer(url: string, migrationsFolder: string): Promise<Con
   }
 }
 
-/** Held by the server that brings the tables up to date; the others of the shop wait for it. Any number of our own. */
-const MIGRATION_LOCK = 7_425_101
-
 /** Does work on a connection of its own while no other server of the shop does it. */
-async function holding<T>(pool: Pool, lock: number, work: (client: PoolClient) => Promise<T>): Promise<T> {
+async function holding<T>(pool: Pool, lock: Lock, work: (client: PoolClient) => Promise<T>): Promise<T> {
   const client = await pool.connect()
   let broken: Error | undefined
   try {
@@ -110,17 +107,13 @@ async function holding<T>(pool: Pool, lock: number, work: (client: PoolClient) =
 const HEAR_AGAIN = 1_000
 
 /** Hears on a connection of its own, made again whenever it breaks: what was told meanwhile may have been missed. */
-async function hearServer(
-  make: () => Client,
-  channel: string,
-  told: (said: string) => void,
-): Promise<() => Promise<void>> {
+async function hearServer(make: () => Client, channel: string, told: () => void): Promise<() => Promise<void>> {
   let client: Client | undefined
   let again: ReturnType<typeof setTimeout> | undefined
   let isEnded = false
   async function begin(): Promise<void> {
     const own = make()
-    own.on('notification', ({ payload = '' }) => told(payload))
+    own.on('notification', told)
     // Whatever breaks it ends it too.
     own.on('error', () => undefined)
     try {
@@ -132,7 +125,7 @@ async function hearServer(
     }
     own.once('end', later)
     client = own
-    told('')
+    told()
   }
   function later(): void {
     if (!isEnded) again = setTimeout(() => void begin().catch(later), HEAR_AGAIN)

@@ -25,16 +25,12 @@ import type { Customer, Entry, EntryBodies, EntryKind, Machine, Site } from '../
 import { togetherInLedger, type LedgerRow } from '../../core/visit/ledger'
 import { liftEntry, liftJournal } from '../../core/visit/lift'
 import type { Db } from './connect'
+import { LOCKS } from './locks'
 import { isListed, projectVisits } from './projection'
 import { aboutOf, projectRegister } from './register-projection'
 import { byVisit, isAnyOf, STANDS_FOR, whose } from './rows'
 import { customers, entries, files, machines, meta, ORDERED_DAY, pictures, sites, visits } from './schema'
 
-/**
- * Any number the same for all servers of one shop: appends to one database go one after the other, whichever server
- * takes them.
- */
-const APPEND_LOCK = 0x70696b65
 /** The channel on which servers of one shop tell each other that lines have arrived. */
 export const ARRIVED = 'pike_lamp_arrived'
 const ROWS_AT_ONCE = 2_000
@@ -93,7 +89,7 @@ export class Repository {
 
   /** Waits until no other server of this shop is appending; given back at the end of the transaction. */
   async holdAppends(): Promise<void> {
-    await this.db.execute(sql`select pg_advisory_xact_lock(${APPEND_LOCK})`)
+    await this.db.execute(sql`select pg_advisory_xact_lock(${LOCKS.append})`)
   }
 
   /** Tells every server of this shop that lines have arrived, as soon as the transaction holds. */

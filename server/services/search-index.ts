@@ -1,5 +1,6 @@
 import { machineLines, customerLines, type SearchLine } from '../../core/pumps/search-lines'
 import type { Connection } from '../database/connect'
+import { LOCKS } from '../database/locks'
 import type { Register } from '../database/register'
 import type { Search } from '../database/search'
 import type { Repository } from '../database/repository'
@@ -17,9 +18,6 @@ const MACHINES_AT_ONCE = 25
 const MOST_BEHIND = 50_000
 /** Lines that arrived since the engine last measured its tables, after which it does so again. */
 const MOST_UNMEASURED = 20_000
-
-/** Held by the server that takes in what has arrived. Any number of our own. */
-const INDEX_LOCK = 7_425_102
 
 interface Counts {
   customers: number
@@ -91,12 +89,11 @@ export class SearchIndex {
   /** Two servers that take in the same lines at once would write them twice: the second finds them taken in. */
   private async readOnAlone(): Promise<void> {
     const { mark, newest } = await this.reached()
-    if (mark?.version !== SEARCH_VERSION || mark.arrival !== newest) await this.alone(INDEX_LOCK, () => this.readOn())
+    if (mark?.version !== SEARCH_VERSION || mark.arrival !== newest) await this.alone(LOCKS.index, () => this.readOn())
   }
 
-  private async reached(): Promise<{ mark?: Mark; newest: number }> {
-    const mark = await this.repository.meta<Mark>(SEARCHED)
-    return { ...(mark ? { mark } : {}), newest: await this.repository.newestArrival() }
+  private async reached(): Promise<{ mark: Mark | undefined; newest: number }> {
+    return { mark: await this.repository.meta<Mark>(SEARCHED), newest: await this.repository.newestArrival() }
   }
 
   private async readOn(): Promise<void> {

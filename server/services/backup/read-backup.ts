@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto'
 import { createReadStream, createWriteStream } from 'node:fs'
 import { mkdir, rm } from 'node:fs/promises'
 import { dirname, join } from 'node:path'
@@ -6,7 +5,8 @@ import { pipeline } from 'node:stream/promises'
 import { text } from 'node:stream/consumers'
 import { createGunzip } from 'node:zlib'
 import { extract } from 'tar-stream'
-import { MANIFEST_PART, NoBackup, PART_NAME, readManifest, type BackupManifest } from './backup-parts'
+import { MANIFEST_PART, NoBackup, PART_NAME, PHOTOS, readManifest, type BackupManifest } from './backup-parts'
+import { sealing, type Seal } from './seal'
 
 /**
  * Unpacks a backup into a folder and holds it against its own list of contents.
@@ -27,7 +27,7 @@ export async function unpackBackup(file: string, folder: string): Promise<Backup
 }
 
 async function unpackChecked(file: string, folder: string): Promise<BackupManifest> {
-  const found = new Map<string, { bytes: number; sha256: string }>()
+  const found = new Map<string, Seal>()
   let manifest: BackupManifest | undefined
   const archive = extract()
   const reading = pipeline(createReadStream(file), createGunzip(), archive)
@@ -45,25 +45,17 @@ async function unpackChecked(file: string, folder: string): Promise<BackupManife
     const part = found.get(name)
     if (!part) throw new NoBackup(`${name} is missing.`)
     if (part.bytes !== bytes || part.sha256 !== sha256) throw new NoBackup(`${name} is not as it was made.`)
-    if (name.startsWith('photos/') && name !== `photos/${sha256}`) throw new NoBackup(`${name} is another picture.`)
+    if (name.startsWith(PHOTOS) && name !== `${PHOTOS}${sha256}`) throw new NoBackup(`${name} is another picture.`)
   }
   if (found.size !== manifest.parts.length) throw new NoBackup('It holds more than its list of contents says.')
   return manifest
 }
 
-async function unpackPart(part: AsyncIterable<Buffer>, path: string): Promise<{ bytes: number; sha256: string }> {
-  const sha = createHash('sha256')
-  let bytes = 0
+async function unpackPart(part: AsyncIterable<Buffer>, path: string): Promise<Seal> {
+  const { passed, seal } = sealing(part)
   await mkdir(dirname(path), { recursive: true })
-  async function* hashed() {
-    for await (const chunk of part) {
-      sha.update(chunk)
-      bytes += chunk.length
-      yield chunk
-    }
-  }
-  await pipeline(hashed, createWriteStream(path))
-  return { bytes, sha256: sha.digest('hex') }
+  await pipeline(passed, createWriteStream(path))
+  return seal()
 }
 
 const isMissing = (error: unknown) => (error as NodeJS.ErrnoException).code === 'ENOENT'

@@ -6,10 +6,11 @@ import { lockDataFolder } from '../data-lock'
 import { JournalFile, JOURNAL_NAME } from '../journal-file'
 import { readLines } from '../journal-lines'
 import type { PictureKeeper } from '../photos/picture-keeper'
-import type { PhotoStore } from '../photos/photo-store'
+import type { StoredPhoto } from '../photos/photo-store'
 import { photoType } from '../pictures'
-import { reconcile, type OpeningProgress } from '../reconcile'
+import { reconcile } from '../reconcile'
 import { RejectedFile } from '../rejected-file'
+import { OUTLET, PHOTOS } from './backup-parts'
 import { unpackBackup } from './read-backup'
 
 /** There is a shop already where one is to be restored: it is never written over. */
@@ -54,7 +55,7 @@ export async function restoreToFolder(file: string, dataDir: string, keeper: Pic
 /** A database server that a shop is restored into. */
 export interface ServerTarget {
   repository: Repository
-  photos: PhotoStore
+  pictures: PictureKeeper
   /** Where mails that left and what cannot be taken in are put. */
   dataDir: string
 }
@@ -66,8 +67,7 @@ export interface ServerTarget {
  */
 export async function restoreToServer(
   file: string,
-  { repository, photos, dataDir }: ServerTarget,
-  tell?: (progress: OpeningProgress) => void,
+  { repository, pictures: keeper, dataDir }: ServerTarget,
 ): Promise<Restored> {
   if ((await repository.newestArrival()) > 0)
     throw new NotEmpty('There is a shop in this database already. Choose an empty one with DATABASE_URL.')
@@ -76,11 +76,11 @@ export async function restoreToServer(
   const journal = await JournalFile.open(unpacked)
   const rejected = await RejectedFile.open(dataDir)
   try {
-    const pictures = await addPictures(unpacked, photos)
+    const pictures = await keepPictures(unpacked, keeper, async (picture) => repository.addFile(picture))
     await repository.transaction(async (transaction) => {
       await transaction.holdAppends()
       const read = async (bytes: Uint8Array) => readLines(bytes)
-      await reconcile({ file: journal, rejected, repository: transaction, read }, tell)
+      await reconcile({ file: journal, rejected, repository: transaction, read })
       await transaction.tellArrival()
     })
     await moveMails(unpacked, dataDir)
@@ -91,28 +91,26 @@ export async function restoreToServer(
   }
 }
 
-async function keepPictures(unpacked: string, keeper: PictureKeeper): Promise<number> {
-  const names = await namesIn(join(unpacked, 'photos'))
-  for (const hash of names) await keeper.keep(hash, await readFile(join(unpacked, 'photos', hash)))
-  return names.length
-}
-
-async function addPictures(unpacked: string, photos: PhotoStore): Promise<number> {
-  const names = await namesIn(join(unpacked, 'photos'))
+/** @param kept told of each that the bytes say is a picture, to be noted where the database does not do so itself */
+async function keepPictures(
+  unpacked: string,
+  keeper: PictureKeeper,
+  kept: (picture: StoredPhoto) => Promise<void> = async () => undefined,
+): Promise<number> {
+  const names = await readdir(join(unpacked, PHOTOS)).catch(() => [])
   for (const hash of names) {
-    const bytes = await readFile(join(unpacked, 'photos', hash))
+    const bytes = await readFile(join(unpacked, PHOTOS, hash))
+    await keeper.keep(hash, bytes)
     const type = await photoType(bytes)
-    if (type) await photos.add({ bytes, type })
+    if (type) await kept({ hash, type, bytes: bytes.length })
   }
   return names.length
 }
 
 async function moveMails(unpacked: string, dataDir: string): Promise<void> {
-  if (existsSync(join(unpacked, 'outlet')))
-    await cp(join(unpacked, 'outlet'), join(dataDir, 'outlet'), { recursive: true, force: false })
+  if (existsSync(join(unpacked, OUTLET)))
+    await cp(join(unpacked, OUTLET), join(dataDir, OUTLET), { recursive: true, force: false })
 }
-
-const namesIn = (folder: string): Promise<string[]> => readdir(folder).catch(() => [])
 
 async function sync(path: string): Promise<void> {
   const handle = await open(path, 'r')

@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto'
 import { createReadStream, createWriteStream } from 'node:fs'
 import { open, readdir, readFile, rename, rm } from 'node:fs/promises'
 import { once } from 'node:events'
@@ -9,6 +8,7 @@ import { pack, type Pack } from 'tar-stream'
 import type { Entry } from '../../../core/visit/entry'
 import type { Repository } from '../../database/repository'
 import { JOURNAL_NAME } from '../journal-file'
+import { hashOf } from '../photos/photo-store'
 import { isHash, type PictureKeeper } from '../photos/picture-keeper'
 import {
   BACKUP_FORMAT,
@@ -20,6 +20,7 @@ import {
   type BackupManifest,
   type BackupPart,
 } from './backup-parts'
+import { sealing, type Seal } from './seal'
 
 /** What a backup is made of. */
 export interface BackupSource {
@@ -30,11 +31,10 @@ export interface BackupSource {
   outlet?: string
 }
 
-export interface BackupMade {
+/** What was made, and the archive's own seal. */
+export interface BackupMade extends Seal {
   lines: number
   pictures: number
-  bytes: number
-  sha256: string
 }
 
 const NEWLINE = 0x0a
@@ -145,22 +145,19 @@ async function packAll(
   { journal, bytes, pictures, outlet }: BackupSource & { journal: string; bytes: number },
 ): Promise<BackupPart[]> {
   const parts: BackupPart[] = []
-  const sha = createHash('sha256')
+  const { passed, seal } = sealing(createReadStream(journal))
   const entry: NodeJS.WritableStream = archive.entry({ name: JOURNAL_PART, size: bytes })
-  for await (const chunk of createReadStream(journal) as AsyncIterable<Buffer>) {
-    sha.update(chunk)
-    if (!entry.write(chunk)) await once(entry, 'drain')
-  }
+  for await (const chunk of passed) if (!entry.write(chunk)) await once(entry, 'drain')
   const ended = once(entry, 'finish')
   entry.end()
   await ended
-  parts.push({ name: JOURNAL_PART, bytes, sha256: sha.digest('hex') })
+  parts.push({ name: JOURNAL_PART, ...seal() })
   const add = async (name: string, content: Buffer | undefined) => {
     if (!content) return
     await new Promise<void>((done, refuse) =>
       archive.entry({ name }, content, (error) => (error ? refuse(error) : done())),
     )
-    parts.push({ name, bytes: content.length, sha256: createHash('sha256').update(content).digest('hex') })
+    parts.push({ name, bytes: content.length, sha256: hashOf(content) })
   }
   for (const hash of (await pictures.all()).sort()) await add(`${PHOTOS}${hash}`, await pictures.get(hash))
   const mails = outlet ? await readdir(outlet).catch(() => []) : []
@@ -169,12 +166,8 @@ async function packAll(
   return parts
 }
 
-async function sealOf(path: string): Promise<{ bytes: number; sha256: string }> {
-  const sha = createHash('sha256')
-  let bytes = 0
-  for await (const chunk of createReadStream(path) as AsyncIterable<Buffer>) {
-    sha.update(chunk)
-    bytes += chunk.length
-  }
-  return { bytes, sha256: sha.digest('hex') }
+async function sealOf(path: string): Promise<Seal> {
+  const { passed, seal } = sealing(createReadStream(path))
+  for await (const _ of passed);
+  return seal()
 }

@@ -1,7 +1,7 @@
 import { v7 as uuidv7 } from 'uuid'
 import { foldVisit } from '../../../core/visit/fold'
 import { nextLamport, type Entry } from '../../../core/visit/entry'
-import { headsOf } from '../../../core/visit/seen'
+import { writtenAfter } from '../../../core/visit/seen'
 import { validEntry } from '../../../core/visit/entry-rules'
 import { sheetHash } from '../../../core/visit/issue-together'
 import { calendarOf } from '../calendar'
@@ -74,8 +74,7 @@ export async function sendPaper(
     kind: 'mailed',
     at: now,
     author,
-    lamport: nextLamport(entries),
-    seen: headsOf(entries),
+    ...writtenAfter(entries),
     body: {
       paper,
       to,

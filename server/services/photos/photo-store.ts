@@ -58,10 +58,6 @@ export class PhotoStore {
     return isHash(hash) && this.keeper.has(hash)
   }
 
-  all(): Promise<string[]> {
-    return this.keeper.all()
-  }
-
   /** Where they lie, in words for whoever started the server. */
   get place(): string {
     return this.keeper.place

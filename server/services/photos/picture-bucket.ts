@@ -21,7 +21,6 @@ const TRIES = 2
  * @source Signature Version 4 of the S3 REST interface, as the client package signs it
  */
 export class PictureBucket implements PictureKeeper {
-  readonly kind = 'bucket'
   private readonly client: AwsClient
   private readonly url: string
 

@@ -6,8 +6,6 @@ import { isHash, type PictureKeeper } from './picture-keeper'
 
 /** Pictures as files of a folder. */
 export class PictureFolder implements PictureKeeper {
-  readonly kind = 'folder'
-
   constructor(private readonly folder: string) {}
 
   get place(): string {

@@ -1,6 +1,5 @@
 /** Where pictures’ bytes lie, each under the SHA-256 of itself: one is kept once, and can never be another. */
 export interface PictureKeeper {
-  readonly kind: 'folder' | 'database' | 'bucket'
   /** Where that is, in words for whoever started the server. */
   readonly place: string
   get: (hash: string) => Promise<Buffer | undefined>

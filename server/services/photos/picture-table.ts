@@ -3,7 +3,6 @@ import type { PictureKeeper } from './picture-keeper'
 
 /** Pictures in the database server, where every server of the shop finds them. */
 export class PictureTable implements PictureKeeper {
-  readonly kind = 'database'
   readonly place = 'in the database'
 
   constructor(private readonly repository: Repository) {}

@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
 import { bundleWorker } from './scripts/lib/bundle.mjs'
+import { writeServiceWorker } from './scripts/lib/service-worker.mjs'
 
 const core = fileURLToPath(new URL('./core', import.meta.url))
 const spaEntry = fileURLToPath(new URL('./node_modules/nuxt/dist/app/entry-spa.js', import.meta.url))
@@ -41,7 +42,10 @@ export default defineNuxtConfig({
         { name: 'viewport', content: 'width=device-width, initial-scale=1, viewport-fit=cover' },
         { name: 'description', content: 'One visit, one journal, one lit next thing.' },
       ],
-      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/lamp.svg' }],
+      link: [
+        { rel: 'icon', type: 'image/svg+xml', href: '/lamp.svg' },
+        { rel: 'manifest', href: '/lamp.webmanifest' },
+      ],
     },
   },
   spaLoadingTemplate: 'spa-loading.html',
@@ -85,6 +89,10 @@ export default defineNuxtConfig({
   // Nuxt 4.4.5 looks for a server entry even where nothing is rendered on the server, and `nuxt dev` dies without one.
   $development: { vite: { environments: { ssr: { build: { rollupOptions: { input: { server: spaEntry } } } } } } },
   hooks: {
+    // Before the server is built: it serves the files that it finds then.
+    'nitro:build:public-assets': async (nitro) => {
+      await writeServiceWorker(nitro.options.output.publicDir)
+    },
     // The migrations, the worker and the sheet's fonts are read at run time, so they travel with the build.
     'nitro:build:before': (nitro) => {
       nitro.hooks.hook('compiled', async () => {

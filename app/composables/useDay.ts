@@ -67,7 +67,7 @@ export function useDay(day: Ref<Date>) {
       const plan = await ask(`/api/plan?${asked}`).catch(() => undefined)
       if (asked === span.value && plan?.ok) planned.value = (await plan.json()) as PlanView
     } catch {
-      problem.value = 'The server does not answer. Start it, then try again.'
+      problem.value = NO_WAY
     }
   }
   watch(
@@ -81,7 +81,11 @@ export function useDay(day: Ref<Date>) {
     { immediate: true },
   )
   const isDragging = useDragging()
-  useFresh(load, () => isDragging.value)
+  useFresh(
+    load,
+    () => isDragging.value,
+    () => problem.value !== '',
+  )
   const ticking = setInterval(() => (now.value = new Date()), TICK)
   const looking = setInterval(() => void load(), LOOK_AGAIN)
   const seen = () => document.visibilityState === 'visible' && void load()

@@ -3,11 +3,10 @@ import type { DayVisit } from '#core/planning/day'
 import { apartFrom, openIn, visitsOf } from '#core/planning/stops'
 import type { DueCall } from '#core/pumps/due-list'
 import type { Entry, EntryBodies, EntryKind } from '#core/visit/entry'
+import type { LineDraft } from '#core/pumps/corrections'
 import { foldVisit } from '#core/visit/fold'
-import { useOutbox } from '~/stores/outbox'
-import { writeLine } from '~/utils/write-line'
 import type { CustomerView } from '~/utils/register-views'
-import { useAuthor } from './useAuthor'
+import { draft, useDrafts } from './useDrafts'
 
 /** So long are a caller's words kept. */
 const MOST_SAID = 500
@@ -28,17 +27,15 @@ export interface Second {
   minutes?: number
 }
 
-/** Writes what becomes of visits and of the order of a day. A line on a visit stands after all that arrived before. */
+/** Writes what becomes of visits and of the order of a day. */
 export function useDayJournal() {
-  const outbox = useOutbox()
-  const author = useAuthor()
-
-  const line = <K extends EntryKind>(visitId: string | null, kind: K, body: EntryBodies[K], lamport?: number): Entry =>
-    writeLine({ visitId, author: author.value, ...(lamport === undefined ? {} : { lamport }) }, kind, body)
-  const add = (...lines: Entry[]) => outbox.add(lines)
+  const drafts = useDrafts()
+  const add = (lines: readonly LineDraft[]) => drafts.write(lines)
   /** What is decided of a stop is written in each of its visits that is still to be done. */
-  const inEach = <K extends EntryKind>(stop: DayVisit, kind: K, body: EntryBodies[K]): Entry[] =>
-    openIn(stop).map((id) => line(id, kind, body))
+  const inEach = <K extends EntryKind>(stop: DayVisit, kind: K, body: EntryBodies[K]): LineDraft[] =>
+    openIn(stop).map((id) => draft(id, kind, body))
+  const ordered = (orders: readonly EntryBodies['day-order'][]) =>
+    orders.map((order) => draft(null, 'day-order', order))
 
   /** What is kept of a visit, to go on from. */
   async function stateOf(visitId: string) {
@@ -51,32 +48,31 @@ export function useDayJournal() {
 
   return {
     stateOf,
-    plan: (stop: DayVisit, body: EntryBodies['planned']) => add(...inEach(stop, 'planned', body)),
-    planAll: (each: readonly Planned[]) => add(...each.flatMap(({ stop, body }) => inEach(stop, 'planned', body))),
+    plan: (stop: DayVisit, body: EntryBodies['planned']) => add(inEach(stop, 'planned', body)),
+    planAll: (each: readonly Planned[]) => add(each.flatMap(({ stop, body }) => inEach(stop, 'planned', body))),
     /** What was promised holds for all machines of a stop; how long it takes is said of each. */
     arrange: (stop: DayVisit, body: EntryBodies['arranged'], minutes: Readonly<Record<string, number>>) =>
       add(
-        ...openIn(stop).map((id) =>
-          line(id, 'arranged', { ...body, ...(minutes[id] === undefined ? {} : { minutes: minutes[id] }) }),
+        openIn(stop).map((id) =>
+          draft(id, 'arranged', { ...body, ...(minutes[id] === undefined ? {} : { minutes: minutes[id] }) }),
         ),
       ),
-    cancel: (stop: DayVisit, why: string) => add(...inEach(stop, 'cancelled', { why })),
+    cancel: (stop: DayVisit, why: string) => add(inEach(stop, 'cancelled', { why })),
     /** One machine of a stop has its journey for itself from now on. */
     setApart: (stop: DayVisit, visitId: string) =>
       add(
-        ...apartFrom(
+        apartFrom(
           visitsOf(stop).map(({ id }) => id),
           visitId,
-        ).map(({ visit, with: first }) => line(visit, 'together', first ? { with: first } : {})),
+        ).map(({ visit, with: first }) => draft(visit, 'together', first ? { with: first } : {})),
       ),
-    order: (orders: readonly EntryBodies['day-order'][]) =>
-      add(...orders.map((order) => line(null, 'day-order', order))),
+    order: (orders: readonly EntryBodies['day-order'][]) => add(ordered(orders)),
     /** Puts a call into a day, and the day in the order that it then has. */
     putIn: (stop: DayVisit, at: string, orders: readonly EntryBodies['day-order'][]) =>
-      add(...inEach(stop, 'planned', { at }), ...orders.map((order) => line(null, 'day-order', order))),
+      add([...inEach(stop, 'planned', { at }), ...ordered(orders)]),
     /** Ticks what was loaded, for each visit that wants it. */
     load: (each: readonly { visitId: string; item: string }[], loaded: boolean) =>
-      add(...each.map(({ visitId, item }) => line(visitId, 'loaded', { item, loaded }))),
+      add(each.map(({ visitId, item }) => draft(visitId, 'loaded', { item, loaded }))),
     /** Calls that wait for a day, one for each machine that comes due. */
     async openCalls(calls: readonly DueCall[]): Promise<string[]> {
       const opened = await Promise.all(
@@ -94,34 +90,33 @@ export function useDayJournal() {
             callerSays: says.slice(0, MOST_SAID),
           }
           const visitId = uuidv7()
-          return { visitId, lines: [line(visitId, 'visit-opened', body, 1), line(visitId, 'planned', {}, 2)] }
+          return { visitId, lines: [draft(visitId, 'visit-opened', body), draft(visitId, 'planned', {})] }
         }),
       )
       // All or none: nothing is written before every machine is known.
-      await add(...opened.flatMap(({ lines }) => lines))
+      await add(opened.flatMap(({ lines }) => lines))
       return opened.map(({ visitId }) => visitId)
     },
     takeBackCalls: (visitIds: readonly string[]) =>
-      add(...visitIds.map((visitId) => line(visitId, 'cancelled', { why: 'taken back' }))),
+      add(visitIds.map((visitId) => draft(visitId, 'cancelled', { why: 'taken back' }))),
     /** Another visit at the same machine: what is left of this one, or a second look. */
     async openSecond(visitId: string, { says, jobs = [], at, minutes }: Second): Promise<string> {
       const { customer, machine, call } = await stateOf(visitId)
       const second = uuidv7()
-      const opened: EntryBodies['visit-opened'] = {
-        customer,
-        machine,
-        scheduledAt: at ?? new Date().toISOString(),
-        plannedMinutes: minutes ?? 60,
-        callerSays: says,
-      }
-      const bodies: Entry[] = [
-        line(second, 'visit-opened', opened, 1),
-        line(second, 'call', { ...call, callerSays: says }, 2),
-        line(second, 'planned', at ? { at } : {}, 3),
-        ...(minutes === undefined ? [] : [line(second, 'arranged', { minutes }, 4)]),
-        ...jobs.map((job, index) => line(second, 'wish', { job }, 5 + index)),
-      ]
-      await add(...bodies, ...jobs.map((job) => line(visitId, 'job', { job, state: 'left', why: 'in a second visit' })))
+      await add([
+        draft(second, 'visit-opened', {
+          customer,
+          machine,
+          scheduledAt: at ?? new Date().toISOString(),
+          plannedMinutes: minutes ?? 60,
+          callerSays: says,
+        }),
+        draft(second, 'call', { ...call, callerSays: says }),
+        draft(second, 'planned', at ? { at } : {}),
+        ...(minutes === undefined ? [] : [draft(second, 'arranged', { minutes })]),
+        ...jobs.map((job) => draft(second, 'wish', { job })),
+        ...jobs.map((job) => draft(visitId, 'job', { job, state: 'left', why: 'in a second visit' })),
+      ])
       return second
     },
   }

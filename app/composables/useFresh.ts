@@ -9,8 +9,13 @@ const LONGEST = 900
  * Reads what is shown anew when others have written, a moment after.
  *
  * @param isHeld something of it is in the hand: it is read anew once that is put down
+ * @param isMissing it could not be read: it is once there is a way again
  */
-export function useFresh(load: () => unknown, isHeld: () => boolean = () => false): void {
+export function useFresh(
+  load: () => unknown,
+  isHeld: () => boolean = () => false,
+  isMissing: () => boolean = () => false,
+): void {
   const live = useLive()
   const isWanted = ref(false)
   const soon = useDebounceFn(() => (isWanted.value = true), BREATH, { maxWait: LONGEST })
@@ -21,6 +26,12 @@ export function useFresh(load: () => unknown, isHeld: () => boolean = () => fals
       if (!isDue) return
       isWanted.value = false
       void load()
+    },
+  )
+  watch(
+    () => live.isConnected,
+    (connected) => {
+      if (connected && isMissing()) void soon()
     },
   )
   onScopeDispose(() => ends.forEach(({ off }) => off()))

@@ -27,10 +27,7 @@ export function useLedger() {
       // A month that was left meanwhile does not come back over the one that is shown.
       if (asked === month.value) ledger.value = answer
     } catch (error) {
-      problem.value =
-        error instanceof TypeError
-          ? 'The server does not answer. Start it, then try again.'
-          : `It cannot be read. ${(error as Error).message}`
+      problem.value = error instanceof TypeError ? NO_WAY : `It cannot be read. ${(error as Error).message}`
     }
   }
   watch(month, load, { immediate: true })

@@ -37,7 +37,7 @@ export function useRegisterSearch(asked: () => RegisterQuery | undefined) {
     if (mine !== turn) return
     problem.value = ''
     if (response?.ok) found.value = said
-    else problem.value = response ? (said.title ?? response.statusText) : 'The server does not answer.'
+    else problem.value = response ? (said.title ?? response.statusText) : NO_WAY
     if (response?.status === 503 || (response?.ok && said.behind > 0))
       again = setTimeout(() => void search(), ASK_AGAIN)
   }

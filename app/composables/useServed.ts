@@ -25,9 +25,9 @@ export function useServed<T>(
     }
     problem.value = response
       ? (((await response.json().catch(() => ({}))) as { title?: string }).title ?? response.statusText)
-      : 'The server does not answer. Start it, then try again.'
+      : NO_WAY
   }
   watch(address, load, { immediate: true })
-  if (isFresh) useFresh(load, isHeld)
+  if (isFresh) useFresh(load, isHeld, () => problem.value !== '')
   return { view, problem, load }
 }

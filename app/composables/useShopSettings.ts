@@ -19,7 +19,7 @@ export function useShopSettings() {
       outlet.value = said.mail
       rememberShopUnits(shop.value)
     } catch {
-      problem.value = 'The server does not answer. Start it, then try again.'
+      problem.value = NO_WAY
     }
   }
   /** Writes the shop anew, with what changed. */

@@ -36,7 +36,7 @@ async function load(): Promise<void> {
     view.value = (await response.json()) as ShopView
     rememberShopUnits(view.value.shop)
   } catch {
-    problem.value = 'The server does not answer. Start it, then try again.'
+    problem.value = NO_WAY
   }
 }
 onMounted(load)
@@ -212,6 +212,7 @@ const closed = computed(() => taughtKinds.value.reduce((sum, { visits }) => sum 
             ><NuxtLink class="button" to="/ledger" data-testid="to-ledger">Ledger</NuxtLink
             ><NuxtLink class="button" to="/pumps/files" data-testid="to-files">In and out</NuxtLink>
           </div>
+          <OnThisDevice class="mt-8" />
           <JournalReport v-if="view.journal" class="mt-8" :journal="view.journal" />
           <ImportVisit class="mt-4" />
         </section>

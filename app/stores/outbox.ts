@@ -1,24 +1,27 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { Entry } from '#core/visit/entry'
-import { sendEntries, type Sent } from '~/utils/send-entries'
+import { ofKind } from '#core/visit/of-kind'
+import { sendEntries, sendPictures, type Sent } from '~/utils/send-entries'
 import { WaitingLines, type Refusal, type WaitingLine } from '~/utils/waiting-lines'
+import { usePhotos } from './photos'
 
 const FIRST_WAIT = 800
 const LONGEST_WAIT = 10_000
 const MOST_AT_ONCE = 200
+/** Whoever waits for lines to be sent waits so long at most, milliseconds. */
+const PATIENCE = 4_000
 
 /** How it stands with the server: it answers, nobody answers, or it answers and cannot keep lines now. */
 export type Reach = { is: 'answers' } | Extract<Sent, { is: 'unreachable' | 'failing' }>
 
 /**
- * Entries on their way to the server. They are kept in the browser until the server has acknowledged them, so an
- * offline server, a reload or a
- * closed tab loses nothing; sending one twice is harmless. A line that the server refuses is kept too, until somebody
- * changes or drops it, and
- * nothing waits behind it.
+ * Entries on their way to the server, each after its picture. They are kept in the browser until the server has
+ * acknowledged them, so an offline server, a reload or a closed tab loses nothing; sending one twice is harmless. A
+ * line that the server refuses is kept too, until somebody changes or drops it, and nothing waits behind it.
  */
 export const useOutbox = defineStore('outbox', () => {
+  const photos = usePhotos()
   const lines = shallowRef<WaitingLine[]>([])
   const onlyHere = ref(0)
   const waitingLines = new WaitingLines(reread, localStorage)
@@ -44,9 +47,10 @@ export const useOutbox = defineStore('outbox', () => {
     for (const { id } of entries) void waitingLines.forget(id)
   }
 
+  /** @returns when it was tried to send them; on a way that carries nothing, a moment after they are kept */
   function add(entries: readonly Entry[]): Promise<void> {
     keep(entries.map((entry) => ({ entry })))
-    return flush()
+    return Promise.race([flush(), new Promise<void>((done) => setTimeout(done, PATIENCE))])
   }
 
   function flush(): Promise<void> {
@@ -68,7 +72,8 @@ export const useOutbox = defineStore('outbox', () => {
 
   /** @returns whether the server answers about lines, so that going on makes sense */
   async function sendBatch(batch: readonly Entry[]): Promise<boolean> {
-    const sent = await sendEntries(batch)
+    const pictures = await sendPictures(batch, photos.waiting)
+    const sent = pictures.is === 'accepted' ? await sendEntries(batch) : pictures
     if (sent.is === 'unreachable' || sent.is === 'failing') {
       reach.value = sent
       timer = setTimeout(() => void flush(), wait)
@@ -78,8 +83,10 @@ export const useOutbox = defineStore('outbox', () => {
     reach.value = { is: 'answers' }
     wait = FIRST_WAIT
     const [only, ...others] = batch
-    if (sent.is === 'accepted') forget(batch)
-    else if (only && others.length === 0) keep([{ entry: only, refusal: sent.refusal }])
+    if (sent.is === 'accepted') {
+      forget(batch)
+      for (const { body } of ofKind(batch, 'photo')) void photos.sent(body.hash)
+    } else if (only && others.length === 0) keep([{ entry: only, refusal: sent.refusal }])
     // A batch with one bad entry is sent singly, so that the bad one spoils only itself.
     else for (const entry of batch) if (!(await sendBatch([entry]))) return false
     return true
@@ -112,7 +119,7 @@ export const useOutbox = defineStore('outbox', () => {
     refused,
     dropped,
     reach,
-    onlyHere,
+    onlyHere: computed(() => onlyHere.value + photos.onlyHere),
     waiting: computed(() => pending.value.length),
     add,
     flush,

@@ -5,6 +5,7 @@ import type { Draft } from '#core/visit/line-entries'
 import { mergedJournal } from '#core/visit/merged'
 import { writtenAfter } from '#core/visit/seen'
 import type { Claim } from '#core/visit/supersession'
+import { readable } from '~/utils/readable'
 import { writeLine } from '~/utils/write-line'
 import { useOutbox } from './outbox'
 
@@ -32,7 +33,7 @@ export function visitJournal(
   )
 
   function merge(more: readonly Entry[]): void {
-    here.value = mergedJournal(here.value, more)
+    here.value = mergedJournal(here.value, readable(more))
   }
 
   function clear(): void {

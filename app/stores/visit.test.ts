@@ -62,7 +62,9 @@ describe('opening a visit', () => {
     expect(visit.problem).toBe('No such visit.')
     answers(() => Promise.reject(new TypeError('fetch failed')))
     await visit.open(VISIT)
-    expect(visit.problem).toBe('The server does not answer. Start it, then open this page again.')
+    expect(visit.problem).toBe(
+      'No way to the shop just now, and this is not kept on this device. It is read once there is one.',
+    )
   })
   it('goes on without a word where the visit is in hand already', async () => {
     answers(() => viewOf([opened()]))

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import type { Pace } from '#core/takedown/as-here'
 import type { Entry, Site } from '#core/visit/entry'
 import { foldVisit, machineOf, type VisitState } from '#core/visit/fold'
@@ -10,7 +10,9 @@ import { UNNAMED_SHOP, type Shop } from '#core/visit/shop'
 import { useAuthor } from '~/composables/useAuthor'
 import { rememberShopUnits, useUnitSystem } from '~/composables/useUnits'
 import { useThinker } from '~/composables/useThinker'
-import { ask } from '~/utils/ask'
+import { ask, NO_WAY } from '~/utils/ask'
+import { readable } from '~/utils/readable'
+import { useDevice } from './device'
 import { useLive } from './live'
 import { visitJournal } from './visit-journal'
 import { visitJourney, type VisitPart } from './visit-journey'
@@ -91,16 +93,12 @@ export const useVisit = defineStore('visit', () => {
       if (!response.ok) throw new Error(view.title ?? response.statusText)
       if (visitId.value === id) show(view)
     } catch (error) {
-      // With something of this visit in hand the work goes on; the banner says that the server is away.
-      if (!state.value)
-        problem.value =
-          error instanceof TypeError
-            ? 'The server does not answer. Start it, then open this page again.'
-            : (error as Error).message
+      // With something of this visit in hand the work goes on; a word in the head says that nobody answers.
+      if (!state.value) problem.value = error instanceof TypeError ? NO_WAY : (error as Error).message
     }
   }
 
-  const live = useLive()
+  const [live, device] = [useLive(), useDevice()]
   live.onMissed(readAnew)
   live.onLines((lines) => {
     merge(lines.filter((line) => line.visitId === visitId.value))
@@ -113,8 +111,15 @@ export const useVisit = defineStore('visit', () => {
   function readAnew(): void {
     if (visitId.value) void open(visitId.value)
   }
+  watch(
+    () => live.isConnected,
+    (connected) => {
+      if (connected && problem.value) readAnew()
+    },
+  )
 
   function show(view: VisitView): void {
+    if (readable(view.entries) !== view.entries) device.outdated()
     history.value = view.history
     shop.value = view.shop
     rememberShopUnits(view.shop)

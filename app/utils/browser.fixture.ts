@@ -36,6 +36,8 @@ export function freshBrowser(): void {
   Channel.all = []
   vi.stubGlobal('indexedDB', new IDBFactory())
   vi.stubGlobal('localStorage', textStorage())
+  vi.stubGlobal('navigator', { onLine: true })
+  vi.stubGlobal('location', { origin: 'http://shop' })
   vi.stubGlobal('window', { addEventListener: () => undefined })
   vi.stubGlobal('BroadcastChannel', Channel)
 }

@@ -20,7 +20,8 @@ export class LiveLines {
   private follows = false
   private source: EventSource | undefined
   private timer: ReturnType<typeof setTimeout> | undefined
-  private connected = false
+  /** Nothing until it is known. */
+  private connected: boolean | undefined
   private readonly ended = new AbortController()
   private readonly tabs = new BroadcastChannel(NAME)
 

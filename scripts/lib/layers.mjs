@@ -5,7 +5,7 @@
 export const CORE_LAYERS = [
   ['virtual'],
   ['workings'],
-  ['pumps'],
+  ['papers', 'pumps'],
   ['visit'],
   ['questions'],
   ['planning'],

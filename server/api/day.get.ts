@@ -4,7 +4,7 @@ import { serverNow, useShopApp } from '../utils/app'
 import { daySpan } from '../utils/day-span'
 import { api } from '../utils/problem'
 import { dayRows, dayVisits } from '../services/day-view'
-import { shopOf } from '../services/visit-view'
+import { shopOf } from '../../core/visit/visit-view'
 
 /** The visits of one day, the calls that wait for one, and what is left over from before. */
 export default api(async (event) => {

@@ -1,6 +1,6 @@
 import { learnFrom } from '../../core/diagnosis/experience'
 import { KINDS, type Kind } from '../../core/knowledge/vocabulary'
-import { forgottenAt, shopOf } from '../services/visit-view'
+import { forgottenAt, shopOf } from '../../core/visit/visit-view'
 import { useShopApp } from '../utils/app'
 import { api } from '../utils/problem'
 import { countedAfter } from '../utils/views'

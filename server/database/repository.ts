@@ -21,9 +21,10 @@ import type { AnyPgColumn } from 'drizzle-orm/pg-core'
 import type { Fault, Kind } from '../../core/knowledge/vocabulary'
 import { firstOf, journeyAround } from '../../core/planning/stops'
 import type { StepRatio } from '../../core/takedown/own-times'
-import type { Customer, Entry, EntryBodies, EntryKind, Machine, Site } from '../../core/visit/entry'
+import type { Customer, Entry, EntryKind, Machine } from '../../core/visit/entry'
 import { togetherInLedger, type LedgerRow } from '../../core/visit/ledger'
 import { liftEntry, liftJournal } from '../../core/visit/lift'
+import type { VisitRow } from '../../core/visit/visit-row'
 import type { Db } from './connect'
 import { LOCKS } from './locks'
 import { isListed, projectVisits } from './projection'
@@ -36,28 +37,6 @@ export const ARRIVED = 'pike_lamp_arrived'
 const ROWS_AT_ONCE = 2_000
 /** Lines in which the shop speaks of itself, and those that take one of them back. */
 const OF_ITSELF: readonly EntryKind[] = ['shop-set', 'shop-forget', 'retracted']
-
-/** Rows of a list query: what the Day needs to know of a visit without its journal. */
-export interface VisitRow {
-  id: string
-  machineId: string
-  scheduledAt: string
-  plannedMinutes: number
-  callerSays: string
-  complaints: string[]
-  stage: string
-  handedOver: boolean
-  /** It was begun on an earlier day, and goes on on this one. */
-  beganAt?: string
-  cancelled?: string
-  /** The first visit of its journey, where that is another. */
-  together?: string
-  arranged: EntryBodies['arranged']
-  customer: Customer
-  /** What is known of the place where the machine stands. */
-  site?: Site
-  machine: Machine
-}
 
 /** What one visit's steps teach, and how new it is. */
 export interface PacedVisit {
@@ -328,6 +307,18 @@ export class Repository {
     return liftJournal(rows.map(({ entry }) => entry))
   }
 
+  /** The lines that order the tours of days between two instants, oldest first; days of the edges among them. */
+  async orderLinesBetween(from: string, to: string): Promise<Entry[]> {
+    const rows = await this.db
+      .select({ entry: entries.entry })
+      .from(entries)
+      .where(
+        and(eq(entries.kind, 'day-order'), sql`${ORDERED_DAY} between ${from.slice(0, 10)} and ${to.slice(0, 10)}`),
+      )
+      .orderBy(asc(entries.arrival))
+    return liftJournal(rows.map(({ entry }) => entry))
+  }
+
   /** The visits of a machine, oldest first. */
   async visitsOfMachine(machineId: string): Promise<VisitRow[]> {
     const records = await this.recordsOfMachine(machineId)
@@ -376,6 +367,7 @@ export class Repository {
       complaints: visit.complaints,
       stage: visit.joint,
       handedOver: visit.handedOver,
+      waits: visit.waits,
       ...(visit.beganAt ? { beganAt: new Date(visit.beganAt).toISOString() } : {}),
       ...(visit.cancelled === null ? {} : { cancelled: visit.cancelled }),
       ...(visit.together === null ? {} : { together: visit.together }),

@@ -5,7 +5,7 @@ import { foldVisit } from '../../core/visit/fold'
 import { historyOf, type HistoryReading } from '../../core/visit/history'
 import { ordersOf } from '../../core/visit/schedule'
 import { liveEntries } from '../../core/visit/supersession'
-import type { VisitRow } from '../database/repository'
+import { dayVisitOf, type VisitRow } from '../../core/visit/visit-row'
 import type { ShopApp } from './shop-app'
 
 /** A day between its two midnights, and its date. */
@@ -24,7 +24,7 @@ export interface DayRows {
   orders: Routes
 }
 
-const MOST_LAST_READINGS = 3
+export const MOST_LAST_READINGS = 3
 
 export async function dayRows(
   { repository }: Pick<ShopApp, 'repository'>,
@@ -46,39 +46,13 @@ export async function dayVisits(
 ): Promise<DayVisit<HistoryReading>[]> {
   const last = await repository.lastVisitOf([...new Set(rows.map(({ machineId }) => machineId))], before)
   const journals = await repository.entriesOfVisits([...last.values()])
-  return rows.map((row): DayVisit<HistoryReading> => {
+  return rows.map((row) => {
     const lastVisit = last.get(row.machineId)
     const findings = lastVisit ? (foldVisit(journals.get(lastVisit) ?? [])?.findings ?? []) : []
-    const wayIn = wayInOf(row)
-    return {
-      id: row.id,
-      scheduledAt: row.scheduledAt,
-      ...(row.beganAt ? { beganAt: row.beganAt } : {}),
-      ...(row.together ? { together: row.together } : {}),
-      arranged: row.arranged,
-      plannedMinutes: row.plannedMinutes,
-      customer: row.customer,
-      ...(row.site?.address ? { address: row.site.address } : {}),
-      ...(wayIn ? { wayIn } : {}),
-      complaints: row.complaints,
-      callerSays: row.callerSays,
-      stage: row.stage,
-      done: row.handedOver,
-      machine: {
-        id: row.machineId,
-        name: row.machine.name,
-        kind: row.machine.kind,
-        construction: row.machine.construction,
-      },
-      lastReadings: tellingReadings(findings, MOST_LAST_READINGS).map((judged) =>
-        historyOf(lastVisit as string, judged, row.machine),
-      ),
-    }
+    const telling = tellingReadings(findings, MOST_LAST_READINGS)
+    return dayVisitOf(
+      row,
+      telling.map((judged) => historyOf(lastVisit as string, judged, row.machine)),
+    )
   })
-}
-
-/** What one must know before one stands at the gate. */
-function wayInOf({ site }: VisitRow): string | undefined {
-  const { gate, key, dog } = site ?? {}
-  return [gate, key && `key: ${key}`, dog && `dog: ${dog}`].filter(Boolean).join('; ') || undefined
 }

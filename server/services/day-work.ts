@@ -6,10 +6,10 @@ import { firstOf, inJourneyOrder } from '../../core/planning/stops'
 import { withUnknown } from '../../core/planning/travel'
 import { groupedBy } from '../../core/quantity/grouped'
 import type { Ahead } from '../../core/visit/ahead'
-import type { VisitRow } from '../database/repository'
+import type { VisitRow } from '../../core/visit/visit-row'
 import { visitView } from '../utils/views'
 import type { ShopApp } from './shop-app'
-import { shopOf, type VisitView } from './visit-view'
+import { shopOf, type VisitView } from '../../core/visit/visit-view'
 
 /** What is loaded for each visit of a day. */
 export type DayLoad = Readonly<Record<string, DayLoadOf>>

@@ -8,7 +8,7 @@ import type { VisitState } from '../../core/visit/fold'
 import type { Part } from '../../core/knowledge/vocabulary'
 import type { FleetRow } from '../database/dues'
 import type { ShopApp } from './shop-app'
-import { shopOf } from './visit-view'
+import { shopOf } from '../../core/visit/visit-view'
 
 /** Roads that driving is told of; whoever has more due at once sees the others without. */
 const MOST_ROADS = 60

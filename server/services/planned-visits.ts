@@ -7,7 +7,7 @@ import { liveEntries } from '../../core/visit/supersession'
 import { dayVisits, type DaySpan } from './day-view'
 import { dayGrounds } from './day-work'
 import type { ShopApp } from './shop-app'
-import { shopOf } from './visit-view'
+import { shopOf } from '../../core/visit/visit-view'
 
 /** A visit with the hours that its day's order gives it. */
 export interface PlannedVisit {

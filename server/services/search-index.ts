@@ -66,6 +66,12 @@ export class SearchIndex {
     return this.counted.counts
   }
 
+  /** The arrival up to which everything is taken in; nothing where it is still built. */
+  async takenIn(): Promise<number | undefined> {
+    const mark = await this.repository.meta<Mark>(SEARCHED)
+    return mark?.version === SEARCH_VERSION ? mark.arrival : undefined
+  }
+
   /** Takes in what has arrived; whoever asks while it is under way waits for the same. */
   catchUp(): Promise<void> {
     this.running ??= this.readOnAlone().finally(() => {

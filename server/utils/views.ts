@@ -2,12 +2,13 @@ import type { Kind } from '../../core/knowledge/vocabulary'
 import { experienceOf } from '../../core/diagnosis/experience'
 import { foldVisit } from '../../core/visit/fold'
 import { historyOf, type HistoryReading } from '../../core/visit/history'
+import { machineStates } from '../../core/visit/machine-states'
 import { ofKind } from '../../core/visit/of-kind'
 import { isUuid } from '../../core/validation/rules'
 import type { CountedAfter } from '../database/repository'
 import type { PictureBytes } from '../services/photos/photo-store'
 import type { ShopApp } from '../services/shop-app'
-import { forgottenAt, shopOf, type JourneyView, type VisitPart, type VisitView } from '../services/visit-view'
+import { forgottenAt, shopOf, type JourneyView, type VisitPart, type VisitView } from '../../core/visit/visit-view'
 import { Problem } from './problem'
 
 /** A UUID from the address, or a 404 that says so. */
@@ -79,10 +80,9 @@ export async function machineHistory(
     ({ id, scheduledAt }) => id !== exceptVisit && Date.parse(scheduledAt) <= Date.parse(before),
   )
   const journals = await app.repository.entriesOfVisits(rows.map(({ id }) => id))
-  return rows.flatMap(({ id }) => {
-    const visit = foldVisit(journals.get(id) ?? [])
-    return visit?.findings.map((judged) => historyOf(id, judged, visit.pump)) ?? []
-  })
+  return machineStates(rows.map(({ id }) => journals.get(id) ?? [])).flatMap(({ id, findings, pump }) =>
+    findings.map((judged) => historyOf(id, judged, pump)),
+  )
 }
 
 /** The pictures of a visit and of the others of its journey. */

@@ -26,11 +26,25 @@ import { readLines } from '../services/journal-lines'
 import { jsonOf } from '../services/json'
 import { postedEntries } from '../services/posted-entries'
 import type { PictureBytes } from '../services/photos/photo-store'
-import { intact, keepable, photoType } from '../services/pictures'
+import { forPaper, intact, keepable, photoType } from '../services/pictures'
 import { leafHtml } from '../services/mail/leaf-html'
 import type { Worked } from '../services/day-work'
-import { papersOf, type PaperAsked, type PaperMail } from '../services/papers'
-import { stateOf, type VisitView } from '../services/visit-view'
+import { papersOf, type PaperAsked } from '../../core/papers/papers'
+import { printPdf } from '../services/print-pdf'
+import { stateOf, type VisitView } from '../../core/visit/visit-view'
+
+/** A paper that is asked for with the bytes of its pictures. */
+type PaperWithBytes = Omit<PaperAsked, 'pictures'> & { pictures: PictureBytes }
+
+/** A paper as it leaves by mail. */
+export interface PaperMail {
+  subject: string
+  html: string
+  text: string
+  pdf: Uint8Array
+  filename: string
+  issue?: number
+}
 
 interface PlanAsked {
   lines: RegisterLines['lines']
@@ -81,21 +95,27 @@ export const TASKS = {
   /** A paper of a visit as PDF. */
   async paper({
     document,
+    pictures,
     ...asked
-  }: PaperAsked & { document: PaperName }): Promise<{ pdf: Uint8Array; date: string }> {
-    const papers = papersOf(asked)
-    return { pdf: await papers.pdf(document), date: papers.date }
+  }: PaperWithBytes & { document: PaperName }): Promise<{ pdf: Uint8Array; date: string }> {
+    const papers = papersOf({ ...asked, pictures: await onPaper(pictures) })
+    return { pdf: await printPdf(papers.document(document)), date: papers.date }
   },
 
   /** A paper of a visit as a mail: its words both ways, and the paper itself to hang on it. */
-  async mail({ document, note, ...asked }: PaperAsked & { document: MailedPaper; note?: string }): Promise<PaperMail> {
-    const papers = papersOf(asked)
+  async mail({
+    document,
+    note,
+    pictures,
+    ...asked
+  }: PaperWithBytes & { document: MailedPaper; note?: string }): Promise<PaperMail> {
+    const papers = papersOf({ ...asked, pictures: await onPaper(pictures) })
     const leaf = papers.leaf(document)
     return {
       subject: `${leaf.title} · ${leaf.shop.name}`,
       html: leafHtml(leaf, note),
       text: note ? `${note}\n\n${leafText(leaf)}` : leafText(leaf),
-      pdf: await papers.pdf(document),
+      pdf: await printPdf(papers.document(document)),
       filename: `${document}-${papers.date}.pdf`,
       ...(papers.issue === undefined ? {} : { issue: papers.issue }),
     }
@@ -176,6 +196,16 @@ export const TASKS = {
     const kept = keptForRuns()
     return lines.map((line) => JSON.stringify(runLine(line, kept))).join('\n')
   },
+}
+
+/** Pictures as paper takes them; one that is broken is left out. */
+async function onPaper(pictures: PictureBytes): Promise<Record<string, string>> {
+  const made = await Promise.all(
+    Object.entries(pictures).map(async ([hash, bytes]) => [hash, await forPaper(Buffer.from(bytes))] as const),
+  )
+  return Object.fromEntries(
+    made.flatMap(([hash, jpeg]) => (jpeg ? [[hash, `data:image/jpeg;base64,${jpeg.toString('base64')}`]] : [])),
+  )
 }
 
 export type Tasks = typeof TASKS

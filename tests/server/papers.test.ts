@@ -1,4 +1,5 @@
 import { execFileSync } from 'node:child_process'
+import type { TDocumentDefinitions } from 'pdfmake/interfaces'
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import sharp from 'sharp'
@@ -14,10 +15,11 @@ import { playScript } from '#core/visit/script'
 import { writeSheet } from '#core/visit/sheet'
 import { wholeOf } from '#core/visit/whole-sheet'
 import { UNNAMED_SHOP, type Shop } from '#core/visit/shop'
-import { leafPdf } from '../../server/services/leaf-pdf'
-import { recordPdf } from '../../server/services/record-pdf'
-import { sheetPdf } from '../../server/services/sheet-pdf'
+import { leafDocument } from '#core/papers/leaf-document'
+import { recordDocument } from '#core/papers/record-document'
+import { sheetDocument } from '#core/papers/sheet-document'
 import { WHOLE_JOBS } from '../jobs/whole-jobs'
+import { printPdf } from '../../server/services/print-pdf'
 import { temporaryFolder } from './serve'
 
 const LONG_SHOP = 'Lantern & Leat Pump Service and Wells of the Upper Valley'
@@ -73,19 +75,20 @@ function visitWith(pictures: number, units: UnitSystem = 'us') {
 
 describe('papers as PDF', () => {
   const folder = temporaryFolder()
-  let jpeg: Buffer
+  let jpeg: string
   beforeAll(async () => {
     mkdirSync(folder.path, { recursive: true })
-    jpeg = await sharp({ create: { width: 800, height: 600, channels: 3, background: '#88aaaa' } })
+    const made = await sharp({ create: { width: 800, height: 600, channels: 3, background: '#88aaaa' } })
       .jpeg()
       .toBuffer()
+    jpeg = `data:image/jpeg;base64,${made.toString('base64')}`
   })
   afterAll(() => folder.remove())
 
   /** A PDF as poppler reads it: its pages, their size, and its words in the order of the page. */
-  function read(pdf: Buffer): { pages: number; size: string; text: string } {
+  async function read(definition: TDocumentDefinitions): Promise<{ pages: number; size: string; text: string }> {
     const file = join(folder.path, 'paper.pdf')
-    writeFileSync(file, pdf)
+    writeFileSync(file, await printPdf(definition))
     const told = execFileSync('pdfinfo', [file], { encoding: 'utf8' })
     const field = (name: string) => new RegExp(`^${name}:\\s+(.*)$`, 'm').exec(told)?.[1] ?? ''
     const text = execFileSync('pdftotext', [file, '-'], { encoding: 'utf8' }).replace(/\s+/g, ' ')
@@ -99,7 +102,7 @@ describe('papers as PDF', () => {
     'the sheet on %s paper: long names whole, each line of it, on two pages at most',
     async (units, paper) => {
       const { sheet } = visitWith(0, units)
-      const { pages, size, text } = read(await sheetPdf(wholeOf([sheet]), [], HASH))
+      const { pages, size, text } = await read(sheetDocument(wholeOf([sheet]), [], HASH))
       expect(size).toContain(paper)
       expect(pages).toBeLessThanOrEqual(2)
       const printed = new Set(text.split(' '))
@@ -122,8 +125,8 @@ describe('papers as PDF', () => {
   it('a sheet has four pictures at most; the record all forty, and says which cannot be shown', async () => {
     const { shop, state, job, sheet } = visitWith(40)
     expect(sheet.photos).toHaveLength(4)
-    const sheetPages = read(
-      await sheetPdf(
+    const sheetPages = await read(
+      sheetDocument(
         wholeOf([sheet]),
         sheet.photos.map(() => jpeg),
         HASH,
@@ -132,7 +135,7 @@ describe('papers as PDF', () => {
     expect(sheetPages.pages).toBeLessThanOrEqual(3)
     const record = writeRecord(state, shop, job)
     const images = record.photos.map((_, index) => (index === 3 ? undefined : jpeg))
-    const { pages, text } = read(await recordPdf(record, sheet, images, HASH))
+    const { pages, text } = await read(recordDocument(record, sheet, images, HASH))
     expect(pages).toBeGreaterThanOrEqual(3)
     expect(pages).toBeLessThanOrEqual(6)
     for (let index = 0; index < 40; index++) expect(text).toContain(`picture ${index}:`)
@@ -149,7 +152,7 @@ describe('papers as PDF', () => {
       height: 160,
       strokes: [[10, 10, 200, 90]],
     }
-    expect(read(await sheetPdf(wholeOf([{ ...sheet, signature }]), [], HASH)).text).toContain(
+    expect((await read(sheetDocument(wholeOf([{ ...sheet, signature }]), [], HASH))).text).toContain(
       'N. Harrow, Tuesday 2 June 2026',
     )
   })
@@ -157,7 +160,7 @@ describe('papers as PDF', () => {
   it('the offer stands on one page, its ways side by side', async () => {
     const { shop, state, job } = visitWith(0)
     const offer = writeOffer(state, shop, job)
-    const { pages, text } = read(await leafPdf(offerLeaf(offer), shop.units))
+    const { pages, text } = await read(leafDocument(offerLeaf(offer), shop.units))
     expect(pages).toBe(1)
     for (const { label } of offer.ways) expect(text).toContain(label.split(' ').slice(0, 2).join(' '))
     expect(text).toContain('An offer before the work')
@@ -169,7 +172,7 @@ describe('papers as PDF', () => {
     const told = claimOf({ ...state, claim }, shop.rates, US_READER)!
     const leaf = claimLeaf(told, { shop, date: sheet.date, name: LONG_MACHINE })
     const captions = told.photos.map(({ caption }) => caption)
-    const { pages, text } = read(await leafPdf(leaf, shop.units, { captions, images: captions.map(() => jpeg) }))
+    const { pages, text } = await read(leafDocument(leaf, shop.units, { captions, images: captions.map(() => jpeg) }))
     expect(pages).toBeLessThanOrEqual(3)
     for (const words of ['Motor back under warranty', 'No, as it was found', 'picture 5:'])
       expect(text).toContain(words)

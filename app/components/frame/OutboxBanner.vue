@@ -3,10 +3,7 @@ import { entryWords } from '#core/visit/describe'
 import type { Entry } from '#core/visit/entry'
 import { useOutbox } from '~/stores/outbox'
 
-/**
- * How it stands with what was written: nobody answers, the server cannot keep it now, it refuses a line, this device
- * has no room.
- */
+/** What needs somebody: the shop refuses a line, or this device has no room. All else is one word in the head. */
 const outbox = useOutbox()
 const { reader } = useUnits()
 const changing = ref<string>()
@@ -15,7 +12,6 @@ const all = ref(false)
 const MOST_SHOWN = 1
 const shown = computed(() => (all.value ? outbox.refused : outbox.refused.slice(0, MOST_SHOWN)))
 const lines = (count: number) => (count === 1 ? '1 line is' : `${count} lines are`)
-const kept = computed(() => outbox.waiting - Math.min(outbox.waiting, outbox.onlyHere))
 const line = computed(() => outbox.refused.find(({ entry }) => entry.id === changing.value))
 function change(entry: Entry): void {
   if (changing.value) void outbox.change(changing.value, entry)
@@ -25,21 +21,6 @@ function change(entry: Entry): void {
 
 <template>
   <div role="status" aria-live="polite" class="no-print">
-    <p v-if="outbox.reach.is !== 'answers'" class="bar bg-ink" data-testid="reach">
-      <strong>{{
-        outbox.reach.is === 'unreachable' ? 'The server does not answer.' : 'The server cannot keep lines just now.'
-      }}</strong>
-      <span v-if="outbox.reach.is === 'failing'">{{ outbox.reach.title }}</span>
-      <span>{{
-        kept === 0
-          ? outbox.onlyHere > 0
-            ? ''
-            : 'Nothing is lost.'
-          : `${lines(kept)} kept here and ` +
-            (outbox.reach.is === 'unreachable' ? 'sent when it is back.' : 'tried again.')
-      }}</span>
-      <button type="button" class="act" @click="outbox.flush()">Try now</button>
-    </p>
     <p v-if="outbox.onlyHere > 0" class="bar bg-rust" data-testid="storage-full">
       <strong>This device has no room left.</strong
       ><span

@@ -14,7 +14,9 @@ const { title } = defineProps<{ title: string }>()
         ><h1 class="min-w-0 truncate text-[1.25rem]">{{ title }}</h1></slot
       ><slot />
       <PlaceNav class="ml-auto shrink-0" />
-      <span class="flex shrink-0 items-center max-[900px]:ml-auto"><FindButton /><UnitSwitch /><SchemeSwitch /></span>
+      <span class="flex shrink-0 items-center max-[900px]:ml-auto"
+        ><StandingWord /><FindButton /><UnitSwitch /><SchemeSwitch
+      /></span>
     </header>
   </div>
 </template>

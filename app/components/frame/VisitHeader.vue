@@ -47,7 +47,8 @@ const off = computed(() => since(state.value.gates.get('power-off')?.at))
         ><span v-if="off">power off {{ off }}</span>
       </p>
       <PlaceNav class="ml-auto shrink-0" />
-      <FindButton bare class="shrink-0 max-[900px]:ml-auto" />
+      <StandingWord class="max-[900px]:ml-auto" />
+      <FindButton bare class="shrink-0" />
       <UnitSwitch bare class="shrink-0 max-sm:hidden" /><SchemeSwitch bare class="shrink-0" />
     </div>
   </header>

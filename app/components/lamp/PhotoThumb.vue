@@ -1,14 +1,17 @@
 <script setup lang="ts">
+import { usePhotos } from '~/stores/photos'
+
 const { photo } = defineProps<{
   photo: { hash: string; name: string; caption?: string; entryId: string; at: string }
 }>()
+const photos = usePhotos()
 const words = computed(() => photo.caption ?? photo.name)
 </script>
 
 <template>
-  <a :href="`/api/photos/${photo.hash}`" target="_blank" rel="noopener" class="inline-block" :title="words">
+  <a :href="photos.urlOf(photo.hash)" target="_blank" rel="noopener" class="inline-block" :title="words">
     <img
-      :src="`/api/photos/${photo.hash}`"
+      :src="photos.urlOf(photo.hash)"
       :alt="words"
       class="h-16 w-20 rounded border border-rule object-cover"
       loading="lazy"

@@ -3,12 +3,14 @@ import { format } from 'date-fns'
 import type { MachineCard } from '#core/pumps/card'
 import { plateWords } from '#core/pumps/search-lines'
 import { monthWords } from '#core/quantity/day'
+import { usePhotos } from '~/stores/photos'
 
 /** What to remember: pieces as they were counted, what was left, what is warranted, what the bench found. */
 const { card } = defineProps<{ card: MachineCard }>()
 /** What lies otherwise here stands first, then what is most. */
 const FEW = 6
 const all = ref(false)
+const photos = usePhotos()
 const pieces = computed(() => {
   const sorted = [...card.counts.counted].sort(
     (a, b) => Number(b.detail !== undefined) - Number(a.detail !== undefined) || b.count - a.count,
@@ -80,11 +82,7 @@ const until = (day: string) => `${day < today ? 'ended' : 'to'} ${format(new Dat
       <ul class="mt-1 grid grid-cols-3 gap-2">
         <li v-for="photo in card.photos.slice(0, 9)" :key="photo.hash + photo.on">
           <NuxtLink :to="`/visits/${photo.visitId}/hand-over`" :title="`${photo.caption}, ${monthWords(photo.on)}`"
-            ><img
-              :src="`/api/photos/${photo.hash}`"
-              :alt="photo.caption"
-              class="h-20 w-full object-cover"
-              loading="lazy"
+            ><img :src="photos.urlOf(photo.hash)" :alt="photo.caption" class="h-20 w-full object-cover" loading="lazy"
           /></NuxtLink>
         </li>
       </ul>

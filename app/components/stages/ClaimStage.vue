@@ -97,14 +97,7 @@ const photos = computed(() =>
         </button>
       </div>
       <div class="mt-3 flex flex-wrap gap-2">
-        <a
-          class="button"
-          :href="`/api/visits/${state.id}/claim.pdf`"
-          target="_blank"
-          rel="noopener"
-          data-testid="claim-pdf"
-          >Claim, PDF</a
-        >
+        <PaperLink name="claim" data-testid="claim-pdf">Claim, PDF</PaperLink>
         <button type="button" class="button" data-testid="claim-mail" @click="mailing = true">Mail it</button>
       </div>
     </div>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { STAGE_LABELS } from '#core/knowledge/vocabulary'
+import { useLive } from '~/stores/live'
 
 const { visit, state, account, journey: every } = useVisitContext()
 const money = useMoney()
 const { system } = useUnits()
+const live = useLive()
 const { form, due, agreed, differs, isReady, leftOver, unproved, problem, handOver, addDue, dropDue, inAYear } =
   useHandOver()
 const path = computed(() => `/api/visits/${state.value.id}`)
@@ -131,37 +133,23 @@ function printSheet(): void {
         {{ !state.handedOver ? 'Hand over' : open.length > 0 ? 'Hand over anew' : `Write issue ${issues + 1}` }}
       </button>
       <button type="button" class="button" @click="printSheet">Print</button>
-      <a class="button" :href="`${path}/sheet.pdf?units=${system}`" target="_blank" rel="noopener" data-testid="pdf"
-        >Sheet, PDF</a
+      <PaperLink name="sheet" data-testid="pdf">Sheet, PDF</PaperLink>
+      <PaperLink name="record" data-testid="record-pdf">Record, PDF</PaperLink>
+      <PaperLink v-for="issue in before" :key="issue" name="sheet" :issue="issue" :data-testid="`issue-${issue}`"
+        >Issue {{ issue }}</PaperLink
       >
       <a
-        class="button"
-        :href="`${path}/record.pdf?units=${system}`"
-        target="_blank"
-        rel="noopener"
-        data-testid="record-pdf"
-        >Record, PDF</a
-      >
-      <a
-        v-for="issue in before"
-        :key="issue"
-        class="button"
-        :href="`${path}/sheet.pdf?units=${system}&issue=${issue}`"
-        target="_blank"
-        rel="noopener"
-        :data-testid="`issue-${issue}`"
-        >Issue {{ issue }}</a
-      >
-      <a
-        v-if="state.handedOver?.due || state.handedOver?.nextDate"
+        v-if="!live.isAway && (state.handedOver?.due || state.handedOver?.nextDate)"
         class="button"
         :href="`${path}/due.ics`"
         download
         data-testid="ics"
         >Dates</a
       >
-      <a class="button" :href="`${path}/visit.json`" download data-testid="export">Visit file</a>
-      <a class="button" :href="`${path}/readings.csv?units=${system}`" download data-testid="csv">Readings CSV</a>
+      <template v-if="!live.isAway">
+        <a class="button" :href="`${path}/visit.json`" download data-testid="export">Visit file</a>
+        <a class="button" :href="`${path}/readings.csv?units=${system}`" download data-testid="csv">Readings CSV</a>
+      </template>
     </template>
   </LampCard>
 </template>

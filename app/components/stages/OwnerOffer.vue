@@ -91,7 +91,7 @@ function agree(): void {
             {{ bill ? `Agreed: ${money(account.total)}` : 'Choose a way first' }}
           </button>
           <button type="button" class="button" data-testid="offer-mail" @click="mailing = true">Mail it</button>
-          <a class="button" :href="`/api/visits/${state.id}/offer.pdf`" target="_blank" rel="noopener">PDF</a>
+          <PaperLink name="offer">PDF</PaperLink>
           <button type="button" class="button button-quiet" data-testid="offer-close" @click="emit('close')">
             Back to the work
           </button>

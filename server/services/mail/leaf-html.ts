@@ -1,5 +1,5 @@
 import type { Leaf, LeafSection, LeafTable } from '../../../core/visit/leaf'
-import { INK, RULE, SLATE } from '../pdf-document'
+import { INK, RULE, SLATE } from '../../../core/papers/document'
 
 const ESCAPES: Readonly<Record<string, string>> = {
   '&': '&amp;',

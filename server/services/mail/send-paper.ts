@@ -8,7 +8,7 @@ import { calendarOf } from '../calendar'
 import { visitDues } from '../due-book'
 import type { PictureBytes } from '../photos/photo-store'
 import type { ShopApp } from '../shop-app'
-import type { JourneyView } from '../visit-view'
+import type { JourneyView } from '../../../core/visit/visit-view'
 import type { Mail } from './mail-outlet'
 import type { MailRequest } from './mail-request'
 

@@ -1,7 +1,7 @@
 import { getRouterParam, setResponseHeaders } from 'h3'
 import { visitDues } from '../../../services/due-book'
 import { calendarOf } from '../../../services/calendar'
-import { stateOf } from '../../../services/visit-view'
+import { stateOf } from '../../../../core/visit/visit-view'
 import { serverNow, useShopApp } from '../../../utils/app'
 import { api } from '../../../utils/problem'
 import { pathId, visitView } from '../../../utils/views'

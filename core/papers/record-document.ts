@@ -1,26 +1,27 @@
-import type { Content, TableCell } from 'pdfmake/interfaces'
-import { VERDICT_WORDS, type Verdict } from '../../core/judgement/judgement'
-import { shortHash } from '../../core/visit/issue'
-import type { RecordReading, WorkshopRecord } from '../../core/visit/record'
-import type { Sheet } from '../../core/visit/sheet'
-import { heading, pdfOf, pictures, RULE, section, SLATE, text, VERDICT_COLOURS } from './pdf-document'
+import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces'
+import { VERDICT_WORDS, type Verdict } from '../judgement/judgement'
+import { shortHash } from '../visit/issue'
+import type { RecordReading, WorkshopRecord } from '../visit/record'
+import type { Sheet } from '../visit/sheet'
+import { heading, documentOf, pictures, RULE, section, SLATE, text, VERDICT_COLOURS } from './document'
 
 const at = (instant: string) => instant.slice(11, 16)
 
 /**
- * The workshop's record as PDF: steps, counts, times, all readings and where each limit comes from. Times are UTC, as
- * the journal keeps them.
+ * The workshop's record as a document: steps, counts, times, all readings and where each limit comes from. Times are
+ * UTC, as the journal keeps them.
  *
- * @param photos by the order of the record's photos, as JPEG; undefined for one that cannot be shown
+ * @param photos by the order of the record's photos, as the address of its data, a JPEG; undefined for one that cannot
+ *   be shown
  */
-export function recordPdf(
+export function recordDocument(
   record: WorkshopRecord,
   { shop, date, customer, machine }: Sheet,
-  photos: readonly (Buffer | undefined)[],
+  photos: readonly (string | undefined)[],
   hash: string,
-): Promise<Buffer> {
+): TDocumentDefinitions {
   const lines = (words: readonly string[]) => words.map((each) => text(each))
-  return pdfOf({
+  return documentOf({
     pageSize: shop.units === 'us' ? 'LETTER' : 'A4',
     defaultStyle: { fontSize: 9 },
     info: { title: `Record ${date}, ${machine.name}`, author: shop.name },

@@ -1,22 +1,22 @@
-import type { Content, TableCell } from 'pdfmake/interfaces'
-import type { Leaf, LeafSection, LeafTable } from '../../core/visit/leaf'
-import type { UnitSystem } from '../../core/quantity/measures'
-import { INK, PAGE_WIDTHS, pdfOf, pictures, RULE, rule, section, SLATE, text } from './pdf-document'
+import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces'
+import type { Leaf, LeafSection, LeafTable } from '../visit/leaf'
+import type { UnitSystem } from '../quantity/measures'
+import { INK, PAGE_WIDTHS, documentOf, pictures, RULE, rule, section, SLATE, text } from './document'
 
 /**
- * A leaf as PDF: the offer, or the claim.
+ * A leaf as a document: the offer, or the claim.
  *
  * @param units the shop’s: they say its paper
- * @param photos with their words, as JPEG; undefined for one that cannot be shown
+ * @param photos with their words, as the address of its data, a JPEG; undefined for one that cannot be shown
  */
-export function leafPdf(
+export function leafDocument(
   leaf: Leaf,
   units: UnitSystem,
-  photos: { captions: readonly string[]; images: readonly (Buffer | undefined)[] } = { captions: [], images: [] },
-): Promise<Buffer> {
+  photos: { captions: readonly string[]; images: readonly (string | undefined)[] } = { captions: [], images: [] },
+): TDocumentDefinitions {
   const pageSize = units === 'us' ? 'LETTER' : 'A4'
   const width = PAGE_WIDTHS[pageSize]
-  return pdfOf({
+  return documentOf({
     pageSize,
     info: { title: leaf.title, author: leaf.shop.name },
     footer: (page, pages) => ({

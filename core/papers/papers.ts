@@ -1,41 +1,31 @@
-import type { UnitSystem } from '../../core/quantity/measures'
-import { badField } from '../../core/validation/input-error'
-import { claimOf } from '../../core/visit/claim'
-import type { Entry, MailedPaper, PaperName } from '../../core/visit/entry'
-import { journalToShow } from '../../core/visit/issue'
-import { issuesTogether, sheetHash } from '../../core/visit/issue-together'
-import type { Considered } from '../../core/visit/journey'
-import type { Leaf } from '../../core/visit/leaf'
-import { claimLeaf, offerLeaf, sheetLeaf } from '../../core/visit/leaves'
-import { writeOffer } from '../../core/visit/offer-sheet'
-import { writeRecord } from '../../core/visit/record'
-import { paperReader, type Sheet } from '../../core/visit/sheet'
-import { writeWholeSheet } from '../../core/visit/whole-sheet'
-import { leafPdf } from './leaf-pdf'
-import type { PictureBytes } from './photos/photo-store'
-import { forPaper } from './pictures'
-import { recordPdf } from './record-pdf'
-import { sheetPdf } from './sheet-pdf'
-import { consideredIn, type JourneyView, type VisitPart } from './visit-view'
+import type { TDocumentDefinitions } from 'pdfmake/interfaces'
+import type { UnitSystem } from '../quantity/measures'
+import { badField } from '../validation/input-error'
+import { claimOf } from '../visit/claim'
+import type { Entry, MailedPaper, PaperName } from '../visit/entry'
+import { journalToShow } from '../visit/issue'
+import { issuesTogether, sheetHash } from '../visit/issue-together'
+import type { Considered } from '../visit/journey'
+import type { Leaf } from '../visit/leaf'
+import { claimLeaf, offerLeaf, sheetLeaf } from '../visit/leaves'
+import { writeOffer } from '../visit/offer-sheet'
+import { writeRecord } from '../visit/record'
+import { paperReader, type Sheet } from '../visit/sheet'
+import { writeWholeSheet } from '../visit/whole-sheet'
+import { leafDocument } from './leaf-document'
+import { recordDocument } from './record-document'
+import { sheetDocument } from './sheet-document'
+import { consideredIn, type JourneyView, type VisitPart } from '../visit/visit-view'
 
 /** Which paper of which visit. */
 export interface PaperAsked {
   view: JourneyView
-  pictures: PictureBytes
+  /** The addresses of their data, JPEGs as paper takes them, by their hash. */
+  pictures: Readonly<Record<string, string>>
   units?: UnitSystem
   /** Of the sheet; as the visit stands now where nothing is said. */
   issue?: number
 }
-/** A paper as it leaves by mail. */
-export interface PaperMail {
-  subject: string
-  html: string
-  text: string
-  pdf: Uint8Array
-  filename: string
-  issue?: number
-}
-
 /**
  * The papers of a visit, written from one state.
  *
@@ -45,7 +35,7 @@ export function papersOf({ view, pictures, units = view.shop.units, issue }: Pap
   date: string
   issue?: number
   leaf: (document: MailedPaper) => Leaf
-  pdf: (document: PaperName) => Promise<Buffer>
+  document: (name: PaperName) => TDocumentDefinitions
 } {
   const { shop } = view
   const parts = issue === undefined ? view.journey : partsAt(view.journey, issue)
@@ -76,28 +66,27 @@ export function papersOf({ view, pictures, units = view.shop.units, issue }: Pap
     return claimLeaf(claim, { shop, date: sheet.date, name: state.machine.name })
   }
 
-  const images = (photos: readonly { hash: string }[]) =>
-    Promise.all(photos.map(({ hash: name }) => pictures[name] && forPaper(Buffer.from(pictures[name]))))
+  const images = (photos: readonly { hash: string }[]) => photos.map((photo) => pictures[photo.hash])
 
-  async function pdf(document: PaperName): Promise<Buffer> {
-    switch (document) {
+  function document(name: PaperName): TDocumentDefinitions {
+    switch (name) {
       case 'sheet':
-        return sheetPdf(whole, await images(whole.photos), hash)
+        return sheetDocument(whole, images(whole.photos), hash)
       case 'record': {
         const record = writeRecord(state, shop, job, units)
-        return recordPdf(record, sheet, await images(record.photos), hash)
+        return recordDocument(record, sheet, images(record.photos), hash)
       }
       case 'offer':
-        return leafPdf(leaf('offer'), shop.units)
+        return leafDocument(leaf('offer'), shop.units)
       case 'claim':
-        return leafPdf(leaf('claim'), shop.units, {
-          captions: state.photos.map(({ caption, name }) => caption ?? name),
-          images: await images(state.photos),
+        return leafDocument(leaf('claim'), shop.units, {
+          captions: state.photos.map(({ caption, name: file }) => caption ?? file),
+          images: images(state.photos),
         })
     }
   }
 
-  return { date: sheet.date, ...(whole.isIssued ? { issue: whole.issue } : {}), leaf, pdf }
+  return { date: sheet.date, ...(whole.isIssued ? { issue: whole.issue } : {}), leaf, document }
 }
 
 /**

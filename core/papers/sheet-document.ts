@@ -1,18 +1,18 @@
-import type { Content, TableCell } from 'pdfmake/interfaces'
-import { VERDICT_WORDS } from '../../core/judgement/judgement'
-import { dayWords } from '../../core/quantity/day'
-import { shortHash } from '../../core/visit/issue'
-import { moneyLines, priceTitle, underOf } from '../../core/visit/leaves'
-import { comingAgain, type Proved, type Sheet } from '../../core/visit/sheet'
-import { moneyOf } from '../../core/visit/shop'
-import { signaturePath } from '../../core/visit/signature'
-import type { WholeSheet } from '../../core/visit/whole-sheet'
-import { paperHead } from './leaf-pdf'
+import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces'
+import { VERDICT_WORDS } from '../judgement/judgement'
+import { dayWords } from '../quantity/day'
+import { shortHash } from '../visit/issue'
+import { moneyLines, priceTitle, underOf } from '../visit/leaves'
+import { comingAgain, type Proved, type Sheet } from '../visit/sheet'
+import { moneyOf } from '../visit/shop'
+import { signaturePath } from '../visit/signature'
+import type { WholeSheet } from '../visit/whole-sheet'
+import { paperHead } from './leaf-document'
 import {
   heading,
   INK,
   PAGE_WIDTHS,
-  pdfOf,
+  documentOf,
   pictures,
   RULE,
   rule,
@@ -20,22 +20,27 @@ import {
   SLATE,
   text,
   VERDICT_COLOURS,
-} from './pdf-document'
+} from './document'
 
 const GAP = 22
 
 /**
- * The owner's sheet as PDF: of several machines each has its part, under its name.
+ * The owner's sheet as a document: of several machines each has its part, under its name.
  *
- * @param photos by the order of the sheet's photos, as JPEG; undefined for one that cannot be shown
+ * @param photos by the order of the sheet's photos, as the address of its data, a JPEG; undefined for one that cannot
+ *   be shown
  * @param hash of the journal it was written from
  */
-export function sheetPdf(whole: WholeSheet, photos: readonly (Buffer | undefined)[], hash: string): Promise<Buffer> {
+export function sheetDocument(
+  whole: WholeSheet,
+  photos: readonly (string | undefined)[],
+  hash: string,
+): TDocumentDefinitions {
   const state = whole.isIssued ? `Sheet, issue ${whole.issue}` : 'Not handed over yet'
   const pageSize = whole.shop.units === 'us' ? 'LETTER' : 'A4'
   const width = PAGE_WIDTHS[pageSize]
   const [first, ...others] = whole.sheets as [Sheet, ...Sheet[]]
-  return pdfOf({
+  return documentOf({
     pageSize,
     info: { title: `Sheet ${whole.date}, ${whole.title}`, author: whole.shop.name },
     footer: (page, pages) => ({

@@ -1,9 +1,5 @@
-import { existsSync, readFileSync } from 'node:fs'
-import { dirname, join } from 'node:path'
-import { fileURLToPath } from 'node:url'
-import PdfPrinter from 'pdfmake'
 import type { Column, Content, TDocumentDefinitions } from 'pdfmake/interfaces'
-import type { Verdict } from '../../core/judgement/judgement'
+import type { Verdict } from '../judgement/judgement'
 
 export const INK = '#14242B'
 export const RULE = '#CFC7B2'
@@ -15,48 +11,13 @@ export const VERDICT_COLOURS: Record<Verdict, string> = {
   unclear: SLATE,
 }
 
-/** A document as PDF, its fonts embedded. */
-export function pdfOf(definition: TDocumentDefinitions): Promise<Buffer> {
-  const document = new PdfPrinter(fonts()).createPdfKitDocument({
+/** A document in the shop's look: its faces, its margins. */
+export function documentOf(definition: TDocumentDefinitions): TDocumentDefinitions {
+  return {
     pageMargins: [48, 44, 48, 52],
     ...definition,
     defaultStyle: { font: 'Text', fontSize: 10, color: INK, lineHeight: 1.16, ...definition.defaultStyle },
-  })
-  return new Promise((resolve, reject) => {
-    const chunks: Buffer[] = []
-    document.on('data', (chunk: Buffer) => chunks.push(chunk))
-    document.on('end', () => resolve(Buffer.concat(chunks)))
-    document.on('error', reject)
-    document.end()
-  })
-}
-
-let loaded: ConstructorParameters<typeof PdfPrinter>[0] | undefined
-
-/** The shipped faces, embedded; Greek letters (μ, Ω) come from a companion that has them. */
-function fonts(): ConstructorParameters<typeof PdfPrinter>[0] {
-  const face = (file: string) => readFileSync(fontPath(file)) as unknown as string
-  loaded ??= {
-    Text: {
-      normal: face('atkinson-hyperlegible-next-latin-400-normal.woff'),
-      bold: face('atkinson-hyperlegible-next-latin-700-normal.woff'),
-    },
-    Greek: { normal: face('noto-sans-greek-400-normal.woff'), bold: face('noto-sans-greek-400-normal.woff') },
   }
-  return loaded
-}
-
-function fontPath(file: string): string {
-  const here = dirname(fileURLToPath(import.meta.url))
-  const [, family] = /^(.*?)-(?:latin|greek)-/.exec(file) ?? []
-  const candidates = [
-    join(process.cwd(), '.output/server/fonts', file),
-    ...['fonts', '../fonts', '../../fonts', '../../../fonts'].map((up) => join(here, up, file)),
-    join(process.cwd(), 'node_modules/@fontsource', family ?? '', 'files', file),
-  ]
-  const found = candidates.find((path) => existsSync(path))
-  if (!found) throw new Error(`The sheet's font ${file} is missing from the build.`)
-  return found
 }
 
 /** Text in runs, so that μ and Ω find a face that has them; arrows, which neither has, become words. */
@@ -93,7 +54,7 @@ export function rule(width: number, colour = RULE, lineWidth = 0.7): Content {
  */
 export function pictures(
   captions: readonly string[],
-  photos: readonly (Buffer | undefined)[],
+  photos: readonly (string | undefined)[],
   perRow: 2 | 4 = 2,
 ): Content[] {
   const fit: [number, number] = perRow === 2 ? [236, 170] : [112, 84]
@@ -102,9 +63,7 @@ export function pictures(
     const words = text(photo ? caption : `${caption} (this picture cannot be shown)`, {
       fontSize: perRow === 2 ? 8.5 : 7.5,
     })
-    const shown: Content[] = photo
-      ? [{ image: `data:image/jpeg;base64,${photo.toString('base64')}`, fit }, words]
-      : [words]
+    const shown: Content[] = photo ? [{ image: photo, fit }, words] : [words]
     return { stack: shown, margin: [0, 4, 0, 4], width: `${100 / perRow}%` }
   })
   const rows = Array.from({ length: Math.ceil(cells.length / perRow) }, (_, row) =>

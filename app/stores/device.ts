@@ -1,0 +1,163 @@
+import { useDebounceFn } from '@vueuse/core'
+import { addDays, startOfDay } from 'date-fns'
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { KEPT_DAYS } from '#core/pumps/device-window'
+import { REGISTER_KINDS, type Entry, type EntryKind } from '#core/visit/entry'
+import { DeviceAnswers } from '~/utils/device-answers'
+import { DeviceStore, type KeptWindow } from '~/utils/device-store'
+import { keepPictures } from '~/utils/kept-pictures'
+import { readable } from '~/utils/readable'
+import { readWindow, type Reading } from '~/utils/read-window'
+import { useLive, type Heard } from './live'
+import { useOutbox } from './outbox'
+
+/** After so long without a word on what changed, the window is read again, milliseconds. */
+const OLD = 30 * 60_000
+const SOON = 4_000
+const LONGEST = 30_000
+/** Lines that change what stands in the window, beyond the visit that they are of. */
+const WIDER: ReadonlySet<EntryKind> = new Set<EntryKind>([
+  ...REGISTER_KINDS,
+  'visit-opened',
+  'planned',
+  'cancelled',
+  'together',
+  'handed-over',
+])
+/** The shop's own lines that the window holds. */
+const OF_SHOP: ReadonlySet<EntryKind> = new Set<EntryKind>(['shop-set', 'shop-forget', 'day-order', 'retracted'])
+
+/** What of the shop is on this device: read from it while there is a way, and answered from where there is none. */
+export const useDevice = defineStore('device', () => {
+  const store = new DeviceStore()
+  const outbox = useOutbox()
+  const answers = new DeviceAnswers(
+    store,
+    () => outbox.pending,
+    () => new Date().toISOString(),
+  )
+  const window = shallowRef<KeptWindow>()
+  /** How far a reading under way is. */
+  const reading = shallowRef<Reading>()
+  /** The device would not keep it: it has no room, or no store. */
+  const isFull = ref(false)
+  /** Lines of a newer app have come, which this one cannot read. */
+  const isOutdated = ref(false)
+  /** The shop has said something since this page was opened that may not be on this device. */
+  const isBehind = ref(false)
+  let refreshing: Promise<void> | undefined
+  /** Heard while the window is read: what is read may be older, and these are put on top of it. */
+  let meanwhile: Heard[] = []
+
+  const look = () =>
+    store.window().then((kept) => {
+      window.value = kept
+    })
+  const ready = look()
+
+  function refresh(): Promise<void> {
+    refreshing ??= inOneTab(readOn).finally(() => {
+      refreshing = undefined
+      reading.value = undefined
+    })
+    return refreshing
+  }
+  async function readOn(): Promise<void> {
+    const today = startOfDay(new Date())
+    const span = {
+      from: addDays(today, -KEPT_DAYS.before).toISOString(),
+      to: addDays(today, KEPT_DAYS.after).toISOString(),
+    }
+    try {
+      const kept = await readWindow(store, span, new Date().toISOString(), (now) => (reading.value = now))
+      isFull.value = kept === undefined
+      if (kept) isBehind.value = false
+    } catch {
+      // The way was lost: what came stays, and it is read again once there is one.
+    }
+    const heard = meanwhile
+    meanwhile = []
+    for (const each of heard) await store.hear(each.arrival, each.entries, isOfShop)
+    await look()
+    if (!window.value) return
+    await askToStay()
+    await keepPictures(await store.pictures())
+  }
+  const refreshSoon = useDebounceFn(refresh, SOON, { maxWait: LONGEST })
+
+  const isOfShop = ({ visitId, kind }: Entry) => visitId === null && OF_SHOP.has(kind)
+  async function hear({ entries, arrival }: Heard): Promise<void> {
+    const lines = readable(entries)
+    if (lines.length < entries.length) isOutdated.value = true
+    if (refreshing) meanwhile.push({ entries: lines, arrival })
+    await store.hear(arrival, lines, isOfShop)
+    await look()
+    if (lines.some(({ kind }) => WIDER.has(kind))) void refreshSoon()
+  }
+  const live = useLive()
+  live.onHeard((heard) => void hear(heard))
+  live.onMissed(() => {
+    isBehind.value = true
+    void refreshSoon()
+  })
+  // Listening goes on from what this device has heard: once there is a way, it lacks nothing.
+  watch(
+    () => live.isConnected,
+    (connected) => {
+      if (connected && window.value) isBehind.value = false
+    },
+  )
+
+  /** The shop has answered: it is listened to, and what is old here is read anew, a moment later. */
+  function reached(arrival: number): void {
+    void ready.then(() => {
+      if (!live.isConnected) isBehind.value = true
+      live.follow(Math.min(arrival, window.value?.heard ?? arrival))
+      if (refreshing || (window.value && Date.now() - Date.parse(window.value.at) < OLD)) return
+      void refreshSoon()
+    })
+  }
+
+  /** Nobody answers: what this device has heard is where it goes on from. */
+  async function answer(path: string): Promise<object | undefined> {
+    await Promise.all([outbox.ready, ready])
+    const own = await answers.answer(path)
+    if (own && window.value) live.follow(window.value.heard)
+    return own
+  }
+
+  return {
+    window,
+    reading,
+    isFull,
+    isOutdated,
+    isKept: computed(() => window.value !== undefined),
+    reached,
+    refresh,
+    /** A visit's journal as it is known here; nothing where that may be less than what is on the screen. */
+    journalOf: async (visitId: string) => (isBehind.value ? undefined : (await store.visit(visitId))?.entries),
+    keepFact: (name: string, fact: unknown) => store.keepFact(name, fact),
+    answer,
+    outdated: () => {
+      isOutdated.value = true
+    },
+    forget: async () => {
+      await store.clear()
+      await look()
+    },
+  }
+})
+
+/** One tab reads for all of a device; the others find what it read. */
+async function inOneTab(work: () => Promise<void>): Promise<void> {
+  if (!('locks' in navigator)) return work()
+  await navigator.locks.request('pike-lamp.window', { ifAvailable: true }, async (lock) => {
+    if (lock) await work()
+  })
+}
+
+/** A browser that is short of room throws away what did not ask to stay. */
+async function askToStay(): Promise<void> {
+  if ('storage' in navigator && !(await navigator.storage.persisted())) await navigator.storage.persist()
+}

@@ -1,0 +1,52 @@
+import { createHash } from 'node:crypto'
+import { readdir } from 'node:fs/promises'
+import { join } from 'node:path'
+import { generateSW } from 'workbox-build'
+
+/** A worker, its models and a chart library are chunks of some size; none is near this. */
+const LARGEST = 6 * 1024 * 1024
+
+const MOST_PICTURES = 400
+
+/**
+ * Writes the worker that keeps the whole app on a device: every script, style, font and picture of it, and the page
+ * that all addresses open with. It keeps no answer of the shop's but pictures: those are the device's own store's.
+ *
+ * @param {string} publicDir the built files
+ */
+export async function writeServiceWorker(publicDir) {
+  const names = (await readdir(publicDir, { recursive: true })).sort()
+  // The page names its scripts, which have their content in their names: it is another when one of them is.
+  const revision = createHash('sha256').update(names.join('\n')).digest('hex').slice(0, 16)
+  const { warnings, count, size } = await generateSW({
+    globDirectory: publicDir,
+    globPatterns: ['**/*.{js,mjs,css,woff,woff2,svg,png,webmanifest,wasm,json}'],
+    globIgnores: ['sw.js', '_nuxt/builds/**'],
+    additionalManifestEntries: [{ url: '/', revision }],
+    swDest: join(publicDir, 'sw.js'),
+    inlineWorkboxRuntime: true,
+    sourcemap: false,
+    maximumFileSizeToCacheInBytes: LARGEST,
+    // Files of the build have their content in their names.
+    dontCacheBustURLsMatching: /\/_nuxt\//,
+    // A picture's content is its name. What is shown or fetched ahead can be seen without a signal.
+    runtimeCaching: [
+      {
+        urlPattern: /\/api\/photos\/[0-9a-f]{64}$/,
+        handler: 'CacheFirst',
+        options: {
+          cacheName: 'pictures',
+          cacheableResponse: { statuses: [200] },
+          expiration: { maxEntries: MOST_PICTURES, purgeOnQuotaError: true },
+        },
+      },
+    ],
+    navigateFallback: '/',
+    navigateFallbackDenylist: [/^\/api\//],
+    cleanupOutdatedCaches: true,
+    clientsClaim: true,
+    skipWaiting: false,
+  })
+  if (warnings.length > 0) throw new Error(`The service worker is not whole: ${warnings.join(' ')}`)
+  console.log(`The app on a device: ${count} files, ${Math.round(size / 1024)} KB.`)
+}

@@ -16,7 +16,13 @@ export default defineConfig({
     ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? '.cache/results/playwright.json' }],
   ],
   // A page that comes from the device would hide what the server says; specs of the device allow them.
-  use: { browserName: 'chromium', launchOptions: CHROMIUM_LAUNCH, trace: 'off', actionTimeout: 30_000, serviceWorkers: 'block' },
+  use: {
+    browserName: 'chromium',
+    launchOptions: CHROMIUM_LAUNCH,
+    trace: 'off',
+    actionTimeout: 30_000,
+    serviceWorkers: 'block',
+  },
   projects: [
     { name: 'desk', grepInvert: /@phone/, use: { viewport: { width: 1280, height: 800 } } },
     // What a test tagged so is about does not hang on the size of the screen.

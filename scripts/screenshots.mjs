@@ -46,6 +46,7 @@ async function picture(name, path, { scheme = 'light', size = [1280, 800], befor
     colorScheme: scheme,
     hasTouch: size[0] < 600,
     reducedMotion: 'reduce',
+    serviceWorkers: 'block',
   })
   const page = await context.newPage()
   const troubles = []

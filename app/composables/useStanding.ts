@@ -53,9 +53,9 @@ export function useStanding() {
         is: 'here-only',
         word: waiting > 0 ? `${waiting} here only` : 'away',
         sentence:
-          (waiting > 0
-            ? `${lines(waiting)} kept here${age.value}, sent when there is a way. `
-            : 'No way to the shop just now. Nothing waits here. ') + known.value,
+          'No way to the shop just now. ' +
+          (waiting > 0 ? `${lines(waiting)} kept here${age.value}, sent when there is one. ` : 'Nothing waits here. ') +
+          known.value,
       }
     if (waiting > 0 && waitsLong.value)
       return { is: 'on-its-way', word: `${waiting} on its way`, sentence: `${lines(waiting)} on the way to the shop.` }

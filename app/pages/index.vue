@@ -200,7 +200,7 @@ useHead({ title: computed(() => `${format(day.value, 'EEEE d MMMM')} · Pike Lam
 
 <template>
   <div class="min-h-dvh">
-    <PlaceHeader :title="format(day, 'EEEE d MMMM')">
+    <PlaceHeader :title="format(day, 'EEEE d MMMM')" :short="format(day, 'EEE d MMM')">
       <p v-if="view" class="text-slate max-xl:hidden" data-testid="day-summary">{{ summary }}</p>
     </PlaceHeader>
     <div class="flex flex-wrap items-center gap-1 border-b border-rule px-5 max-sm:px-3">

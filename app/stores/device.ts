@@ -1,9 +1,10 @@
 import { useDebounceFn } from '@vueuse/core'
-import { addDays, startOfDay } from 'date-fns'
+import { addDays, format, startOfDay } from 'date-fns'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { KEPT_DAYS } from '#core/pumps/device-window'
 import { REGISTER_KINDS, type Entry, type EntryKind } from '#core/visit/entry'
+import { spanOf } from '~/utils/day-hours'
 import { DeviceAnswers } from '~/utils/device-answers'
 import { DeviceStore, type KeptWindow } from '~/utils/device-store'
 import { keepPictures } from '~/utils/kept-pictures'
@@ -82,7 +83,17 @@ export const useDevice = defineStore('device', () => {
     await look()
     if (!window.value) return
     await askToStay()
+    await keepPlans(today)
     await keepPictures(await store.pictures())
+  }
+  /** Hours, ways and loads of the days that are looked at first without a signal; those looked at since are newer. */
+  async function keepPlans(today: Date): Promise<void> {
+    for (const day of [today, addDays(today, 1)]) {
+      const on = format(day, 'yyyy-MM-dd')
+      if (await store.fact(`plan:${on}`)) continue
+      const response = await fetch(`/api/plan?${spanOf(day, on)}`).catch(() => undefined)
+      if (response?.ok) await store.keepFact(`plan:${on}`, await response.json())
+    }
   }
   const refreshSoon = useDebounceFn(refresh, SOON, { maxWait: LONGEST })
 

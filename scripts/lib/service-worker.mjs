@@ -28,7 +28,7 @@ export async function writeServiceWorker(publicDir) {
     sourcemap: false,
     maximumFileSizeToCacheInBytes: LARGEST,
     // Files of the build have their content in their names.
-    dontCacheBustURLsMatching: /\/_nuxt\//,
+    dontCacheBustURLsMatching: /^_nuxt\//,
     // A picture's content is its name. What is shown or fetched ahead can be seen without a signal.
     runtimeCaching: [
       {

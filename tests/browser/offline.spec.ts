@@ -1,16 +1,17 @@
 import { expect, fixClock, keptAt, say, test } from './shop'
 
-test('an offline server: a clear banner, the entry kept and sent later', { tag: '@desk' }, async ({ page, shop }) => {
+test('an offline server: one quiet word, the entry kept and sent later', { tag: '@desk' }, async ({ page, shop }) => {
   await page.goto(`${shop.url}/visits/${shop.lido}/test`)
   await say(page, 'supply 236')
   await expect.poll(() => keptAt(shop.url, shop.lido, 'finding')).toHaveLength(1)
   await shop.stop()
   await say(page, 'shaft free')
-  await expect(page.getByText('The server does not answer.')).toBeVisible()
-  await expect(page.getByText('1 line is kept here and sent when it is back.')).toBeVisible()
+  await expect(page.getByTestId('standing')).toHaveText('1 here only')
+  await page.getByTestId('standing').click()
+  await expect(page.getByTestId('standing-panel')).toContainText('No way to the shop just now. 1 line kept here')
   await expect(page.getByTestId('journal')).toContainText('shaft, by hand')
   await shop.restart()
-  await expect(page.getByText('The server does not answer.')).toHaveCount(0)
+  await expect(page.getByTestId('standing')).toHaveAttribute('aria-label', 'how things stand: at the shop')
   await page.reload()
   await expect(page.getByTestId('journal-line').filter({ hasText: 'shaft, by hand' })).toHaveCount(1)
 })
@@ -23,7 +24,7 @@ test(
     await expect(page.getByTestId('journal')).toBeVisible()
     await shop.stop()
     await say(page, 'weep dripping')
-    await expect(page.getByText('1 line is kept here')).toBeVisible()
+    await expect(page.getByTestId('standing')).toHaveText('1 here only')
     await page.close()
     await shop.restart()
     const again = await context.newPage()
@@ -52,6 +53,6 @@ test(
     await expect(page.getByText('There is no visit with the id')).toBeVisible()
     await page.route('**/api/day**', (route) => route.abort())
     await page.goto(standing.url)
-    await expect(page.getByText('The server does not answer. Start it, then try again.')).toBeVisible()
+    await expect(page.getByText('No way to the shop just now, and this is not kept on this device.')).toBeVisible()
   },
 )

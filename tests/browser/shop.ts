@@ -15,7 +15,8 @@ export interface Shop extends Served {
   lido: string
   /** Today's visit at a machine of the demo. */
   visit: (machine: string) => Promise<string>
-  restart: () => Promise<void>
+  /** @param env what is otherwise than before */
+  restart: (env?: Record<string, string>) => Promise<void>
   stop: () => Promise<void>
 }
 
@@ -78,8 +79,8 @@ export const test = base.extend<{ shop: Shop; problems: string[] }, { seeded: st
       lido: '',
       visit: async (machine: string) => visitOf(server.url, machine),
       stop: async () => server.kill('SIGKILL'),
-      restart: async () => {
-        server = await serve(own.path, { PIKE_LAMP_NOW: NOW.toISOString(), PORT: port, NITRO_PORT: port })
+      restart: async (env = {}) => {
+        server = await serve(own.path, { PIKE_LAMP_NOW: NOW.toISOString(), PORT: port, NITRO_PORT: port, ...env })
       },
     } as unknown as Shop
     shop.lido = await visitOf(server.url, 'filter pump 2')
@@ -97,7 +98,7 @@ export const test = base.extend<{ shop: Shop; problems: string[] }, { seeded: st
     await use(problems)
   },
 })
-export { expect }
+export { expect, type Page }
 
 function copyOf(seeded: string): ReturnType<typeof temporaryFolder> {
   const own = temporaryFolder()

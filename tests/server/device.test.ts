@@ -90,9 +90,9 @@ describe.each(['embedded', 'server'] as const)('what a device keeps of a shop wi
     return answer && (JSON.parse(JSON.stringify(answer)) as object)
   }
   async function paths(): Promise<string[]> {
-    const days = [-3, 0, 1, 6].map((days_) => {
-      const from = addDays(MIDNIGHT, days_)
-      return `/api/day?from=${from.toISOString()}&to=${addDays(from, 1).toISOString()}&on=${from.toISOString().slice(0, 10)}`
+    const days = [-3, 0, 1, 6].map((ahead) => {
+      const [from = '', to = ''] = [ahead, ahead + 1].map((each) => addDays(MIDNIGHT, each).toISOString())
+      return `/api/day?from=${from}&to=${to}&on=${from.slice(0, 10)}`
     })
     return [
       ...days,

@@ -37,7 +37,8 @@ export async function spawnServer(
   by: readonly string[] = [],
 ): Promise<Served> {
   const port = env.PORT ?? (await freePort())
-  const [command = process.execPath, ...args] = [...by, process.execPath, join(SERVER, 'index.mjs')]
+  const serverDir = env.PIKE_LAMP_SERVER_DIR ?? SERVER
+  const [command = process.execPath, ...args] = [...by, process.execPath, join(serverDir, 'index.mjs')]
   const child = spawn(command, args, {
     env: {
       ...process.env,
@@ -47,7 +48,7 @@ export async function spawnServer(
       PORT: String(port),
       NITRO_PORT: String(port),
       PIKE_LAMP_DATA: dataDir,
-      PIKE_LAMP_SERVER_DIR: SERVER,
+      PIKE_LAMP_SERVER_DIR: serverDir,
       ...env,
     },
   })

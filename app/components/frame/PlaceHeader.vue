@@ -1,6 +1,10 @@
 <script setup lang="ts">
 /** The head of a place that is no visit: its name, the other places, the switches. */
-const { title } = defineProps<{ title: string }>()
+const { title, short = undefined } = defineProps<{
+  title: string
+  /** Where there is room for a few letters. */
+  short?: string
+}>()
 </script>
 
 <template>
@@ -11,7 +15,11 @@ const { title } = defineProps<{ title: string }>()
         ><LampLogo
       /></NuxtLink>
       <slot name="title"
-        ><h1 class="min-w-0 truncate text-[1.25rem]">{{ title }}</h1></slot
+        ><h1 class="min-w-0 truncate text-[1.25rem]">
+          <span :class="{ 'max-sm:hidden': short }">{{ title }}</span><span v-if="short" class="sm:hidden">{{
+            short
+          }}</span>
+        </h1></slot
       ><slot />
       <PlaceNav class="ml-auto shrink-0" />
       <span class="flex shrink-0 items-center max-[900px]:ml-auto"

@@ -49,4 +49,13 @@ const ICONS = { 'at-shop': CloudCheck, 'on-its-way': CloudUpload, 'here-only': C
   border: 1px solid var(--ink);
   border-radius: 4px;
 }
+/* The word does not stand at the edge there: what it says in full would. */
+@media (max-width: 639px) {
+  .panel {
+    position: fixed;
+    top: 4.25rem;
+    inset-inline: 1rem;
+    width: auto;
+  }
+}
 </style>

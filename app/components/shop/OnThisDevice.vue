@@ -4,6 +4,8 @@ import { useDevice } from '~/stores/device'
 
 /** What of the shop is on this device, how much room that takes, and whether the browser keeps it. */
 const device = useDevice()
+/** Browsers keep a page that came over a safe way alone. */
+const keepsPage = 'serviceWorker' in navigator
 const room = shallowRef<{ used: number; free: number; stays: boolean }>()
 async function measure(): Promise<void> {
   if (!('storage' in navigator)) return
@@ -35,6 +37,10 @@ const known = computed(
       open and work without a signal.
     </p>
     <p v-else>Nothing yet: without a signal only what is open works.</p>
+    <p v-if="!keepsPage" class="mt-2" data-testid="no-page">
+      Over this address a browser does not keep the page itself: it opens without a signal when it was put there by
+      https, or on the machine that serves it.
+    </p>
     <dl v-if="room" class="ruled mt-2">
       <div class="flex justify-between gap-4 py-1.5">
         <dt>kept here</dt>

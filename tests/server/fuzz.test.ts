@@ -197,6 +197,7 @@ describe('no input is a failure of the server', () => {
           '/api/workings/diagnose',
           '/api/workings/batch',
           '/api/photos',
+          '/api/device',
         ),
         bytes,
         fc.constantFrom('application/json', 'image/png', 'text/plain', ''),

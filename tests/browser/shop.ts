@@ -88,6 +88,12 @@ export const test = base.extend<{ shop: Shop; problems: string[] }, { seeded: st
     await server.kill('SIGTERM')
     own.remove()
   },
+  // Each test is a new device. Those that are not about that keep nothing: reading the shop's days for each is the load
+  // of a hundred phones.
+  context: async ({ context, serviceWorkers }, use) => {
+    if (serviceWorkers !== 'allow') await context.route('**/api/device', (route) => route.fulfill({ status: 204 }))
+    await use(context)
+  },
   /** Console errors and page errors; a test that expects none says so at its end. */
   problems: async ({ page }, use) => {
     const problems: string[] = []

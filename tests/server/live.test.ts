@@ -89,10 +89,17 @@ describe.each(['embedded', 'server'] as const)('lines as they arrive, on the %s 
 
   it('are not told one by one where very many came at once', async () => {
     const visit = testVisit()
+    // A database server tells of lines a moment after they are acknowledged: whoever follows has heard of them all.
+    const following = await listenTo(one.url)
     await write(one, visit.opened)
     const many = Array.from({ length: 600 }, (_, index) => reading(visit, 200 + (index % 40)))
     await write(one, ...many.slice(0, 300))
     await write(one, ...many.slice(300))
+    const last = many.at(-1)?.id as string
+    await following.until(
+      (events) => ids(following.lines()).includes(last) || events.some(({ event }) => event === 'far'),
+    )
+    await following.end()
     const listening = await listenTo(one.url, { after: 0 })
     await listening.until((events) => events.some(({ event }) => event === 'far'))
     expect(listening.lines()).toEqual([])

@@ -4,7 +4,10 @@ import { Workbox } from 'workbox-window'
 const AT_WORK = 'pike-lamp.at-work'
 /** A page may stay open for days: so often it is asked whether there is a newer one, milliseconds. */
 const LOOK_AGAIN = 3_600_000
-const ASK_AGAIN = 1_000
+/** By then a page that was gone to has its files, milliseconds. */
+const REST = 2_000
+/** Any file that is kept with the page. */
+const OF_THE_APP = '/lamp.svg'
 
 /**
  * The page itself on the device: it opens without a server. A newer one waits until no tab of this device is in a
@@ -23,14 +26,14 @@ export default defineNuxtPlugin(() => {
     worker.addEventListener('controlling', ({ isUpdate }) => {
       if (isUpdate) location.reload()
     })
-    let asking: ReturnType<typeof setInterval> | undefined
-    newer.take = () => {
-      worker.messageSkipWaiting()
-      // A browser hears it in vain while the older one is just being started: it would go on for half a minute.
-      asking ??= setInterval(() => worker.messageSkipWaiting(), ASK_AGAIN)
-    }
-
+    // The older one is to be awake and at rest when it is told to end: asked while it is being started, or while it is
+    // asked for files, a browser lets it go on until it has rested for half a minute.
+    newer.take = () =>
+      void fetch(OF_THE_APP)
+        .catch(() => undefined)
+        .then(() => worker.messageSkipWaiting())
     let leave: (() => void) | undefined
+    let soon: ReturnType<typeof setTimeout> | undefined
     let wish: AbortController | undefined
     const router = useRouter()
     const isInVisit = () => router.currentRoute.value.path.startsWith('/visits/')
@@ -44,8 +47,12 @@ export default defineNuxtPlugin(() => {
     function hold(): void {
       leave?.()
       wish?.abort()
+      clearTimeout(soon)
       leave = undefined
-      if (!isInVisit()) return void takeWhenFree()
+      if (!isInVisit()) {
+        soon = setTimeout(() => void takeWhenFree(), REST)
+        return
+      }
       if (!('locks' in navigator)) return
       const left = new Promise<void>((done) => {
         leave = done

@@ -1,7 +1,7 @@
 import { wrap, type Remote } from 'comlink'
 import { ofKind } from '#core/visit/of-kind'
 import type { PaperName } from '#core/visit/entry'
-import type { VisitPart } from '#core/visit/visit-view'
+import { partOf, type VisitPart } from '#core/visit/visit-view'
 import { useLive } from '~/stores/live'
 import { useOutbox } from '~/stores/outbox'
 import { usePhotos } from '~/stores/photos'
@@ -46,7 +46,12 @@ export function usePaper() {
     problem.value = ''
     try {
       const journey = journeyParts()
-      const asked = { view: { ...whole(), journey }, pictures: await picturesOf(journey), units: unitsOf(name), issue }
+      const asked = {
+        view: { ...own(), shop: visit.shop, journey },
+        pictures: await picturesOf(journey),
+        units: unitsOf(name),
+        issue,
+      }
       const { pdf, date } = await usePrinter().print(name, JSON.parse(JSON.stringify(asked)) as typeof asked)
       const file = new Blob([pdf as BlobPart], { type: 'application/pdf' })
       download(file, `${name}-${date}-${state.value.id.slice(0, 8)}.pdf`)
@@ -57,13 +62,11 @@ export function usePaper() {
     }
   }
 
-  function whole() {
-    const { history, experience, pace, shop } = visit
-    return { visitId: state.value.id, entries: [...visit.entries], history, experience, pace, shop }
+  function own(): VisitPart {
+    return partOf({ ...visit, visitId: state.value.id, entries: [...visit.entries] })
   }
   function journeyParts(): VisitPart[] {
-    const { shop: _, ...own } = whole()
-    const all = new Map<string, VisitPart>([own, ...visit.others].map((part) => [part.visitId, part as VisitPart]))
+    const all = new Map([own(), ...visit.others].map((part) => [part.visitId, part]))
     return visit.order.flatMap((id) => all.get(id) ?? [])
   }
   async function picturesOf(parts: readonly VisitPart[]): Promise<Record<string, string>> {

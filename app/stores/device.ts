@@ -1,7 +1,7 @@
 import { useDebounceFn } from '@vueuse/core'
 import { addDays, format, startOfDay } from 'date-fns'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { ref, shallowRef, watch } from 'vue'
 import { KEPT_DAYS } from '#core/pumps/device-window'
 import { REGISTER_KINDS, type Entry, type EntryKind } from '#core/visit/entry'
 import { spanOf } from '~/utils/day-hours'
@@ -143,7 +143,6 @@ export const useDevice = defineStore('device', () => {
     reading,
     isFull,
     isOutdated,
-    isKept: computed(() => window.value !== undefined),
     reached,
     refresh,
     /** A visit's journal as it is known here; nothing where that may be less than what is on the screen. */

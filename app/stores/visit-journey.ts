@@ -1,25 +1,15 @@
 import { computed, shallowRef, watch, type Ref } from 'vue'
 import { journeyAround } from '#core/planning/stops'
-import type { Pace } from '#core/takedown/as-here'
 import { compareEntries, type Entry, type EntryBodies, type EntryKind } from '#core/visit/entry'
 import { machineOf, type JourneyPlace } from '#core/visit/fold'
-import { earlierReadings, type HistoryReading } from '#core/visit/history'
-import type { Experience } from '#core/visit/job'
+import { earlierReadings } from '#core/visit/history'
 import { besideOf, journeySaid, riding, type Considered, type JourneyVisit } from '#core/visit/journey'
 import { writtenAfter } from '#core/visit/seen'
 import type { Shop } from '#core/visit/shop'
 import { liveEntries } from '#core/visit/supersession'
+import type { VisitPart } from '#core/visit/visit-view'
 import { writeLine } from '~/utils/write-line'
 import { useOutbox } from './outbox'
-
-/** What the server says of one visit of a journey. */
-export interface VisitPart {
-  visitId: string
-  entries: Entry[]
-  history: HistoryReading[]
-  experience: Experience
-  pace: Pace
-}
 
 interface Open {
   visitId: Readonly<Ref<string | undefined>>

@@ -1,6 +1,5 @@
 import type { KeptVisit } from '#core/pumps/device-window'
-import type { Stage } from '#core/knowledge/vocabulary'
-import { orderDay, toldOf } from '#core/planning/day'
+import { orderDay } from '#core/planning/day'
 import { asStops, journeyAround } from '#core/planning/stops'
 import { cardOf } from '#core/pumps/card'
 import { customerLines, machineLines, SEARCH_GROUPS, type SearchLine } from '#core/pumps/search-lines'
@@ -12,8 +11,8 @@ import { machineStates } from '#core/visit/machine-states'
 import { ofKind } from '#core/visit/of-kind'
 import { ordersOf } from '#core/visit/schedule'
 import { liveEntries } from '#core/visit/supersession'
-import { DAY_LISTS, dayVisitOf, listsOf, type VisitRow } from '#core/visit/visit-row'
-import { shopOf } from '#core/visit/visit-view'
+import { DAY_LISTS, dayVisitOf, listsOf, toldVisitOf, type VisitRow } from '#core/visit/visit-row'
+import { partOf, shopOf } from '#core/visit/visit-view'
 import type { DeviceStore } from './device-store'
 import { openedHere, withLines } from './kept-visit'
 import type { PumpsFound } from './pumps-found'
@@ -55,13 +54,7 @@ export class DeviceAnswers {
       own.row,
       all.map(({ row }) => row).filter(({ customer }) => customer.id === own.row.customer.id),
     )
-    const part = ({ row, entries, history, experience, pace }: KeptVisit) => ({
-      visitId: row.id,
-      entries,
-      history,
-      experience,
-      pace,
-    })
+    const part = (kept: KeptVisit) => partOf({ ...kept, visitId: kept.row.id })
     return {
       ...part(own),
       shop: await this.shop(),
@@ -137,22 +130,24 @@ export class DeviceAnswers {
   }
 
   private async customer(id: string): Promise<object | undefined> {
-    const written = this.register()
     const told = (await this.store.customer(id)) as CustomerView | undefined
-    const view = told ?? (await this.customerHere(id))
-    return (
-      view && {
-        ...view,
-        customer: written.customers.get(id) ?? view.customer,
-        machines: view.machines.map((each) => ({
-          ...each,
-          machine: written.machines.get(each.machine.id) ?? each.machine,
-        })),
-      }
-    )
+    const view = told ?? this.customerHere(id, await this.all())
+    return view && this.withWritten(view)
   }
-  private async customerHere(id: string): Promise<CustomerView | undefined> {
-    const rows = (await this.all()).map(({ row }) => row).filter(({ customer }) => customer.id === id)
+  private withWritten(view: CustomerView): CustomerView {
+    const written = this.register()
+    return {
+      ...view,
+      customer: written.customers.get(view.customer.id) ?? view.customer,
+      machines: view.machines.map((each) => ({
+        ...each,
+        machine: written.machines.get(each.machine.id) ?? each.machine,
+      })),
+    }
+  }
+  /** Somebody whom the shop has not told of: what visits and lines that wait here say of them. */
+  private customerHere(id: string, all: readonly KeptVisit[]): CustomerView | undefined {
+    const rows = all.map(({ row }) => row).filter(({ customer }) => customer.id === id)
     const customer = rows.at(-1)?.customer ?? this.register().customers.get(id)
     if (!customer) return undefined
     const machines = [...groupedBy(rows, ({ machineId }) => machineId).values()].flatMap((own): MachineView[] => {
@@ -166,17 +161,7 @@ export class DeviceAnswers {
       twins: [],
       merged: [],
       open: rows.filter(isOpen).map((row) => row.id),
-      visits: rows
-        .toReversed()
-        .map((row) => ({
-          id: row.id,
-          scheduledAt: row.scheduledAt,
-          machine: row.machine.name,
-          words: toldOf(row),
-          handedOver: row.handedOver,
-          stage: row.stage as Stage,
-          ...(row.cancelled === undefined ? {} : { cancelled: row.cancelled }),
-        })),
+      visits: rows.toReversed().map(toldVisitOf),
     }
   }
 
@@ -223,10 +208,11 @@ export class DeviceAnswers {
   /** Everybody who is known here. */
   private async customers(): Promise<CustomerView[]> {
     const told = (await this.store.customers()) as CustomerView[]
-    const ids = new Set([...told.map(({ customer }) => customer.id), ...this.register().customers.keys()])
-    for (const { row } of await this.all()) ids.add(row.customer.id)
-    const views = await Promise.all([...ids].map((id) => this.customer(id)))
-    return views.filter((view): view is CustomerView => view !== undefined)
+    const all = await this.all()
+    const known = new Set(told.map(({ customer }) => customer.id))
+    const here = new Set([...all.map(({ row }) => row.customer.id), ...this.register().customers.keys()])
+    const others = [...here].flatMap((id) => (known.has(id) ? [] : (this.customerHere(id, all) ?? [])))
+    return [...told, ...others].map((view) => this.withWritten(view))
   }
 
   private async shopPage(): Promise<object | undefined> {

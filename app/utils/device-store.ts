@@ -1,10 +1,11 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+import type { DBSchema, IDBPDatabase } from 'idb'
 import type { KeptVisit, WindowLine } from '#core/pumps/device-window'
 import { groupedBy } from '#core/quantity/grouped'
 import type { Entry } from '#core/visit/entry'
 import { mergedJournal } from '#core/visit/merged'
 import { ofKind } from '#core/visit/of-kind'
 import { withLines } from './kept-visit'
+import { openStore } from './open-store'
 
 /** What is known of the window as a whole. */
 export interface KeptWindow {
@@ -37,7 +38,12 @@ const WINDOW = 'window'
 
 /** What of the shop a device keeps. Where it has no store, or that is full, it keeps nothing and says so. */
 export class DeviceStore {
-  private readonly opened: Promise<IDBPDatabase<ShopStore> | undefined> = openStore()
+  private readonly opened: Promise<IDBPDatabase<ShopStore> | undefined> = openStore<ShopStore>(NAME, (store) => {
+    store.createObjectStore('visits', { keyPath: 'row.id' })
+    store.createObjectStore('machines', { keyPath: 'id' })
+    store.createObjectStore('customers', { keyPath: 'id' })
+    store.createObjectStore('facts')
+  })
 
   async window(): Promise<KeptWindow | undefined> {
     return this.fact<KeptWindow>(WINDOW)
@@ -139,20 +145,5 @@ export class DeviceStore {
       () => true,
       () => false,
     )
-  }
-}
-
-async function openStore(): Promise<IDBPDatabase<ShopStore> | undefined> {
-  try {
-    return await openDB<ShopStore>(NAME, 1, {
-      upgrade(database) {
-        database.createObjectStore('visits', { keyPath: 'row.id' })
-        database.createObjectStore('machines', { keyPath: 'id' })
-        database.createObjectStore('customers', { keyPath: 'id' })
-        database.createObjectStore('facts')
-      },
-    })
-  } catch {
-    return undefined
   }
 }

@@ -1,7 +1,7 @@
 import type { KeptVisit } from '#core/pumps/device-window'
 import type { Entry } from '#core/visit/entry'
 import { foldVisit } from '#core/visit/fold'
-import { historyOf, type HistoryReading } from '#core/visit/history'
+import { historyIn, type HistoryReading } from '#core/visit/history'
 import { listingOf } from '#core/visit/listing'
 import { mergedJournal } from '#core/visit/merged'
 import { rowOf } from '#core/visit/visit-row'
@@ -35,7 +35,7 @@ export function openedHere(lines: readonly Entry[], kept: readonly KeptVisit[]):
   }
 }
 
-function readIn({ row, entries }: KeptVisit): HistoryReading[] {
+function readIn({ entries }: KeptVisit): HistoryReading[] {
   const state = foldVisit(entries)
-  return state?.findings.map((judged) => historyOf(row.id, judged, state.pump)) ?? []
+  return state ? historyIn(state) : []
 }

@@ -1,8 +1,8 @@
 import type { MachineCard } from '#core/pumps/card'
 import type { Verdict } from '#core/judgement/judgement'
-import type { Stage } from '#core/knowledge/vocabulary'
 import type { Customer, Machine, Site } from '#core/visit/entry'
 import type { Shop } from '#core/visit/shop'
+import type { ToldVisit } from '#core/visit/visit-row'
 import type { Twins } from './pumps-found'
 
 /** A machine as lists of the register have it. */
@@ -30,15 +30,7 @@ export interface CustomerView {
   /** Ids of visits that are not handed over. */
   open: string[]
   /** The newest visits, newest first. */
-  visits: {
-    id: string
-    scheduledAt: string
-    machine: string
-    words: string
-    handedOver: boolean
-    stage: Stage
-    cancelled?: string
-  }[]
+  visits: ToldVisit[]
 }
 export interface CardView {
   card: MachineCard

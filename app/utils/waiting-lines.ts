@@ -1,6 +1,7 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+import type { DBSchema, IDBPDatabase } from 'idb'
 import type { FieldProblem } from '#core/validation/input-error'
 import { compareEntries, type Entry } from '#core/visit/entry'
+import { openStore } from './open-store'
 
 /** Why the server would not take a line: its words, and the fields they are about. */
 export interface Refusal {
@@ -47,7 +48,10 @@ export class WaitingLines {
     private readonly changed: () => void,
     private readonly older: Pick<Storage, 'length' | 'key' | 'getItem' | 'removeItem'>,
   ) {
-    this.store = openStore()
+    this.store = openStore<DeviceStore>(
+      NAME,
+      (store) => void store.createObjectStore('waiting', { keyPath: 'entry.id' }),
+    )
     this.others.onmessage = ({ data }: MessageEvent<News>) => this.hear(data)
     this.ready = this.read()
   }
@@ -135,17 +139,6 @@ export class WaitingLines {
       for (const line of lines) await this.keep(line)
       if (lines.length > 0 && lines.every(({ entry }) => !this.unkept.has(entry.id))) this.older.removeItem(key)
     }
-  }
-}
-
-/** The device's store; undefined where it has none, or will not open it. */
-async function openStore(): Promise<IDBPDatabase<DeviceStore> | undefined> {
-  try {
-    return await openDB<DeviceStore>(NAME, 1, {
-      upgrade: (database) => void database.createObjectStore('waiting', { keyPath: 'entry.id' }),
-    })
-  } catch {
-    return undefined
   }
 }
 

@@ -1,6 +1,7 @@
 import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex } from '@noble/hashes/utils.js'
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+import type { DBSchema, IDBPDatabase } from 'idb'
+import { openStore } from './open-store'
 
 /** A picture that was taken here, under the hash of its bytes, as the shop will keep it. */
 export interface TakenPhoto {
@@ -16,7 +17,10 @@ const NAME = 'pike-lamp.photos'
 
 /** Pictures that the shop does not have yet. One leaves this device's store once the shop has it. */
 export class WaitingPhotos {
-  private readonly opened: Promise<IDBPDatabase<PhotoStore> | undefined> = openStore()
+  private readonly opened: Promise<IDBPDatabase<PhotoStore> | undefined> = openStore<PhotoStore>(
+    NAME,
+    (store) => void store.createObjectStore('pictures', { keyPath: 'hash' }),
+  )
   /** Where they can be shown from, by hash; also those that the store would not take. */
   private readonly shown = new Map<string, { url: string; blob: Blob }>()
   private readonly unkept = new Set<string>()
@@ -63,15 +67,5 @@ export class WaitingPhotos {
   private show(hash: string, blob: Blob): void {
     this.shown.set(hash, { url: URL.createObjectURL(blob), blob })
     this.changed()
-  }
-}
-
-async function openStore(): Promise<IDBPDatabase<PhotoStore> | undefined> {
-  try {
-    return await openDB<PhotoStore>(NAME, 1, {
-      upgrade: (database) => void database.createObjectStore('pictures', { keyPath: 'hash' }),
-    })
-  } catch {
-    return undefined
   }
 }

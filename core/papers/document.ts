@@ -1,4 +1,4 @@
-import type { Column, Content, TDocumentDefinitions } from 'pdfmake/interfaces'
+import type { Column, Content, CustomTableLayout, TDocumentDefinitions } from 'pdfmake/interfaces'
 import type { Verdict } from '../judgement/judgement'
 
 export const INK = '#14242B'
@@ -38,6 +38,15 @@ export function heading(title: string): Content {
 /** A heading with what belongs under it, or nothing; no heading is left alone at the foot of a page. */
 export function section(title: string, [first, ...others]: readonly Content[]): Content[] {
   return first === undefined ? [] : [{ stack: [heading(title), first], unbreakable: true }, ...others]
+}
+
+/** A table whose rows are ruled, and nothing else. */
+export const RULED: CustomTableLayout = {
+  hLineWidth: () => 0.5,
+  vLineWidth: () => 0,
+  hLineColor: () => RULE,
+  paddingTop: () => 2,
+  paddingBottom: () => 2,
 }
 
 /** How wide a page is between its margins, points. */

@@ -1,7 +1,7 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces'
 import type { Leaf, LeafSection, LeafTable } from '../visit/leaf'
 import type { UnitSystem } from '../quantity/measures'
-import { INK, PAGE_WIDTHS, documentOf, pictures, RULE, rule, section, SLATE, text } from './document'
+import { INK, PAGE_WIDTHS, documentOf, pictures, RULED, rule, section, SLATE, text } from './document'
 
 /**
  * A leaf as a document: the offer, or the claim.
@@ -73,12 +73,6 @@ function tableOf({ columns, rows, sums }: LeafTable): Content {
         ),
       ),
     },
-    layout: {
-      hLineWidth: () => 0.5,
-      vLineWidth: () => 0,
-      hLineColor: () => RULE,
-      paddingTop: () => 2,
-      paddingBottom: () => 2,
-    },
+    layout: RULED,
   }
 }

@@ -20,6 +20,7 @@ import {
   SLATE,
   text,
   VERDICT_COLOURS,
+  RULED,
 } from './document'
 
 const GAP = 22
@@ -160,13 +161,7 @@ function provedTable(rows: readonly Proved[]): Content {
         ) as TableCell,
       ]),
     },
-    layout: {
-      hLineWidth: () => 0.5,
-      vLineWidth: () => 0,
-      hLineColor: () => RULE,
-      paddingTop: () => 2,
-      paddingBottom: () => 2,
-    },
+    layout: RULED,
   }
 }
 

@@ -6,7 +6,7 @@ import { usualSetup } from '../diagnosis/judge-finding'
 import type { Pump } from '../motor/nameplate'
 import type { Machine } from './entry'
 import { fittedSince } from './fitted'
-import type { JudgedFinding } from './fold'
+import type { JudgedFinding, VisitState } from './fold'
 
 /** A reading of a machine in an earlier visit, as the history and the trend need it. */
 export interface HistoryReading {
@@ -51,6 +51,11 @@ export function historyOf(
     ...(judgement.corrected ? { corrected: judgement.corrected.value } : {}),
     ...(replaced ? { replaced } : {}),
   }
+}
+
+/** All that one visit read, as its machine's history has it. */
+export function historyIn({ id, findings, pump }: Pick<VisitState, 'id' | 'findings' | 'pump'>): HistoryReading[] {
+  return findings.map((judged) => historyOf(id, judged, pump))
 }
 
 /** A reading of earlier in a few words: "run capacitor 27 μF". */

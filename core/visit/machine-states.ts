@@ -1,6 +1,6 @@
 import type { Entry } from './entry'
 import { foldVisit, machineOf, type VisitState } from './fold'
-import { earlierReadings, historyOf, type HistoryReading } from './history'
+import { earlierReadings, historyIn, type HistoryReading } from './history'
 import { liveEntries } from './supersession'
 
 /**
@@ -12,7 +12,7 @@ export function machineStates(journals: readonly (readonly Entry[])[]): VisitSta
   const history: HistoryReading[] = []
   return journals.flatMap((journal) => {
     const state = foldVisit(journal, { earlier: earlierReadings(history, machineOf(liveEntries(journal))) })
-    if (state) history.push(...state.findings.map((judged) => historyOf(state.id, judged, state.pump)))
+    if (state) history.push(...historyIn(state))
     return state ?? []
   })
 }

@@ -1,4 +1,5 @@
-import type { DayVisit } from '../planning/day'
+import type { Stage } from '../knowledge/vocabulary'
+import { toldOf, type DayVisit } from '../planning/day'
 import type { Customer, EntryBodies, Machine, Site } from './entry'
 import type { HistoryReading } from './history'
 import type { VisitListing } from './listing'
@@ -64,6 +65,31 @@ export function rowOf(
     customer: known.customer ?? listing.customer,
     ...(known.site ? { site: known.site } : {}),
     machine: known.machine ?? machine,
+  }
+}
+
+/** A visit as its customer's page tells it. */
+export interface ToldVisit {
+  id: string
+  scheduledAt: string
+  /** What its machine is called. */
+  machine: string
+  words: string
+  handedOver: boolean
+  stage: Stage
+  cancelled?: string
+}
+
+export function toldVisitOf(row: VisitRow): ToldVisit {
+  const { id, scheduledAt, machine, handedOver, stage, cancelled } = row
+  return {
+    id,
+    scheduledAt,
+    machine: machine.name,
+    words: toldOf(row),
+    handedOver,
+    stage: stage as Stage,
+    ...(cancelled === undefined ? {} : { cancelled }),
   }
 }
 

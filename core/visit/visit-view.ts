@@ -31,6 +31,11 @@ export interface JourneyView extends VisitView {
   journey: VisitPart[]
 }
 
+/** What of a view is of its visit alone, whatever more stands in it. */
+export function partOf({ visitId, entries, history, experience, pace }: VisitPart): VisitPart {
+  return { visitId, entries, history, experience, pace }
+}
+
 /** A visit's state with its machine's earlier insulation readings, for the trend. */
 export function stateOf(view: VisitPart): VisitState {
   return foldVisit(view.entries, { earlier: earlierOf(view) }) as VisitState

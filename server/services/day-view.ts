@@ -1,7 +1,8 @@
 import type { DayVisit } from '../../core/planning/day'
 import type { Routes } from '../../core/planning/order/stop'
 import { tellingReadings } from '../../core/visit/before-after'
-import { foldVisit } from '../../core/visit/fold'
+import type { Machine } from '../../core/visit/entry'
+import { foldVisit, type VisitState } from '../../core/visit/fold'
 import { historyOf, type HistoryReading } from '../../core/visit/history'
 import { ordersOf } from '../../core/visit/schedule'
 import { liveEntries } from '../../core/visit/supersession'
@@ -24,7 +25,7 @@ export interface DayRows {
   orders: Routes
 }
 
-export const MOST_LAST_READINGS = 3
+const MOST_LAST_READINGS = 3
 
 export async function dayRows(
   { repository }: Pick<ShopApp, 'repository'>,
@@ -48,11 +49,19 @@ export async function dayVisits(
   const journals = await repository.entriesOfVisits([...last.values()])
   return rows.map((row) => {
     const lastVisit = last.get(row.machineId)
-    const findings = lastVisit ? (foldVisit(journals.get(lastVisit) ?? [])?.findings ?? []) : []
-    const telling = tellingReadings(findings, MOST_LAST_READINGS)
     return dayVisitOf(
       row,
-      telling.map((judged) => historyOf(lastVisit as string, judged, row.machine)),
+      lastReadingsOf(lastVisit ? foldVisit(journals.get(lastVisit) ?? []) : undefined, row.machine),
     )
   })
+}
+
+/** What a machine read in its last visit and that visit's end tells most by: a few readings, for the Day. */
+export function lastReadingsOf(
+  last: Pick<VisitState, 'id' | 'findings'> | undefined,
+  machine: Pick<Machine, 'kind'>,
+): HistoryReading[] {
+  return last
+    ? tellingReadings(last.findings, MOST_LAST_READINGS).map((judged) => historyOf(last.id, judged, machine))
+    : []
 }

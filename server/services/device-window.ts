@@ -1,12 +1,11 @@
 import type { KeptVisit, KnownWindow, WindowLine } from '../../core/pumps/device-window'
 import { experienceOf } from '../../core/diagnosis/experience'
 import type { Kind } from '../../core/knowledge/vocabulary'
-import { tellingReadings } from '../../core/visit/before-after'
-import { historyOf, type HistoryReading } from '../../core/visit/history'
+import { historyIn } from '../../core/visit/history'
 import type { VisitState } from '../../core/visit/fold'
 import type { DaySpan, VisitRow } from '../../core/visit/visit-row'
 import { countedAfter } from '../utils/views'
-import { MOST_LAST_READINGS } from './day-view'
+import { lastReadingsOf } from './day-view'
 import type { ShopApp } from './shop-app'
 import { cardView, customerView, machineVisits } from './register-views'
 
@@ -111,7 +110,7 @@ async function keptVisit(
   const before = states.filter(
     ({ id, scheduledAt }) => id !== row.id && Date.parse(scheduledAt) <= Date.parse(row.scheduledAt),
   )
-  const history = before.flatMap(({ id, findings, pump }) => findings.map((judged) => historyOf(id, judged, pump)))
+  const history = before.flatMap(historyIn)
   const site = await app.register.siteOf(row.machine)
   return {
     row,
@@ -119,13 +118,10 @@ async function keptVisit(
     history,
     experience: await learnt(row.machine.kind, row.id),
     pace: await app.pace.paceFor(row.id),
-    lastReadings: lastReadings(before.findLast(({ handedOver }) => handedOver)),
+    lastReadings: lastReadingsOf(
+      before.findLast(({ handedOver }) => handedOver),
+      row.machine,
+    ),
     ...(site ? { site } : {}),
   }
-}
-
-function lastReadings(last: VisitState | undefined): HistoryReading[] {
-  return last
-    ? tellingReadings(last.findings, MOST_LAST_READINGS).map((judged) => historyOf(last.id, judged, last.machine))
-    : []
 }

@@ -1,8 +1,7 @@
-import { toldOf } from '../../core/planning/day'
 import { cardOf } from '../../core/pumps/card'
 import { machineStates } from '../../core/visit/machine-states'
 import type { VisitState } from '../../core/visit/fold'
-import type { VisitRow } from '../../core/visit/visit-row'
+import { toldVisitOf, type VisitRow } from '../../core/visit/visit-row'
 import { shopOf } from '../../core/visit/visit-view'
 import type { ShopApp } from './shop-app'
 
@@ -61,16 +60,6 @@ export async function customerView(
     twins: await register.twinsOf([id]),
     merged: await register.mergedInto('customer', id),
     open: await register.openVisitsOf(id),
-    visits: (await repository.visitsOfCustomer(id, MOST_VISITS)).map(
-      ({ id: visitId, scheduledAt, machine, callerSays, complaints, handedOver, stage, cancelled }) => ({
-        id: visitId,
-        scheduledAt,
-        machine: machine.name,
-        words: toldOf({ complaints, callerSays }),
-        handedOver,
-        stage,
-        ...(cancelled === undefined ? {} : { cancelled }),
-      }),
-    ),
+    visits: (await repository.visitsOfCustomer(id, MOST_VISITS)).map(toldVisitOf),
   }
 }

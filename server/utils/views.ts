@@ -1,14 +1,21 @@
 import type { Kind } from '../../core/knowledge/vocabulary'
 import { experienceOf } from '../../core/diagnosis/experience'
 import { foldVisit } from '../../core/visit/fold'
-import { historyOf, type HistoryReading } from '../../core/visit/history'
+import { historyIn, type HistoryReading } from '../../core/visit/history'
 import { machineStates } from '../../core/visit/machine-states'
 import { ofKind } from '../../core/visit/of-kind'
 import { isUuid } from '../../core/validation/rules'
 import type { CountedAfter } from '../database/repository'
 import type { PictureBytes } from '../services/photos/photo-store'
 import type { ShopApp } from '../services/shop-app'
-import { forgottenAt, shopOf, type JourneyView, type VisitPart, type VisitView } from '../../core/visit/visit-view'
+import {
+  forgottenAt,
+  partOf,
+  shopOf,
+  type JourneyView,
+  type VisitPart,
+  type VisitView,
+} from '../../core/visit/visit-view'
 import { Problem } from './problem'
 
 /** A UUID from the address, or a 404 that says so. */
@@ -23,16 +30,7 @@ export async function journeyView(app: ShopApp, visitId: string): Promise<Journe
   const journey: VisitPart[] = []
   for (const { id } of await app.repository.journeyOf(visitId))
     journey.push(id === visitId ? view : await visitView(app, id))
-  return {
-    ...view,
-    journey: journey.map(({ visitId: id, entries, history, experience, pace }) => ({
-      visitId: id,
-      entries,
-      history,
-      experience,
-      pace,
-    })),
-  }
+  return { ...view, journey: journey.map(partOf) }
 }
 
 /** Everything that one visit follows from. */
@@ -80,9 +78,7 @@ export async function machineHistory(
     ({ id, scheduledAt }) => id !== exceptVisit && Date.parse(scheduledAt) <= Date.parse(before),
   )
   const journals = await app.repository.entriesOfVisits(rows.map(({ id }) => id))
-  return machineStates(rows.map(({ id }) => journals.get(id) ?? [])).flatMap(({ id, findings, pump }) =>
-    findings.map((judged) => historyOf(id, judged, pump)),
-  )
+  return machineStates(rows.map(({ id }) => journals.get(id) ?? [])).flatMap(historyIn)
 }
 
 /** The pictures of a visit and of the others of its journey. */

@@ -5,7 +5,6 @@ import { useDevice } from '~/stores/device'
 import { useOutbox } from '~/stores/outbox'
 
 /** One quiet word on where what was written is; touched, it says it in full. */
-const { bare = false } = defineProps<{ bare?: boolean }>()
 const { standing } = useStanding()
 const [outbox, device] = [useOutbox(), useDevice()]
 const { $newer } = useNuxtApp()
@@ -20,7 +19,7 @@ const ICONS = { 'at-shop': CloudCheck, 'on-its-way': CloudUpload, 'here-only': C
       data-testid="standing"
     >
       <component :is="ICONS[standing.is]" :size="20" aria-hidden="true" />
-      <span v-if="!bare && standing.is !== 'at-shop'" class="max-lg:sr-only">{{ standing.word }}</span>
+      <span v-if="standing.is !== 'at-shop'" class="max-lg:sr-only">{{ standing.word }}</span>
     </PopoverButton>
     <PopoverPanel class="panel" data-testid="standing-panel">
       <p>{{ standing.sentence }}</p>

@@ -1,8 +1,8 @@
+import { storeToRefs } from 'pinia'
 import type { Ref } from 'vue'
-import { SOMEBODY } from '~/utils/write-line'
-import { useLocalStorageRef } from './useLocalStorageRef'
+import { useSelf } from '~/stores/self'
 
-/** Who writes on this device: asked once, kept in the browser. */
+/** Who writes on this device: whoever is signed in, or the name that was typed once where nobody signs in. */
 export function useAuthor(): Ref<string> {
-  return useLocalStorageRef('pike-lamp.author', SOMEBODY)
+  return storeToRefs(useSelf()).author
 }

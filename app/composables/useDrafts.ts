@@ -5,7 +5,7 @@ import { headsOf } from '#core/visit/seen'
 import { useDevice } from '~/stores/device'
 import { useOutbox } from '~/stores/outbox'
 import { writeLine } from '~/utils/write-line'
-import { useAuthor } from './useAuthor'
+import { useWriter } from './useWriter'
 
 /** A line that is still to be written: of which visit, or with null of the shop itself. */
 export const draft = <K extends EntryKind>(visitId: string | null, kind: K, body: EntryBodies[K]): LineDraft =>
@@ -13,7 +13,7 @@ export const draft = <K extends EntryKind>(visitId: string | null, kind: K, body
 
 /** Writes lines on visits that are not open here, each with what this device knows of its visit in sight. */
 export function useDrafts() {
-  const [outbox, device, author] = [useOutbox(), useDevice(), useAuthor()]
+  const [outbox, device, writer] = [useOutbox(), useDevice(), useWriter()]
 
   /** @returns the lines, when the outbox has tried to send them */
   async function write(drafts: readonly LineDraft[]): Promise<Entry[]> {
@@ -25,7 +25,7 @@ export function useDrafts() {
       const journal = visitId === null ? undefined : journals.get(visitId)
       // Of a journal that is not known here a line stands after all that arrived before it.
       const known = journal ? { lamport: nextLamport(journal), seen: headsOf(journal) } : {}
-      const line = writeLine({ visitId, author: author.value, ...known }, kind, body)
+      const line = writeLine({ visitId, ...writer.value, ...known }, kind, body)
       lines.push(line)
       if (visitId !== null && journal) journals.set(visitId, [...journal, line])
     }

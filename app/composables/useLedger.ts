@@ -16,7 +16,7 @@ export function useLedger() {
   const ledger = ref<Month>()
   const problem = ref('')
   const outbox = useOutbox()
-  const author = useAuthor()
+  const writer = useWriter()
   async function load(): Promise<void> {
     problem.value = ''
     const asked = month.value
@@ -35,7 +35,7 @@ export function useLedger() {
   /** All that is open of an account was paid today. */
   async function settle({ visitId, open }: LedgerRow): Promise<void> {
     const body = { amount: open, on: format(new Date(), 'yyyy-MM-dd') }
-    await outbox.add([writeLine({ visitId, author: author.value }, 'paid', body)])
+    await outbox.add([writeLine({ visitId, ...writer.value }, 'paid', body)])
     await load()
   }
   return { month, ledger, problem, settle, isEmpty: computed(() => ledger.value?.rows.length === 0) }

@@ -3,17 +3,17 @@ import { customerCorrected, machineCorrected, machineRetired, type LineDraft } f
 import type { Customer, Entry, EntryBodies, Machine, Registered, Site } from '#core/visit/entry'
 import { useOutbox } from '~/stores/outbox'
 import { writeLine } from '~/utils/write-line'
-import { useAuthor } from './useAuthor'
+import { useWriter } from './useWriter'
 
 /** Writes the shop's register: customers, their places and machines, and what becomes of them. */
 export function useRegister() {
   const outbox = useOutbox()
-  const author = useAuthor()
+  const writer = useWriter()
   const { checked } = useEntryRules()
 
   /** @returns the lines, when the outbox has tried to send them */
   async function write(drafts: readonly LineDraft[]): Promise<Entry[]> {
-    const lines = drafts.map(({ kind, body, ...place }) => writeLine({ ...place, author: author.value }, kind, body))
+    const lines = drafts.map(({ kind, body, ...place }) => writeLine({ ...place, ...writer.value }, kind, body))
     await outbox.add(lines)
     return lines
   }

@@ -2,7 +2,7 @@ import type { Entry, EntryBodies, EntryKind } from '#core/visit/entry'
 import { writtenAfter } from '#core/visit/seen'
 import { useOutbox } from '~/stores/outbox'
 import { writeLine } from '~/utils/write-line'
-import { useAuthor } from './useAuthor'
+import { useWriter } from './useWriter'
 
 /** The kinds of line that belong to no visit. */
 type ShopKind = 'shop-set' | 'shop-forget' | 'customer-set' | 'retracted'
@@ -21,11 +21,11 @@ export interface NewVisit {
 /** Writes the shop's own lines, and opens visits: what does not belong to the visit that is on the screen. */
 export function useShopJournal() {
   const outbox = useOutbox()
-  const author = useAuthor()
+  const writer = useWriter()
 
   /** @returns the line, when the outbox has tried to send it */
   async function append<K extends ShopKind>(kind: K, body: EntryBodies[K], supersedes?: string): Promise<Entry> {
-    const line = writeLine({ visitId: null, author: author.value, supersedes }, kind, body)
+    const line = writeLine({ visitId: null, ...writer.value, supersedes }, kind, body)
     await outbox.add([line])
     return line
   }
@@ -38,7 +38,7 @@ export function useShopJournal() {
   function firstLines({ visitId, opened, call, arranged, waits = false, together }: NewVisit): Entry[] {
     const lines: Entry[] = []
     const line = <K extends EntryKind>(kind: K, body: EntryBodies[K]) => {
-      lines.push(writeLine({ visitId, author: author.value, ...writtenAfter(lines) }, kind, body))
+      lines.push(writeLine({ visitId, ...writer.value, ...writtenAfter(lines) }, kind, body))
     }
     line('visit-opened', opened)
     if (call) line('call', call)

@@ -5,6 +5,7 @@ import { ofKind } from '#core/visit/of-kind'
 import { sendEntries, sendPictures, type Sent } from '~/utils/send-entries'
 import { WaitingLines, type Refusal, type WaitingLine } from '~/utils/waiting-lines'
 import { usePhotos } from './photos'
+import { useSelf } from './self'
 
 const FIRST_WAIT = 800
 const LONGEST_WAIT = 10_000
@@ -21,7 +22,7 @@ export type Reach = { is: 'answers' } | Extract<Sent, { is: 'unreachable' | 'fai
  * line that the server refuses is kept too, until somebody changes or drops it, and nothing waits behind it.
  */
 export const useOutbox = defineStore('outbox', () => {
-  const photos = usePhotos()
+  const [photos, self] = [usePhotos(), useSelf()]
   const lines = shallowRef<WaitingLine[]>([])
   const onlyHere = ref(0)
   const waitingLines = new WaitingLines(reread, localStorage)
@@ -76,6 +77,7 @@ export const useOutbox = defineStore('outbox', () => {
     const sent = pictures.is === 'accepted' ? await sendEntries(batch) : pictures
     if (sent.is === 'unreachable' || sent.is === 'failing') {
       reach.value = sent
+      if (sent.is === 'failing' && sent.isOut) self.lost()
       timer = setTimeout(() => void flush(), wait)
       wait = Math.min(wait * 1.6, LONGEST_WAIT)
       return false
@@ -97,6 +99,12 @@ export const useOutbox = defineStore('outbox', () => {
     keep([{ entry }])
     if (entry.id !== id) forget([{ id } as Entry])
     return flush()
+  }
+  /** Lines that were written here before anybody signed in are of whoever signs in here first. */
+  function claim(): void {
+    const { by, author } = self
+    if (!by) return
+    keep(lines.value.filter(({ entry }) => !entry.by).map(({ entry }) => ({ entry: { ...entry, author, by } })))
   }
   /** A refused line is given up. Until the page is left it can be had back. */
   function drop(id: string): void {
@@ -126,5 +134,6 @@ export const useOutbox = defineStore('outbox', () => {
     change,
     drop,
     takeBack,
+    claim,
   }
 })

@@ -16,7 +16,7 @@ function browser(answer: () => Response | Promise<Response>): void {
 const accepted = () => Response.json({ accepted: [] })
 const refusal = () =>
   Response.json({ title: 'Not so.', problems: [{ field: 'entries.0.body', value: 1, expected: 'x' }] }, { status: 422 })
-const tab = () => visitJournal(ref(VISIT), ref('Ada'))
+const tab = () => visitJournal(ref(VISIT), ref({ author: 'Ada' }))
 /** When the outbox has sent what it could. */
 const settled = () => useOutbox().flush()
 

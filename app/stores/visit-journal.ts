@@ -1,6 +1,6 @@
 import { computed, shallowRef, watch, type Ref } from 'vue'
 import { v7 as uuidv7 } from 'uuid'
-import type { Entry, EntryBodies, EntryKind, Said } from '#core/visit/entry'
+import type { Entry, EntryBodies, EntryKind, Said, Writer } from '#core/visit/entry'
 import type { Draft } from '#core/visit/line-entries'
 import { mergedJournal } from '#core/visit/merged'
 import { writtenAfter } from '#core/visit/seen'
@@ -15,7 +15,7 @@ const MOST_TOLD_AT_ONCE = 5
 /** The open visit's journal as it is known here: what the server has, what is on its way, what another tab wrote. */
 export function visitJournal(
   visitId: Ref<string | undefined>,
-  author: Ref<string>,
+  writer: Readonly<Ref<Writer>>,
   /** Hears what another tab wrote on another visit. */
   overhear: (lines: readonly Entry[]) => void = () => undefined,
 ) {
@@ -48,7 +48,7 @@ export function visitJournal(
     settles: readonly string[] = [],
     said?: Said,
   ): Entry {
-    const of = { visitId: visitId.value ?? null, author: author.value }
+    const of = { visitId: visitId.value ?? null, ...writer.value }
     const place = { ...of, ...writtenAfter(here.value), supersedes, settles, said }
     const entry = writeLine(place, kind, body)
     merge([entry])

@@ -29,7 +29,7 @@ function openAt(visitId: string, own: Entry[], others: ReturnType<typeof part>[]
   const entries = shallowRef(own)
   const consider = vi.fn(async (visit: Parameters<typeof considered>[0], shop: typeof SHOP) => considered(visit, shop))
   const journey = visitJourney(
-    { visitId: ref(visitId), entries, author: ref('test'), shop: shallowRef(SHOP) },
+    { visitId: ref(visitId), entries, writer: ref({ author: 'test' }), shop: shallowRef(SHOP) },
     consider as never,
   )
   journey.parts.value = others

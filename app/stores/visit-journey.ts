@@ -1,6 +1,6 @@
 import { computed, shallowRef, watch, type Ref } from 'vue'
 import { journeyAround } from '#core/planning/stops'
-import { compareEntries, type Entry, type EntryBodies, type EntryKind } from '#core/visit/entry'
+import { compareEntries, type Entry, type EntryBodies, type EntryKind, type Writer } from '#core/visit/entry'
 import { machineOf, type JourneyPlace } from '#core/visit/fold'
 import { earlierReadings } from '#core/visit/history'
 import { besideOf, journeySaid, riding, type Considered, type JourneyVisit } from '#core/visit/journey'
@@ -14,7 +14,7 @@ import { useOutbox } from './outbox'
 interface Open {
   visitId: Readonly<Ref<string | undefined>>
   entries: Readonly<Ref<readonly Entry[]>>
-  author: Readonly<Ref<string>>
+  writer: Readonly<Ref<Writer>>
   shop: Readonly<Ref<Shop>>
 }
 
@@ -25,7 +25,7 @@ interface Open {
  * @param consider the worker's work, or something that stands in for it
  */
 export function visitJourney(
-  { visitId, entries, author, shop }: Open,
+  { visitId, entries, writer, shop }: Open,
   consider: (visit: JourneyVisit, shop: Shop) => Promise<Considered | undefined>,
 ) {
   const outbox = useOutbox()
@@ -95,7 +95,7 @@ export function visitJourney(
   /** Writes a line on another visit of the journey. */
   function appendTo<K extends EntryKind>(id: string, kind: K, body: EntryBodies[K], supersedes?: string): void {
     const journal = others.value.find((part) => part.visitId === id)?.entries ?? []
-    const line = writeLine({ visitId: id, author: author.value, ...writtenAfter(journal), supersedes }, kind, body)
+    const line = writeLine({ visitId: id, ...writer.value, ...writtenAfter(journal), supersedes }, kind, body)
     hear([line])
     void outbox.add([line])
   }

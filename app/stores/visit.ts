@@ -9,6 +9,7 @@ import type { Experience } from '#core/visit/job'
 import { UNNAMED_SHOP, type Shop } from '#core/visit/shop'
 import type { VisitPart } from '#core/visit/visit-view'
 import { useAuthor } from '~/composables/useAuthor'
+import { useWriter } from '~/composables/useWriter'
 import { rememberShopUnits, useUnitSystem } from '~/composables/useUnits'
 import { useThinker } from '~/composables/useThinker'
 import { ask, NO_WAY } from '~/utils/ask'
@@ -48,7 +49,7 @@ const SHOP_SAID: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>(['shop-set'
 /** The open visit: its journal, the state folded from it, and what the worker thinks of it. */
 export const useVisit = defineStore('visit', () => {
   const visitId = ref<string>()
-  const author = useAuthor()
+  const [author, writer] = [useAuthor(), useWriter()]
   const history = shallowRef<HistoryReading[]>([])
   const shop = shallowRef<Shop>(UNNAMED_SHOP)
   /** What the shop's own closed visits make of each fault's rate for this kind of pump. */
@@ -59,10 +60,10 @@ export const useVisit = defineStore('visit', () => {
   const site = shallowRef<Site>()
   const problem = ref<string>()
 
-  const { entries, merge, clear, append, appendSaid, settle } = visitJournal(visitId, author, (lines) =>
+  const { entries, merge, clear, append, appendSaid, settle } = visitJournal(visitId, writer, (lines) =>
     journey.hear(lines),
   )
-  const journey = visitJourney({ visitId, entries, author, shop }, (...asked) => useThinker().considered(...asked))
+  const journey = visitJourney({ visitId, entries, writer, shop }, (...asked) => useThinker().considered(...asked))
   const earlier = computed(() => earlierReadings(history.value, machineOf(liveEntries(entries.value))))
   const state = computed<VisitState | undefined>(() =>
     foldVisit(entries.value, { earlier: earlier.value, journey: journey.place.value }),

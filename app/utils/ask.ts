@@ -1,5 +1,6 @@
 import { useDevice } from '~/stores/device'
 import { useLive } from '~/stores/live'
+import { useSelf } from '~/stores/self'
 
 /** The header in which an answer says which line had arrived last before it was worked out. */
 const ARRIVAL = 'x-arrival'
@@ -60,6 +61,7 @@ function heard(path: string, response: Response): Response {
   const arrival = response.headers.get(ARRIVAL)
   const device = useDevice()
   if (arrival !== null) device.reached(Number(arrival))
+  if (response.status === 401) useSelf().lost()
   if (!response.ok) return response
   const { pathname, searchParams } = new URL(path, location.origin)
   const kept = KEPT_AS_IS.find(([pattern]) => pattern.test(pathname))

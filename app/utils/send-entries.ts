@@ -7,7 +7,7 @@ import type { Refusal } from './waiting-lines'
  * cannot keep anything now; the server will never take this.
  */
 export type Sent =
-  { is: 'accepted' } | { is: 'unreachable' } | { is: 'failing'; title: string } | { is: 'refused'; refusal: Refusal }
+  { is: 'accepted' } | { is: 'unreachable' } | { is: 'failing'; title: string; isOut?: true } | { is: 'refused'; refusal: Refusal }
 
 /**
  * Answers about the lines themselves. Any other answer is about the server or the way to it, and the lines are tried
@@ -53,7 +53,7 @@ async function send(path: string, type: string, body: string | Blob, ask: typeof
   const said = title ?? (answer.statusText || `answer ${answer.status}`)
   return ABOUT_THE_LINES.has(answer.status)
     ? { is: 'refused', refusal: { title: said, status: answer.status, problems } }
-    : { is: 'failing', title: said }
+    : { is: 'failing', title: said, ...(answer.status === 401 ? { isOut: true as const } : {}) }
 }
 
 /** A server that does not know this version of a line will, once it is brought up to date. */

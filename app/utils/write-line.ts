@@ -1,11 +1,10 @@
 import { v7 as uuidv7 } from 'uuid'
-import { ENTRY_VERSION, type Entry, type EntryBodies, type EntryKind, type Said } from '#core/visit/entry'
+import { ENTRY_VERSION, type Entry, type EntryBodies, type EntryKind, type Said, type Writer } from '#core/visit/entry'
 
 /** Who writes, in which journal, and what the writer had seen. */
-export interface LinePlace {
+export interface LinePlace extends Writer {
   /** null for the shop's own lines. */
   visitId: string | null
-  author: string
   /** Later than every line the writer had seen; the shop's own lines stand as they arrive. */
   lamport?: number
   /** The newest line of each branch of the journal that the writer had. */
@@ -21,7 +20,7 @@ export const SOMEBODY = 'technician'
 
 /** The one place where a line of the journal is put together. */
 export function writeLine<K extends EntryKind>(
-  { visitId, author, lamport, seen, supersedes, settles = [], said }: LinePlace,
+  { visitId, author, by, lamport, seen, supersedes, settles = [], said }: LinePlace,
   kind: K,
   body: EntryBodies[K],
   now = new Date(),
@@ -35,6 +34,7 @@ export function writeLine<K extends EntryKind>(
     kind,
     at: now.toISOString(),
     author: author || SOMEBODY,
+    ...(by ? { by: { ...by } } : {}),
     ...(supersedes ? { supersedes } : {}),
     ...(settles.length > 0 ? { settles: [...settles] } : {}),
     ...(said ? { said: { ...said } } : {}),

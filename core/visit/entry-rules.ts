@@ -104,6 +104,7 @@ import {
   type Machine,
   type ProofOutcome,
   type Said,
+  type WrittenBy,
 } from './entry'
 
 /** The longest line that is kept: far more than anybody says at once. */
@@ -405,6 +406,12 @@ function isSaid(value: unknown): boolean {
   )
 }
 
+function isWrittenBy(value: unknown): boolean {
+  if (!isRecord(value)) return false
+  const { person, device, ...more } = value
+  return isUuidV7(person) && isUuidV7(device) && Object.keys(more).length === 0
+}
+
 /** Far below where whole numbers end, so that there is always a next one. */
 const MOST_LAMPORT = 2 ** 50
 
@@ -443,6 +450,7 @@ class EntryInput {
   @ArrayMaxSize(MOST_SEEN)
   @rule('isUuidV7', isUuidV7, 'is a UUIDv7', { each: true })
   seen?: string[]
+  @MayBeAbsent() @rule('isWrittenBy', isWrittenBy, 'must give a person and a device, each a UUIDv7') by?: WrittenBy
   @MayBeAbsent() @IsBoolean() imported?: boolean
   @MayBeAbsent()
   @rule('isSaid', isSaid, `must give its act, a UUIDv7, and the line as it was typed, of 1 to ${MOST_LINE} letters`)
@@ -471,7 +479,7 @@ export function validEntry(plain: unknown, path = ''): Entry {
     throw atField(path, 'supersedes', entry.supersedes, 'an entry cannot replace itself')
   if (entry.settles && !entry.supersedes)
     throw atField(path, 'supersedes', undefined, 'what settles a conflict supersedes the line that was chosen')
-  const { id, visitId, kind, at, author, lamport, seen, supersedes, settles, imported, said } = entry
+  const { id, visitId, kind, at, author, lamport, seen, supersedes, settles, imported, said, by } = entry
   return {
     id,
     v: ENTRY_VERSION,
@@ -481,6 +489,7 @@ export function validEntry(plain: unknown, path = ''): Entry {
     kind,
     at,
     author,
+    ...(by ? { by: { person: by.person, device: by.device } } : {}),
     ...(supersedes ? { supersedes } : {}),
     ...(settles?.length ? { settles } : {}),
     ...(imported ? { imported } : {}),

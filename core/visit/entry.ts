@@ -292,12 +292,24 @@ export const REGISTER_KINDS = [
 ] as const satisfies readonly EntryKind[]
 
 /** The version of an entry’s shape that is written now. Older ones are lifted on reading: see lift.ts. */
-export const ENTRY_VERSION = 10
+export const ENTRY_VERSION = 11
 
 /** A line as it was typed, and the id of its act. */
 export interface Said {
   act: string
   line: string
+}
+
+/** A person of the shop, and a device that they were signed in on. */
+export interface WrittenBy {
+  person: string
+  device: string
+}
+
+/** Who writes: by name, and where people sign in by who that is and on which device. */
+export interface Writer {
+  author: string
+  by?: WrittenBy
 }
 
 /** One dated line of a journal. Appended, never changed; corrected by a later one that supersedes it. */
@@ -326,6 +338,8 @@ export interface EntryOf<K extends EntryKind> {
   /** ISO instant at which it happened by the writer’s clock: for people. Nothing is ordered by it. */
   at: string
   author: string
+  /** Who that is, and the device it was written on, where people sign in: the server holds both against who sends it. */
+  by?: WrittenBy
   /** The entry this one replaces. */
   supersedes?: string
   /** Rivals of the superseded entry that this one decides against: a conflict of two devices, settled. */

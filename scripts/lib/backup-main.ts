@@ -13,6 +13,10 @@ import {
   type BackupMade,
 } from '../../server/services/backup/write-backup'
 import { JOURNAL_NAME } from '../../server/services/journal-file'
+import { peopleToKeep } from '../../server/services/people/people-backup'
+import { PeopleFile } from '../../server/services/people/people-file'
+import type { PeopleKeeper } from '../../server/services/people/people-keeper'
+import { PeopleTable } from '../../server/services/people/people-table'
 import { openPictures } from '../../server/services/photos/open-pictures'
 import type { PictureKeeper } from '../../server/services/photos/picture-keeper'
 import { settingsIn } from '../../server/services/settings'
@@ -61,16 +65,20 @@ async function backup(file: string, settings: Settings, root: string, now: strin
     })
   const outlet = join(dataDir, 'outlet')
   if (databaseUrl)
-    return withServer(settings, root, ({ repository, pictures }) =>
-      repository.snapshot((moment) => writeBackup(file, { lines: linesOfServer(moment), pictures, outlet }, now)),
-    )
+    return withServer(settings, root, async ({ repository, pictures, people }) => {
+      const kept = await peopleToKeep(people)
+      return repository.snapshot((moment) =>
+        writeBackup(file, { lines: linesOfServer(moment), pictures, people: kept, outlet }, now),
+      )
+    })
   if (!existsSync(join(dataDir, JOURNAL_NAME)))
     throw new Refused('There is no shop to back up', {
       field: 'PIKE_LAMP_DATA',
       value: dataDir,
       expected: `a data folder with ${JOURNAL_NAME}`,
     })
-  return writeBackup(file, { lines: linesOfFile(dataDir), pictures: picturesBeside(settings), outlet }, now)
+  const people = await peopleToKeep(new PeopleFile(dataDir))
+  return writeBackup(file, { lines: linesOfFile(dataDir), pictures: picturesBeside(settings), people, outlet }, now)
 }
 
 function restore(file: string, settings: Settings, root: string): Promise<Restored> {
@@ -87,14 +95,15 @@ function picturesBeside({ dataDir, pictures = {} }: Settings): PictureKeeper {
 async function withServer<T>(
   { dataDir, databaseUrl, pictures = {} }: Settings,
   root: string,
-  work: (opened: { repository: Repository; pictures: PictureKeeper }) => Promise<T>,
+  work: (opened: { repository: Repository; pictures: PictureKeeper; people: PeopleKeeper }) => Promise<T>,
 ): Promise<T> {
   let connection: Connection | undefined
   try {
     connection = await connect({ dataDir, databaseUrl, migrationsDir: join(root, 'server/database/migrations') })
     const repository = new Repository(connection.db)
     const records = { known: () => repository.fileHashes(), table: repository }
-    return await work({ repository, pictures: openPictures(dataDir, pictures, records) })
+    const people = new PeopleTable(connection)
+    return await work({ repository, people, pictures: openPictures(dataDir, pictures, records) })
   } finally {
     await connection?.close()
   }

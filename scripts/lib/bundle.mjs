@@ -57,6 +57,10 @@ export function backupBundle() {
   return bundledSince('lamp-backup', 'scripts/lib/backup-main.ts', ['core', 'server'])
 }
 
+export function peopleBundle() {
+  return bundledSince('lamp-people', 'scripts/lib/people-main.ts', ['core', 'server'])
+}
+
 /** A bundle, made anew only when its sources have changed since. */
 async function bundledSince(name, entry, folders, options) {
   const outfile = join(root, '.cache', `${name}.mjs`)

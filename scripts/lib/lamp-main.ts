@@ -7,6 +7,7 @@ const USAGE = `npm run -s lamp -- NAME FILE|-     one working: JSON in, JSON out
 npm run -s lamp -- batch FILE|-    one JSON object a line, {"working": NAME, "input": {…}}
 npm run -s lamp -- backup FILE     the whole shop into one archive, also while its server runs
 npm run -s lamp -- restore FILE    such an archive into an empty shop, of the same or the other kind
+npm run -s lamp -- owner NAME      an invitation for the owner of a shop that has no people yet
 NAME: ${[...WORKINGS.keys()].join(', ')}`
 
 /** The command line: prints a result as JSON, or the same problem as HTTP and exits 2. */

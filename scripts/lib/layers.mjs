@@ -5,7 +5,7 @@
 export const CORE_LAYERS = [
   ['virtual'],
   ['workings'],
-  ['papers', 'pumps'],
+  ['papers', 'pumps', 'people'],
   ['visit'],
   ['questions'],
   ['planning'],

@@ -1,6 +1,8 @@
 // Runs before node_modules exists: node: imports only.
 import { spawn, spawnSync } from 'node:child_process'
 import { existsSync, readFileSync, statSync, utimesSync, writeFileSync } from 'node:fs'
+import http from 'node:http'
+import https from 'node:https'
 import { createServer } from 'node:net'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -136,15 +138,13 @@ export async function startServer({
   child.once('exit', (code) => {
     ended = code ?? 1
   })
+  const scheme = { ...process.env, ...env }.PIKE_LAMP_TLS_CERT ? 'https' : 'http'
   const started = Date.now()
   let said = started
   let patienceFrom = started
   while (ended === undefined && Date.now() - patienceFrom < patience) {
-    const health = await fetch(`http://${asAsked(host)}:${port}/api/health`).then(
-      (response) => response.json(),
-      () => undefined,
-    )
-    if (health?.ok) return { child, address: `http://${host}:${port}`, milliseconds: Date.now() - started }
+    const health = await healthAt(`${scheme}://${asAsked(host)}:${port}/api/health`)
+    if (health?.ok) return { child, address: `${scheme}://${host}:${port}`, milliseconds: Date.now() - started }
     if (health?.opening?.done > 0) {
       // It gets on: as long as it does, it is waited for.
       patienceFrom = Date.now()
@@ -160,6 +160,25 @@ export async function startServer({
 }
 
 const SAY_EVERY = 3_000
+
+/** How a server of this machine is; undefined where nobody answers. Its certificate may bear another name. */
+function healthAt(url) {
+  return new Promise((done) => {
+    const asked = url.startsWith('https:')
+      ? https.get(url, { rejectUnauthorized: false, agent: false }, heard)
+      : http.get(url, { agent: false }, heard)
+    asked.on('error', () => done(undefined))
+    async function heard(answer) {
+      try {
+        let text = ''
+        for await (const chunk of answer) text += chunk
+        done(JSON.parse(text))
+      } catch {
+        done(undefined)
+      }
+    }
+  })
+}
 
 /** Where a server that listens everywhere is asked from here. */
 function asAsked(host) {

@@ -13,7 +13,7 @@ const BACK = 3
  * A calendar to subscribe to: the visits of the coming weeks in the order of their days, and what comes due. Days are
  * those of the server's own time zone.
  */
-export default api(async (event) => {
+export default api('feed', async (event) => {
   const app = await useShopApp()
   const now = new Date(serverNow())
   const visits: PlannedVisit[] = []

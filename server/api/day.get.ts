@@ -7,7 +7,7 @@ import { dayRows, dayVisits } from '../services/day-view'
 import { shopOf } from '../../core/visit/visit-view'
 
 /** The visits of one day, the calls that wait for one, and what is left over from before. */
-export default api(async (event) => {
+export default api('look', async (event) => {
   const span = daySpan(event)
   const app = await useShopApp()
   const { visits, waiting, left, orders } = await dayRows(app, span)

@@ -6,7 +6,7 @@ import { daySpan } from '../utils/day-span'
 import { api } from '../utils/problem'
 
 /** A day in its order as a calendar file: each visit with the hours that are reckoned for it. */
-export default api(async (event) => {
+export default api('look', async (event) => {
   const span = daySpan(event)
   const app = await useShopApp()
   setResponseHeaders(event, {

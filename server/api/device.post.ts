@@ -11,7 +11,7 @@ import { api } from '../utils/problem'
  * What a device keeps to work without the shop, as lines of JSON: what is in it, then each that is new or has changed,
  * then that it was all. A device that loses the way goes on from what it has.
  */
-export default api(async (event) => {
+export default api('look', async (event) => {
   const { span, known } = knownWindow(await readJson(event))
   const app = await useShopApp()
   const lines = Readable.from(asJson(windowLines(app, span, known, serverNow())))

@@ -6,7 +6,7 @@ import { askedDue } from '../utils/asked-due'
 import { api } from '../utils/problem'
 
 /** What comes due up to a day, as a calendar file. */
-export default api(async (event) => {
+export default api('look', async (event) => {
   const asked = askedDue(event)
   const app = await useShopApp()
   setResponseHeaders(event, {

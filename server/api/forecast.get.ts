@@ -5,7 +5,7 @@ import { serverNow, useShopApp } from '../utils/app'
 import { api } from '../utils/problem'
 
 /** How many failures of which kind the coming season brings among the shop's own machines. */
-export default api(async (event) => {
+export default api('look', async (event) => {
   const { today = serverNow().slice(0, 10) } = getQuery(event)
   if (!isCalendarDay(today)) throw badField('today', today, 'a day, such as 2026-05-12')
   const app = await useShopApp()

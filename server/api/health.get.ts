@@ -3,7 +3,7 @@ import { openingProgress, openingWords, serverNow, useShopApp } from '../utils/a
 import { api } from '../utils/problem'
 
 /** Is the shop open? Answers at once, whatever else is going on: it asks no database. */
-export default api(async (event) => {
+export default api('anyone', async (event) => {
   const opening = openingProgress()
   if (opening) {
     setResponseStatus(event, 503)

@@ -4,10 +4,12 @@ import { LEDGER_COLUMNS } from '../../core/visit/ledger'
 import { useShopApp } from '../utils/app'
 import { askedMonth } from '../utils/month'
 import { api } from '../utils/problem'
+import { noteFile } from '../utils/signed-in'
 
 /** The accounts of a month as CSV. */
-export default api(async (event) => {
+export default api('money', async (event) => {
   const month = askedMonth(event)
+  await noteFile(event, 'ledger')
   const { repository } = await useShopApp()
   setResponseHeaders(event, {
     'content-type': 'text/csv; charset=utf-8',

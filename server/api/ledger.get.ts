@@ -4,7 +4,7 @@ import { askedMonth } from '../utils/month'
 import { api } from '../utils/problem'
 
 /** The accounts of a month, their sums, and what is still open from before. */
-export default api(async (event) => {
+export default api('money', async (event) => {
   const month = askedMonth(event)
   const { repository } = await useShopApp()
   const rows = await repository.ledgerOf(month)

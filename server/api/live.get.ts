@@ -2,6 +2,7 @@ import { createEventStream, getHeader, getQuery } from 'h3'
 import { badField } from '../../core/validation/input-error'
 import { useShopApp } from '../utils/app'
 import { api } from '../utils/problem'
+import { stillAllowed } from '../utils/signed-in'
 
 /** A connection that says nothing for so long is taken for dead on the way; this one says something sooner. */
 const BEAT = 15_000
@@ -13,7 +14,7 @@ const BEAT = 15_000
  *
  * @source https://html.spec.whatwg.org/multipage/server-sent-events.html
  */
-export default api(async (event) => {
+export default api('look', async (event) => {
   const { live } = await useShopApp()
   const after = arrivalIn(getHeader(event, 'last-event-id') ?? getQuery(event).after) ?? live.arrival
   const stream = createEventStream(event)
@@ -28,6 +29,11 @@ export default api(async (event) => {
     push('beat', reached, {})
     // What was told while a connection of the database was broken is not told again.
     live.told().catch(() => undefined)
+    // Somebody who was shut out meanwhile hears no more.
+    stillAllowed(event, 'look').then(
+      (isAllowed) => (isAllowed ? undefined : stream.close()),
+      () => undefined,
+    )
   }, BEAT)
   stream.onClosed(() => {
     clearInterval(beating)

@@ -5,7 +5,7 @@ import { dayGrounds } from '../services/day-work'
 import { dayRows } from '../services/day-view'
 
 /** What a day is planned from: minutes, urgency, places, driving, and what to load for it. */
-export default api(async (event) => {
+export default api('look', async (event) => {
   const app = await useShopApp()
   const { visits, waiting } = await dayRows(app, daySpan(event))
   return dayGrounds(app, visits, waiting)

@@ -12,7 +12,7 @@ const MOST_SHOWN = 50
  * own times the printed
  * minutes; and how its journal was found at the start.
  */
-export default api(async () => {
+export default api('look', async () => {
   const { repository, pace, report, outlet, kind: database } = await useShopApp()
   const shopEntries = await repository.shopEntries()
   const entries = shopEntries.map(({ entry }) => entry)

@@ -9,5 +9,7 @@ export const LOCKS = {
   migrate: 0x70696b66,
   /** What has arrived is taken into what can be found. */
   index: 0x70696b67,
+  /** Who works here is changed. */
+  people: 0x70696b68,
 } as const
 export type Lock = (typeof LOCKS)[keyof typeof LOCKS]

@@ -297,3 +297,12 @@ export const pictures = pgTable('pictures', { hash: text().primaryKey(), content
 
 /** What the shop's data knows of itself: how far the journal file is taken in, and which lists were last built. */
 export const meta = pgTable('meta', { key: text().primaryKey(), value: jsonb().$type<unknown>().notNull() })
+
+/** What people did that the owner may want to know of: sign-ins, exports, deletions. */
+export const audit = pgTable('audit', {
+  id: bigserial({ mode: 'number' }).primaryKey(),
+  at: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
+  what: text().notNull(),
+  by: uuid(),
+  about: text(),
+})

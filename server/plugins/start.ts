@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs'
+import { createSecureContext } from 'node:tls'
 import { setResponseHeader } from 'h3'
 import { defineNitroPlugin } from 'nitropack/runtime'
 import { startSentence } from '../database/database-trouble'
@@ -15,6 +17,7 @@ const LOOPBACK = /^(127(\.\d+){3}|localhost|::1|\[::1\])$/
 export default defineNitroPlugin((nitro) => {
   if ((import.meta as { prerender?: boolean }).prerender) return
   listenWhereTold()
+  encryptAsTold()
   // Before Nitro's own handler of static files, which no middleware precedes.
   nitro.h3App.stack.unshift({ route: '/', handler: watched }, { route: '/', handler: guard })
   nitro.hooks.hook('render:response', (response, { event }) => {
@@ -30,8 +33,8 @@ export default defineNitroPlugin((nitro) => {
 })
 
 /**
- * On loopback unless told otherwise; beyond it only with the names it answers to, since there is no login to keep
- * strangers out.
+ * On loopback unless told otherwise; beyond it only with the names it answers to, so that no other name leads a browser
+ * here.
  */
 function listenWhereTold(): void {
   const host = process.env.NITRO_HOST || process.env.HOST || '127.0.0.1'
@@ -41,6 +44,23 @@ function listenWhereTold(): void {
       `HOST is ${host}: others could reach this server. Say the names it may answer to with PIKE_LAMP_HOST=NAME, ` +
         'or leave HOST out to stay on this machine.',
     )
+  }
+}
+
+/** With a certificate of its own the server speaks https alone; Nitro reads both as it begins to listen. */
+function encryptAsTold(): void {
+  const { PIKE_LAMP_TLS_CERT: certificate, PIKE_LAMP_TLS_KEY: key } = process.env
+  if (!certificate && !key) return
+  if (!certificate || !key)
+    fail('A certificate needs its key: say both files, with PIKE_LAMP_TLS_CERT and PIKE_LAMP_TLS_KEY.')
+  try {
+    process.env.NITRO_SSL_CERT = readFileSync(certificate, 'utf8')
+    process.env.NITRO_SSL_KEY = readFileSync(key, 'utf8')
+    createSecureContext({ cert: process.env.NITRO_SSL_CERT, key: process.env.NITRO_SSL_KEY })
+  } catch (error) {
+    // The message of the library may repeat what stands in a file.
+    const { code = 'no certificate and key that belong together' } = error as NodeJS.ErrnoException
+    fail(`PIKE_LAMP_TLS_CERT (${certificate}) and PIKE_LAMP_TLS_KEY (${key}) cannot be used: ${code}.`)
   }
 }
 

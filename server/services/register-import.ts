@@ -1,7 +1,7 @@
 import { v7 as uuidv7 } from 'uuid'
 import { keysOf, type PlannedLine } from '../../core/pumps/register-import'
 import { isUuid } from '../../core/validation/rules'
-import { ENTRY_VERSION, type Entry } from '../../core/visit/entry'
+import { ENTRY_VERSION, type Entry, type Writer } from '../../core/visit/entry'
 import type { ShopApp } from './shop-app'
 import type { RegisterFile, RegisterLines } from './register-lines'
 
@@ -29,7 +29,7 @@ type Needs = Pick<ShopApp, 'repository' | 'journal' | 'register' | 'work'>
 export async function importRegister(
   { repository, journal, register, work }: Needs,
   file: RegisterFile,
-  { write, author, now }: { write: boolean; author: string; now: string },
+  { write, writer, now }: { write: boolean; writer: Writer; now: string },
 ): Promise<ImportAnswer> {
   const { lines, ...read } = await work.run('registerLines', file)
   const known = await register.meant(lines.map(({ fields }) => keysOf(fields)))
@@ -49,7 +49,7 @@ export async function importRegister(
             visitId: null,
             kind: draft.kind,
             at: now,
-            author,
+            ...writer,
             said: { act, line: `${file.name}, line ${line}` },
             body: draft.body,
           }) as unknown as Entry,
@@ -71,7 +71,7 @@ export async function importRegister(
 /** Takes back all that a file wrote and that still speaks. */
 export async function takeBackImport(
   { journal, register }: Pick<ShopApp, 'journal' | 'register'>,
-  { act, author, now }: { act: string; author: string; now: string },
+  { act, writer, now }: { act: string; writer: Writer; now: string },
 ): Promise<number> {
   const standing = await register.standingOf(act)
   if (standing.length > 0)
@@ -84,7 +84,7 @@ export async function takeBackImport(
             visitId: null,
             kind: 'retracted',
             at: now,
-            author,
+            ...writer,
             supersedes,
             body: {},
           }) as unknown as Entry,

@@ -17,6 +17,10 @@ import { MailOutlet } from './mail/mail-outlet'
 import { DayBook } from './day-work'
 import { ForecastBook } from './due-book'
 import { PaceBook } from './pace-book'
+import { People } from './people/people'
+import { PeopleFile } from './people/people-file'
+import { PeopleTable } from './people/people-table'
+import { slowHash } from './people/slow-hash'
 import { openPictures, type PictureSetting } from './photos/open-pictures'
 import { PhotoStore } from './photos/photo-store'
 import { buildLists, reconcile, type OpeningProgress, type Reconciled, type Sides } from './reconcile'
@@ -50,6 +54,8 @@ export interface ShopApp {
   roads: RoadService
   work: HeavyWork
   outlet: MailOutlet
+  /** Who works here. */
+  people: People
   kind: Connection['kind']
   dataDir: string
   report?: JournalReport
@@ -111,6 +117,8 @@ export async function openShopApp({
     ends.push(() => work.close())
     say(modeSentence(folder, databaseUrl, photos.place))
     if (report) for (const sentence of sentencesOf(report)) say(sentence)
+    const people = new People(embedded ? new PeopleFile(folder) : new PeopleTable(connection), slowHash)
+    say(whoSentence(await people.isAnybody()))
     const journal = new Journal(repository, file, (hash) => photos.has(hash))
     // Counting a million rows takes as long as the rest of a warm start; the number of the newest line is known at
     // once.
@@ -135,6 +143,7 @@ export async function openShopApp({
       roads: new ValleyRoads(),
       work,
       outlet: new MailOutlet(join(folder, 'outlet'), smtp),
+      people,
       kind: connection.kind,
       dataDir: folder,
       report,
@@ -195,6 +204,13 @@ function modeSentence(folder: string, databaseUrl: string | undefined, pictures:
     `pictures ${pictures}.`
   )
 }
+
+/** How one gets in. */
+const whoSentence = (isAnybody: boolean): string =>
+  isAnybody
+    ? 'Whoever opens it signs in.'
+    : 'One person works here without a passphrase: whoever sits at this machine. Nobody else is let in until the shop ' +
+      'has an owner (People, under Shop).'
 
 const MOST_LINES_SAID = 5
 

@@ -3,12 +3,12 @@ import { mkdir, open, rename, rm } from 'node:fs/promises'
 import { dirname } from 'node:path'
 
 /** Writes a file that is whole and on the disk, or not there: beside its place first, then renamed into it. */
-export async function writeWhole(path: string, content: Uint8Array | string): Promise<void> {
+export async function writeWhole(path: string, content: Uint8Array | string, mode = 0o666): Promise<void> {
   await mkdir(dirname(path), { recursive: true })
   // A name of its own for each writer: two who write the same file at once do not take each other's away.
   const aside = `${path}.${randomUUID()}.tmp`
   try {
-    const handle = await open(aside, 'wx')
+    const handle = await open(aside, 'wx', mode)
     try {
       await handle.writeFile(content)
       await handle.sync()

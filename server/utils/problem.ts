@@ -4,9 +4,11 @@ import { InputError, plainProblems, type FieldProblem } from '../../core/validat
 import { codeOf, DatabaseTrouble, refusesData, troubleOf } from '../database/database-trouble'
 import { Malformed, TooBusy, TooHeavy } from '../services/heavy-work'
 import { EntryConflict } from '../services/journal'
+import { NotSo } from '../services/people/people'
 import { BucketTrouble } from '../services/photos/picture-bucket'
 import { openedApp } from './app'
 import { log } from './log'
+import { allowed, type Asked } from './signed-in'
 
 /** An answer other than success, as RFC 9457 problem+json. */
 export class Problem extends Error {
@@ -22,13 +24,18 @@ export class Problem extends Error {
 /** The header in which an answer says which line had arrived last before it was worked out. */
 const ARRIVAL = 'x-arrival'
 
-/** A handler whose errors become problem+json with the field, and never a stack. */
-export function api<T>(handler: (event: H3Event<EventHandlerRequest>) => Promise<T> | T) {
+/**
+ * A handler whose errors become problem+json with the field, and never a stack.
+ *
+ * @param asked what whoever asks must be allowed: no route is without saying it
+ */
+export function api<T>(asked: Asked, handler: (event: H3Event<EventHandlerRequest>) => Promise<T> | T) {
   return defineEventHandler(async (event) => {
     // Before anything is read: what arrives from now on may or may not stand in the answer.
     const live = openedApp()?.live
     if (live) setResponseHeader(event, ARRIVAL, live.arrival)
     try {
+      await allowed(event, asked)
       return await handler(event)
     } catch (error) {
       const problem = asProblem(error)
@@ -50,6 +57,8 @@ const malformed = (message: string) =>
 
 function asProblem(error: unknown): Problem {
   if (error instanceof Problem) return error
+  if (error instanceof NotSo)
+    return new Problem(error.wait ? 429 : 422, error.message, [{ field: error.field, value: undefined, expected: error.message }])
   if (error instanceof EntryConflict) return new Problem(409, error.message, error.problems)
   if (error instanceof InputError) return new Problem(422, error.message, error.problems)
   if (error instanceof SyntaxError || error instanceof Malformed) return malformed(error.message)

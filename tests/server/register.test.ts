@@ -310,7 +310,7 @@ describe.each(['embedded', 'server'] as const)('the register on the %s database'
       'Somebody,,,,,,no mail',
     ].join('\n')
     const app = { repository, journal, register, work: heavyWork(undefined) }
-    const how = { author: 'test', now: new Date().toISOString() }
+    const how = { writer: { author: 'test' }, now: new Date().toISOString() }
     const asked = await importRegister(app, { name: 'pumps.csv', text }, { ...how, write: false })
     expect(asked.counts).toEqual({ new: 3, fills: 0, known: 0, bad: 1 })
     expect(asked.act).toBeUndefined()

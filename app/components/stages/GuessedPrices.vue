@@ -3,10 +3,11 @@ import { readNumber } from '#core/quantity/read-number'
 import { DEFAULT_RATES } from '#core/knowledge/shop/rates'
 import { PARTS, type Part } from '#core/knowledge/vocabulary'
 import { enteredShop } from '#core/visit/shop'
+import { useSelf } from '~/stores/self'
 
 /** Parts whose price the shop has not made its own: it is asked here, and remembered. */
 const { visit, state, account } = useVisitContext()
-const journal = useShopJournal()
+const [journal, self] = [useShopJournal(), useSelf()]
 const typed = reactive<Record<string, string>>({})
 const problem = ref('')
 const parts = computed(() => [
@@ -35,9 +36,12 @@ async function keep(part: Part): Promise<void> {
 
 <template>
   <section v-if="parts.length > 0 && !visit.shop.unset" class="mt-2 border-t border-rule pt-2" data-testid="guessed">
-    <p class="text-[0.95rem]">Usual prices, not yet yours. What does it cost you?</p>
+    <p class="text-[0.95rem]">
+      Usual prices, not yet yours.
+      {{ self.may('settings') ? 'What does it cost you?' : 'The owner enters what they cost you.' }}
+    </p>
     <form
-      v-for="part in parts"
+      v-for="part in self.may('settings') ? parts : []"
       :key="part"
       class="mt-1 flex flex-wrap items-center gap-2"
       :data-testid="`guessed-${part}`"

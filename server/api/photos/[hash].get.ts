@@ -3,7 +3,7 @@ import { useShopApp } from '../../utils/app'
 import { api, Problem } from '../../utils/problem'
 
 /** A picture by its hash. It can never change, so it may be kept for good. */
-export default api(async (event) => {
+export default api('look', async (event) => {
   const hash = getRouterParam(event, 'hash') ?? ''
   const photo = await (await useShopApp()).photos.get(hash)
   if (!photo) throw new Problem(404, 'There is no picture with that hash.')

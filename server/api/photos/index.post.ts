@@ -10,7 +10,7 @@ import { api, Problem } from '../../utils/problem'
  * larger than anybody looks
  * at is kept smaller, so the hash is that of what is kept.
  */
-export default api(async (event) => {
+export default api('write', async (event) => {
   const type = getRequestHeader(event, 'content-type') ?? ''
   if (!/^image\//i.test(type))
     throw new Problem(415, 'The content type must be that of a picture.', [

@@ -16,7 +16,7 @@ const MOST_TWINS = 8
  * Customers, places, machines and what was said and read of them, by words and by what narrows the machines: how many
  * of each group, and the first of them.
  */
-export default api(async (event) => {
+export default api('look', async (event) => {
   const { q = '', kind, what } = getQuery(event)
   if (typeof q !== 'string' || q.length > MOST_ASKED)
     throw badField('q', q, `words to look for, at most ${MOST_ASKED} letters`)

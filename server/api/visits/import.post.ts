@@ -12,7 +12,7 @@ const MOST_FILE_BYTES = 64 * 1024 * 1024
  * the file knows the
  * customer otherwise than the shop, the shop's word stands and the answer says the difference.
  */
-export default api(async (event) => {
+export default api('write', async (event) => {
   const bytes = await readJsonBytes(event, MOST_FILE_BYTES)
   const { work, journal, photos, repository } = await useShopApp()
   const { visitId, entries, pictures } = await work.run('visitFile', { bytes })

@@ -7,7 +7,7 @@ import { api, Problem } from '../../utils/problem'
 const MOST_BATCH_BYTES = 16 * 1024 * 1024
 
 /** Runs a working: JSON in, JSON out. `batch` takes one JSON object a line and answers one line each, in order. */
-export default api(async (event) => {
+export default api('practice', async (event) => {
   const name = getRouterParam(event, 'name') ?? ''
   if (name === 'batch') {
     const bytes = await readLimited(event, MOST_BATCH_BYTES)

@@ -5,12 +5,15 @@ import type { Repository } from '../../database/repository'
 import { lockDataFolder } from '../data-lock'
 import { JournalFile, JOURNAL_NAME } from '../journal-file'
 import { readLines } from '../journal-lines'
+import { restorePeople } from '../people/people-backup'
+import { PeopleFile } from '../people/people-file'
+import type { PeopleKeeper } from '../people/people-keeper'
 import type { PictureKeeper } from '../photos/picture-keeper'
 import type { StoredPhoto } from '../photos/photo-store'
 import { photoType } from '../pictures'
 import { reconcile } from '../reconcile'
 import { RejectedFile } from '../rejected-file'
-import { OUTLET, PHOTOS } from './backup-parts'
+import { OUTLET, PEOPLE_PART, PHOTOS } from './backup-parts'
 import { unpackBackup } from './read-backup'
 
 /** There is a shop already where one is to be restored: it is never written over. */
@@ -41,6 +44,7 @@ export async function restoreToFolder(file: string, dataDir: string, keeper: Pic
     const manifest = await unpackBackup(file, unpacked)
     const pictures = await keepPictures(unpacked, keeper)
     await moveMails(unpacked, dataDir)
+    await keepPeople(unpacked, new PeopleFile(dataDir))
     // Last, and at once: where the journal stands, all that it speaks of does.
     await sync(join(unpacked, JOURNAL_NAME))
     await rename(join(unpacked, JOURNAL_NAME), join(dataDir, JOURNAL_NAME))
@@ -56,6 +60,7 @@ export async function restoreToFolder(file: string, dataDir: string, keeper: Pic
 export interface ServerTarget {
   repository: Repository
   pictures: PictureKeeper
+  people: PeopleKeeper
   /** Where mails that left and what cannot be taken in are put. */
   dataDir: string
 }
@@ -67,7 +72,7 @@ export interface ServerTarget {
  */
 export async function restoreToServer(
   file: string,
-  { repository, pictures: keeper, dataDir }: ServerTarget,
+  { repository, pictures: keeper, people, dataDir }: ServerTarget,
 ): Promise<Restored> {
   if ((await repository.newestArrival()) > 0)
     throw new NotEmpty('There is a shop in this database already. Choose an empty one with DATABASE_URL.')
@@ -77,6 +82,7 @@ export async function restoreToServer(
   const rejected = await RejectedFile.open(dataDir)
   try {
     const pictures = await keepPictures(unpacked, keeper, async (picture) => repository.addFile(picture))
+    await keepPeople(unpacked, people)
     await repository.transaction(async (transaction) => {
       await transaction.holdAppends()
       const read = async (bytes: Uint8Array) => readLines(bytes)
@@ -105,6 +111,11 @@ async function keepPictures(
     if (type) await kept({ hash, type, bytes: bytes.length })
   }
   return names.length
+}
+
+async function keepPeople(unpacked: string, keeper: PeopleKeeper): Promise<void> {
+  const file = join(unpacked, PEOPLE_PART)
+  if (existsSync(file)) await restorePeople(await readFile(file, 'utf8'), keeper)
 }
 
 async function moveMails(unpacked: string, dataDir: string): Promise<void> {

@@ -8,6 +8,7 @@ import { pack, type Pack } from 'tar-stream'
 import type { Entry } from '../../../core/visit/entry'
 import type { Repository } from '../../database/repository'
 import { JOURNAL_NAME } from '../journal-file'
+import type { KeptPeople } from '../people/people-backup'
 import { hashOf } from '../photos/photo-store'
 import { isHash, type PictureKeeper } from '../photos/picture-keeper'
 import {
@@ -16,6 +17,7 @@ import {
   JOURNAL_PART,
   MANIFEST_PART,
   OUTLET,
+  PEOPLE_PART,
   PHOTOS,
   type BackupManifest,
   type BackupPart,
@@ -27,6 +29,8 @@ export interface BackupSource {
   /** Whole lines, each with its end, in the order of their arrival. */
   lines: AsyncIterable<Buffer>
   pictures: Pick<PictureKeeper, 'all' | 'get'>
+  /** Who works in the shop; left out where nobody signs in. */
+  people?: KeptPeople
   /** Where mails lie that have left; left out where there are none. */
   outlet?: string
 }
@@ -142,7 +146,7 @@ async function spool(lines: AsyncIterable<Buffer>, path: string): Promise<{ line
 
 async function packAll(
   archive: Pack,
-  { journal, bytes, pictures, outlet }: BackupSource & { journal: string; bytes: number },
+  { journal, bytes, pictures, people, outlet }: BackupSource & { journal: string; bytes: number },
 ): Promise<BackupPart[]> {
   const parts: BackupPart[] = []
   const { passed, seal } = sealing(createReadStream(journal))
@@ -160,6 +164,7 @@ async function packAll(
     parts.push({ name, bytes: content.length, sha256: hashOf(content) })
   }
   for (const hash of (await pictures.all()).sort()) await add(`${PHOTOS}${hash}`, await pictures.get(hash))
+  if (people) await add(PEOPLE_PART, Buffer.from(JSON.stringify(people)))
   const mails = outlet ? await readdir(outlet).catch(() => []) : []
   for (const name of mails.filter((each) => each.endsWith('.eml')).sort())
     await add(`${OUTLET}${name}`, await readFile(join(outlet as string, name)))

@@ -1,6 +1,6 @@
 import { v7 as uuidv7 } from 'uuid'
 import { foldVisit } from '../../../core/visit/fold'
-import { nextLamport, type Entry } from '../../../core/visit/entry'
+import { nextLamport, type Entry, type Writer } from '../../../core/visit/entry'
 import { writtenAfter } from '../../../core/visit/seen'
 import { validEntry } from '../../../core/visit/entry-rules'
 import { sheetHash } from '../../../core/visit/issue-together'
@@ -26,8 +26,8 @@ export async function sendPaper(
   app: Pick<ShopApp, 'work' | 'outlet' | 'journal' | 'repository'>,
   view: JourneyView,
   pictures: PictureBytes,
-  { id, paper, to, note, author, hash }: MailRequest,
-  now: string,
+  { id, paper, to, note, hash }: Omit<MailRequest, 'author'>,
+  { writer, now }: { writer: Writer; now: string },
 ): Promise<Entry> {
   const known = (await app.repository.entriesById([id])).get(id)
   if (known) return known
@@ -73,7 +73,7 @@ export async function sendPaper(
     visitId,
     kind: 'mailed',
     at: now,
-    author,
+    ...writer,
     ...writtenAfter(entries),
     body: {
       paper,
@@ -83,7 +83,7 @@ export async function sendPaper(
       by: app.outlet.kind,
     },
   })
-  await app.journal.append([entry, ...(await addressEntry(app, state.customer.id, { paper, to, author, now }))])
+  await app.journal.append([entry, ...(await addressEntry(app, state.customer.id, { paper, to, writer, now }))])
   return entry
 }
 
@@ -91,7 +91,7 @@ export async function sendPaper(
 async function addressEntry(
   { repository }: Pick<ShopApp, 'repository'>,
   customerId: string,
-  { paper, to, author, now }: Pick<MailRequest, 'paper' | 'to' | 'author'> & { now: string },
+  { paper, to, writer, now }: Pick<MailRequest, 'paper' | 'to'> & { writer: Writer; now: string },
 ): Promise<Entry[]> {
   const customer = await repository.customer(customerId)
   if (paper === 'claim' || !customer || customer.mail === to) return []
@@ -102,7 +102,7 @@ async function addressEntry(
       visitId: null,
       kind: 'customer-set',
       at: now,
-      author,
+      ...writer,
       lamport: nextLamport(shopEntries),
       body: { customer: { ...customer, mail: to } },
     }),

@@ -5,7 +5,7 @@ import { api, Problem } from '../../../utils/problem'
 import { pathId } from '../../../utils/views'
 
 /** A customer with places and machines, who may be the same, what was merged, and what is still open. */
-export default api(async (event) => {
+export default api('look', async (event) => {
   const asked = pathId(getRouterParam(event, 'id'), 'customer')
   const app = await useShopApp()
   await app.index.caughtUpSoon()

@@ -5,7 +5,7 @@ import { api, Problem } from '../../../utils/problem'
 import { pathId } from '../../../utils/views'
 
 /** Everything the shop remembers of one machine. */
-export default api(async (event) => {
+export default api('look', async (event) => {
   const asked = pathId(getRouterParam(event, 'id'), 'machine')
   const view = await cardView(await useShopApp(), asked, serverNow())
   if (!view) throw new Problem(404, `There is no machine with the id ${asked}.`)

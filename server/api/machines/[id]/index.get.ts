@@ -4,7 +4,7 @@ import { api, Problem } from '../../../utils/problem'
 import { machineHistory, pathId } from '../../../utils/views'
 
 /** One machine and every reading it ever gave. */
-export default api(async (event) => {
+export default api('look', async (event) => {
   const id = pathId(getRouterParam(event, 'id'), 'machine')
   const app = await useShopApp()
   const machine = await app.repository.machine(id)

@@ -4,7 +4,7 @@ import { api, Problem } from '../../../utils/problem'
 import { pathId } from '../../../utils/views'
 
 /** A mail that left, as the file it is. */
-export default api(async (event) => {
+export default api('look', async (event) => {
   const id = pathId(getRouterParam(event, 'id'), 'mail')
   const { outlet } = await useShopApp()
   const message = await outlet.get(id)

@@ -2,4 +2,4 @@ import { paperOf } from '../../../utils/paper'
 import { api } from '../../../utils/problem'
 
 /** The claim of what goes back under its warranty as PDF. */
-export default api((event) => paperOf(event, 'claim'))
+export default api('look', (event) => paperOf(event, 'claim'))

@@ -7,7 +7,7 @@ import { api } from '../../../utils/problem'
 import { pathId, visitView } from '../../../utils/views'
 
 /** What this visit has made due, as a calendar file. */
-export default api(async (event) => {
+export default api('look', async (event) => {
   const id = pathId(getRouterParam(event, 'id'), 'visit')
   const state = stateOf(await visitView(await useShopApp(), id))
   setResponseHeaders(event, {

@@ -8,7 +8,7 @@ import { pathId, journeyView } from '../../../utils/views'
  * A visit's journal, its machine's history, the other visits of its journey, the shop, and what is known of the way
  * in. The screen folds the journal itself.
  */
-export default api(async (event) => {
+export default api('look', async (event) => {
   const app = await useShopApp()
   const view = await journeyView(app, pathId(getRouterParam(event, 'id'), 'visit'))
   const { machine } = foldVisit(view.entries) as VisitState

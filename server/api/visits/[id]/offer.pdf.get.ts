@@ -2,4 +2,4 @@ import { paperOf } from '../../../utils/paper'
 import { api } from '../../../utils/problem'
 
 /** The offer before the work as PDF. */
-export default api((event) => paperOf(event, 'offer'))
+export default api('look', (event) => paperOf(event, 'offer'))

@@ -5,7 +5,7 @@ import { api } from '../../../utils/problem'
 import { pathId, visitView } from '../../../utils/views'
 
 /** Every reading of the visit as CSV, RFC 4180. */
-export default api(async (event) => {
+export default api('look', async (event) => {
   const id = pathId(getRouterParam(event, 'id'), 'visit')
   const units = askedUnits(event)
   const app = await useShopApp()

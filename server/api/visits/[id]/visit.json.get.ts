@@ -4,7 +4,7 @@ import { api } from '../../../utils/problem'
 import { pathId, picturesIn, visitView } from '../../../utils/views'
 
 /** The whole visit as one file: journal and pictures. */
-export default api(async (event) => {
+export default api('look', async (event) => {
   const id = pathId(getRouterParam(event, 'id'), 'visit')
   const app = await useShopApp()
   const view = await visitView(app, id)

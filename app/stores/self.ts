@@ -1,0 +1,61 @@
+import { defineStore } from 'pinia'
+import { computed } from 'vue'
+import { mayWrite, type Permission } from '#core/people/roles'
+import type { EntryKind, WrittenBy } from '#core/visit/entry'
+import { useLocalStorageRef } from '~/composables/useLocalStorageRef'
+import { mayHere, type Session } from '~/utils/self'
+import { SOMEBODY } from '~/utils/write-line'
+
+/** Who works on this device: as the shop said it last, so that it is known without a way to it too. */
+export const useSelf = defineStore('self', () => {
+  const session = useLocalStorageRef<Session>('pike-lamp.session', { is: 'alone' })
+  /** The name that lines bear where nobody signs in. */
+  const typed = useLocalStorageRef<string>('pike-lamp.author', SOMEBODY)
+
+  /** Asks the shop who is signed in here; where there is no way it is as it was. */
+  async function look(): Promise<Session> {
+    const response = await fetch('/api/session').catch(() => undefined)
+    if (response?.ok) session.value = (await response.json()) as Session
+    return session.value
+  }
+  /** @throws Error in the shop's words, TypeError where nobody answers */
+  async function enter(path: string, body: object): Promise<void> {
+    const response = await fetch(path, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    })
+    const said = (await response.json()) as Session & { title?: string }
+    if (!response.ok) throw new Error(said.title ?? response.statusText)
+    session.value = said
+  }
+  async function leave(): Promise<void> {
+    const response = await fetch('/api/session', { method: 'DELETE' })
+    if (!response.ok) throw new Error(response.statusText)
+    session.value = { is: 'out' }
+  }
+
+  return {
+    session,
+    /** Under which name lines are written here. */
+    author: computed({
+      get: () => (session.value.is === 'in' ? session.value.person.name : typed.value),
+      set: (name: string) => {
+        typed.value = name
+      },
+    }),
+    by: computed((): WrittenBy | undefined =>
+      session.value.is === 'in' ? { person: session.value.person.id, device: session.value.device } : undefined,
+    ),
+    may: (permission: Permission) => mayHere(session.value, permission),
+    /** Writes whoever is here lines of this kind? */
+    writes: (kind: EntryKind) => session.value.is !== 'in' || mayWrite(session.value.person.role, kind),
+    look,
+    enter,
+    leave,
+    /** The shop knows nobody here any more. */
+    lost: () => {
+      session.value = { is: 'out' }
+    },
+  }
+})

@@ -1,0 +1,68 @@
+import { REGISTER_KINDS, type EntryKind } from '../visit/entry'
+
+/** Who somebody is in the shop. */
+export const ROLES = {
+  owner: 'Owner: everything, with settings, people and money',
+  technician: 'Technician: visits, the Day, the register',
+  office: 'Office: the Day, the register, sheets and what was paid',
+  learner: 'Learner: practice only',
+} as const
+export type Role = keyof typeof ROLES
+
+/**
+ * What can be done. Each route of the server asks for one of these.
+ *
+ * @basis common practice: the least that a role's work needs
+ */
+export const PERMISSIONS = {
+  /** Days, visits, machines, customers, pictures, papers. */
+  look: ['owner', 'technician', 'office'],
+  /** Lines of the journal; which kinds is said below. */
+  write: ['owner', 'technician', 'office'],
+  /** Papers leave the shop. */
+  send: ['owner', 'technician', 'office'],
+  /** The register leaves as a file, or one is taken in. */
+  files: ['owner', 'office'],
+  /** Accounts over visits. */
+  money: ['owner'],
+  /** What the shop says of itself. */
+  settings: ['owner'],
+  /** Who works here, their devices, what they did. */
+  people: ['owner'],
+  /** Workings with numbers of one's own, practice. */
+  practice: ['owner', 'technician', 'office', 'learner'],
+} as const satisfies Readonly<Record<string, readonly Role[]>>
+export type Permission = keyof typeof PERMISSIONS
+
+export function may(role: Role, permission: Permission): boolean {
+  return (PERMISSIONS[permission] as readonly Role[]).includes(role)
+}
+
+/** Lines that the office writes: calls, days, the register, what was paid. What is read at a pump is not for it. */
+const OF_OFFICE: ReadonlySet<EntryKind> = new Set<EntryKind>([
+  ...REGISTER_KINDS,
+  'visit-opened',
+  'call',
+  'planned',
+  'arranged',
+  'cancelled',
+  'together',
+  'wish',
+  'note',
+  'photo',
+  'day-order',
+  'loaded',
+  'price-agreed',
+  'paid',
+  'claim-moved',
+  'retracted',
+])
+/** Lines by which the shop speaks of itself. */
+const OF_SHOP: ReadonlySet<EntryKind> = new Set<EntryKind>(['shop-set', 'shop-forget'])
+
+/** May somebody of a role write a line of this kind? A line that is taken back is judged as what it takes back. */
+export function mayWrite(role: Role, kind: EntryKind): boolean {
+  if (!may(role, 'write')) return false
+  if (OF_SHOP.has(kind)) return may(role, 'settings')
+  return role !== 'office' || OF_OFFICE.has(kind)
+}

@@ -1,0 +1,236 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { v7 as uuidv7 } from 'uuid'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { ROLES, type Role } from '#core/people/roles'
+import type { Entry } from '#core/visit/entry'
+import { startPostgres } from '../../scripts/lib/postgres.mjs'
+import { reading, testVisit } from './entries'
+import { serve, temporaryFolder, type Served } from './serve'
+
+const API = join(import.meta.dirname, '../../server/api')
+const EVERYBODY = Object.keys(ROLES) as Role[]
+const [ALL, SHOP, OFFICE, OWNER]: Role[][] = [
+  EVERYBODY,
+  ['owner', 'technician', 'office'],
+  ['owner', 'office'],
+  ['owner'],
+] as [Role[], Role[], Role[], Role[]]
+
+/** Who may ask what: every route of the server, and nobody who is not signed in but where it says so. */
+const ROUTES: Readonly<Record<string, readonly Role[] | 'anyone'>> = {
+  'GET /api/health': 'anyone',
+  'GET /api/ready': 'anyone',
+  'GET /api/metrics': OWNER,
+  'GET /api/calendar.ics': SHOP,
+  'GET /api/customers/[id]': SHOP,
+  'GET /api/day': SHOP,
+  'GET /api/day.ics': SHOP,
+  'POST /api/device': SHOP,
+  'GET /api/due': SHOP,
+  'GET /api/due.ics': SHOP,
+  'POST /api/entries': SHOP,
+  'GET /api/forecast': SHOP,
+  'GET /api/ledger': OWNER,
+  'GET /api/ledger.csv': OWNER,
+  'GET /api/live': SHOP,
+  'GET /api/machines': SHOP,
+  'GET /api/machines/[id]': SHOP,
+  'GET /api/machines/[id]/card': SHOP,
+  'GET /api/mail/[id]/message.eml': SHOP,
+  'GET /api/photos/[hash]': SHOP,
+  'POST /api/photos': SHOP,
+  'GET /api/plan': SHOP,
+  'GET /api/pumps': SHOP,
+  'GET /api/register.csv': OFFICE,
+  'GET /api/register.vcf': OFFICE,
+  'POST /api/register/import': OFFICE,
+  'GET /api/register/imports': OFFICE,
+  'POST /api/register/take-back': OFFICE,
+  'GET /api/shop': SHOP,
+  'GET /api/visits/[id]': SHOP,
+  'GET /api/visits/[id]/claim.pdf': SHOP,
+  'GET /api/visits/[id]/due.ics': SHOP,
+  'POST /api/visits/[id]/mail': SHOP,
+  'GET /api/visits/[id]/offer.pdf': SHOP,
+  'GET /api/visits/[id]/readings.csv': SHOP,
+  'GET /api/visits/[id]/record.pdf': SHOP,
+  'GET /api/visits/[id]/sheet.pdf': SHOP,
+  'GET /api/visits/[id]/visit.json': SHOP,
+  'POST /api/visits/import': SHOP,
+  'GET /api/workings': ALL,
+  'POST /api/workings/[name]': ALL,
+  'GET /api/people': OWNER,
+  'GET /api/people/audit': OWNER,
+  'POST /api/people/invitations': OWNER,
+  'PATCH /api/people/[id]': OWNER,
+  'DELETE /api/people/[id]': OWNER,
+  'DELETE /api/people/devices/[id]': OWNER,
+  'POST /api/session/device': ALL,
+  'POST /api/session/passphrase': ALL,
+  'GET /api/session': 'anyone',
+  'POST /api/session': 'anyone',
+  'DELETE /api/session': 'anyone',
+  'POST /api/session/invited': 'anyone',
+  'POST /api/session/join': 'anyone',
+}
+/** Written down at the server's own machine alone, and by nobody once there is an owner. */
+const FIRST = 'POST /api/people/first'
+
+/** Every route as its file says it. */
+function routesFound(): string[] {
+  return readdirSync(API, { recursive: true, encoding: 'utf8' })
+    .filter((name) => name.endsWith('.ts') && !name.includes('[...'))
+    .map((name) => {
+      const [, path = '', method = ''] = /^(.*?)\.(get|post|patch|delete)\.ts$/.exec(name) ?? []
+      return `${method.toUpperCase()} /api/${path.replace(/\/index$/, '')}`
+    })
+}
+
+const PASSPHRASES: Readonly<Record<Role, string>> = {
+  owner: 'otter lantern gravel nine',
+  technician: 'seven herons by the weir',
+  office: 'brass kettle under ivy',
+  learner: 'quiet marble sunday fox',
+}
+
+describe.each(['embedded', 'server'] as const)('people of a shop with the %s database', (kind) => {
+  const folder = temporaryFolder()
+  let server: Served
+  let stop: (() => unknown) | undefined
+  const cookies = {} as Record<Role | 'out', string>
+  const ids = {} as Record<Role, { person: string; device: string }>
+
+  beforeAll(async () => {
+    const env: Record<string, string> = {}
+    if (kind === 'server') {
+      const postgres = await startPostgres()
+      stop = postgres.stop
+      env.DATABASE_URL = postgres.url
+    }
+    server = await serve(folder.path, env)
+    cookies.out = ''
+    const owner = await ask('POST', '/api/people/first', '', { name: 'owner', passphrase: PASSPHRASES.owner })
+    expect(owner.status).toBe(200)
+    remember('owner', owner)
+    for (const role of EVERYBODY.slice(1)) {
+      const made = await ask('POST', '/api/people/invitations', cookies.owner, { name: role, role })
+      const { token } = made.said as { token: string }
+      remember(role, await ask('POST', '/api/session/join', '', { token, passphrase: PASSPHRASES[role] }))
+    }
+  })
+  afterAll(async () => {
+    await server.kill('SIGTERM')
+    await stop?.()
+    folder.remove()
+  })
+
+  interface Answer {
+    status: number
+    cookie: string
+    said: unknown
+  }
+  async function ask(method: string, path: string, cookie: string, body?: object): Promise<Answer> {
+    const ended = new AbortController()
+    const response = await fetch(`${server.url}${path}`, {
+      method,
+      headers: { ...(cookie ? { cookie } : {}), ...(body ? { 'content-type': 'application/json' } : {}) },
+      ...(body ? { body: JSON.stringify(body) } : {}),
+      signal: ended.signal,
+    })
+    const isStream = response.headers.get('content-type')?.startsWith('text/event-stream')
+    const said: unknown = isStream ? undefined : await response.json().catch(() => undefined)
+    if (isStream) ended.abort()
+    return { status: response.status, cookie: (response.headers.get('set-cookie') ?? '').split(';')[0] ?? '', said }
+  }
+  function remember(role: Role, { cookie, said }: Answer): void {
+    const { person, device } = said as { person: { id: string; role: Role }; device: string }
+    expect(person.role).toBe(role)
+    cookies[role] = cookie
+    ids[role] = { person: person.id, device }
+  }
+
+  it('knows all of its routes', () => {
+    expect(routesFound().sort()).toEqual([...Object.keys(ROUTES), FIRST].sort())
+  })
+
+  it.each(Object.entries(ROUTES))('%s', async (route, who) => {
+    const [method = '', pattern = ''] = route.split(' ')
+    const path = pattern.replace('[hash]', 'a'.repeat(64)).replace('[name]', 'diagnose').replaceAll('[id]', uuidv7())
+    const isClosed = (status: number) => status === 401 || status === 403
+    const hasBody = method === 'POST' || method === 'PATCH'
+    for (const role of EVERYBODY) {
+      if (route === 'DELETE /api/session') continue
+      const { status } = await ask(method, path, cookies[role], hasBody ? {} : undefined)
+      expect([role, isClosed(status)]).toEqual([role, who !== 'anyone' && !who.includes(role)])
+      expect(status).not.toBe(500)
+    }
+    const { status, said } = await ask(method, path, '', hasBody ? {} : undefined)
+    expect(status === 401).toBe(who !== 'anyone')
+    if (who !== 'anyone') expect(said).toMatchObject({ title: 'Sign in first.', problems: [] })
+  })
+
+  it('once there is an owner nobody else begins, and nobody is alone', async () => {
+    const again = await ask('POST', '/api/people/first', '', { name: 'x', passphrase: 'nine lanterns over gravel' })
+    expect(again.status).toBe(403)
+    expect((await ask('GET', '/api/session', '')).said).toEqual({ is: 'out' })
+  })
+
+  const visit = testVisit()
+  const as = (role: Role, line: Entry): Entry => ({ ...line, v: 11, author: role, by: ids[role] }) as Entry
+
+  it('each line is of whoever is signed in, and of a kind that they write', async () => {
+    const write = (role: Role, ...entries: Entry[]) => ask('POST', '/api/entries', cookies[role], { entries })
+    expect((await write('office', as('office', visit.opened))).status).toBe(200)
+    const line = reading(visit, 236)
+    expect((await write('technician', as('owner', line))).status).toBe(422)
+    expect((await write('office', as('office', line))).status).toBe(422)
+    expect((await write('technician', { ...line, author: 'owner' } as Entry)).status).toBe(422)
+    expect((await write('technician', as('technician', line))).status).toBe(200)
+    const back = { ...visit.write('retracted', {}), supersedes: line.id } as Entry
+    expect((await write('office', as('office', back))).status).toBe(422)
+    const { said } = await ask('GET', `/api/visits/${visit.visitId}`, cookies.technician)
+    const { entries } = said as { entries: Entry[] }
+    expect(entries.map(({ author, by }) => [author, by])).toEqual([
+      ['office', ids.office],
+      ['technician', ids.technician],
+    ])
+  })
+
+  it('in one browser another signs in, and what the first wrote is still taken', async () => {
+    const second = await ask('POST', '/api/session', cookies.technician, { name: 'office', passphrase: PASSPHRASES.office })
+    const line = as('technician', reading(visit, 237))
+    expect((await ask('POST', '/api/entries', second.cookie, { entries: [line] })).status).toBe(200)
+    expect((await ask('POST', '/api/entries', cookies.office, { entries: [as('technician', reading(visit, 238))] })).status).toBe(422)
+  })
+
+  it('a lost device is out at once, and its stream ends', async () => {
+    const lost = await ask('POST', '/api/session', '', { name: 'technician', passphrase: PASSPHRASES.technician })
+    const { device } = lost.said as { device: string }
+    expect((await ask('GET', '/api/pumps', lost.cookie)).status).toBe(200)
+    expect((await ask('DELETE', `/api/people/devices/${device}`, cookies.owner)).status).toBe(200)
+    expect((await ask('GET', '/api/pumps', lost.cookie)).status).toBe(401)
+    expect((await ask('GET', '/api/pumps', cookies.technician)).status).toBe(200)
+    const { said } = await ask('GET', '/api/people/audit', cookies.owner)
+    expect((said as { lines: { what: string; by: string; about: string }[] }).lines[0]).toMatchObject({
+      what: 'shut-out',
+      by: ids.owner.person,
+      about: ids.technician.person,
+    })
+  })
+
+  it('a cookie that was changed, or is of another shop, is none', async () => {
+    const [name = '', value = ''] = cookies.owner.split('=')
+    for (const bad of [`${name}=${value.slice(0, -3)}abc`, `${name}=x`, `${name}=`])
+      expect((await ask('GET', '/api/pumps', bad)).status).toBe(401)
+  })
+
+  it('no secret is written down: not in the log, not in what the owner reads', async () => {
+    const { said } = await ask('GET', '/api/people', cookies.owner)
+    expect(JSON.stringify(said)).not.toMatch(/passphrase|scrypt|secret|hash/)
+    for (const passphrase of Object.values(PASSPHRASES)) expect(server.output()).not.toContain(passphrase)
+    if (kind === 'embedded')
+      for (const passphrase of Object.values(PASSPHRASES))
+        expect(readFileSync(join(folder.path, 'people.json'), 'utf8')).not.toContain(passphrase)
+  })
+})

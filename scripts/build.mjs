@@ -15,9 +15,10 @@ await writeFile(join(root, '.output/built.json'), JSON.stringify({ node: process
 
 /** The command line as one file, so that it starts in a fraction of a second. */
 async function bundleCommandLine() {
-  const { lampBundle, backupBundle } = await import('./lib/bundle.mjs')
+  const { lampBundle, backupBundle, peopleBundle } = await import('./lib/bundle.mjs')
   await lampBundle()
   await backupBundle()
+  await peopleBundle()
 }
 
 /** A database made and migrated once here, so that a first start copies it instead of making one. */

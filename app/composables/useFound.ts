@@ -1,3 +1,4 @@
+import { useSelf } from '~/stores/self'
 import type { FoundLine } from '~/utils/pumps-found'
 import { STAGE_LABELS, STAGES } from '#core/knowledge/vocabulary'
 
@@ -15,6 +16,7 @@ const MOST_OF_OTHERS = 2
 /** Everything by its name: places, the stages of the open visit, and what the shop's register has. */
 export function useFound(typed: Ref<string>) {
   const { visit } = useOpenVisit()
+  const self = useSelf()
   const { found: register, problem } = useRegisterSearch(() =>
     typed.value.trim().length < 2 ? undefined : { q: typed.value },
   )
@@ -26,7 +28,9 @@ export function useFound(typed: Ref<string>) {
     ),
   )
   const places = computed((): Found[] => {
-    const own = [...PLACES, ...CORNERS].map(({ id, label, to }) => ({ key: id, label, about: 'a place', to }))
+    const own = [...PLACES, ...CORNERS]
+      .filter(({ asks }) => self.may(asks))
+      .map(({ id, label, to }) => ({ key: id, label, about: 'a place', to }))
     const stages = visit.value
       ? STAGES.map((stage) => ({
           key: stage,

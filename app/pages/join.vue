@@ -18,7 +18,8 @@ onMounted(async () => {
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({ token: token.value || '-' }),
   }).catch(() => undefined)
-  const said = (await response?.json().catch(() => ({}))) as { name: string; isNew: boolean; title?: string } | undefined
+  const said = (await response?.json().catch(() => ({}))) as
+    { name: string; isNew: boolean; title?: string } | undefined
   if (response?.ok) invited.value = said
   else problem.value = said?.title ?? NO_WAY
 })
@@ -29,7 +30,7 @@ const join = oneAtATime(async () => {
     await self.enter('/api/session/join', { token: token.value, ...(isNew ? { passphrase: passphrase.value } : {}) })
     outbox.claim()
     void outbox.flush()
-    void device.refresh()
+    if (self.may('look')) void device.refresh()
     await navigateTo('/')
   } catch (error) {
     problem.value = error instanceof TypeError ? NO_WAY : (error as Error).message

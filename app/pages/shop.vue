@@ -9,6 +9,7 @@ import { DEFAULT_RATES, wholeRates } from '#core/knowledge/shop/rates'
 import type { PracticeWays } from '#core/knowledge/shop/practices'
 import type { LearnedStep } from '#core/takedown/own-times'
 import { enteredShop, type Shop } from '#core/visit/shop'
+import { useSelf } from '~/stores/self'
 import type { JournalFound } from '~/utils/journal-found'
 
 interface Taught {
@@ -24,7 +25,7 @@ interface ShopView {
   journal?: JournalFound
 }
 
-const journal = useShopJournal()
+const [journal, self] = [useShopJournal(), useSelf()]
 const view = ref<ShopView>()
 const problem = ref('')
 const MOVED = 0.005
@@ -174,17 +175,31 @@ const closed = computed(() => taughtKinds.value.reduce((sum, { visits }) => sum 
                     </tr>
                   </tbody>
                 </table>
-                <button type="button" class="button mt-3" :data-testid="`forget-${kind}`" @click="forget(kind)">
+                <button
+                  v-if="self.may('settings')"
+                  type="button"
+                  class="button mt-3"
+                  :data-testid="`forget-${kind}`"
+                  @click="forget(kind)"
+                >
                   Forget what {{ KINDS[kind] }} visits taught
                 </button>
               </div>
             </DisclosurePanel>
           </Disclosure>
-          <button v-if="closed > 0" type="button" class="button mt-4" data-testid="forget-all" @click="forget()">
+          <button
+            v-if="closed > 0 && self.may('settings')"
+            type="button"
+            class="button mt-4"
+            data-testid="forget-all"
+            @click="forget()"
+          >
             Forget all of it
           </button>
           <OwnTimes class="mt-8" :steps="view.steps" />
-          <PracticeSettings class="mt-8" :practices="view.shop.schools" @set="setPractices" />
+          <fieldset :disabled="!self.may('settings')" class="contents">
+            <PracticeSettings class="mt-8" :practices="view.shop.schools" @set="setPractices" />
+          </fieldset>
         </section>
         <section class="min-w-0" data-testid="rates">
           <h2 class="text-xl">What the shop charges</h2>
@@ -205,12 +220,19 @@ const closed = computed(() => taughtKinds.value.reduce((sum, { visits }) => sum 
               <dd class="number">{{ value }}</dd>
             </div>
           </dl>
-          <RiskSetting class="mt-3" :rates="rates" @set="setLiveRisk" />
+          <fieldset :disabled="!self.may('settings')" class="contents">
+            <RiskSetting class="mt-3" :rates="rates" @set="setLiveRisk" />
+          </fieldset>
           <div class="mt-3 flex flex-wrap gap-2 border-t border-rule pt-3">
-            <NuxtLink class="button" to="/settings" data-testid="to-settings">Settings</NuxtLink>
-            <NuxtLink class="button" to="/prices" data-testid="to-prices">{{ prices.length }} part prices</NuxtLink
-            ><NuxtLink class="button" to="/ledger" data-testid="to-ledger">Ledger</NuxtLink
-            ><NuxtLink class="button" to="/pumps/files" data-testid="to-files">In and out</NuxtLink>
+            <template v-if="self.may('settings')"
+              ><NuxtLink class="button" to="/settings" data-testid="to-settings">Settings</NuxtLink>
+              <NuxtLink class="button" to="/prices" data-testid="to-prices">{{ prices.length }} part prices</NuxtLink>
+              <NuxtLink class="button" to="/ledger" data-testid="to-ledger">Ledger</NuxtLink></template
+            >
+            <NuxtLink v-if="self.may('files')" class="button" to="/pumps/files" data-testid="to-files"
+              >In and out</NuxtLink
+            >
+            <NuxtLink class="button" to="/people" data-testid="to-people">People</NuxtLink>
           </div>
           <OnThisDevice class="mt-8" />
           <JournalReport v-if="view.journal" class="mt-8" :journal="view.journal" />

@@ -23,7 +23,7 @@ const enter = oneAtATime(async () => {
     await self.enter(isFirst.value ? '/api/people/first' : '/api/session', form)
     outbox.claim()
     void outbox.flush()
-    void device.refresh()
+    if (self.may('look')) void device.refresh()
     await navigateTo(then.value)
   } catch (error) {
     problem.value = error instanceof TypeError ? NO_WAY : (error as Error).message
@@ -52,7 +52,9 @@ useHead({ title: 'Sign in · Pike Lamp' })
         ><input v-model="form.name" class="field" maxlength="80" autocomplete="username" required autofocus
       /></label>
       <label
-        ><span class="label">{{ isFirst ? 'A passphrase, 12 letters or more: some words in a row' : 'Passphrase' }}</span
+        ><span class="label">{{
+          isFirst ? 'A passphrase, 12 letters or more: some words in a row' : 'Passphrase'
+        }}</span
         ><input
           v-model="form.passphrase"
           type="password"
@@ -66,7 +68,8 @@ useHead({ title: 'Sign in · Pike Lamp' })
       </button>
     </form>
     <p v-if="outbox.waiting > 0" class="text-slate">
-      {{ counted(outbox.waiting, 'line') }} wait on this device, and are sent once somebody is signed in.
+      {{ outbox.waiting === 1 ? '1 line waits' : `${outbox.waiting} lines wait` }} on this device, to be sent once whoever
+      wrote here is signed in.
     </p>
   </main>
 </template>

@@ -6,10 +6,11 @@ import { machinesOf, nextIn } from '#core/planning/stops'
 import { formatMinutes } from '#core/quantity/format'
 import { noonOf, spanOf } from '~/utils/day-hours'
 import type { DayView } from '~/composables/useDay'
+import { useSelf } from '~/stores/self'
 
 /** Seven days side by side: what stands in each and how full it is. A visit is moved by dragging it, or by its menu. */
 const route = useRoute()
-const journal = useDayJournal()
+const [journal, self] = [useDayJournal(), useSelf()]
 const DAYS = 7
 const isDragging = useDragging()
 const monday = computed(() => {
@@ -61,6 +62,15 @@ async function dropped(day: Date | undefined, visits: readonly DayVisit[]): Prom
   await load()
 }
 const opened = ref<{ visit: DayVisit; on: string; waits: boolean }>()
+/** Where people sign in, a calendar is given an address with a key of its own. */
+const feed = ref('')
+const giveFeed = oneAtATime(async () => {
+  const made = await told<{ path: string }>('/api/session/calendar', 'POST')
+  feed.value =
+    'problem' in made
+      ? made.problem
+      : `For your calendar alone, good until its device is shut out under People: ${location.origin}${made.said.path}`
+})
 const link = (weeks: number) => ({ query: { day: format(addDays(monday.value, weeks * DAYS), 'yyyy-MM-dd') } })
 useHead({ title: computed(() => `Week of ${format(monday.value, 'd MMMM')} · Pike Lamp`) })
 </script>
@@ -72,8 +82,24 @@ useHead({ title: computed(() => `Week of ${format(monday.value, 'd MMMM')} · Pi
       <NuxtLink class="button button-quiet" :to="link(-1)">before</NuxtLink
       ><NuxtLink class="button button-quiet" to="/week">this week</NuxtLink
       ><NuxtLink class="button button-quiet" :to="link(1)">after</NuxtLink
-      ><a class="button button-quiet ml-auto" href="/api/calendar.ics" data-testid="feed">Calendar to subscribe to</a>
+      ><a
+        v-if="self.session.is !== 'in'"
+        class="button button-quiet ml-auto"
+        href="/api/calendar.ics"
+        data-testid="feed"
+        >Calendar to subscribe to</a
+      ><button v-else type="button" class="button button-quiet ml-auto" data-testid="feed" @click="giveFeed">
+        Calendar to subscribe to
+      </button>
     </nav>
+    <p
+      v-if="feed"
+      class="break-all border-b border-rule px-5 py-2 max-sm:px-3"
+      role="status"
+      data-testid="feed-address"
+    >
+      {{ feed }}
+    </p>
     <main class="p-4 max-sm:p-3">
       <div v-if="problem">
         <p class="mb-3 font-bold">{{ problem }}</p>

@@ -4,15 +4,22 @@ import { useSelf } from '~/stores/self'
 const OPEN = new Set(['/sign-in', '/join'])
 
 /** Where people sign in nobody gets past the door; a device that the shop knows no more keeps nothing of it. */
-export default defineNuxtPlugin(() => {
+export default defineNuxtPlugin(async () => {
   const [self, router] = [useSelf(), useRouter()]
   const isOut = () => self.session.is === 'out' || self.session.is === 'unclaimed'
-  router.beforeEach((to) => (isOut() && !OPEN.has(to.path) ? { path: '/sign-in', query: { then: to.fullPath } } : true))
+  router.beforeEach((to) => {
+    if (OPEN.has(to.path)) return true
+    if (isOut()) return { path: '/sign-in', query: { then: to.fullPath } }
+    if (self.may(askedAtPath(to.path))) return true
+    return PLACES.find(({ asks }) => self.may(asks))?.to ?? false
+  })
   watch(isOut, (out) => {
     if (!out) return
     void useDevice().forget()
     const { path, fullPath } = router.currentRoute.value
     if (!OPEN.has(path)) void navigateTo({ path: '/sign-in', query: { then: fullPath } })
   })
-  onNuxtReady(() => void self.look())
+  // A browser that was never here asks before it shows anything.
+  if (self.isNew) await self.look()
+  else onNuxtReady(() => void self.look())
 })

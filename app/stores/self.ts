@@ -6,9 +6,13 @@ import { useLocalStorageRef } from '~/composables/useLocalStorageRef'
 import { mayHere, type Session } from '~/utils/self'
 import { SOMEBODY } from '~/utils/write-line'
 
+const SESSION = 'pike-lamp.session'
+
 /** Who works on this device: as the shop said it last, so that it is known without a way to it too. */
 export const useSelf = defineStore('self', () => {
-  const session = useLocalStorageRef<Session>('pike-lamp.session', { is: 'alone' })
+  const session = useLocalStorageRef<Session>(SESSION, { is: 'alone' })
+  /** This browser was never told who is here. */
+  const isNew = localStorage.getItem(SESSION) === null
   /** The name that lines bear where nobody signs in. */
   const typed = useLocalStorageRef<string>('pike-lamp.author', SOMEBODY)
 
@@ -37,6 +41,7 @@ export const useSelf = defineStore('self', () => {
 
   return {
     session,
+    isNew,
     /** Under which name lines are written here. */
     author: computed({
       get: () => (session.value.is === 'in' ? session.value.person.name : typed.value),

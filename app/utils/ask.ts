@@ -60,8 +60,9 @@ function hearLate(path: string, response: Response): void {
 function heard(path: string, response: Response): Response {
   const arrival = response.headers.get(ARRIVAL)
   const device = useDevice()
-  if (arrival !== null) device.reached(Number(arrival))
-  if (response.status === 401) useSelf().lost()
+  const self = useSelf()
+  if (arrival !== null && response.ok && self.may('look')) device.reached(Number(arrival))
+  if (response.status === 401) self.lost()
   if (!response.ok) return response
   const { pathname, searchParams } = new URL(path, location.origin)
   const kept = KEPT_AS_IS.find(([pattern]) => pattern.test(pathname))

@@ -7,7 +7,10 @@ import type { Refusal } from './waiting-lines'
  * cannot keep anything now; the server will never take this.
  */
 export type Sent =
-  { is: 'accepted' } | { is: 'unreachable' } | { is: 'failing'; title: string; isOut?: true } | { is: 'refused'; refusal: Refusal }
+  | { is: 'accepted' }
+  | { is: 'unreachable' }
+  | { is: 'failing'; title: string; isOut?: true }
+  | { is: 'refused'; refusal: Refusal }
 
 /**
  * Answers about the lines themselves. Any other answer is about the server or the way to it, and the lines are tried

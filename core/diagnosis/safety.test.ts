@@ -25,7 +25,7 @@ const meg = (kind: Kind, value: number): Finding => ({
 function lit(input: DiagnosisCase): string[] {
   const skipped: string[] = []
   const ids: string[] = []
-  for (let turn = 0; turn < 60; turn++) {
+  for (let turn = 0; turn < 40; turn++) {
     const { next } = diagnose({ ...input, skipped })
     if (!next) break
     skipped.push(checkKey(next))

@@ -38,7 +38,7 @@ const SEEN = SCENES.flatMap((scene) =>
     ),
 )
 const said = fc.constantFrom(...SEEN)
-const RUNS = { numRuns: 1500 }
+const RUNS = { numRuns: 800 }
 
 const facts = (findings: readonly Finding[]) =>
   findings.map(({ check, outcome, value }) => `${check}=${outcome ?? value}`).sort()

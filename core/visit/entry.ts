@@ -338,7 +338,7 @@ export interface EntryOf<K extends EntryKind> {
   /** ISO instant at which it happened by the writer’s clock: for people. Nothing is ordered by it. */
   at: string
   author: string
-  /** Who that is, and the device it was written on, where people sign in: the server holds both against who sends it. */
+  /** Who that is, and on which device, where people sign in: the server holds both against who sends it. */
   by?: WrittenBy
   /** The entry this one replaces. */
   supersedes?: string

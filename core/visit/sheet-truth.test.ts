@@ -112,6 +112,6 @@ it('no sentence of a sheet contradicts its journal', { timeout: 240_000 }, () =>
       )
       expect(JSON.stringify(sheet.found)).not.toMatch(/\d\s%/)
     }),
-    { numRuns: 150 },
+    { numRuns: 80 },
   )
 })

@@ -1,4 +1,4 @@
-import { resolve } from 'node:path'
+import { resolve, join } from 'node:path'
 import { connect } from '../../server/database/connect'
 import { startSentence } from '../../server/database/database-trouble'
 import { NotSo, People } from '../../server/services/people/people'
@@ -7,7 +7,6 @@ import type { PeopleKeeper } from '../../server/services/people/people-keeper'
 import { PeopleTable } from '../../server/services/people/people-table'
 import { slowHash } from '../../server/services/people/slow-hash'
 import { settingsIn } from '../../server/services/settings'
-import { join } from 'node:path'
 
 /** Whose word the invitation of the first owner is: nobody's of the shop. */
 const COMMAND_LINE = '00000000-0000-7000-8000-000000000000'
@@ -32,7 +31,9 @@ export async function main(
     return 0
   } catch (error) {
     const title = error instanceof NotSo ? error.message : startSentence(error)
-    console.error(JSON.stringify({ title, problems: [{ field: 'NAME', value: name, expected: 'the owner’s name' }] }, null, 2))
+    console.error(
+      JSON.stringify({ title, problems: [{ field: 'NAME', value: name, expected: 'the owner’s name' }] }, null, 2),
+    )
     return 2
   }
 }

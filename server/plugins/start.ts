@@ -49,7 +49,7 @@ function listenWhereTold(): void {
 
 /** With a certificate of its own the server speaks https alone; Nitro reads both as it begins to listen. */
 function encryptAsTold(): void {
-  const { PIKE_LAMP_TLS_CERT: certificate, PIKE_LAMP_TLS_KEY: key } = process.env
+  const [certificate, key] = [process.env.PIKE_LAMP_TLS_CERT, process.env.PIKE_LAMP_TLS_KEY]
   if (!certificate && !key) return
   if (!certificate || !key)
     fail('A certificate needs its key: say both files, with PIKE_LAMP_TLS_CERT and PIKE_LAMP_TLS_KEY.')

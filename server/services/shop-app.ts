@@ -209,8 +209,8 @@ function modeSentence(folder: string, databaseUrl: string | undefined, pictures:
 const whoSentence = (isAnybody: boolean): string =>
   isAnybody
     ? 'Whoever opens it signs in.'
-    : 'One person works here without a passphrase: whoever sits at this machine. Nobody else is let in until the shop ' +
-      'has an owner (People, under Shop).'
+    : 'One person works here without a passphrase: whoever sits at this machine. Nobody else is let in until the ' +
+      'shop has an owner (People, under Shop).'
 
 const MOST_LINES_SAID = 5
 

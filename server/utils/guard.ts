@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto'
+import type { H3Event } from 'h3'
 import { defineEventHandler, getRequestHeader, setResponseHeader, setResponseHeaders, setResponseStatus } from 'h3'
 
 const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]']
@@ -41,6 +42,11 @@ export function pagePolicy(html: string): string {
   )
 }
 
+/** Over https, directly or by way of the proxy before it. */
+export function isSafeWay(event: H3Event): boolean {
+  return 'encrypted' in event.node.req.socket || getRequestHeader(event, 'x-forwarded-proto') === 'https'
+}
+
 /**
  * Answers only to its own host names (a rebinding name is refused), refuses writes from another origin, and says what a
  * browser may do with a
@@ -52,6 +58,7 @@ export const guard = defineEventHandler((event) => {
     'referrer-policy': 'no-referrer',
     'x-frame-options': 'DENY',
     'cross-origin-opener-policy': 'same-origin',
+    ...(isSafeWay(event) ? { 'strict-transport-security': 'max-age=31536000' } : {}),
     'permissions-policy': 'camera=(self), microphone=(), geolocation=()',
     'content-security-policy': contentPolicy(),
   })

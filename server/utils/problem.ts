@@ -58,7 +58,9 @@ const malformed = (message: string) =>
 function asProblem(error: unknown): Problem {
   if (error instanceof Problem) return error
   if (error instanceof NotSo)
-    return new Problem(error.wait ? 429 : 422, error.message, [{ field: error.field, value: undefined, expected: error.message }])
+    return new Problem(error.wait ? 429 : 422, error.message, [
+      { field: error.field, value: undefined, expected: error.message },
+    ])
   if (error instanceof EntryConflict) return new Problem(409, error.message, error.problems)
   if (error instanceof InputError) return new Problem(422, error.message, error.problems)
   if (error instanceof SyntaxError || error instanceof Malformed) return malformed(error.message)

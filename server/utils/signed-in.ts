@@ -1,11 +1,21 @@
 import { BlockList, isIPv6 } from 'node:net'
-import type { H3Event } from 'h3'
-import { clearSession, getCookie, getQuery, getRequestHeader, getSession, setResponseHeader, updateSession, type SessionConfig } from 'h3'
+import type { H3Event,
+  SessionConfig } from 'h3'
+import {
+  clearSession,
+  getCookie,
+  getQuery,
+  getRequestHeader,
+  getSession,
+  setResponseHeader,
+  updateSession,
+} from 'h3'
 import { may, type Permission, type Role } from '../../core/people/roles'
 import type { Sender } from '../services/people/authors'
 import type { Writer } from '../../core/visit/entry'
 import type { SignedIn } from '../services/people/people'
 import { useShopApp } from './app'
+import { isSafeWay } from './guard'
 import { Problem } from './problem'
 
 /**
@@ -59,11 +69,6 @@ function addressOf(event: H3Event): string {
   return (told && (isIn(loopback, peer) || isIn(nearby, peer)) ? told : peer).slice(0, 45)
 }
 
-/** Over https, directly or by way of the proxy before it. */
-function isSafeWay(event: H3Event): boolean {
-  return 'encrypted' in event.node.req.socket || getRequestHeader(event, 'x-forwarded-proto') === 'https'
-}
-
 /** Who asks; nobody where it is not known. */
 export async function whoAsks(event: H3Event): Promise<Who | undefined> {
   const known = event.context as { who?: Promise<Who | undefined> }
@@ -84,7 +89,8 @@ async function findWho(event: H3Event): Promise<Who | undefined> {
  * @throws Problem 401 where nobody is signed in, 403 where they may not
  */
 export async function allowed(event: H3Event, asked: Asked): Promise<void> {
-  if (asked === 'anyone' || (asked === 'watch' && hasKey(event)) || (asked === 'feed' && (await hasFeedKey(event)))) return
+  if (asked === 'anyone' || (asked === 'watch' && hasKey(event)) || (asked === 'feed' && (await hasFeedKey(event))))
+    return
   const who = await whoAsks(event)
   if (!who) {
     const { people } = await useShopApp()
@@ -92,7 +98,7 @@ export async function allowed(event: H3Event, asked: Asked): Promise<void> {
       401,
       (await people.isAnybody())
         ? 'Sign in first.'
-        : 'Nobody is written down in this shop yet. The first is: on the server’s own machine, npm run -s lamp -- owner NAME.',
+        : 'Nobody is written down in this shop yet. The first is, on the server’s own machine: lamp -- owner NAME.',
     )
   }
   if (who.isAlone) return

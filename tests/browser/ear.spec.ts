@@ -47,36 +47,44 @@ async function threeWire(url: string): Promise<string> {
   return visitId
 }
 
-test('a denial turns the meaning round, and is read back before Enter', async ({ page, standing, problems }) => {
-  const visit = await standing.visit('filter pump 2')
-  await open(page, standing.url, visit)
-  await field(page).fill('weep not dripping')
-  await expect(heard(page)).toContainText('weep hole dry')
-  await expect(heard(page)).toContainText('weep not dripping')
-  await page.keyboard.press('Enter')
-  await expect(lines(page).first()).toContainText('weep hole')
-  await expect(lines(page).first()).toContainText('dry')
-  await expect
-    .poll(async () => (await keptAt(standing.url, visit, 'finding')).map(({ body }) => body))
-    .toMatchObject([{ check: 'weep-hole', outcome: 'dry' }])
-  expect(problems).toEqual([])
-})
+test(
+  'a denial turns the meaning round, and is read back before Enter',
+  { tag: '@desk' },
+  async ({ page, standing, problems }) => {
+    const visit = await standing.visit('filter pump 2')
+    await open(page, standing.url, visit)
+    await field(page).fill('weep not dripping')
+    await expect(heard(page)).toContainText('weep hole dry')
+    await expect(heard(page)).toContainText('weep not dripping')
+    await page.keyboard.press('Enter')
+    await expect(lines(page).first()).toContainText('weep hole')
+    await expect(lines(page).first()).toContainText('dry')
+    await expect
+      .poll(async () => (await keptAt(standing.url, visit, 'finding')).map(({ body }) => body))
+      .toMatchObject([{ check: 'weep-hole', outcome: 'dry' }])
+    expect(problems).toEqual([])
+  },
+)
 
-test('three leads in one line are three findings of one act, undone together', async ({ page, standing }) => {
-  const visit = await threeWire(standing.url)
-  await open(page, standing.url, visit)
-  await field(page).fill('meg y 0.2 b 14 r 0.3')
-  await expect(heard(page)).toHaveCount(3)
-  await page.keyboard.press('Enter')
-  await expect(field(page)).toHaveValue('')
-  for (const lead of ['yellow', 'black', 'red'])
-    await expect(lines(page).filter({ hasText: `, ${lead}` })).toHaveCount(1)
-  await expect(page.getByTestId('typed').first()).toHaveText('meg y 0.2 b 14 r 0.3')
-  await page.getByTestId('undo').click()
-  await expect(lines(page).filter({ hasText: 'insulation' })).toHaveCount(0)
-})
+test(
+  'three leads in one line are three findings of one act, undone together',
+  { tag: '@desk' },
+  async ({ page, standing }) => {
+    const visit = await threeWire(standing.url)
+    await open(page, standing.url, visit)
+    await field(page).fill('meg y 0.2 b 14 r 0.3')
+    await expect(heard(page)).toHaveCount(3)
+    await page.keyboard.press('Enter')
+    await expect(field(page)).toHaveValue('')
+    for (const lead of ['yellow', 'black', 'red'])
+      await expect(lines(page).filter({ hasText: `, ${lead}` })).toHaveCount(1)
+    await expect(page.getByTestId('typed').first()).toHaveText('meg y 0.2 b 14 r 0.3')
+    await page.getByTestId('undo').click()
+    await expect(lines(page).filter({ hasText: 'insulation' })).toHaveCount(0)
+  },
+)
 
-test('a wrong one in the middle of a line is taken back alone', async ({ page, standing }) => {
+test('a wrong one in the middle of a line is taken back alone', { tag: '@desk' }, async ({ page, standing }) => {
   const visit = await standing.visit('filter pump 2')
   await open(page, standing.url, visit)
   await say(page, 'supply 236, shaft gritty, weep dry')
@@ -89,20 +97,24 @@ test('a wrong one in the middle of a line is taken back alone', async ({ page, s
   await expect(lines(page).filter({ hasText: 'weep hole' })).toHaveCount(1)
 })
 
-test('a question is answered by its digit, and nothing is kept before', async ({ page, standing }) => {
-  const visit = await standing.visit('filter pump 2')
-  await open(page, standing.url, visit)
-  const before = await lines(page).count()
-  await field(page).fill('supply 23.6 v')
-  await expect(page.getByTestId('asked')).toContainText('supply at rest of 23.6 V?')
-  await page.keyboard.press('Enter')
-  await expect(page.getByTestId('asked')).toContainText('Nothing is kept before it is answered')
-  await expect(lines(page)).toHaveCount(before)
-  await page.keyboard.press('1')
-  await expect(field(page)).toHaveValue('')
-  await expect(lines(page).first()).toContainText('236 V')
-  await expect(page.getByTestId('typed').first()).toHaveText('supply 23.6 v')
-})
+test(
+  'a question is answered by its digit, and nothing is kept before',
+  { tag: '@desk' },
+  async ({ page, standing }) => {
+    const visit = await standing.visit('filter pump 2')
+    await open(page, standing.url, visit)
+    const before = await lines(page).count()
+    await field(page).fill('supply 23.6 v')
+    await expect(page.getByTestId('asked')).toContainText('supply at rest of 23.6 V?')
+    await page.keyboard.press('Enter')
+    await expect(page.getByTestId('asked')).toContainText('Nothing is kept before it is answered')
+    await expect(lines(page)).toHaveCount(before)
+    await page.keyboard.press('1')
+    await expect(field(page)).toHaveValue('')
+    await expect(lines(page).first()).toContainText('236 V')
+    await expect(page.getByTestId('typed').first()).toHaveText('supply 23.6 v')
+  },
+)
 
 test('a question is answered by a tap', async ({ page, standing }) => {
   const visit = await standing.visit('filter pump 2')
@@ -120,31 +132,36 @@ test('a question is answered by a tap', async ({ page, standing }) => {
   await expect(lines(page).first()).toContainText('shaft, by hand')
 })
 
-test('a gate, the plate, a wish and a thing left are said in the same line as readings', async ({ page, standing }) => {
-  const visit = await standing.visit('filter pump 2')
-  await open(page, standing.url, visit)
-  await say(page, 'breaker off and locked')
-  await expect(lines(page).first()).toContainText('power off')
-  await say(page, 'plate 9.8 amps, shaft free, bearings replaced last year, customer wants a new motor')
-  await expect(lines(page).filter({ hasText: 'wished for' })).toHaveCount(1)
-  await say(page, 'left: cracked lid')
-  await expect(lines(page).first()).toContainText('seen and left: cracked lid')
-  await expect
-    .poll(async () => (await keptAt(standing.url, visit, 'machine-set')).at(-1)?.body.machine.nameplate.fullLoadAmps)
-    .toBe(9.8)
-  expect((await keptAt(standing.url, visit, 'call')).at(-1)?.body.alreadyReplaced).toContain('bearings')
-})
+test(
+  'a gate, the plate, a wish and a thing left are said in the same line as readings',
+  { tag: '@desk' },
+  async ({ page, standing }) => {
+    const visit = await standing.visit('filter pump 2')
+    await open(page, standing.url, visit)
+    await say(page, 'breaker off and locked')
+    await expect(lines(page).first()).toContainText('power off')
+    await say(page, 'plate 9.8 amps, shaft free, bearings replaced last year, customer wants a new motor')
+    await expect(lines(page).filter({ hasText: 'wished for' })).toHaveCount(1)
+    await say(page, 'left: cracked lid')
+    await expect(lines(page).first()).toContainText('seen and left: cracked lid')
+    await expect
+      .poll(async () => (await keptAt(standing.url, visit, 'machine-set')).at(-1)?.body.machine.nameplate.fullLoadAmps)
+      .toBe(9.8)
+    expect((await keptAt(standing.url, visit, 'call')).at(-1)?.body.alreadyReplaced).toContain('bearings')
+  },
+)
 
-test('what is left over is plain to see, and a line that says nothing is kept as a note', async ({
-  page,
-  standing,
-}) => {
-  await open(page, standing.url, await standing.visit('filter pump 2'))
-  await field(page).fill('shaft free, terrier barking')
-  await expect(page.getByTestId('left-over')).toContainText('terrier')
-  await field(page).fill('dog is friendly')
-  await expect(understood(page)).toContainText('Enter keeps it as a note')
-})
+test(
+  'what is left over is plain to see, and a line that says nothing is kept as a note',
+  { tag: '@desk' },
+  async ({ page, standing }) => {
+    await open(page, standing.url, await standing.visit('filter pump 2'))
+    await field(page).fill('shaft free, terrier barking')
+    await expect(page.getByTestId('left-over')).toContainText('terrier')
+    await field(page).fill('dog is friendly')
+    await expect(understood(page)).toContainText('Enter keeps it as a note')
+  },
+)
 
 test('an empty Enter and ? show what can be said here, by part', async ({ page, standing }) => {
   await open(page, standing.url, await standing.visit('filter pump 2'))
@@ -199,7 +216,7 @@ test('what is dictated while the key is held is read back, and kept by an act al
   await expect(lines(page)).toHaveCount(before + 2)
 })
 
-test('where the browser cannot listen there is no key for it', async ({ page, standing }) => {
+test('where the browser cannot listen there is no key for it', { tag: '@desk' }, async ({ page, standing }) => {
   await page.addInitScript('delete window.SpeechRecognition; delete window.webkitSpeechRecognition')
   await open(page, standing.url, await standing.visit('filter pump 2'))
   await expect(page.getByRole('button', { name: 'what can be said here' })).toBeVisible()

@@ -151,68 +151,73 @@ test('the card tells a machine’s life, and is put right with its open visit', 
   expect(problems).toEqual([])
 })
 
-test('a machine gets another owner, is retired with what the bench found, and is put back', async ({
-  page,
-  standing,
-}) => {
-  await fixClock(page)
-  const [first, second] = [
-    await called(standing.url, boiler('vat house pump', { name: 'Vat House', place: 'Dye Lane 1, Tarrow Mill' })),
-    await called(standing.url, boiler('mangle pump', { name: 'Mangle Cottage', place: 'Dye Lane 7, Tarrow Mill' })),
-  ]
-  const machine = await machineOf(standing.url, first)
-  await page.goto(`${standing.url}/pumps/${machine.id}`)
-  await page.getByTestId('card-correct').click()
-  await page.getByTestId('move-owner').click()
-  await page.getByTestId('customer-choice').fill('mangle')
-  await page.getByRole('option', { name: /Mangle Cottage/ }).click()
-  await expect(page.getByTestId('new-owner')).toContainText('From Vat House to Mangle Cottage')
-  await page.getByTestId('save-machine').click()
-  await expect(page.getByTestId('card-title')).toContainText('vat house pump, Mangle Cottage')
-  // Its open visit is the new owner’s; the other one’s is untouched.
-  await page.goto(`${standing.url}/visits/${first}/call`)
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('vat house pump, Mangle Cottage')
-  await page.goto(`${standing.url}/visits/${second}/call`)
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('mangle pump, Mangle Cottage')
+test(
+  'a machine gets another owner, is retired with what the bench found, and is put back',
+  { tag: '@desk' },
+  async ({ page, standing }) => {
+    await fixClock(page)
+    const [first, second] = [
+      await called(standing.url, boiler('vat house pump', { name: 'Vat House', place: 'Dye Lane 1, Tarrow Mill' })),
+      await called(standing.url, boiler('mangle pump', { name: 'Mangle Cottage', place: 'Dye Lane 7, Tarrow Mill' })),
+    ]
+    const machine = await machineOf(standing.url, first)
+    await page.goto(`${standing.url}/pumps/${machine.id}`)
+    await page.getByTestId('card-correct').click()
+    await page.getByTestId('move-owner').click()
+    await page.getByTestId('customer-choice').fill('mangle')
+    await page.getByRole('option', { name: /Mangle Cottage/ }).click()
+    await expect(page.getByTestId('new-owner')).toContainText('From Vat House to Mangle Cottage')
+    await page.getByTestId('save-machine').click()
+    await expect(page.getByTestId('card-title')).toContainText('vat house pump, Mangle Cottage')
+    // Its open visit is the new owner’s; the other one’s is untouched.
+    await page.goto(`${standing.url}/visits/${first}/call`)
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('vat house pump, Mangle Cottage')
+    await page.goto(`${standing.url}/visits/${second}/call`)
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('mangle pump, Mangle Cottage')
 
-  await page.goto(`${standing.url}/pumps/${machine.id}`)
-  await page.getByTestId('card-end-open').click()
-  await page.getByTestId('retire-why').fill('replaced by a new one')
-  await page.getByTestId('retire').click()
-  await expect(page.getByTestId('card-end')).toContainText('replaced by a new one')
-  await expect(page.getByTestId('card-quiet')).toContainText('It is no longer there.')
-  await page.getByTestId('undo-note').getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByTestId('card-lamp')).toContainText('A visit is open')
-})
+    await page.goto(`${standing.url}/pumps/${machine.id}`)
+    await page.getByTestId('card-end-open').click()
+    await page.getByTestId('retire-why').fill('replaced by a new one')
+    await page.getByTestId('retire').click()
+    await expect(page.getByTestId('card-end')).toContainText('replaced by a new one')
+    await expect(page.getByTestId('card-quiet')).toContainText('It is no longer there.')
+    await page.getByTestId('undo-note').getByRole('button', { name: 'Undo' }).click()
+    await expect(page.getByTestId('card-lamp')).toContainText('A visit is open')
+  },
+)
 
-test('two records of one customer are shown, merged, parted again, and kept apart', async ({ page, standing }) => {
-  await fixClock(page)
-  await called(standing.url, boiler('mill race pump', { name: 'Tenter Croft', place: 'Tenter Hill 5, Tarrowside' }))
-  const other = await called(
-    standing.url,
-    boiler('croft sump', { name: 'The croft on the hill', place: 'Tenter Hill 5 Tarrowside' }),
-  )
-  await page.goto(`${standing.url}/pumps?q=tenter`)
-  const twins = page.getByTestId('twins')
-  await expect(twins).toContainText('one house')
-  await twins.getByTestId('merge').click()
-  await expect(page.getByTestId('undo-note')).toContainText('is now')
-  await expect(page.getByTestId('found-customer')).toHaveCount(1)
-  await expect(twins).toHaveCount(0)
-  const { customerId } = await machineOf(standing.url, other)
-  // An old link leads to the one that stands for both.
-  await page.goto(`${standing.url}/pumps/customers/${customerId}`)
-  await expect(page.getByTestId('machine-row')).toHaveCount(2)
-  await page.getByTestId('part').click()
-  await expect(page.getByTestId('machine-row')).toHaveCount(1)
-  await page.goto(`${standing.url}/pumps?q=tenter`)
-  await expect(page.getByTestId('found-customer')).toHaveCount(2)
-  await page.getByTestId('keep-apart').click()
-  await expect(page.getByTestId('undo-note')).toContainText('stay two')
-  await expect(twins).toHaveCount(0)
-})
+test(
+  'two records of one customer are shown, merged, parted again, and kept apart',
+  { tag: '@desk' },
+  async ({ page, standing }) => {
+    await fixClock(page)
+    await called(standing.url, boiler('mill race pump', { name: 'Tenter Croft', place: 'Tenter Hill 5, Tarrowside' }))
+    const other = await called(
+      standing.url,
+      boiler('croft sump', { name: 'The croft on the hill', place: 'Tenter Hill 5 Tarrowside' }),
+    )
+    await page.goto(`${standing.url}/pumps?q=tenter`)
+    const twins = page.getByTestId('twins')
+    await expect(twins).toContainText('one house')
+    await twins.getByTestId('merge').click()
+    await expect(page.getByTestId('undo-note')).toContainText('is now')
+    await expect(page.getByTestId('found-customer')).toHaveCount(1)
+    await expect(twins).toHaveCount(0)
+    const { customerId } = await machineOf(standing.url, other)
+    // An old link leads to the one that stands for both.
+    await page.goto(`${standing.url}/pumps/customers/${customerId}`)
+    await expect(page.getByTestId('machine-row')).toHaveCount(2)
+    await page.getByTestId('part').click()
+    await expect(page.getByTestId('machine-row')).toHaveCount(1)
+    await page.goto(`${standing.url}/pumps?q=tenter`)
+    await expect(page.getByTestId('found-customer')).toHaveCount(2)
+    await page.getByTestId('keep-apart').click()
+    await expect(page.getByTestId('undo-note')).toContainText('stay two')
+    await expect(twins).toHaveCount(0)
+  },
+)
 
-test('a known customer’s second pump makes no second customer', async ({ page, standing }) => {
+test('a known customer’s second pump makes no second customer', { tag: '@desk' }, async ({ page, standing }) => {
   await fixClock(page)
   await called(standing.url, boiler('loom shed pump', { name: 'Loom Shed', place: 'Heddle Street 3, Tarrow Mill' }))
   await page.goto(`${standing.url}/visits/new`)

@@ -37,7 +37,9 @@ describe('who wrote a line', () => {
     const gate = entry('gate', { gate: 'power-off', shut: true })
     expect(problems(written(gate, 'Ada Weir', { person: ada.id, device: before }))).toEqual(['entries.0.kind'])
     const back = { ...entry('retracted', {}), supersedes: gate.id } as Entry
-    expect(problems(written(back, 'Ada Weir', { person: ada.id, device: before }), () => 'gate')).toEqual(['entries.0.kind'])
+    expect(problems(written(back, 'Ada Weir', { person: ada.id, device: before }), () => 'gate')).toEqual([
+      'entries.0.kind',
+    ])
     expect(problems(written(back, 'Bo Heddle', { person: bo.id, device: here }), () => 'gate')).toEqual([])
   })
 })

@@ -99,11 +99,15 @@ describe('invitations and devices', () => {
     await expect(people.join(token, { passphrase: 'short', from })).rejects.toThrow('At least 12')
     const joined = await people.join(token, { passphrase: 'seven herons by the weir', from })
     expect(joined.person).toMatchObject({ name: 'Bo Heddle', role: 'technician' })
-    await expect(people.join(token, { passphrase: 'seven herons by the weir', from })).rejects.toThrow('not good any more')
+    await expect(people.join(token, { passphrase: 'seven herons by the weir', from })).rejects.toThrow(
+      'not good any more',
+    )
     const late = await people.invite(person.id, { name: 'Cy Flume', role: 'learner' })
     later(3 * 86_400_000 + 1)
     expect(await people.invited(late.token)).toBeUndefined()
-    await expect(people.invite(person.id, { name: 'bo heddle', role: 'office' })).rejects.toThrow('has that name already')
+    await expect(people.invite(person.id, { name: 'bo heddle', role: 'office' })).rejects.toThrow(
+      'has that name already',
+    )
   })
 
   it('a second device is in without a passphrase, for some minutes', async () => {
@@ -154,7 +158,9 @@ describe('invitations and devices', () => {
   it('another passphrase puts all other devices out', async () => {
     const first = await people.begin({ ...OWNER, from })
     const other = await people.signIn({ ...OWNER, from })
-    await expect(people.changePassphrase(first, 'wrong', 'nine lanterns over gravel')).rejects.toThrow('not the passphrase')
+    await expect(people.changePassphrase(first, 'wrong', 'nine lanterns over gravel')).rejects.toThrow(
+      'not the passphrase',
+    )
     await people.changePassphrase(first, OWNER.passphrase, 'nine lanterns over gravel')
     expect(await people.at(other.device.id)).toBeUndefined()
     expect(await people.at(first.device.id)).toBeDefined()

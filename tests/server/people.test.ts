@@ -66,6 +66,7 @@ const ROUTES: Readonly<Record<string, readonly Role[] | 'anyone'>> = {
   'PATCH /api/people/[id]': OWNER,
   'DELETE /api/people/[id]': OWNER,
   'DELETE /api/people/devices/[id]': OWNER,
+  'POST /api/session/calendar': SHOP,
   'POST /api/session/device': ALL,
   'POST /api/session/passphrase': ALL,
   'GET /api/session': 'anyone',
@@ -198,10 +199,15 @@ describe.each(['embedded', 'server'] as const)('people of a shop with the %s dat
   })
 
   it('in one browser another signs in, and what the first wrote is still taken', async () => {
-    const second = await ask('POST', '/api/session', cookies.technician, { name: 'office', passphrase: PASSPHRASES.office })
+    const second = await ask('POST', '/api/session', cookies.technician, {
+      name: 'office',
+      passphrase: PASSPHRASES.office,
+    })
     const line = as('technician', reading(visit, 237))
     expect((await ask('POST', '/api/entries', second.cookie, { entries: [line] })).status).toBe(200)
-    expect((await ask('POST', '/api/entries', cookies.office, { entries: [as('technician', reading(visit, 238))] })).status).toBe(422)
+    expect(
+      (await ask('POST', '/api/entries', cookies.office, { entries: [as('technician', reading(visit, 238))] })).status,
+    ).toBe(422)
   })
 
   it('a lost device is out at once, and its stream ends', async () => {

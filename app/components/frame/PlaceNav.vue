@@ -1,6 +1,10 @@
 <script setup lang="ts">
+import { useSelf } from '~/stores/self'
+
 /** The places within one tap: a row in the head, and on a phone the pipe at the foot. The open visit stands last. */
 const route = useRoute()
+const self = useSelf()
+const places = computed(() => PLACES.filter(({ asks }) => self.may(asks)))
 const { visit } = useOpenVisit()
 const current = computed(() => placeOf(route.path))
 const inVisit = computed(() =>
@@ -15,7 +19,7 @@ const isHere = computed(() => inVisit.value !== '' && inVisit.value === visit.va
 <template>
   <nav aria-label="places" class="places no-print">
     <ul>
-      <li v-for="place in PLACES" :key="place.id">
+      <li v-for="place in places" :key="place.id">
         <NuxtLink :to="to(place)" class="place" :aria-current="place === current ? 'page' : undefined"
           ><span class="tick" aria-hidden="true" /><span class="name">{{ place.label }}</span></NuxtLink
         >

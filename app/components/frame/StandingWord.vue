@@ -3,10 +3,11 @@ import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
 import { CloudCheck, CloudOff, CloudUpload, TriangleAlert } from '@lucide/vue'
 import { useDevice } from '~/stores/device'
 import { useOutbox } from '~/stores/outbox'
+import { useSelf } from '~/stores/self'
 
 /** One quiet word on where what was written is; touched, it says it in full. */
 const { standing } = useStanding()
-const [outbox, device] = [useOutbox(), useDevice()]
+const [outbox, device, self] = [useOutbox(), useDevice(), useSelf()]
 const { $newer } = useNuxtApp()
 const ICONS = { 'at-shop': CloudCheck, 'on-its-way': CloudUpload, 'here-only': CloudOff, 'not-kept': TriangleAlert }
 </script>
@@ -29,6 +30,12 @@ const ICONS = { 'at-shop': CloudCheck, 'on-its-way': CloudUpload, 'here-only': C
         Lines of a newer Pike Lamp have come: they are kept, and read once this page is as new.
       </p>
       <p v-if="$newer.isWaiting.value">A newer Pike Lamp is here. It is taken when this visit is left, or now.</p>
+      <p v-if="self.session.is === 'in'" class="mt-2 border-t border-rule pt-2">
+        {{ self.session.person.name }} is signed in.
+        <NuxtLink class="inline-flex min-h-12 items-center" to="/people" data-testid="to-me"
+          >People and signing out</NuxtLink
+        >
+      </p>
       <div class="mt-2 flex gap-3">
         <button v-if="standing.is !== 'at-shop'" type="button" class="button" @click="outbox.flush()">Try now</button>
         <button v-if="$newer.isWaiting.value" type="button" class="button" @click="$newer.take()">Take it now</button>

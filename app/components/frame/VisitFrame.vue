@@ -2,10 +2,15 @@
 import { checkInfo } from '#core/knowledge/checks/checks'
 import { askedAt } from '#core/questions/asked-at'
 import type { Stage } from '#core/knowledge/vocabulary'
+import { useSelf } from '~/stores/self'
 
 /** The visit's frame: the drop line and the reading line never move; the middle and the right change with the work. */
 const { stage } = defineProps<{ stage: Stage }>()
 const { visit, state, diagnosis } = useVisitContext()
+const self = useSelf()
+/** Whoever may write of what is done at the pump; the others write at the two ends of a visit. */
+const measures = computed(() => self.writes('finding'))
+const isOpen = computed(() => measures.value || stage === 'call' || stage === 'hand-over')
 const line = ref('')
 const correcting = ref<string>()
 const part = ref<string>()
@@ -77,51 +82,62 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
 
 <template>
   <div class="frame">
-    <div class="header"><VisitHeader /><MachinesLine /></div>
+    <div class="header">
+      <VisitHeader /><MachinesLine />
+      <p v-if="!measures" class="border-b border-rule px-5 py-2 text-slate max-sm:px-3" data-testid="reads-only">
+        What is done at the pump is written by a technician or the owner: you read it here.
+      </p>
+    </div>
     <DropLine :viewed="stage" class="drop" />
     <main class="middle" :aria-label="stage" tabindex="0">
-      <CallStage v-if="stage === 'call'" />
-      <PrepareStage v-else-if="stage === 'prepare'" @photo="photo(undefined, $event)" />
-      <SafeStage v-else-if="stage === 'safe'" />
-      <TestStage
-        v-else-if="stage === 'test'"
-        :lit="litPart"
-        :lit-check="lit ?? undefined"
-        @part="part = $event"
-        @ask="ask"
-        @correct="correct"
-        @photo="photo"
-      />
-      <DecideStage v-else-if="stage === 'decide'" />
-      <RepairStage v-else-if="stage === 'repair'" @part="part = $event" @photo="photo(undefined, $event)" />
-      <ProveStage v-else-if="stage === 'prove'" @ask="ask" @photo="photo(undefined, $event)" />
-      <HandOverStage v-else />
+      <fieldset class="contents" :disabled="!isOpen">
+        <CallStage v-if="stage === 'call'" />
+        <PrepareStage v-else-if="stage === 'prepare'" @photo="photo(undefined, $event)" />
+        <SafeStage v-else-if="stage === 'safe'" />
+        <TestStage
+          v-else-if="stage === 'test'"
+          :lit="litPart"
+          :lit-check="lit ?? undefined"
+          @part="part = $event"
+          @ask="ask"
+          @correct="correct"
+          @photo="photo"
+        />
+        <DecideStage v-else-if="stage === 'decide'" />
+        <RepairStage v-else-if="stage === 'repair'" @part="part = $event" @photo="photo(undefined, $event)" />
+        <ProveStage v-else-if="stage === 'prove'" @ask="ask" @photo="photo(undefined, $event)" />
+        <HandOverStage v-else />
+      </fieldset>
     </main>
     <aside class="right no-print" aria-label="the lamp and the suspects" tabindex="0">
-      <CancelledNote />
-      <ConflictNote />
-      <CallLamp v-if="stage === 'call'" />
-      <PrepareLamp v-else-if="stage === 'prepare'" />
-      <SafeLamp v-else-if="stage === 'safe'" />
-      <TestLamp v-else-if="stage === 'test'" @measure="measure" />
-      <DecideLamp v-else-if="stage === 'decide'" />
-      <RepairLamp v-else-if="stage === 'repair'" @photo="photo(undefined, $event)" />
-      <ProveLamp v-else-if="stage === 'prove'" @ask="ask" />
-      <HandOverLamp v-else />
-      <BoltTray v-if="stage === 'repair'" :items="tray" />
-      <LazyAskedHere v-if="asked" :question="asked" />
-      <SuspectList v-if="stage !== 'repair' && stage !== 'hand-over'" />
-      <TogetherNote v-if="stage === 'test'" />
+      <fieldset class="contents" :disabled="!measures && stage !== 'call'">
+        <CancelledNote />
+        <ConflictNote />
+        <CallLamp v-if="stage === 'call'" />
+        <PrepareLamp v-else-if="stage === 'prepare'" />
+        <SafeLamp v-else-if="stage === 'safe'" />
+        <TestLamp v-else-if="stage === 'test'" @measure="measure" />
+        <DecideLamp v-else-if="stage === 'decide'" />
+        <RepairLamp v-else-if="stage === 'repair'" @photo="photo(undefined, $event)" />
+        <ProveLamp v-else-if="stage === 'prove'" @ask="ask" />
+        <HandOverLamp v-else />
+        <BoltTray v-if="stage === 'repair'" :items="tray" />
+        <LazyAskedHere v-if="asked" :question="asked" />
+        <SuspectList v-if="stage !== 'repair' && stage !== 'hand-over'" />
+        <TogetherNote v-if="stage === 'test'" />
+      </fieldset>
     </aside>
-    <ReadingLine
-      ref="readingLine"
-      v-model="line"
-      v-model:correcting="correcting"
-      class="reading"
-      :stage="readingStage"
-      :lit="answers"
-      @photo="photo()"
-    />
+    <fieldset class="contents" :disabled="!measures">
+      <ReadingLine
+        ref="readingLine"
+        v-model="line"
+        v-model:correcting="correcting"
+        class="reading"
+        :stage="readingStage"
+        :lit="answers"
+        @photo="photo()"
+      />
+    </fieldset>
     <PartPanel :part="part" @close="part = undefined" @ask="ask" />
     <PhotoPicker ref="picker" :of="photoOf" :caption="photoCaption" />
   </div>

@@ -23,7 +23,9 @@ const { copy, copied } = useClipboard({ legacy: true })
     <div class="w-48 bg-white" role="img" :aria-label="`code of ${words}`" v-html="code" />
     <div class="min-w-0 flex-1">
       <p class="font-bold">{{ words }}</p>
-      <p class="text-slate">Good once, until {{ new Date(until).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' }) }}.</p>
+      <p class="text-slate">
+        Good once, until {{ new Date(until).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' }) }}.
+      </p>
       <p class="number break-all text-[0.92rem]" data-testid="invitation-address">{{ address }}</p>
       <button type="button" class="button mt-2" @click="copy(address)">{{ copied ? 'Copied' : 'Copy' }}</button>
     </div>

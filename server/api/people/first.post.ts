@@ -1,8 +1,7 @@
 import { useShopApp } from '../../utils/app'
 import { readJson } from '../../utils/body'
 import { peopleAsked } from '../../services/people/asked'
-import { api } from '../../utils/problem'
-import { Problem } from '../../utils/problem'
+import { api, Problem } from '../../utils/problem'
 import { fromOf, letIn, whoAsks } from '../../utils/signed-in'
 
 /** Writes down the first of all, who owns the shop: from the server's own machine alone. */

@@ -1,8 +1,7 @@
 import { useShopApp } from '../../utils/app'
 import { readJson } from '../../utils/body'
 import { peopleAsked } from '../../services/people/asked'
-import { api } from '../../utils/problem'
-import { Problem } from '../../utils/problem'
+import { api, Problem } from '../../utils/problem'
 
 /** For whom an invitation is, while it is good. Its secret is not in the address: addresses are written down. */
 export default api('anyone', async (event) => {

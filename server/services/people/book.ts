@@ -1,7 +1,22 @@
 import 'reflect-metadata'
 import { randomBytes } from 'node:crypto'
 import { plainToInstance, Type } from 'class-transformer'
-import { IsArray, IsBoolean, IsIn, IsInt, IsISO8601, IsOptional, IsString, IsUUID, Matches, Max, MaxLength, Min, ValidateNested, validateSync } from 'class-validator'
+import {
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+  validateSync,
+} from 'class-validator'
 import { ROLES, type Role } from '../../../core/people/roles'
 
 const ROLE_NAMES = Object.keys(ROLES)

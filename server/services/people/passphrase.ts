@@ -21,10 +21,13 @@ const guesses = new ZxcvbnFactory({ dictionary, graphs: adjacencyGraphs })
  */
 export async function passphraseProblem(passphrase: string, name: string): Promise<string | undefined> {
   const letters = [...passphrase].length
-  if (letters < PASSPHRASE_LETTERS.least) return `At least ${PASSPHRASE_LETTERS.least} letters: some words in a row will do.`
+  if (letters < PASSPHRASE_LETTERS.least)
+    return `At least ${PASSPHRASE_LETTERS.least} letters: some words in a row will do.`
   if (letters > PASSPHRASE_LETTERS.most) return `At most ${PASSPHRASE_LETTERS.most} letters.`
   const own = [name, ...name.split(/\s+/), 'pike', 'lamp', 'pump'].filter((word) => word.length > 2)
   const { score } = await guesses.checkAsync(passphrase, own)
   const rest = own.reduce((left, word) => left.replaceAll(word.toLowerCase(), ''), passphrase.toLowerCase())
-  return score < LEAST_SCORE || rest.replace(/\s/g, '').length < LEAST_OF_ITS_OWN ? 'This one is guessed too soon: take some words that do not belong together.' : undefined
+  return score < LEAST_SCORE || rest.replace(/\s/g, '').length < LEAST_OF_ITS_OWN
+    ? 'This one is guessed too soon: take some words that do not belong together.'
+    : undefined
 }

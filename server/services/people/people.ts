@@ -65,7 +65,9 @@ export class People {
   /** What seals the cookies; made at the first asking. */
   async secret(): Promise<string> {
     const book = await this.keeper.read()
-    return book?.secret ?? this.keeper.change((now) => ({ book: now ?? emptyBook(), said: (now ?? emptyBook()).secret }))
+    return (
+      book?.secret ?? this.keeper.change((now) => ({ book: now ?? emptyBook(), said: (now ?? emptyBook()).secret }))
+    )
   }
 
   /** The first of all, who owns the shop. */
@@ -86,9 +88,16 @@ export class People {
     const wait = waitOf(book?.tries ?? [], of, this.now())
     if (wait > 0) throw new NotSo(`Too many tries: wait ${wait} seconds.`, 'passphrase', wait)
     const person = book?.people.find((each) => keyOf(each.name) === keyOf(name))
-    const isRight = await this.hashing.verify(person?.passphrase ?? (await (this.nobody ??= this.hashing.hash(newSecret()))), passphrase)
+    const isRight = await this.hashing.verify(
+      person?.passphrase ?? (await (this.nobody ??= this.hashing.hash(newSecret()))),
+      passphrase,
+    )
     if (!person || !isRight) {
-      await this.change('not-let-in', (now) => ({ tries: noteFailure(now.tries, of, this.now()), said: undefined, about: person?.id }))
+      await this.change('not-let-in', (now) => ({
+        tries: noteFailure(now.tries, of, this.now()),
+        said: undefined,
+        about: person?.id,
+      }))
       throw new NotSo('Nobody of that name with that passphrase.', 'passphrase')
     }
     return this.change('signed-in', (now) => {
@@ -147,7 +156,12 @@ export class People {
         throw new NotSo('Somebody has that name already.', 'name')
       const invitation: Invitation = { hash: hashOf(token), by, until, ...of }
       const good = book.invitations.filter((each) => Date.parse(each.until) > this.now().getTime())
-      return { invitations: [...good, invitation], said: { token, until }, by, about: 'person' in of ? of.person : undefined }
+      return {
+        invitations: [...good, invitation],
+        said: { token, until },
+        by,
+        about: 'person' in of ? of.person : undefined,
+      }
     })
   }
 
@@ -269,12 +283,7 @@ export class People {
   }
 
   note(what: AuditLine['what'], by?: string, about?: string): Promise<void> {
-    return this.keeper.note({
-      at: this.now().toISOString(),
-      what,
-      ...(by ? { by } : {}),
-      ...(about ? { about } : {}),
-    })
+    return this.keeper.note({ at: this.now().toISOString(), what, ...(by ? { by } : {}), ...(about ? { about } : {}) })
   }
   noted(most: number): Promise<AuditLine[]> {
     return this.keeper.noted(most)
@@ -290,7 +299,9 @@ export class People {
 
   private async change<T>(
     what: AuditLine['what'] | undefined,
-    change: (book: PeopleBook) => Partial<PeopleBook> & { said: T; by?: string; about?: string; what?: AuditLine['what'] },
+    change: (
+      book: PeopleBook,
+    ) => Partial<PeopleBook> & { said: T; by?: string; about?: string; what?: AuditLine['what'] },
   ): Promise<T> {
     const done = await this.keeper.change((now = emptyBook()) => {
       const { said, by, about, what: own = what, ...changed } = change(now)

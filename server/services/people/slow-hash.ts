@@ -8,7 +8,14 @@ import type { Hashing } from './people'
  * @source OWASP Password Storage Cheat Sheet, scrypt: N = 2^15, r = 8, p = 3
  */
 const scrypt = new Hash(
-  new Scrypt({ cost: 2 ** 15, blockSize: 8, parallelization: 3, saltSize: 16, keyLength: 64, maxMemory: 64 * 1024 * 1024 }),
+  new Scrypt({
+    cost: 2 ** 15,
+    blockSize: 8,
+    parallelization: 3,
+    saltSize: 16,
+    keyLength: 64,
+    maxMemory: 64 * 1024 * 1024,
+  }),
 )
 
 /** The slow hash of passphrases, as text that says by itself how it was made. */

@@ -41,7 +41,7 @@ useHead({ title: 'Join · Pike Lamp' })
 
 <template>
   <main class="mx-auto flex min-h-dvh max-w-md flex-col justify-center gap-5 p-5">
-    <LampLogo />
+    <div class="flex items-center justify-between"><LampLogo /><SchemeSwitch bare /></div>
     <h1 class="text-2xl">{{ invited ? `Welcome, ${invited.name}` : 'An invitation' }}</h1>
     <form v-if="invited" class="grid gap-4" @submit.prevent="join">
       <label v-if="invited.isNew"

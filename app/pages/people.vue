@@ -85,7 +85,7 @@ useHead({ title: 'People · Pike Lamp' })
             <li v-for="person in view.people" :key="person.id" class="border-b border-rule py-3" data-testid="person">
               <div class="flex flex-wrap items-center gap-3">
                 <strong class="min-w-40 flex-1 break-words">{{ person.name }}</strong>
-                <label class="max-sm:w-full"
+                <label
                   ><span class="sr-only">role of {{ person.name }}</span
                   ><select
                     class="field"
@@ -94,7 +94,7 @@ useHead({ title: 'People · Pike Lamp' })
                       change(`/api/people/${person.id}`, 'PATCH', { role: ($event.target as HTMLSelectElement).value })
                     "
                   >
-                    <option v-for="(label, role) in ROLES" :key="role" :value="role">{{ label }}</option>
+                    <option v-for="({ name }, role) in ROLES" :key="role" :value="role">{{ name }}</option>
                   </select></label
                 >
                 <button
@@ -131,23 +131,24 @@ useHead({ title: 'People · Pike Lamp' })
               ><span class="label">Name</span
               ><input v-model="form.name" class="field" maxlength="80" required autocomplete="off"
             /></label>
-            <label class="max-sm:w-full"
+            <label
               ><span class="label">As</span
               ><select v-model="form.role" class="field">
-                <option v-for="(label, role) in ROLES" :key="role" :value="role">{{ label }}</option>
+                <option v-for="({ name }, role) in ROLES" :key="role" :value="role">{{ name }}</option>
               </select></label
             >
-            <button type="submit" class="button button-lit" data-testid="invite">Invite</button>
+            <button type="submit" class="button" data-testid="invite">Invite</button>
           </form>
+          <p class="mt-2 text-slate">{{ ROLES[form.role].name }}: {{ ROLES[form.role].does }}.</p>
           <InvitationCard v-if="invitation" v-bind="invitation" class="mt-4" />
         </section>
         <section v-if="lines.length > 0" aria-labelledby="audit-title">
           <h2 id="audit-title" class="text-xl">What was done</h2>
           <ul class="ruled mt-2" data-testid="audit">
-            <li v-for="(line, index) in lines" :key="index" class="flex flex-wrap gap-x-4 py-1.5">
-              <span class="number w-28 text-slate">{{ format(new Date(line.at), 'd MMM HH:mm') }}</span><span>{{
-                auditSentence(line, nameOf)
-              }}</span>
+            <li v-for="(line, index) in lines" :key="index" class="flex gap-x-4 py-1.5 max-sm:flex-col">
+              <span class="number w-36 shrink-0 text-slate">{{
+                format(new Date(line.at), 'd MMM HH:mm')
+              }}</span><span>{{ auditSentence(line, nameOf) }}</span>
             </li>
           </ul>
         </section>

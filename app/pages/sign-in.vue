@@ -37,7 +37,7 @@ useHead({ title: 'Sign in · Pike Lamp' })
 
 <template>
   <main class="mx-auto flex min-h-dvh max-w-md flex-col justify-center gap-5 p-5">
-    <LampLogo />
+    <div class="flex items-center justify-between"><LampLogo /><SchemeSwitch bare /></div>
     <h1 class="text-2xl">{{ isFirst ? 'Whose shop is it?' : 'Sign in' }}</h1>
     <p v-if="isFirst" class="text-slate">
       Whoever is written down here owns the shop: settings, people and money. From then on everybody signs in, on this
@@ -68,8 +68,8 @@ useHead({ title: 'Sign in · Pike Lamp' })
       </button>
     </form>
     <p v-if="outbox.waiting > 0" class="text-slate">
-      {{ outbox.waiting === 1 ? '1 line waits' : `${outbox.waiting} lines wait` }} on this device, to be sent once whoever
-      wrote here is signed in.
+      {{ outbox.waiting === 1 ? '1 line waits' : `${outbox.waiting} lines wait` }} on this device, to be sent once
+      whoever wrote here is signed in.
     </p>
   </main>
 </template>

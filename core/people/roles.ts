@@ -2,10 +2,10 @@ import { REGISTER_KINDS, type EntryKind } from '../visit/entry'
 
 /** Who somebody is in the shop. */
 export const ROLES = {
-  owner: 'Owner: everything, with settings, people and money',
-  technician: 'Technician: visits, the Day, the register',
-  office: 'Office: the Day, the register, sheets and what was paid',
-  learner: 'Learner: practice only',
+  owner: { name: 'Owner', does: 'everything, with settings, people and money' },
+  technician: { name: 'Technician', does: 'visits, the Day, the register' },
+  office: { name: 'Office', does: 'the Day, the register, sheets and what was paid' },
+  learner: { name: 'Learner', does: 'workings and practice alone' },
 } as const
 export type Role = keyof typeof ROLES
 

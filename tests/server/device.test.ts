@@ -3,7 +3,7 @@ import { join } from 'node:path'
 import { addDays } from 'date-fns'
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import { KEPT_DAYS } from '#core/pumps/device-window'
-import type { Entry } from '#core/visit/entry'
+import { ENTRY_VERSION, type Entry } from '#core/visit/entry'
 import { DeviceAnswers } from '../../app/utils/device-answers'
 import { DeviceStore } from '../../app/utils/device-store'
 import { readWindow } from '../../app/utils/read-window'
@@ -135,7 +135,7 @@ describe.each(['embedded', 'server'] as const)('what a device keeps of a shop wi
   it('what was written here and waits stands in every answer; what the shop says next is the same', async () => {
     const visit = testVisit()
     const lines = [visit.opened, reading(visit, 231), visit.write('note', { text: 'wet floor', seenAndLeft: true })]
-    waiting = lines.map((line, index) => ({ ...line, v: 10, lamport: index + 1 }) as Entry)
+    waiting = lines.map((line, index) => ({ ...line, v: ENTRY_VERSION, lamport: index + 1 }) as Entry)
     const before = (await own(`/api/visits/${visit.visitId}`)) as { entries: Entry[] }
     expect(before.entries.map(({ id }) => id)).toEqual(lines.map(({ id }) => id))
     const day = '/api/day?from=2026-05-12T00:00:00.000Z&to=2026-05-13T00:00:00.000Z&on=2026-05-12'
@@ -156,7 +156,7 @@ describe.each(['embedded', 'server'] as const)('what a device keeps of a shop wi
 
   it('lines that are heard stand in kept visits as if they had been read', async () => {
     const [visitId = ''] = (await store.window())?.visits ?? []
-    const line = { ...reading(testVisit(), 229), visitId, lamport: 9_000, v: 10 } as Entry
+    const line = { ...reading(testVisit(), 229), visitId, lamport: 9_000, v: ENTRY_VERSION } as Entry
     expect((await post(`${server.url}/api/entries`, { entries: [line] })).status).toBe(200)
     const arrival = ((await store.window())?.heard ?? 0) + 1
     await store.hear(arrival, [line], () => false)

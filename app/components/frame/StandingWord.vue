@@ -32,7 +32,7 @@ const ICONS = { 'at-shop': CloudCheck, 'on-its-way': CloudUpload, 'here-only': C
       <p v-if="$newer.isWaiting.value">A newer Pike Lamp is here. It is taken when this visit is left, or now.</p>
       <p v-if="self.session.is === 'in'" class="mt-2 border-t border-rule pt-2">
         {{ self.session.person.name }} is signed in.
-        <NuxtLink class="inline-flex min-h-12 items-center" to="/people" data-testid="to-me"
+        <NuxtLink class="inline-flex min-h-12 items-center underline" to="/people" data-testid="to-me"
           >People and signing out</NuxtLink
         >
       </p>

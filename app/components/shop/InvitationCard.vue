@@ -17,10 +17,10 @@ const { copy, copied } = useClipboard({ legacy: true })
 </script>
 
 <template>
-  <section class="flex flex-wrap gap-5 border-l-4 border-river pl-4" data-testid="invitation">
+  <section class="flex gap-5 max-sm:flex-col border-l-4 border-river pl-4" data-testid="invitation">
     <!-- The code is drawn by the library from the address above, of letters and figures alone. -->
     <!-- eslint-disable-next-line vue/no-v-html -->
-    <div class="w-48 bg-white" role="img" :aria-label="`code of ${words}`" v-html="code" />
+    <div class="w-48 shrink-0 self-start bg-white" role="img" :aria-label="`code of ${words}`" v-html="code" />
     <div class="min-w-0 flex-1">
       <p class="font-bold">{{ words }}</p>
       <p class="text-slate">

@@ -42,7 +42,7 @@ async function leave(): Promise<void> {
 <template>
   <section v-if="me" aria-labelledby="me-title" data-testid="who-is-here">
     <h2 id="me-title" class="text-xl">{{ me.name }}</h2>
-    <p class="text-slate">{{ ROLES[me.role] }}</p>
+    <p class="text-slate">{{ ROLES[me.role].name }}: {{ ROLES[me.role].does }}</p>
     <InvitationCard v-if="invitation" v-bind="invitation" class="mt-4" words="For another device of yours" />
     <p v-if="problem" role="alert" class="mt-2 font-bold">{{ problem }}</p>
     <p v-if="said" role="status" class="mt-2">{{ said }}</p>

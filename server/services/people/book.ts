@@ -77,12 +77,12 @@ export class PeopleBook {
 }
 
 /** @throws Error where it is not such a book: nobody is let in by a book that cannot be read */
-export function readBook(plain: unknown): PeopleBook {
-  const book = plainToInstance(PeopleBook, plain)
-  if (typeof plain !== 'object' || plain === null || validateSync(book).length > 0)
-    throw new Error('The list of people cannot be read. Put it back from a backup, or take it away to begin anew.')
-  return book
-}
+export const readBook = (plain: unknown): PeopleBook =>
+  readAs(
+    PeopleBook,
+    plain,
+    'The list of people cannot be read. Put it back from a backup, or take it away to begin anew.',
+  )
 
 /** Before anybody is written down. */
 export function emptyBook(): PeopleBook {
@@ -122,9 +122,11 @@ class KeptBook {
 }
 
 /** @throws Error where it is not what a backup holds of people */
-export function readKept(plain: unknown): KeptBook {
-  const kept = plainToInstance(KeptBook, plain)
-  if (typeof plain !== 'object' || plain === null || validateSync(kept).length > 0)
-    throw new Error('The list of people in this backup cannot be read.')
-  return kept
+export const readKept = (plain: unknown): KeptBook =>
+  readAs(KeptBook, plain, 'The list of people in this backup cannot be read.')
+
+function readAs<T extends object>(shape: new () => T, plain: unknown, otherwise: string): T {
+  const read = plainToInstance(shape, plain)
+  if (typeof plain !== 'object' || plain === null || validateSync(read).length > 0) throw new Error(otherwise)
+  return read
 }

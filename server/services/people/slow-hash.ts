@@ -3,7 +3,7 @@ import { Scrypt } from '@adonisjs/hash/drivers/scrypt'
 import type { Hashing } from './people'
 
 /**
- * Work for each guess: 32 MB and about a tenth of a second.
+ * Work for each guess: 32 MB, and some tenths of a second on two cores.
  *
  * @source OWASP Password Storage Cheat Sheet, scrypt: N = 2^15, r = 8, p = 3
  */

@@ -1,15 +1,6 @@
 import { BlockList, isIPv6 } from 'node:net'
-import type { H3Event,
-  SessionConfig } from 'h3'
-import {
-  clearSession,
-  getCookie,
-  getQuery,
-  getRequestHeader,
-  getSession,
-  setResponseHeader,
-  updateSession,
-} from 'h3'
+import type { H3Event, SessionConfig } from 'h3'
+import { clearSession, getCookie, getQuery, getRequestHeader, getSession, setResponseHeader, updateSession } from 'h3'
 import { may, type Permission, type Role } from '../../core/people/roles'
 import type { Sender } from '../services/people/authors'
 import type { Writer } from '../../core/visit/entry'

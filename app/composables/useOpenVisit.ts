@@ -21,5 +21,8 @@ export function useOpenVisit() {
     kept.value = { id, short, name: `${machine.name}, ${customer.name}`, done: handedOver !== undefined }
   }
   const visit = computed(() => ('id' in kept.value ? (kept.value as OpenVisit) : undefined))
-  return { visit, remember }
+  function close(): void {
+    kept.value = {}
+  }
+  return { visit, remember, close }
 }

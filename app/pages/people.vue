@@ -38,16 +38,19 @@ async function change(path: string, method: 'PATCH' | 'DELETE', body?: object): 
   const done = await told(path, method, body)
   trouble.value = 'problem' in done ? done.problem : ''
   asking.value = undefined
+  // It may have been about whoever asks.
+  await self.look()
   await load()
 }
-const invite = oneAtATime(async () => {
-  const made = await told<{ token: string; until: string }>('/api/people/invitations', 'POST', form)
+async function invite(path: string, name: string, body?: object): Promise<void> {
+  const made = await told<{ token: string; until: string }>(path, 'POST', body)
   trouble.value = 'problem' in made ? made.problem : ''
   if ('problem' in made) return
-  invitation.value = { ...made.said, words: `For ${form.name}` }
+  invitation.value = { ...made.said, words: `For ${name}` }
   form.name = ''
   await load()
-})
+}
+const inviteNew = oneAtATime(() => invite('/api/people/invitations', form.name, { ...form }))
 function askToShutOut(person: string, { id, name }: { id: string; name: string }): void {
   asking.value = {
     title: `Shut out: ${name} of ${person}?`,
@@ -100,6 +103,15 @@ useHead({ title: 'People · Pike Lamp' })
                 <button
                   type="button"
                   class="button button-quiet"
+                  :aria-label="`${person.name} has forgotten the passphrase`"
+                  data-testid="forgotten"
+                  @click="invite(`/api/people/${person.id}/way-in`, person.name)"
+                >
+                  forgot the passphrase
+                </button>
+                <button
+                  type="button"
+                  class="button button-quiet"
                   :aria-label="`${person.name} works here no more`"
                   @click="askToRemove(person)"
                 >
@@ -126,7 +138,7 @@ useHead({ title: 'People · Pike Lamp' })
         </section>
         <section aria-labelledby="invite-title">
           <h2 id="invite-title" class="text-xl">Somebody new</h2>
-          <form class="mt-2 flex flex-wrap items-end gap-3" @submit.prevent="invite">
+          <form class="mt-2 flex flex-wrap items-end gap-3" @submit.prevent="inviteNew">
             <label class="min-w-56 flex-1"
               ><span class="label">Name</span
               ><input v-model="form.name" class="field" maxlength="80" required autocomplete="off"

@@ -1,4 +1,5 @@
 import { useDevice } from '~/stores/device'
+import { useOutbox } from '~/stores/outbox'
 import { useSelf } from '~/stores/self'
 
 const OPEN = new Set(['/sign-in', '/join'])
@@ -13,11 +14,16 @@ export default defineNuxtPlugin(async () => {
     if (self.may(askedAtPath(to.path))) return true
     return PLACES.find(({ asks }) => self.may(asks))?.to ?? false
   })
-  watch(isOut, (out) => {
+  watch(isOut, async (out) => {
     if (!out) return
-    void useDevice().forget()
+    await useDevice().forget()
+    useOpenVisit().close()
     const { path, fullPath } = router.currentRoute.value
-    if (!OPEN.has(path)) void navigateTo({ path: '/sign-in', query: { then: fullPath } })
+    if (OPEN.has(path)) return
+    const door = router.resolve({ path: '/sign-in', query: { then: fullPath } })
+    // What was read of the shop is in this page's memory too; a line that only the page holds is worth more.
+    if (useOutbox().onlyHere > 0) await navigateTo(door)
+    else location.replace(door.href)
   })
   // A browser that was never here asks before it shows anything.
   if (self.isNew) await self.look()

@@ -7,7 +7,7 @@ import { REGISTER_KINDS, type Entry, type EntryKind } from '#core/visit/entry'
 import { spanOf } from '~/utils/day-hours'
 import { DeviceAnswers } from '~/utils/device-answers'
 import { DeviceStore, type KeptWindow } from '~/utils/device-store'
-import { keepPictures } from '~/utils/kept-pictures'
+import { dropPictures, keepPictures } from '~/utils/kept-pictures'
 import { readable } from '~/utils/readable'
 import { readWindow, type Reading } from '~/utils/read-window'
 import { useLive, type Heard } from './live'
@@ -153,7 +153,7 @@ export const useDevice = defineStore('device', () => {
       isOutdated.value = true
     },
     forget: async () => {
-      await store.clear()
+      await Promise.all([store.clear(), dropPictures()])
       await look()
     },
   }

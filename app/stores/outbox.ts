@@ -8,6 +8,8 @@ import { usePhotos } from './photos'
 import { useSelf } from './self'
 
 const FIRST_WAIT = 800
+/** A field that says who wrote a line. */
+const OF_WRITER = /\.(by|author)$/
 const LONGEST_WAIT = 10_000
 const MOST_AT_ONCE = 200
 /** Whoever waits for lines to be sent waits so long at most, milliseconds. */
@@ -100,11 +102,18 @@ export const useOutbox = defineStore('outbox', () => {
     if (entry.id !== id) forget([{ id } as Entry])
     return flush()
   }
-  /** Lines that were written here before anybody signed in are of whoever signs in here first. */
+  /**
+   * Somebody has signed in. Lines that were written here before anybody did are theirs; those that were refused because
+   * of who sent them are tried again.
+   */
   function claim(): void {
     const { by, author } = self
     if (!by) return
-    keep(lines.value.filter(({ entry }) => !entry.by).map(({ entry }) => ({ entry: { ...entry, author, by } })))
+    keep(
+      lines.value
+        .filter(({ entry, refusal }) => !entry.by || refusal?.problems.some(({ field }) => OF_WRITER.test(field)))
+        .map(({ entry }) => ({ entry: entry.by ? entry : { ...entry, author, by } })),
+    )
   }
   /** A refused line is given up. Until the page is left it can be had back. */
   function drop(id: string): void {

@@ -7,6 +7,8 @@ import { mayHere, type Session } from '~/utils/self'
 import { SOMEBODY } from '~/utils/write-line'
 
 const SESSION = 'pike-lamp.session'
+/** So long is waited for the shop to say who is here, milliseconds. */
+const PATIENCE = 4_000
 
 /** Who works on this device: as the shop said it last, so that it is known without a way to it too. */
 export const useSelf = defineStore('self', () => {
@@ -18,7 +20,7 @@ export const useSelf = defineStore('self', () => {
 
   /** Asks the shop who is signed in here; where there is no way it is as it was. */
   async function look(): Promise<Session> {
-    const response = await fetch('/api/session').catch(() => undefined)
+    const response = await fetch('/api/session', { signal: AbortSignal.timeout(PATIENCE) }).catch(() => undefined)
     if (response?.ok) session.value = (await response.json()) as Session
     return session.value
   }

@@ -3,6 +3,11 @@ const PICTURES = 'pictures'
 /** So many of the newest are fetched ahead. */
 const MOST = 150
 
+/** Nothing of what was seen stays. */
+export async function dropPictures(): Promise<void> {
+  if ('caches' in globalThis) await caches.delete(PICTURES).catch(() => false)
+}
+
 /**
  * Fetches pictures that are not on this device yet, so that they can be seen without a signal. The service worker keeps
  * what is fetched; without one nothing is.

@@ -190,9 +190,10 @@ export async function writerOf(event: H3Event, typed: string): Promise<Writer> {
   return { author: who.person.name, by: { person: who.person.id, device: who.device.id } }
 }
 
-/** Data of many leave the shop as a file: the owner can read by whom, and when. */
+/** Data of customers leave the shop as a file: where people sign in the owner can read by whom, and when. */
 export async function noteFile(event: H3Event, what: string): Promise<void> {
   const who = await whoAsks(event)
+  if (!who || who.isAlone) return
   const { people } = await useShopApp()
-  await people.note('exported', who && !who.isAlone ? who.person.id : undefined, what)
+  await people.note('exported', who.person.id, what)
 }

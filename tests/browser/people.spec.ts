@@ -78,10 +78,21 @@ test('a shop gets its owner, somebody joins by an invitation and works, and a lo
   await phone.getByTestId('sign-in').click()
   // Back to where it was.
   await expect(phone.getByTestId('journal')).toContainText('supply')
+  // What was on the screen is no more on the device once it is signed out.
   await phone.getByTestId('standing').click()
   await phone.getByTestId('to-me').click()
   await phone.getByTestId('sign-out').click()
   await expect(phone.getByRole('heading', { name: 'Sign in' })).toBeVisible()
+  expect(await phone.evaluate(() => localStorage.getItem('pike-lamp.open-visit'))).toBe('{}')
+
+  // The passphrase is forgotten: the owner gives a way in, and another is said.
+  await page.getByRole('button', { name: 'Bo Heddle has forgotten the passphrase' }).click()
+  await expect(page.getByTestId('invitation')).toContainText('For Bo Heddle')
+  await expect(page.getByTestId('invitation-address')).not.toHaveText(address)
+  await phone.goto(await page.getByTestId('invitation-address').innerText())
+  await phone.getByLabel('A passphrase').fill('brass kettle under ivy')
+  await phone.getByTestId('join').click()
+  await expect(phone.getByRole('navigation', { name: 'places' })).toBeVisible()
   await context.close()
 })
 

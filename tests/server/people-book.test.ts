@@ -142,6 +142,28 @@ describe('invitations and devices', () => {
     const ids = [device.id, lost.device.id]
     expect([...(await people.onDevices(ids, person.id)).keys()]).toEqual(ids)
     expect([...(await people.onDevices(ids, 'another')).keys()]).toEqual([device.id])
+    // Their own are known by their name alone.
+    expect([...(await people.onDevices([], person.id)).keys()]).toEqual(ids)
+  })
+
+  it('who has forgotten the passphrase is let in by the owner, says another, and is signed out elsewhere', async () => {
+    const owner = await people.begin({ ...OWNER, from })
+    const { token } = await people.invite(owner.person.id, { name: 'Bo Heddle', role: 'technician' })
+    const bo = await people.join(token, { passphrase: 'seven herons by the weir', from })
+    const anew = await people.invite(owner.person.id, { person: bo.person.id, isAnew: true })
+    expect(await people.invited(anew.token)).toEqual({ name: 'Bo Heddle', isNew: true })
+    await expect(people.join(anew.token, { from })).rejects.toThrow('At least 12')
+    const back = await people.join(anew.token, { passphrase: 'brass kettle under ivy', from })
+    expect(back.person.id).toBe(bo.person.id)
+    expect([await people.at(bo.device.id), (await people.at(back.device.id))?.person.role]).toEqual([
+      undefined,
+      'technician',
+    ])
+    const signIn = (passphrase: string) => people.signIn({ name: 'Bo Heddle', passphrase, from })
+    await expect(signIn('seven herons by the weir')).rejects.toThrow('Nobody of that name')
+    expect((await signIn('brass kettle under ivy')).person.id).toBe(bo.person.id)
+    expect((await people.all()).people).toHaveLength(2)
+    await expect(people.invite(owner.person.id, { person: 'x', isAnew: true })).rejects.toThrow('nobody of that id')
   })
 
   it('a calendar has a key, which is ended like a device', async () => {

@@ -65,6 +65,7 @@ const ROUTES: Readonly<Record<string, readonly Role[] | 'anyone'>> = {
   'POST /api/people/invitations': OWNER,
   'PATCH /api/people/[id]': OWNER,
   'DELETE /api/people/[id]': OWNER,
+  'POST /api/people/[id]/way-in': OWNER,
   'DELETE /api/people/devices/[id]': OWNER,
   'POST /api/session/calendar': SHOP,
   'POST /api/session/device': ALL,
@@ -223,6 +224,16 @@ describe.each(['embedded', 'server'] as const)('people of a shop with the %s dat
       by: ids.owner.person,
       about: ids.technician.person,
     })
+  })
+
+  it('a file that leaves is noted, with who took it', async () => {
+    for (const path of ['/api/register.csv', '/api/ledger.csv?month=2026-05', `/api/visits/${visit.visitId}/visit.json`])
+      expect((await ask('GET', path, cookies.owner)).status).toBe(200)
+    const { said } = await ask('GET', '/api/people/audit', cookies.owner)
+    const noted = (said as { lines: { what: string; by: string; about: string }[] }).lines.slice(0, 3)
+    expect(noted.map(({ what, by, about }) => [what, by, about])).toEqual(
+      ['visit', 'ledger', 'register'].map((about) => ['exported', ids.owner.person, about]),
+    )
   })
 
   it('a cookie that was changed, or is of another shop, is none', async () => {

@@ -13,11 +13,14 @@ watch(
   },
   { immediate: true },
 )
+const card = useTemplateRef<HTMLElement>('card')
+// Asked for elsewhere on the page.
+watch([card, () => token], () => card.value?.scrollIntoView({ block: 'nearest' }))
 const { copy, copied } = useClipboard({ legacy: true })
 </script>
 
 <template>
-  <section class="flex gap-5 max-sm:flex-col border-l-4 border-river pl-4" data-testid="invitation">
+  <section ref="card" class="flex gap-5 max-sm:flex-col border-l-4 border-river pl-4" data-testid="invitation">
     <!-- The code is drawn by the library from the address above, of letters and figures alone. -->
     <!-- eslint-disable-next-line vue/no-v-html -->
     <div class="w-48 shrink-0 self-start bg-white" role="img" :aria-label="`code of ${words}`" v-html="code" />

@@ -55,6 +55,8 @@ export class Invitation {
   @IsOptional() @IsUUID() person?: string
   @IsOptional() @IsString() @MaxLength(LONGEST_NAME) name?: string
   @IsOptional() @IsIn(ROLE_NAMES) role?: Role
+  /** They say another passphrase. */
+  @IsOptional() @IsBoolean() isAnew?: boolean
   @IsUUID() by!: string
   @IsISO8601() until!: string
 }

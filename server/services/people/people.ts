@@ -124,14 +124,14 @@ export class People {
   }
 
   /**
-   * Who was signed in on these devices, of those who still work here. A device that was shut out speaks for nobody but
-   * whoever it was of.
+   * Who was signed in on these devices, of those who still work here, but for those that were shut out; and on any of
+   * the asker's own, whatever became of it.
    *
    * @param asker whoever is signed in there now
    */
   async onDevices(ids: readonly string[], asker: string): Promise<Map<string, Person>> {
     const { people = [], devices = [] } = (await this.keeper.read()) ?? {}
-    const found = devices.filter(({ id, person, isShutOut }) => ids.includes(id) && (!isShutOut || person === asker))
+    const found = devices.filter(({ id, person, isShutOut }) => person === asker || (ids.includes(id) && !isShutOut))
     return new Map(
       found.flatMap((device) => {
         const person = people.find(({ id }) => id === device.person)
@@ -141,19 +141,23 @@ export class People {
   }
 
   /**
-   * A way in for somebody new, or with `person` for another device of somebody who is here.
+   * A way in for somebody new, or with `person` for another device of somebody who is here, or, where they have
+   * forgotten it, for them to say another passphrase.
    *
    * @returns what is written in the address, once
    */
   async invite(
     by: string,
-    of: { name: string; role: Role } | { person: string },
+    of: { name: string; role: Role } | { person: string; isAnew?: true },
   ): Promise<{ token: string; until: string }> {
     const token = newSecret()
-    const until = new Date(this.now().getTime() + ('person' in of ? DEVICE_FOR : INVITED_FOR)).toISOString()
+    const isDevice = 'person' in of && !of.isAnew
+    const until = new Date(this.now().getTime() + (isDevice ? DEVICE_FOR : INVITED_FOR)).toISOString()
     return this.change('invited', (book) => {
       if ('name' in of && book.people.some(({ name }) => keyOf(name) === keyOf(of.name)))
         throw new NotSo('Somebody has that name already.', 'name')
+      if ('person' in of && !book.people.some(({ id }) => id === of.person))
+        throw new NotSo('There is nobody of that id.', 'person')
       const invitation: Invitation = { hash: hashOf(token), by, until, ...of }
       const good = book.invitations.filter((each) => Date.parse(each.until) > this.now().getTime())
       return {
@@ -171,7 +175,9 @@ export class People {
     const found = book && this.invitationOf(book, token)
     if (!found) return undefined
     const person = book.people.find(({ id }) => id === found.person)
-    return found.person ? person && { name: person.name, isNew: false } : { name: found.name ?? '', isNew: true }
+    return found.person
+      ? person && { name: person.name, isNew: found.isAnew === true }
+      : { name: found.name ?? '', isNew: true }
   }
 
   /** Takes an invitation up: it is good no more. Somebody new says a passphrase. */
@@ -188,11 +194,14 @@ export class People {
         : this.newPerson(invitation.name ?? '', invitation.role ?? 'learner', hash)
       if (!person) throw new NotSo('Whoever was invited works here no more.', 'token')
       const device = this.newDevice(person.id, from.device)
+      const anew = invitation.isAnew ? { ...person, passphrase: hash } : person
+      // Whoever knew the old passphrase is out.
+      const before = invitation.isAnew ? book.devices.map((each) => this.ended(each, person.id)) : book.devices
       return {
-        people: invitation.person ? book.people : [...book.people, person],
-        devices: [...book.devices, device],
+        people: [...book.people.filter(({ id }) => id !== person.id), anew],
+        devices: [...before, device],
         invitations: book.invitations.filter(({ hash: each }) => each !== invitation.hash),
-        said: { person, device },
+        said: { person: anew, device },
         by: person.id,
       }
     })
@@ -248,9 +257,7 @@ export class People {
     const hash = await this.hashing.hash(passphrase)
     await this.change('passphrase-changed', (book) => ({
       people: book.people.map((each) => (each.id === person.id ? { ...each, passphrase: hash } : each)),
-      devices: book.devices.map((each) =>
-        each.person === person.id && each.id !== device.id ? { ...each, ended: this.now().toISOString() } : each,
-      ),
+      devices: book.devices.map((each) => (each.id === device.id ? each : this.ended(each, person.id))),
       said: undefined,
       by: person.id,
     }))
@@ -314,6 +321,10 @@ export class People {
   private async checkPassphrase(passphrase: string, name: string): Promise<void> {
     const problem = await passphraseProblem(passphrase, name)
     if (problem) throw new NotSo(problem, 'passphrase')
+  }
+  /** A device of somebody is signed in no more; those of others are as they were. */
+  private ended(device: Device, person: string): Device {
+    return device.person === person && !device.ended ? { ...device, ended: this.now().toISOString() } : device
   }
   private checkOwner(people: readonly Person[]): void {
     if (!people.some(({ role }) => role === 'owner')) throw new NotSo('The shop needs an owner.', 'role')

@@ -1,6 +1,7 @@
 import { getRouterParam, setResponseHeaders } from 'h3'
 import { useShopApp } from '../../../utils/app'
 import { api } from '../../../utils/problem'
+import { noteFile } from '../../../utils/signed-in'
 import { pathId, picturesIn, visitView } from '../../../utils/views'
 
 /** The whole visit as one file: journal and pictures. */
@@ -9,6 +10,7 @@ export default api('look', async (event) => {
   const app = await useShopApp()
   const view = await visitView(app, id)
   const file = await app.work.run('visitJson', { view, pictures: await picturesIn(app, view) })
+  await noteFile(event, 'visit')
   setResponseHeaders(event, {
     'content-type': 'application/json',
     'content-disposition': `attachment; filename="${id.slice(0, 8)}.visit.json"`,

@@ -227,7 +227,11 @@ describe.each(['embedded', 'server'] as const)('people of a shop with the %s dat
   })
 
   it('a file that leaves is noted, with who took it', async () => {
-    for (const path of ['/api/register.csv', '/api/ledger.csv?month=2026-05', `/api/visits/${visit.visitId}/visit.json`])
+    for (const path of [
+      '/api/register.csv',
+      '/api/ledger.csv?month=2026-05',
+      `/api/visits/${visit.visitId}/visit.json`,
+    ])
       expect((await ask('GET', path, cookies.owner)).status).toBe(200)
     const { said } = await ask('GET', '/api/people/audit', cookies.owner)
     const noted = (said as { lines: { what: string; by: string; about: string }[] }).lines.slice(0, 3)

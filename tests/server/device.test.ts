@@ -83,6 +83,17 @@ describe.each(['embedded', 'server'] as const)('what a device keeps of a shop wi
 
   const asked = async (path: string) => (await (await fetch(`${server.url}${path}`)).json()) as object
   const read = () => readWindow(store, SPAN, NOW.toISOString(), () => undefined)
+  /** Read until the shop has taken in all that arrived: what comes then is what came after. */
+  const readTakenIn = () =>
+    expect
+      .poll(
+        async () => {
+          const window = await read()
+          return window && window.since === window.heard
+        },
+        { timeout: 30_000 },
+      )
+      .toBe(true)
   const kinds = () => brought.map((line) => (JSON.parse(line) as { is: string }).is)
   /** What the device says, as it would come over the way. */
   const own = async (path: string) => {
@@ -117,6 +128,7 @@ describe.each(['embedded', 'server'] as const)('what a device keeps of a shop wi
   })
 
   it('read again, only what is new or has changed comes', async () => {
+    await readTakenIn()
     await read()
     expect(kinds()).toEqual(['window', 'whole'])
     const [visitId = ''] = (await store.window())?.visits ?? []
@@ -129,6 +141,7 @@ describe.each(['embedded', 'server'] as const)('what a device keeps of a shop wi
     // The visit, its machine's card, and other visits of that machine, whose history it stands in.
     expect(kinds().filter((is) => is === 'machine')).toHaveLength(1)
     expect(kinds().filter((is) => is === 'visit').length).toBeLessThan(4)
+    await readTakenIn()
     await expectEqual()
   })
 

@@ -124,6 +124,7 @@ describe.each(['embedded', 'server'] as const)('what a device keeps of a shop wi
     const window = await read()
     expect(window?.visits.length).toBeGreaterThan(8)
     expect(brought.length).toBeGreaterThan(24)
+    await readTakenIn()
     await expectEqual()
   })
 
@@ -163,7 +164,7 @@ describe.each(['embedded', 'server'] as const)('what a device keeps of a shop wi
     // Heard line by line: a visit that is not kept is not made up of some of its lines.
     await store.hear(1e6, sent, () => false)
     expect(await own(`/api/visits/${visit.visitId}`)).toBeUndefined()
-    await read()
+    await readTakenIn()
     await expectEqual()
   })
 

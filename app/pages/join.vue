@@ -1,41 +1,26 @@
 <script setup lang="ts">
-import { useDevice } from '~/stores/device'
-import { useOutbox } from '~/stores/outbox'
-import { useSelf } from '~/stores/self'
-
 /** Takes an invitation up. Its secret stands behind the # of the address, which no server and no log is told. */
-const [self, outbox, device] = [useSelf(), useOutbox(), useDevice()]
+const { problem, enter } = useDoor()
 const token = ref('')
 const invited = ref<{ name: string; isNew: boolean }>()
 const passphrase = ref('')
-const problem = ref('')
 onMounted(async () => {
   token.value = location.hash.slice(1)
   // It is good once: it does not stay in the address, where it would be seen and kept.
   history.replaceState(history.state, '', '/join')
-  const response = await fetch('/api/session/invited', {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ token: token.value || '-' }),
-  }).catch(() => undefined)
-  const said = (await response?.json().catch(() => ({}))) as
-    { name: string; isNew: boolean; title?: string } | undefined
-  if (response?.ok) invited.value = said
-  else problem.value = said?.title ?? NO_WAY
+  const made = await told<{ name: string; isNew: boolean }>('/api/session/invited', 'POST', {
+    token: token.value || '-',
+  })
+  if ('problem' in made) problem.value = made.problem
+  else invited.value = made.said
 })
-const join = oneAtATime(async () => {
-  problem.value = ''
-  try {
-    const isNew = invited.value?.isNew
-    await self.enter('/api/session/join', { token: token.value, ...(isNew ? { passphrase: passphrase.value } : {}) })
-    outbox.claim()
-    void outbox.flush()
-    if (self.may('look')) void device.refresh()
-    await navigateTo('/')
-  } catch (error) {
-    problem.value = error instanceof TypeError ? NO_WAY : (error as Error).message
-  }
-})
+const join = oneAtATime(() =>
+  enter(
+    '/api/session/join',
+    { token: token.value, ...(invited.value?.isNew ? { passphrase: passphrase.value } : {}) },
+    '/',
+  ),
+)
 useHead({ title: 'Join · Pike Lamp' })
 </script>
 

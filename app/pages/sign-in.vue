@@ -1,13 +1,12 @@
 <script setup lang="ts">
-import { useDevice } from '~/stores/device'
 import { useOutbox } from '~/stores/outbox'
 import { useSelf } from '~/stores/self'
 
 /** Signing in; or, on the server's own machine while nobody is written down, writing down who owns the shop. */
-const [self, outbox, device] = [useSelf(), useOutbox(), useDevice()]
+const [self, outbox] = [useSelf(), useOutbox()]
+const door = useDoor()
 const route = useRoute()
 const form = reactive({ name: '', passphrase: '' })
-const problem = ref('')
 const isBusy = ref(false)
 const isFirst = computed(() => self.session.is === 'alone')
 onMounted(() => void self.look())
@@ -17,20 +16,10 @@ const then = computed(() => {
   return /^\/(?!\/)/.test(asked) ? asked : '/'
 })
 const enter = oneAtATime(async () => {
-  problem.value = ''
   isBusy.value = true
-  try {
-    await self.enter(isFirst.value ? '/api/people/first' : '/api/session', form)
-    outbox.claim()
-    void outbox.flush()
-    if (self.may('look')) void device.refresh()
-    await navigateTo(then.value)
-  } catch (error) {
-    problem.value = error instanceof TypeError ? NO_WAY : (error as Error).message
-  } finally {
-    isBusy.value = false
-    form.passphrase = ''
-  }
+  await door.enter(isFirst.value ? '/api/people/first' : '/api/session', form, then.value)
+  isBusy.value = false
+  form.passphrase = ''
 })
 useHead({ title: 'Sign in · Pike Lamp' })
 </script>
@@ -62,7 +51,7 @@ useHead({ title: 'Sign in · Pike Lamp' })
           required
           :autocomplete="isFirst ? 'new-password' : 'current-password'"
       /></label>
-      <p v-if="problem" role="alert" class="font-bold">{{ problem }}</p>
+      <p v-if="door.problem.value" role="alert" class="font-bold">{{ door.problem.value }}</p>
       <button type="submit" class="button button-lit" :disabled="isBusy" data-testid="sign-in">
         {{ isFirst ? 'Own this shop' : 'Sign in' }}
       </button>

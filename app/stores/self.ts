@@ -24,22 +24,6 @@ export const useSelf = defineStore('self', () => {
     if (response?.ok) session.value = (await response.json()) as Session
     return session.value
   }
-  /** @throws Error in the shop's words, TypeError where nobody answers */
-  async function enter(path: string, body: object): Promise<void> {
-    const response = await fetch(path, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(body),
-    })
-    const said = (await response.json()) as Session & { title?: string }
-    if (!response.ok) throw new Error(said.title ?? response.statusText)
-    session.value = said
-  }
-  async function leave(): Promise<void> {
-    const response = await fetch('/api/session', { method: 'DELETE' })
-    if (!response.ok) throw new Error(response.statusText)
-    session.value = { is: 'out' }
-  }
 
   return {
     session,
@@ -58,8 +42,6 @@ export const useSelf = defineStore('self', () => {
     /** Writes whoever is here lines of this kind? */
     writes: (kind: EntryKind) => session.value.is !== 'in' || mayWrite(session.value.person.role, kind),
     look,
-    enter,
-    leave,
     /** The shop knows nobody here any more. */
     lost: () => {
       session.value = { is: 'out' }

@@ -15,6 +15,8 @@ function ownNames(): Set<string> {
 }
 
 const hostName = (host: string) => host.toLowerCase().replace(/:\d+$/, '')
+/** Is it a name by which a machine reaches itself? */
+export const isLoopbackName = (host: string): boolean => LOOPBACK.includes(hostName(host))
 
 /**
  * What a page may load and run: its own scripts by address, and the few lines that stand in the page itself by their

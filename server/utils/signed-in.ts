@@ -6,7 +6,7 @@ import type { Sender } from '../services/people/authors'
 import type { Writer } from '../../core/visit/entry'
 import type { SignedIn } from '../services/people/people'
 import { useShopApp } from './app'
-import { isSafeWay } from './guard'
+import { isLoopbackName, isSafeWay } from './guard'
 import { Problem } from './problem'
 
 /**
@@ -38,7 +38,6 @@ nearby.addSubnet('fc00::', 7, 'ipv6')
 const isIn = (list: BlockList, address: string) => list.check(address, isIPv6(address) ? 'ipv6' : 'ipv4')
 /** By whom the connection is held. An IPv4 address in the form of IPv6 is one all the same. */
 const peerOf = (event: H3Event) => (event.node.req.socket.remoteAddress ?? '').replace(/^::ffff:/, '')
-const LOOPBACK_NAME = /^(127(\.\d+){3}|localhost|\[::1\])(:\d+)?$/i
 
 /** What the browser is given, sealed: the devices of this browser, the one that is signed in first. */
 interface Sealed {
@@ -46,11 +45,11 @@ interface Sealed {
 }
 
 /** From this machine itself, under a name of its own, and not passed on for another. */
-export function isFromHere(event: H3Event): boolean {
+function isFromHere(event: H3Event): boolean {
   const passedOn = ['forwarded', 'x-forwarded-for', 'x-forwarded-host', 'x-real-ip', 'via'].some((name) =>
     getRequestHeader(event, name),
   )
-  return !passedOn && isIn(loopback, peerOf(event)) && LOOPBACK_NAME.test(getRequestHeader(event, 'host') ?? '')
+  return !passedOn && isIn(loopback, peerOf(event)) && isLoopbackName(getRequestHeader(event, 'host') ?? '')
 }
 
 /** Where a request comes from: what the last proxy before this server says, where it is one of ours. */

@@ -1,8 +1,6 @@
-import { execFile } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { createReadStream, existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { promisify } from 'node:util'
 import { createGunzip, gzipSync } from 'node:zlib'
 import sharp from 'sharp'
 import { extract, pack } from 'tar-stream'
@@ -13,24 +11,14 @@ import { startPostgres } from '../../scripts/lib/postgres.mjs'
 import { restoreToFolder } from '../../server/services/backup/restore'
 import { PictureFolder } from '../../server/services/photos/picture-folder'
 import { reading, testVisit, type TestVisit } from './entries'
+import { lamp } from './lamp'
 import { startObjectStore } from './object-store'
 import { post, serve, temporaryFolder, type Served } from './serve'
 
-const root = join(import.meta.dirname, '../..')
 const folders: ReturnType<typeof temporaryFolder>[] = []
 const folder = () => folders[folders.push(temporaryFolder()) - 1]?.path as string
 afterAll(() => folders.forEach(({ remove }) => remove()))
 
-async function lamp(args: string[], env: Record<string, string>) {
-  const done = await promisify(execFile)('node', ['scripts/lamp.mjs', ...args], {
-    cwd: root,
-    env: { ...process.env, ...env },
-  }).then(
-    ({ stdout, stderr }) => ({ code: 0, stdout, stderr }),
-    (error: { code: number; stdout: string; stderr: string }) => error,
-  )
-  return { ...done, said: JSON.parse(done.stdout || done.stderr) as Record<string, unknown> }
-}
 const entriesAt = async ({ url }: Served, visitId: string) =>
   ((await (await fetch(`${url}/api/visits/${visitId}`)).json()) as { entries: Entry[] }).entries
 

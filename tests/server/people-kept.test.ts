@@ -1,36 +1,26 @@
-import { execFile } from 'node:child_process'
 import { join } from 'node:path'
-import { promisify } from 'node:util'
 import { afterAll, describe, expect, it } from 'vitest'
 import { startPostgres } from '../../scripts/lib/postgres.mjs'
+import { lamp } from './lamp'
 import { post, serve, temporaryFolder } from './serve'
 
-const root = join(import.meta.dirname, '../..')
 const folder = temporaryFolder()
 afterAll(() => folder.remove())
 const PASSPHRASE = 'otter lantern gravel nine'
-
-async function lamp(args: string[], env: Record<string, string>): Promise<Record<string, string>> {
-  const done = await promisify(execFile)('node', ['scripts/lamp.mjs', ...args], {
-    cwd: root,
-    env: { ...process.env, ...env },
-  }).catch((error: { stdout: string; stderr: string }) => error)
-  return JSON.parse(done.stdout || done.stderr) as Record<string, string>
-}
 
 describe('people of a shop', () => {
   it('begin at the command line, are in a backup with their passphrases, and sign in anew where it is restored', async () => {
     const from = join(folder.path, 'from')
     const server = await serve(from)
-    const invited = await lamp(['owner', 'Ada Weir'], { PIKE_LAMP_DATA: from })
+    const { said: invited } = await lamp(['owner', 'Ada Weir'], { PIKE_LAMP_DATA: from })
     // The server that runs has heard of it: until it is taken up there is nobody.
-    const token = invited.address?.split('#')[1]
+    const token = String(invited.address).split('#')[1]
     const joined = await post(`${server.url}/api/session/join`, { token, passphrase: PASSPHRASE })
     expect(await joined.json()).toMatchObject({ is: 'in', person: { name: 'Ada Weir', role: 'owner' } })
     const cookie = joined.headers.get('set-cookie')?.split(';')[0] ?? ''
     expect((await fetch(`${server.url}/api/people`)).status).toBe(401)
-    expect((await lamp(['owner', 'Bo Heddle'], { PIKE_LAMP_DATA: from })).title).toContain('has an owner already')
-    expect((await lamp(['owner'], { PIKE_LAMP_DATA: from })).title).toContain('needs a name')
+    expect((await lamp(['owner', 'Bo Heddle'], { PIKE_LAMP_DATA: from })).said.title).toContain('has an owner already')
+    expect((await lamp(['owner'], { PIKE_LAMP_DATA: from })).said.title).toContain('needs a name')
 
     const file = join(folder.path, 'shop.tgz')
     await lamp(['backup', file], { PIKE_LAMP_DATA: from })

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { ROLES } from '#core/people/roles'
-import { useOutbox } from '~/stores/outbox'
 import { useSelf } from '~/stores/self'
 
 /** Whoever is signed in: another device of theirs, another passphrase, signing out. */
 const emit = defineEmits<{ changed: [] }>()
-const [self, outbox] = [useSelf(), useOutbox()]
+const self = useSelf()
+const { problem, leave } = useDoor()
 const invitation = ref<{ token: string; until: string }>()
 const changing = ref(false)
 const form = reactive({ was: '', passphrase: '' })
-const [problem, said] = [ref(''), ref('')]
+const said = ref('')
 const me = computed(() => (self.session.is === 'in' ? self.session.person : undefined))
 
 async function inviteDevice(): Promise<void> {
@@ -31,12 +31,6 @@ const changePassphrase = oneAtATime(async () => {
   said.value = 'Changed. Your other devices are signed out.'
   emit('changed')
 })
-async function leave(): Promise<void> {
-  await outbox.flush()
-  await self.leave().catch(() => {
-    problem.value = NO_WAY
-  })
-}
 </script>
 
 <template>

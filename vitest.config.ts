@@ -7,15 +7,26 @@ export default defineConfig({
   resolve: { alias: { '#core': root('./core'), '#server': root('./server'), '~': root('./app') } },
   esbuild: { tsconfigRaw: { compilerOptions: { experimentalDecorators: true, useDefineForClassFields: true } } },
   test: {
-    include: [
-      'core/**/*.test.ts',
-      'tests/reference/**/*.test.ts',
-      'tests/jobs/**/*.test.ts',
-      'tests/server/**/*.test.ts',
-      'demo/**/*.test.ts',
-      'app/**/*.test.ts',
+    projects: [
+      {
+        extends: true,
+        test: {
+          name: 'core',
+          include: ['core/**/*.test.ts', 'tests/reference/**/*.test.ts', 'tests/jobs/**/*.test.ts'],
+          setupFiles: ['tests/set-up/fast-check.ts'],
+          // What has no interface keeps nothing between two files: knowledge is read once for all of a worker's.
+          isolate: false,
+        },
+      },
+      {
+        extends: true,
+        test: {
+          name: 'server',
+          include: ['tests/server/**/*.test.ts', 'demo/**/*.test.ts', 'app/**/*.test.ts'],
+          setupFiles: ['tests/set-up/fast-check.ts', 'tests/set-up/servers.ts'],
+        },
+      },
     ],
-    setupFiles: ['tests/set-up/fast-check.ts', 'tests/set-up/servers.ts'],
     // The runner would leave one of two cores to itself.
     maxWorkers: 2,
     testTimeout: 120_000,

@@ -4,6 +4,7 @@ import { defineStore } from 'pinia'
 import { ref, shallowRef, watch } from 'vue'
 import { KEPT_DAYS } from '#core/pumps/device-window'
 import { REGISTER_KINDS, type Entry, type EntryKind } from '#core/visit/entry'
+import { ofKind } from '#core/visit/of-kind'
 import { spanOf } from '~/utils/day-hours'
 import { DeviceAnswers } from '~/utils/device-answers'
 import { DeviceStore, type KeptWindow } from '~/utils/device-store'
@@ -25,6 +26,7 @@ const WIDER: ReadonlySet<EntryKind> = new Set<EntryKind>([
   'cancelled',
   'together',
   'handed-over',
+  'customer-forgotten',
 ])
 /** The shop's own lines that the window holds. */
 const OF_SHOP: ReadonlySet<EntryKind> = new Set<EntryKind>(['shop-set', 'shop-forget', 'day-order', 'retracted'])
@@ -103,6 +105,9 @@ export const useDevice = defineStore('device', () => {
     if (lines.length < entries.length) isOutdated.value = true
     if (refreshing) meanwhile.push({ entries: lines, arrival })
     await store.hear(arrival, lines, isOfShop)
+    // What was removed at the shop goes here too, before anything is read anew.
+    for (const { body } of ofKind(lines, 'customer-forgotten')) await store.drop(body)
+    if (lines.some(({ kind }) => kind === 'customer-forgotten')) await dropPictures()
     await look()
     if (lines.some(({ kind }) => WIDER.has(kind))) void refreshSoon()
   }

@@ -1,7 +1,7 @@
 import type { DBSchema, IDBPDatabase } from 'idb'
 import type { KeptVisit, WindowLine } from '#core/pumps/device-window'
 import { groupedBy } from '#core/quantity/grouped'
-import type { Entry } from '#core/visit/entry'
+import type { Entry, EntryBodies } from '#core/visit/entry'
 import { mergedJournal } from '#core/visit/merged'
 import { ofKind } from '#core/visit/of-kind'
 import { withLines } from './kept-visit'
@@ -126,6 +126,22 @@ export class DeviceStore {
         for (const id of await own.getAllKeys()) if (!stays.has(id)) void own.delete(id)
       }
       void transaction.objectStore('facts').put(window, WINDOW)
+      await transaction.done
+    })
+  }
+
+  /** Somebody's data were removed at the shop: nothing of them stays, nor of the days that they stood in. */
+  async drop({ customers, machines, visits }: EntryBodies['customer-forgotten']): Promise<void> {
+    await this.put(async (store) => {
+      const transaction = store.transaction([...KEPT, 'facts'], 'readwrite')
+      for (const [name, ids] of [
+        ['customers', customers],
+        ['machines', machines],
+        ['visits', visits],
+      ] as const)
+        for (const id of ids) void transaction.objectStore(name).delete(id)
+      const facts = transaction.objectStore('facts')
+      for (const name of await facts.getAllKeys()) if (name.startsWith('plan:')) void facts.delete(name)
       await transaction.done
     })
   }

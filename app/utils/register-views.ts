@@ -29,6 +29,8 @@ export interface CustomerView {
   merged: MergedView[]
   /** Ids of visits that are not handed over. */
   open: string[]
+  /** Their data were removed. */
+  isForgotten?: boolean
   /** The newest visits, newest first. */
   visits: ToldVisit[]
 }

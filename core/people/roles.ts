@@ -59,10 +59,12 @@ const OF_OFFICE: ReadonlySet<EntryKind> = new Set<EntryKind>([
 ])
 /** Lines by which the shop speaks of itself. */
 const OF_SHOP: ReadonlySet<EntryKind> = new Set<EntryKind>(['shop-set', 'shop-forget'])
+/** Lines that nobody sends: the server writes them for what was asked of it. */
+export const OF_SERVER: ReadonlySet<EntryKind> = new Set<EntryKind>(['customer-forgotten'])
 
 /** May somebody of a role write a line of this kind? A line that is taken back is judged as what it takes back. */
 export function mayWrite(role: Role, kind: EntryKind): boolean {
-  if (!may(role, 'write')) return false
+  if (!may(role, 'write') || OF_SERVER.has(kind)) return false
   if (OF_SHOP.has(kind)) return may(role, 'settings')
   return role !== 'office' || OF_OFFICE.has(kind)
 }

@@ -56,6 +56,7 @@ const UNLISTED: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>([
   'shop-set',
   'shop-forget',
   'day-order',
+  'customer-forgotten',
   ...REGISTER_KINDS.filter((kind) => kind !== 'machine-set'),
 ])
 
@@ -263,6 +264,8 @@ function describeEntry(
       return { text: `two ${entry.body.what}s are one` }
     case 'kept-apart':
       return { text: `two ${entry.body.what}s stay two` }
+    case 'customer-forgotten':
+      return { text: 'a customer’s data removed' }
   }
 }
 

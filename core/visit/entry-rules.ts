@@ -78,6 +78,7 @@ import {
 import { PaidBody, PriceAgreedBody, PriceChangeBody, PriceLineInput, RatesInput } from './money-rules'
 import { ClaimBody, ClaimMovedBody, MailedBody, SignedBody } from './paper-rules'
 import {
+  CustomerForgottenBody,
   CustomerInput,
   CustomerSetBody,
   KeptApartBody,
@@ -373,6 +374,7 @@ const BODIES: Record<Exclude<EntryKind, 'retracted'>, new () => object> = {
   'machine-retired': MachineRetiredBody,
   merged: MergedBody,
   'kept-apart': KeptApartBody,
+  'customer-forgotten': CustomerForgottenBody,
   'shop-set': ShopSetBody,
 }
 
@@ -383,6 +385,7 @@ const SHOP_KINDS: ReadonlySet<EntryKind> = new Set<EntryKind>([
   'shop-set',
   'shop-forget',
   'day-order',
+  'customer-forgotten',
   ...REGISTER_KINDS,
   'retracted',
 ])
@@ -390,6 +393,7 @@ const SHOP_KINDS: ReadonlySet<EntryKind> = new Set<EntryKind>([
 /** What stands nowhere else. Version 1 took the older shop kinds in a visit too, where nothing reads them. */
 const SHOP_ONLY: ReadonlySet<EntryKind> = new Set<EntryKind>([
   'day-order',
+  'customer-forgotten',
   ...REGISTER_KINDS.filter((kind) => kind !== 'machine-set'),
 ])
 

@@ -262,6 +262,11 @@ export interface EntryBodies {
   merged: { what: Registered; gone: string; into: string }
   /** Two that look like one, and are two. */
   'kept-apart': { what: Registered; these: string[] }
+  /**
+   * A customer's data were removed, from all records that were theirs: written by the server alone, which takes them
+   * out of every line that there is and of every one that arrives later.
+   */
+  'customer-forgotten': { customers: string[]; machines: string[]; visits: string[] }
   /** The order in which a van goes through its visits on a day. */
   'day-order': { on: string; van: string; visits: string[] }
   'shop-set': {
@@ -292,7 +297,7 @@ export const REGISTER_KINDS = [
 ] as const satisfies readonly EntryKind[]
 
 /** The version of an entry’s shape that is written now. Older ones are lifted on reading: see lift.ts. */
-export const ENTRY_VERSION = 11
+export const ENTRY_VERSION = 12
 
 /** A line as it was typed, and the id of its act. */
 export interface Said {

@@ -69,6 +69,23 @@ export class KeptApartBody {
   these!: string[]
 }
 
+/** Far more machines and visits than anybody has. */
+const MOST_FORGOTTEN = 10_000
+/** Ids of records whose person was removed. */
+function Ids(fewest: number): PropertyDecorator {
+  return (target, property) => {
+    IsArray()(target, property as string)
+    ArrayMinSize(fewest)(target, property as string)
+    ArrayMaxSize(MOST_FORGOTTEN)(target, property as string)
+    rule('isUuid', isUuid, 'is a UUID in lower case', { each: true })(target, property as string)
+  }
+}
+export class CustomerForgottenBody {
+  @Ids(1) customers!: string[]
+  @Ids(0) machines!: string[]
+  @Ids(0) visits!: string[]
+}
+
 /** What no single field can say of the register's lines. */
 export function registerProblem(kind: EntryKind, body: object): FieldProblem | undefined {
   if (kind === 'merged') {

@@ -1,11 +1,20 @@
+import { expect } from 'vitest'
 import type { Entry, EntryBodies, EntryKind } from './entry'
 import { foldVisit, type VisitState } from './fold'
 
 export const VISIT = '0197a000-0009-7000-8000-000000000001'
-let count = 0
+let lines = 0
+let countedIn: string | undefined
+/** Each file of tests begins its journal anew: those of one worker share this module. */
+function next(): number {
+  const { testPath } = expect.getState()
+  if (testPath !== countedIn) [lines, countedIn] = [0, testPath]
+  return ++lines
+}
+
 /** A line of the test visit’s journal, a minute after the one before. */
 export function entry<K extends EntryKind>(kind: K, body: EntryBodies[K], supersedes?: string): Entry {
-  count++
+  const count = next()
   return {
     id: `0197a000-00aa-7000-8000-${count.toString(16).padStart(12, '0')}`,
     visitId: VISIT,

@@ -172,16 +172,33 @@ async function sayRetired(db: Db, ids: readonly string[], said: readonly EntryOf
     await db.update(machines).set({ retired }).where(eq(machines.id, machineId))
 }
 
+/**
+ * Says anew, from their lines, all that lists know of these customers, machines and visits: the lines were changed in
+ * their places, which none that arrives does.
+ */
+export async function sayAnew(
+  db: Db,
+  changed: { customers: ReadonlySet<string>; machines: ReadonlySet<string>; visits: ReadonlySet<string> },
+): Promise<void> {
+  const [ofCustomers, ofMachines] = [[...changed.customers], [...changed.machines]]
+  await db.update(customers).set(UNSAID).where(isAnyOf(customers.id, ofCustomers))
+  await db.update(machines).set(UNSAID).where(isAnyOf(machines.id, ofMachines))
+  await projectVisits(db, [...changed.visits])
+  const places = await db.select({ id: sites.id }).from(sites).where(isAnyOf(sites.customerId, ofCustomers))
+  await projectRegister(db, [...ofCustomers, ...ofMachines, ...places.map(({ id }) => id)])
+}
+
+const UNSAID = { saidBy: SAID_BY.file, saidFor: 'epoch', saidArrival: 0, saidVisit: null }
+
 /** What the register said of these is forgotten, and what visits say of them speaks again. */
 async function forget(db: Db, ids: readonly string[]): Promise<void> {
-  const unsaid = { saidBy: SAID_BY.file, saidFor: 'epoch', saidArrival: 0, saidVisit: null }
   await db
     .update(customers)
-    .set(unsaid)
+    .set(UNSAID)
     .where(and(isAnyOf(customers.id, ids), isNull(customers.saidVisit)))
   await db
     .update(machines)
-    .set(unsaid)
+    .set(UNSAID)
     .where(and(isAnyOf(machines.id, ids), isNull(machines.saidVisit)))
   const theirs = await db
     .select({ id: visits.id })

@@ -25,7 +25,17 @@ import type { Customer, Entry, EntryKind, Machine } from '../../core/visit/entry
 import { togetherInLedger, type LedgerRow } from '../../core/visit/ledger'
 import { liftEntry, liftJournal } from '../../core/visit/lift'
 import type { VisitRow } from '../../core/visit/visit-row'
+import type { Forgotten } from '../../core/visit/forgotten'
 import type { Db } from './connect'
+import {
+  allForgotten,
+  forgottenUpTo,
+  linesAbout,
+  ofNobodyElse,
+  recordsOf,
+  removeForgotten,
+  type Left,
+} from './forgetting'
 import { LOCKS } from './locks'
 import { isListed, projectVisits } from './projection'
 import { aboutOf, projectRegister } from './register-projection'
@@ -64,6 +74,31 @@ export class Repository {
       isolationLevel: 'repeatable read',
       accessMode: 'read only',
     })
+  }
+
+  /** What the journal says was removed, and the arrival of the newest line that says so. */
+  forgotten(): ReturnType<typeof forgottenUpTo> {
+    return forgottenUpTo(this.db)
+  }
+  /** The same, with visits that were opened at theirs since. */
+  allForgotten(): Promise<Forgotten> {
+    return allForgotten(this.db)
+  }
+  /** Everything that the shop has of a customer. */
+  recordsOf(customerId: string): ReturnType<typeof recordsOf> {
+    return recordsOf(this.db, customerId)
+  }
+  /** The lines that speak of these, the register's and those of visits. */
+  linesAbout(whom: Forgotten): Promise<Entry[]> {
+    return linesAbout(this.db, whom)
+  }
+  /** Takes what was theirs out of their lines and lists. @returns what hung on those lines alone */
+  removeForgotten(forgotten: Forgotten): Promise<Left> {
+    return removeForgotten(this.db, forgotten)
+  }
+  /** Those of these pictures that no line speaks of. */
+  picturesOfNobody(hashes: readonly string[]): Promise<string[]> {
+    return ofNobodyElse(this.db, hashes)
   }
 
   /** Waits until no other server of this shop is appending; given back at the end of the transaction. */
@@ -467,6 +502,10 @@ export class Repository {
 
   async fileHashes(): Promise<string[]> {
     return (await this.db.select({ hash: files.hash }).from(files)).map(({ hash }) => hash)
+  }
+
+  async dropPicture(hash: string): Promise<void> {
+    await this.db.delete(pictures).where(eq(pictures.hash, hash))
   }
 
   /** @returns whether it was new */

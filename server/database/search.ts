@@ -4,6 +4,7 @@ import { searchWords } from '../../core/pumps/words'
 import { SEARCH_GROUPS, type SearchGroup, type SearchLine } from '../../core/pumps/search-lines'
 import type { MachineTrend } from '../../core/pumps/machine-trends'
 import type { Customer, Machine, Site } from '../../core/visit/entry'
+import { forgottenIn, type Forgotten } from '../../core/visit/forgotten'
 import type { Db } from './connect'
 import { customerOf } from './repository'
 import { isAnyOf, known, STANDS_FOR, whose } from './rows'
@@ -141,13 +142,27 @@ export class Search {
       replaced.length === 0
         ? []
         : await this.db.select({ about: ABOUT }).from(entries).where(isAnyOf(entries.id, replaced))
+    const removed = await this.removedAfter(arrival)
     return {
-      visitIds: [...new Set(rows.flatMap(({ visitId }) => visitId ?? []))],
+      visitIds: [...new Set([...rows.flatMap(({ visitId }) => visitId ?? []), ...removed.visits])],
       about: [
-        ...new Set([...rows.filter(({ visitId }) => visitId === null), ...before].flatMap(({ about }) => about ?? [])),
+        ...new Set([
+          ...[...rows.filter(({ visitId }) => visitId === null), ...before].flatMap(({ about }) => about ?? []),
+          ...removed.customers,
+          ...removed.machines,
+        ]),
       ],
       newest: rows.reduce((most, row) => Math.max(most, row.arrival), arrival),
     }
+  }
+
+  /** Whose data were removed since: their lines changed in their places. */
+  private async removedAfter(arrival: number): Promise<Forgotten> {
+    const rows = await this.db
+      .select({ entry: entries.entry })
+      .from(entries)
+      .where(and(isNull(entries.visitId), eq(entries.kind, 'customer-forgotten'), sql`${entries.arrival} > ${arrival}`))
+    return forgottenIn(rows.map(({ entry }) => entry))
   }
 
   /** Every visit's, customer's and machine's id. */

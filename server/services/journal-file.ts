@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { open, type FileHandle } from 'node:fs/promises'
+import { open, rename, rm, type FileHandle } from 'node:fs/promises'
 import { dirname, join } from 'node:path'
 import type { Entry } from '../../core/visit/entry'
 
@@ -30,13 +30,14 @@ export interface JournalChunk {
 /**
  * The journal file: one entry a line, flushed to the disk before anything is acknowledged. The embedded database never
  * syncs; this does.
- * It is also the simplest backup and an open format. Lines are only ever added at its end.
+ * It is also the simplest backup and an open format. Lines are only ever added at its end, but where a customer's data
+ * are removed: then it is written anew.
  */
 export class JournalFile {
   private lines = 0
 
   private constructor(
-    private readonly handle: FileHandle,
+    private handle: FileHandle,
     readonly path: string,
     private size: number,
   ) {}
@@ -128,6 +129,53 @@ export class JournalFile {
       room = CHUNK_BYTES
       yield { bytes: buffer.subarray(0, taken), end: at }
     }
+  }
+
+  /**
+   * Writes the file anew with some of its lines changed: whole and on the disk beside its place first, then put there.
+   * Nothing may be appended meanwhile. A refusal leaves the file as it was.
+   *
+   * @param change a line as text without its end; the same one where it stays
+   * @returns how many lines were changed
+   */
+  async rewrite(change: (line: string) => string): Promise<number> {
+    const beside = `${this.path}.anew`
+    let changed = 0
+    let size = 0
+    try {
+      const fresh = await open(beside, 'w')
+      try {
+        for await (const { bytes } of this.chunks()) {
+          // Byte by byte: a line that stays is written as it lies there, whatever it is.
+          const lines = bytes
+            .toString('latin1')
+            .split('\n')
+            .map((raw) => {
+              const line = Buffer.from(raw, 'latin1').toString('utf8')
+              const written = change(line)
+              if (written === line) return raw
+              changed++
+              return Buffer.from(written).toString('latin1')
+            })
+          const written = Buffer.from(lines.join('\n'), 'latin1')
+          await fresh.appendFile(written)
+          size += written.length
+        }
+        await fresh.sync()
+      } finally {
+        await fresh.close()
+      }
+      if (changed > 0) await rename(beside, this.path)
+    } finally {
+      await rm(beside, { force: true })
+    }
+    if (changed === 0) return 0
+    await syncFolder(dirname(this.path))
+    const before = this.handle
+    this.handle = await open(this.path, 'a+')
+    this.size = size
+    await before.close()
+    return changed
   }
 
   async close(): Promise<void> {

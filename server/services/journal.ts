@@ -3,6 +3,10 @@ import { isDeepStrictEqual } from 'node:util'
 import type { Entry } from '../../core/visit/entry'
 import { liftEntry } from '../../core/visit/lift'
 import { InputError, type FieldProblem } from '../../core/validation/input-error'
+import { OF_SERVER } from '../../core/people/roles'
+import { asKept, withVisits, type Forgotten } from '../../core/visit/forgotten'
+import { ofKind } from '../../core/visit/of-kind'
+import type { Left } from '../database/forgetting'
 import type { Repository } from '../database/repository'
 import type { JournalFile, JournalMark } from './journal-file'
 import { registerProblems, unknownInRegister } from './register-fit'
@@ -18,10 +22,24 @@ export interface Appended {
 /** Pictures that come with the entries: known by hash, and kept only if the entries are. */
 export interface ComingPictures {
   hashes: ReadonlySet<string>
-  keep: () => Promise<void>
+  /** @param wanted those that the lines speak of, as they are kept */
+  keep: (wanted: ReadonlySet<string>) => Promise<void>
   dropFresh: () => Promise<void>
 }
 
+/** Where pictures are, as far as a journal asks. */
+export interface KnownPictures {
+  has: (hash: string) => Promise<boolean>
+  forget: (hashes: readonly string[]) => Promise<void>
+}
+const NO_PICTURES: KnownPictures = { has: async () => false, forget: async () => undefined }
+
+/** What hung on lines that were removed and is still to be dropped where it is kept. */
+export const LEFT = 'forgetting-left'
+const merged = (one: Left = { pictures: [], mails: [] }, other: Left): Left => ({
+  pictures: [...new Set([...one.pictures, ...other.pictures])],
+  mails: [...new Set([...one.mails, ...other.mails])],
+})
 /** How far the journal file is taken in, as the database remembers it. */
 export const CHECKPOINT = 'journal-checkpoint'
 
@@ -39,7 +57,7 @@ export class Journal {
   constructor(
     private readonly repository: Repository,
     private readonly file: JournalFile | undefined,
-    private readonly hasPicture: (hash: string) => Promise<boolean> = async () => false,
+    private readonly pictures: KnownPictures = NO_PICTURES,
   ) {}
 
   /**
@@ -65,38 +83,102 @@ export class Journal {
     return this.queue.add(() => this.appendNow(entries, pictures))
   }
 
-  private async appendNow(entries: readonly Entry[], pictures?: ComingPictures): Promise<Appended> {
-    const before = this.file?.position
-    let written: JournalMark | undefined
-    try {
-      const appended = await this.repository.transaction(async (repository) => {
-        await repository.holdAppends()
-        const stored = await repository.entriesById([
-          ...new Set(
-            entries.flatMap(({ id, supersedes, settles }) => [
-              id,
-              ...(supersedes ? [supersedes] : []),
-              ...(settles ?? []),
-            ]),
-          ),
-        ])
-        const { fresh, known } = sorted(entries, stored)
-        await this.checkFit(repository, entries, fresh, stored, pictures?.hashes)
-        await repository.insert(fresh)
-        if (fresh.length > 0) await repository.tellArrival()
-        await pictures?.keep()
-        if (this.file && fresh.length > 0) {
-          written = await this.file.append(fresh)
-          await repository.setMeta(CHECKPOINT, written)
-        }
-        return { accepted: fresh.map(({ id }) => id), known }
+  /**
+   * Takes everything of customers out of every line, where the journal says, or these lines say, that their data were
+   * removed; done again it changes nothing more. Their pictures and mails are left to whoever keeps those.
+   *
+   * @param lines what is written of it, by the server itself
+   * @returns what hung on those lines alone
+   */
+  forget(lines: readonly Entry[] = []): Promise<Left> {
+    return this.queue.add(async () => {
+      const left = await this.written(async (repository) => {
+        await repository.insert(lines)
+        const removed = await repository.removeForgotten(await repository.allForgotten())
+        await repository.setMeta(LEFT, merged(await repository.meta<Left>(LEFT), removed))
+        return { fresh: lines, said: removed }
       })
-      this.counted += appended.accepted.length
+      const forgotten = await this.repository.allForgotten()
+      if (this.file && (await this.file.rewrite((line) => keptText(line, forgotten))) > 0)
+        await this.repository.setMeta(CHECKPOINT, await this.file.mark())
+      return left
+    })
+  }
+
+  private async appendNow(sent: readonly Entry[], pictures?: ComingPictures): Promise<Appended> {
+    try {
+      const { entries, appended } = await this.written(async (repository) => {
+        const forgotten = await this.forgottenAmong(repository, sent)
+        const kept = sent.map((entry) => asKept(entry, forgotten))
+        const { fresh, known } = await this.insertFitting(repository, kept, pictures)
+        return { fresh, said: { entries: kept, appended: { accepted: fresh.map(({ id }) => id), known } } }
+      })
+      const gone = picturesIn(sent).filter((hash) => !picturesIn(entries).includes(hash))
+      if (gone.length > 0) await this.pictures.forget(await this.repository.picturesOfNobody(gone))
       return appended
     } catch (error) {
-      // The database took it all back at the end: so does the file, before anybody is told.
-      if (written && before) await this.file?.cutBackTo(before)
       await pictures?.dropFresh()
+      throw error
+    }
+  }
+
+  /** Whose data were removed, with the visits of these lines that are at theirs: a device may not have heard of it. */
+  private async forgottenAmong(repository: Repository, sent: readonly Entry[]): Promise<Forgotten> {
+    const { forgotten } = await repository.forgotten()
+    if (forgotten.customers.size === 0) return forgotten
+    const open = await repository.openedVisits([...new Set(sent.flatMap(({ visitId }) => visitId ?? []))])
+    const theirs = [
+      ...[...open].map(([id, { customerId }]) => ({ id, customerId })),
+      ...ofKind(sent, 'visit-opened').map(({ visitId, body }) => ({
+        id: visitId as string,
+        customerId: body.customer.id,
+      })),
+    ].filter(({ customerId }) => forgotten.customers.has(customerId))
+    return withVisits(
+      forgotten,
+      theirs.map(({ id }) => id),
+    )
+  }
+
+  private async insertFitting(
+    repository: Repository,
+    entries: readonly Entry[],
+    pictures: ComingPictures | undefined,
+  ): Promise<{ fresh: Entry[]; known: string[] }> {
+    const named = entries.flatMap(({ id, supersedes, settles = [] }) => [
+      id,
+      ...(supersedes ? [supersedes] : []),
+      ...settles,
+    ])
+    const stored = await repository.entriesById([...new Set(named)])
+    const { fresh, known } = sorted(entries, stored)
+    await this.checkFit(repository, entries, fresh, stored, pictures?.hashes)
+    await repository.insert(fresh)
+    await pictures?.keep(new Set(picturesIn(entries)))
+    return { fresh, known }
+  }
+
+  /** Writes in one transaction and at the file's end; what either refuses is in neither. */
+  private async written<T>(
+    write: (repository: Repository) => Promise<{ fresh: readonly Entry[]; said: T }>,
+  ): Promise<T> {
+    const before = this.file?.position
+    let mark: JournalMark | undefined
+    try {
+      const { fresh, said } = await this.repository.transaction(async (repository) => {
+        await repository.holdAppends()
+        const done = await write(repository)
+        if (done.fresh.length === 0) return done
+        await repository.tellArrival()
+        mark = await this.file?.append(done.fresh)
+        if (mark) await repository.setMeta(CHECKPOINT, mark)
+        return done
+      })
+      this.counted += fresh.length
+      return said
+    } catch (error) {
+      // The database took it all back at the end: so does the file, before anybody is told.
+      if (mark && before) await this.file?.cutBackTo(before)
       throw error
     }
   }
@@ -119,6 +201,8 @@ export class Journal {
     )
     for (const entry of accepted) {
       const at = (field: string) => `entries.${places.get(entry.id)}.${field}`
+      if (OF_SERVER.has(entry.kind))
+        problems.push({ field: at('kind'), value: entry.kind, expected: 'a kind of line that is sent' })
       problems.push(...visitProblems(entry, open, at), ...registerProblems(entry, unknown, at))
       for (const [field, id] of targetsOf(entry))
         problems.push(...supersedingProblems(entry, id, stored.get(id) ?? inBatch.get(id), at(field)))
@@ -126,7 +210,7 @@ export class Journal {
         entry.kind === 'photo' &&
         !photos.has(entry.body.hash) &&
         !coming?.has(entry.body.hash) &&
-        !(await this.hasPicture(entry.body.hash))
+        !(await this.pictures.has(entry.body.hash))
       ) {
         problems.push({
           field: at('body.hash'),
@@ -138,6 +222,26 @@ export class Journal {
     if (problems.length > 0) throw new InputError(problems)
   }
 }
+
+const picturesIn = (entries: readonly Entry[]): string[] => ofKind(entries, 'photo').map(({ body }) => body.hash)
+
+/** What stands in the file where a line that was none spoke of somebody whose data were removed. */
+const NO_LINE = JSON.stringify({ removed: true })
+
+/** A line of the file as it is kept. */
+export function keptText(text: string, forgotten: Forgotten): string {
+  // Most lines speak of nobody who was forgotten: they are not even read.
+  const known = Object.values(forgotten) as ReadonlySet<string>[]
+  if (!text.match(UUID)?.some((id) => known.some((ids) => ids.has(id.toLowerCase())))) return text
+  try {
+    const line = JSON.parse(text) as Entry
+    const kept = asKept(line, forgotten)
+    return kept === line ? text : JSON.stringify(kept)
+  } catch {
+    return NO_LINE
+  }
+}
+const UUID = /[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}/gi
 
 /** New entries and those that are there already. */
 function sorted(entries: readonly Entry[], stored: ReadonlyMap<string, Entry>): { fresh: Entry[]; known: string[] } {
@@ -219,6 +323,8 @@ function supersedingProblems(entry: Entry, id: string, target: Entry | undefined
   if (entry.kind === 'retracted' && target.kind === 'visit-opened')
     return [{ field, value: id, expected: 'the entry that opens the visit cannot be taken back, only corrected' }]
   const settlesRetraction = field.includes('settles') && target.kind === 'retracted'
+  if (OF_SERVER.has(target.kind))
+    return [{ field, value: id, expected: 'a line that can be taken back: this one says what was removed' }]
   if (entry.kind !== 'retracted' && target.kind !== entry.kind && !settlesRetraction)
     return [{ field, value: id, expected: `an entry of the same kind, ${entry.kind}` }]
   return []

@@ -1,10 +1,11 @@
 import type { Entry } from '../../core/visit/entry'
+import { asKept, forgottenIn, NOBODY, type Forgotten } from '../../core/visit/forgotten'
 import type { BulkLoad } from '../database/bulk-load'
 import type { Repository } from '../database/repository'
 import { PROJECTION_VERSION } from '../database/projection'
 import { CHECKPOINT, sameEntry } from './journal'
 import type { JournalChunk, JournalFile, JournalMark } from './journal-file'
-import type { EntryLine, ReadLines, SetAside } from './journal-lines'
+import { readLines, type EntryLine, type ReadLines, type SetAside } from './journal-lines'
 import type { RejectedFile } from './rejected-file'
 
 /** Which version of the lists stands in the database; `BUILDING` while they are being built. */
@@ -82,6 +83,7 @@ class Reading {
   private takenIn = 0
   private readonly touched = new Set<string>()
   private readonly seen: Set<string> | undefined
+  private forgotten: Forgotten = NOBODY
   private things: Awaited<ReturnType<Repository['knownThings']>> = { visits: new Set(), customers: new Set() }
 
   /** @param inDatabase entries that the database has, where the whole file is read */
@@ -100,12 +102,34 @@ class Reading {
     if (this.from === undefined) await rejected.replace([])
     if (file.position.bytes > (this.from?.bytes ?? 0)) {
       this.things = await repository.knownThings()
+      this.forgotten = await this.whoWasForgotten()
       await this.readOn()
     }
     file.startAt(this.lines)
     const filled = this.seen ? await this.fillFile(this.seen) : 0
     await repository.setMeta(CHECKPOINT, await file.mark())
     return { takenIn: this.takenIn, filled, whole: this.from === undefined, touched: this.touched }
+  }
+
+  /** By either side: lines of these may be whole on one and not on the other, and are the same line all the same. */
+  private async whoWasForgotten(): Promise<Forgotten> {
+    const { file, repository } = this.sides
+    const inDatabase = (await repository.forgotten()).forgotten
+    if (this.from) return inDatabase
+    const said: Entry[] = []
+    for await (const { bytes } of file.chunks()) {
+      if (!bytes.includes('"customer-forgotten"')) continue
+      const lines = bytes
+        .toString('utf8')
+        .split('\n')
+        .filter((line) => line.includes('"customer-forgotten"'))
+      said.push(
+        ...lines.flatMap((line) => readLines(Buffer.from(line)).entries.map(({ json }) => JSON.parse(json) as Entry)),
+      )
+    }
+    const inFile = forgottenIn(said)
+    const both = (of: keyof Forgotten) => new Set([...inDatabase[of], ...inFile[of]])
+    return { customers: both('customers'), machines: both('machines'), visits: both('visits') }
   }
 
   /** Chunks are checked elsewhere, a few ahead, and taken in here in their order. */
@@ -139,7 +163,7 @@ class Reading {
     })
     const mark: JournalMark = { ...(await file.markAt(end)), lines: this.lines + lines }
     const fresh = await this.put(fitting, mark)
-    if (fresh < fitting.length) aside.push(...(await differing(repository, fitting)))
+    if (fresh < fitting.length) aside.push(...(await differing(repository, fitting, this.forgotten)))
     if (fresh > 0) for (const { visitId } of fitting) if (visitId) this.touched.add(visitId)
     this.takenIn += fresh
     await rejected.add(aside.sort((a, b) => a.line - b.line).map((each) => ({ ...each, line: this.lines + each.line })))
@@ -186,9 +210,15 @@ class Reading {
 }
 
 /** Lines that say something else than what is kept under their id: the database's own, or an earlier line's. */
-async function differing(repository: Repository, lines: readonly EntryLine[]): Promise<SetAside[]> {
+async function differing(
+  repository: Repository,
+  lines: readonly EntryLine[],
+  forgotten: Forgotten,
+): Promise<SetAside[]> {
   const stored = await repository.entriesById(lines.map(({ id }) => id))
+  const asTheyAreKept = (id: string, json: string) =>
+    [stored.get(id) as Entry, JSON.parse(json) as Entry].map((entry) => asKept(entry, forgotten)) as [Entry, Entry]
   return lines
-    .filter(({ id, json }) => !sameEntry(stored.get(id) as Entry, JSON.parse(json) as Entry))
+    .filter(({ id, json }) => !sameEntry(...asTheyAreKept(id, json)))
     .map(({ line, json }) => ({ line, reason: 'another content is kept under its id', text: json }))
 }

@@ -60,6 +60,7 @@ export async function customerView(
     twins: await register.twinsOf([id]),
     merged: await register.mergedInto('customer', id),
     open: await register.openVisitsOf(id),
+    ...((await repository.forgotten()).forgotten.customers.has(id) ? { isForgotten: true } : {}),
     visits: (await repository.visitsOfCustomer(id, MOST_VISITS)).map(toldVisitOf),
   }
 }

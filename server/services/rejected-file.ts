@@ -35,6 +35,12 @@ export class RejectedFile {
     await appendFile(this.path, written(more))
   }
 
+  /** Some of what lies here is changed, whole or not at all. */
+  async change(change: (text: string) => string): Promise<void> {
+    const all = this.known.map((each) => ({ ...each, text: change(each.text) }))
+    if (all.some(({ text }, index) => text !== this.known[index]?.text)) await this.replace(all)
+  }
+
   /** The lines of a journal that was read from its beginning: they replace what was known, whole or not at all. */
   async replace(all: readonly SetAside[]): Promise<void> {
     this.known = [...all]

@@ -10,6 +10,7 @@ import { Search } from '../database/search'
 import { lockDataFolder } from './data-lock'
 import { heavyWork, type HeavyWork } from './heavy-work'
 import { LiveLines } from './live-lines'
+import { carryOutForgetting } from './forget'
 import { Journal } from './journal'
 import { JournalFile, JOURNAL_NAME } from './journal-file'
 import type { SetAside } from './journal-lines'
@@ -119,7 +120,9 @@ export async function openShopApp({
     if (report) for (const sentence of sentencesOf(report)) say(sentence)
     const people = new People(embedded ? new PeopleFile(folder) : new PeopleTable(connection), slowHash)
     say(whoSentence(await people.isAnybody()))
-    const journal = new Journal(repository, file, (hash) => photos.has(hash))
+    const journal = new Journal(repository, file, photos)
+    const outlet = new MailOutlet(join(folder, 'outlet'), smtp)
+    await carryOutForgetting({ repository, journal, photos, outlet, dataDir: folder }, report)
     // Counting a million rows takes as long as the rest of a warm start; the number of the newest line is known at
     // once.
     const newest = await repository.newestArrival()
@@ -142,7 +145,7 @@ export async function openShopApp({
       forecasts: new ForecastBook(),
       roads: new ValleyRoads(),
       work,
-      outlet: new MailOutlet(join(folder, 'outlet'), smtp),
+      outlet,
       people,
       kind: connection.kind,
       dataDir: folder,

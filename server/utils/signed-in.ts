@@ -190,9 +190,13 @@ export async function writerOf(event: H3Event, typed: string): Promise<Writer> {
 }
 
 /** Data of customers leave the shop as a file: where people sign in the owner can read by whom, and when. */
-export async function noteFile(event: H3Event, what: string): Promise<void> {
+export const noteFile = (event: H3Event, what: string): Promise<void> => noted(event, 'exported', what)
+/** Data of a customer were removed; of whom is not said again. */
+export const noteForgotten = (event: H3Event): Promise<void> => noted(event, 'forgotten', 'those of a customer')
+
+async function noted(event: H3Event, done: 'exported' | 'forgotten', what: string): Promise<void> {
   const who = await whoAsks(event)
   if (!who || who.isAlone) return
   const { people } = await useShopApp()
-  await people.note('exported', who.person.id, what)
+  await people.note(done, who.person.id, what)
 }

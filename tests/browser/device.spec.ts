@@ -1,7 +1,8 @@
 import type { Browser, BrowserContext, Page } from '@playwright/test'
 import { join } from 'node:path'
 import type { Entry } from '../../core/visit/entry'
-import { temporaryFolder } from '../server/serve'
+import { v7 as uuidv7 } from 'uuid'
+import { post, temporaryFolder } from '../server/serve'
 import { kept } from './device'
 import { expectSheet, hummingJob } from './humming-job'
 import { nextBuild } from './next-build'
@@ -127,3 +128,62 @@ test(
     newer.remove()
   },
 )
+
+test('all that is kept of a customer: not while a visit is open, as a file, removed for good, from a device too', async ({
+  page,
+  context,
+  shop,
+}) => {
+  const [opening] = await keptAt(shop.url, shop.lido, 'visit-opened')
+  const { id, name } = (opening as NonNullable<typeof opening>).body.customer
+  await fixClock(page)
+  await page.goto(shop.url)
+  await kept(page)
+  expect(await page.evaluate(keptHere)).toContain(name)
+
+  const owner = await opened(context, `${shop.url}/pumps/customers/${id}`)
+  await owner.getByTestId('ask-forget').click()
+  await expect(owner.getByTestId('still-open')).toContainText('not done yet')
+  await owner.keyboard.press('Escape')
+  const { open } = (await (await fetch(`${shop.url}/api/customers/${id}`)).json()) as { open: string[] }
+  const entries = open.map((visitId) => ({
+    id: uuidv7(),
+    visitId,
+    kind: 'cancelled',
+    at: new Date().toISOString(),
+    author: 'test',
+    body: { why: 'they moved away' },
+  }))
+  expect((await post(`${shop.url}/api/entries`, { entries })).status).toBe(200)
+
+  // What was called off is heard here: nothing is open any more.
+  await expect(owner.getByTestId('customer-visits')).toContainText('called off')
+  const file = owner.waitForEvent('download')
+  await owner.getByTestId('customer-data').click()
+  expect((await file).suggestedFilename()).toBe(`${id.slice(0, 8)}.customer.json`)
+  await owner.getByTestId('ask-forget').click()
+  await owner.getByTestId('forget-name').fill('somebody else')
+  await expect(owner.getByTestId('forget')).toBeDisabled()
+  await owner.getByTestId('forget-name').fill(name)
+  await owner.getByTestId('forget').click()
+  await expect(owner.getByTestId('is-forgotten')).toBeVisible()
+  await expect(owner.getByTestId('new-visit-here')).toHaveCount(0)
+  await expect(owner.getByRole('heading', { level: 1 })).toHaveText('Former customer')
+  await expect.poll(() => page.evaluate(keptHere)).not.toContain(name)
+})
+
+/** Everything that this browser keeps of the shop, as text. */
+function keptHere(): Promise<string> {
+  return new Promise((done) => {
+    const opening = indexedDB.open('pike-lamp.shop')
+    opening.onsuccess = () => {
+      const store = opening.result
+      const transaction = store.transaction(['visits', 'machines', 'customers', 'facts'])
+      const all = [...store.objectStoreNames].map((each) => transaction.objectStore(each).getAll())
+      transaction.oncomplete = () => {
+        store.close()
+        done(JSON.stringify(all.map(({ result }) => result as unknown)))
+      }
+    }
+  })
+}

@@ -24,6 +24,8 @@ const ROUTES: Readonly<Record<string, readonly Role[] | 'anyone'>> = {
   'GET /api/metrics': OWNER,
   'GET /api/calendar.ics': SHOP,
   'GET /api/customers/[id]': SHOP,
+  'DELETE /api/customers/[id]': OWNER,
+  'GET /api/customers/[id]/data.json': OFFICE,
   'GET /api/day': SHOP,
   'GET /api/day.ics': SHOP,
   'POST /api/device': SHOP,

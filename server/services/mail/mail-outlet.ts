@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs'
-import { readFile } from 'node:fs/promises'
+import { readFile, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import { createTransport } from 'nodemailer'
 import { writeWhole } from '../whole-file'
@@ -67,6 +67,11 @@ export class MailOutlet {
   /** A mail that left, as its file. */
   async get(id: string): Promise<Buffer | undefined> {
     return readFile(this.pathOf(id)).catch(() => undefined)
+  }
+
+  /** Removes what is kept of mails that left. */
+  async forget(ids: readonly string[]): Promise<void> {
+    for (const id of ids) await rm(this.pathOf(id), { force: true })
   }
 
   private pathOf(id: string): string {

@@ -58,6 +58,11 @@ export class PhotoStore {
     return isHash(hash) && this.keeper.has(hash)
   }
 
+  /** Removes pictures for good. */
+  async forget(hashes: readonly string[]): Promise<void> {
+    for (const hash of hashes) if (isHash(hash)) await this.keeper.forget(hash)
+  }
+
   /** Where they lie, in words for whoever started the server. */
   get place(): string {
     return this.keeper.place
@@ -70,8 +75,9 @@ export class PhotoStore {
     const fresh: string[] = []
     return {
       hashes: new Set(pictures.map(({ hash }) => hash)),
-      keep: async () => {
-        for (const { hash, bytes } of pictures) if (await this.keeper.keep(hash, bytes)) fresh.push(hash)
+      keep: async (wanted) => {
+        for (const { hash, bytes } of pictures)
+          if (wanted.has(hash) && (await this.keeper.keep(hash, bytes))) fresh.push(hash)
       },
       dropFresh: async () => {
         for (const hash of fresh) await this.keeper.drop(hash)

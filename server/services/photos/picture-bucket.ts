@@ -60,8 +60,16 @@ export class PictureBucket implements PictureKeeper {
     // Another server may have been given the same one meanwhile; one that nobody speaks of does no harm.
   }
 
+  async forget(hash: string): Promise<void> {
+    await this.ask('DELETE', hash)
+  }
+
   /** @returns nothing where there is no such object */
-  private async ask(method: 'GET' | 'HEAD' | 'PUT', hash: string, body?: Uint8Array): Promise<Response | undefined> {
+  private async ask(
+    method: 'GET' | 'HEAD' | 'PUT' | 'DELETE',
+    hash: string,
+    body?: Uint8Array,
+  ): Promise<Response | undefined> {
     const response = await this.client
       .fetch(`${this.url}/${hash}`, { method, ...(body ? { body: new Uint8Array(body) } : {}) })
       .catch((error: unknown) => {

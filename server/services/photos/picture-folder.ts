@@ -36,6 +36,10 @@ export class PictureFolder implements PictureKeeper {
     await rm(this.pathOf(hash), { force: true })
   }
 
+  forget(hash: string): Promise<void> {
+    return this.drop(hash)
+  }
+
   private pathOf(hash: string): string {
     return join(this.folder, hash.slice(0, 2), hash)
   }

@@ -10,6 +10,8 @@ export interface PictureKeeper {
   keep: (hash: string, bytes: Uint8Array) => Promise<boolean>
   /** Gives up a picture that was kept for lines which were refused then, where nobody else can have kept it since. */
   drop: (hash: string) => Promise<void>
+  /** Removes a picture for good: somebody's data are removed, and no line speaks of it. */
+  forget: (hash: string) => Promise<void>
 }
 
 /** Is this the SHA-256 of something, as it names a picture? */

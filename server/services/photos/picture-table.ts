@@ -26,4 +26,8 @@ export class PictureTable implements PictureKeeper {
   async drop(): Promise<void> {
     // Another server may have been given the same one meanwhile; one that nobody speaks of does no harm.
   }
+
+  forget(hash: string): Promise<void> {
+    return this.repository.dropPicture(hash)
+  }
 }

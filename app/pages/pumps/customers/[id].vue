@@ -71,15 +71,17 @@ useHead({ title: computed(() => `${view.value?.customer.name ?? 'Customer'} · P
         <section aria-labelledby="machines-title">
           <div class="flex flex-wrap items-baseline justify-between gap-3">
             <h2 id="machines-title" class="text-[1.2rem]">{{ counted(view.machines.length, 'machine') }}</h2>
-            <button type="button" class="button ml-auto" data-testid="new-machine-here" @click="askMachine">
-              New machine
-            </button>
-            <NuxtLink
-              class="button"
-              :to="{ path: '/visits/new', query: { customer: view.customer.id } }"
-              data-testid="new-visit-here"
-              >New visit</NuxtLink
-            >
+            <template v-if="!view.isForgotten">
+              <button type="button" class="button ml-auto" data-testid="new-machine-here" @click="askMachine">
+                New machine
+              </button>
+              <NuxtLink
+                class="button"
+                :to="{ path: '/visits/new', query: { customer: view.customer.id } }"
+                data-testid="new-visit-here"
+                >New visit</NuxtLink
+              >
+            </template>
           </div>
           <MachineRows class="mt-2 border-b border-rule" :machines="view.machines" />
           <p v-if="view.machines.length === 0" class="mt-2 text-slate">
@@ -102,7 +104,15 @@ useHead({ title: computed(() => `${view.value?.customer.name ?? 'Customer'} · P
             </ul>
           </template>
         </section>
-        <div>
+        <p
+          v-if="view.isForgotten"
+          role="status"
+          class="self-start border-l-4 border-ink pl-3"
+          data-testid="is-forgotten"
+        >
+          The data of this customer were removed. What was measured, done and charged stays, under no name.
+        </p>
+        <div v-else>
           <section aria-labelledby="who-title">
             <h2 id="who-title" class="text-[1.2rem]">Who and where</h2>
             <p>{{ view.customer.place || 'no address yet' }}</p>
@@ -149,6 +159,7 @@ useHead({ title: computed(() => `${view.value?.customer.name ?? 'Customer'} · P
             </p>
           </section>
           <TwinsNote v-for="twins in view.twins" :key="twins.other.id" class="mt-6" :twins="twins" @done="decided" />
+          <CustomerData :view="view" @removed="load" />
         </div>
       </div>
       <SmallDialog

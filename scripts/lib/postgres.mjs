@@ -1,5 +1,5 @@
 import { spawn, spawnSync } from 'node:child_process'
-import { chownSync, existsSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
+import { chownSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -18,8 +18,13 @@ export function postgresBin() {
 /**
  * Starts a private cluster on loopback in a folder of its own, with a password where one is asked for. PostgreSQL
  * refuses to run as root, so root lends it the postgres user.
+ *
+ * `kill` ends it and all its processes at once, `again` starts it on what that left.
+ *
+ * @param {{ password?: string, fsync?: boolean }} options `fsync`: it flushes what it acknowledges, as one that is
+ *   meant to keep it
  */
-export async function startPostgres({ password } = {}) {
+export async function startPostgres({ password, fsync = false } = {}) {
   const bin = postgresBin()
   if (!bin) throw new Error('PostgreSQL is not installed; npm test installs it from Debian’s packages.')
   const folder = mkdtempSync(join(tmpdir(), 'pike-lamp-postgres-'))
@@ -57,20 +62,60 @@ export async function startPostgres({ password } = {}) {
     '-c',
     'listen_addresses=127.0.0.1',
     '-c',
-    'fsync=off',
+    `fsync=${fsync ? 'on' : 'off'}`,
   ])
-  const child = spawn(postgres, args, { stdio: ['ignore', 'ignore', 'pipe'], cwd: '/' })
-  let log = ''
-  child.stderr.on('data', (chunk) => {
-    log += chunk
-  })
   const url = `postgresql://pike${password ? `:${password}` : ''}@127.0.0.1:${port}/postgres`
-  for (let attempt = 0; attempt < 200; attempt++) {
-    if (/ready to accept connections/.test(log)) return { url, stop: () => stop(child, data, folder, command) }
-    if (child.exitCode !== null) break
-    await new Promise((wait) => setTimeout(wait, 50))
+  let child
+  const begin = async () => {
+    child = spawn(postgres, args, { stdio: ['ignore', 'ignore', 'pipe'], cwd: '/' })
+    let log = ''
+    child.stderr.on('data', (chunk) => {
+      log += chunk
+    })
+    for (let attempt = 0; attempt < 400; attempt++) {
+      if (/ready to accept connections/.test(log)) return
+      if (child.exitCode !== null) break
+      await new Promise((wait) => setTimeout(wait, 50))
+    }
+    throw new Error(`The private PostgreSQL cluster did not start: ${log.slice(-500)}`)
   }
-  throw new Error(`The private PostgreSQL cluster did not start: ${log.slice(-500)}`)
+  await begin()
+  return {
+    url,
+    stop: () => stop(child, data, folder, command),
+    kill: () =>
+      new Promise((done) => {
+        child.once('exit', done)
+        killAll(data, child)
+      }),
+    again: begin,
+  }
+}
+
+/** The server and all that it has forked, at once: each is of the data folder, whose first line names the first. */
+function killAll(data, child) {
+  const main = Number(readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[0])
+  const ofMain = readdirSync('/proc')
+    .filter((name) => /^\d+$/.test(name))
+    .map(Number)
+    .filter((pid) => parentOf(pid) === main)
+  for (const pid of [main, ...ofMain]) {
+    try {
+      process.kill(pid, 'SIGKILL')
+    } catch {
+      // Gone already with the others.
+    }
+  }
+  if (child.pid !== main) child.kill('SIGKILL')
+}
+
+function parentOf(pid) {
+  try {
+    const stat = readFileSync(`/proc/${pid}/stat`, 'utf8')
+    return Number(stat.slice(stat.lastIndexOf(')') + 2).split(' ')[1])
+  } catch {
+    return undefined
+  }
 }
 
 function stop(child, data, folder, command) {

@@ -14,6 +14,8 @@ export type Db = PgDatabase<PgQueryResultHKT, typeof schema>
 export interface Connection {
   db: Db
   kind: 'embedded' | 'server'
+  /** It could not be opened, was set aside, and is empty: to be built anew from the journal. */
+  isAnew?: boolean
   bulkLoad?: BulkLoad
   /**
    * Hears that something was told on a channel by any server of this shop, or may have been while nobody could hear it.
@@ -34,6 +36,8 @@ export interface ConnectOptions {
   databaseUrl?: string
   /** A prepared, migrated folder that is copied when there is no database yet: much faster than making one. */
   templateDir?: string
+  /** What the embedded database holds stands elsewhere too: a damaged one is set aside, and begun anew. */
+  canBeBuiltAnew?: boolean
 }
 
 /**
@@ -138,13 +142,38 @@ async function hearServer(make: () => Client, channel: string, told: () => void)
   }
 }
 
-async function connectEmbedded({ dataDir, migrationsDir, templateDir }: ConnectOptions): Promise<Connection> {
+async function connectEmbedded(options: ConnectOptions): Promise<Connection> {
+  try {
+    return await openEmbedded(options)
+  } catch (error) {
+    if (!options.canBeBuiltAnew || !(error instanceof DatabaseTrouble) || error.code !== DAMAGED) throw error
+    await setDatabaseAside(options.dataDir)
+    return { ...(await openEmbedded(options)), isAnew: true }
+  }
+}
+
+const DAMAGED = 'DAMAGED'
+const FOLDER = 'database'
+/** Where a database lies that could not be opened, or not be trusted; the one of before goes. */
+const ASIDE = `${FOLDER}.damaged`
+
+export async function setDatabaseAside(dataDir: string): Promise<void> {
+  await dropDatabaseAside(dataDir)
+  await rename(join(dataDir, FOLDER), join(dataDir, ASIDE)).catch((error: NodeJS.ErrnoException) => {
+    if (error.code !== 'ENOENT') throw error
+  })
+}
+export async function dropDatabaseAside(dataDir: string): Promise<void> {
+  await rm(join(dataDir, ASIDE), { recursive: true, force: true })
+}
+
+async function openEmbedded({ dataDir, migrationsDir, templateDir }: ConnectOptions): Promise<Connection> {
   const [{ PGlite }, { drizzle }, { migrate }] = await Promise.all([
     import('@electric-sql/pglite'),
     import('drizzle-orm/pglite'),
     import('drizzle-orm/pglite/migrator'),
   ])
-  const folder = join(dataDir, 'database')
+  const folder = join(dataDir, FOLDER)
   await mkdir(dataDir, { recursive: true })
   if (!existsSync(folder) && templateDir && existsSync(templateDir)) await copyTemplate(templateDir, folder)
   try {
@@ -164,10 +193,10 @@ async function connectEmbedded({ dataDir, migrationsDir, templateDir }: ConnectO
     throw (
       troubleOf(error) ??
       new DatabaseTrouble(
-        `The database in ${folder} is damaged and cannot be opened. Move that folder aside and start again: it ` +
-          'is built anew from journal.jsonl, which holds every line.',
+        `The database in ${folder} is damaged and cannot be opened, and there is no journal.jsonl to build it anew ` +
+          'from. Put that file back, or restore a backup into another folder.',
         503,
-        'DAMAGED',
+        DAMAGED,
       )
     )
   }

@@ -8,6 +8,19 @@ export class DataFolderBusy extends Error {}
 interface Holder {
   pid: number
   started: string
+  /** Which start of the machine it was; absent where the system does not say, and in locks of before. */
+  boot?: string
+}
+
+/**
+ * How the folder was left: given back; by a server that was killed, of which the system kept all that was written; or
+ * with the machine going down under it, after which only what was flushed to the disk is certain.
+ */
+export type Left = 'closed' | 'killed' | 'power-lost'
+export interface DataLock {
+  left: Left
+  /** Gives the lock back. */
+  release: () => void
 }
 
 /**
@@ -17,16 +30,18 @@ interface Holder {
  * names a process and its
  * start, so that one left behind by a killed server is known as stale at once and taken over.
  *
- * @returns a function that gives the lock back
  * @throws DataFolderBusy when a living server holds it
  */
-export async function lockDataFolder(dataDir: string): Promise<() => void> {
+export async function lockDataFolder(dataDir: string): Promise<DataLock> {
   await mkdir(dataDir, { recursive: true })
   const file = join(dataDir, 'server.lock')
-  const mine: Holder = { pid: process.pid, started: startOf(process.pid) ?? '' }
+  const boot = bootId()
+  const mine: Holder = { pid: process.pid, started: startOf(process.pid) ?? '', ...(boot ? { boot } : {}) }
+  let left: Left = 'closed'
   for (let attempt = 0; attempt < 5; attempt++) {
-    if (await createExclusively(file, mine)) return () => releaseLock(file, mine)
+    if (await createExclusively(file, mine)) return { left, release: () => releaseLock(file, mine) }
     const holder = await readHolder(file)
+    left = holder?.boot !== undefined && boot !== undefined && holder.boot !== boot ? 'power-lost' : 'killed'
     if (holder && isAlive(holder))
       throw new DataFolderBusy(
         `The data folder ${dataDir} is in use by another Pike Lamp server (process ${holder.pid}). Stop that one ` +
@@ -88,7 +103,9 @@ function releaseLock(file: string, mine: Holder): void {
   }
 }
 
-function isAlive({ pid, started }: Holder): boolean {
+function isAlive({ pid, started, boot }: Holder): boolean {
+  // No process outlives its machine, whatever number is used again.
+  if (boot !== undefined && boot !== (bootId() ?? boot)) return false
   try {
     process.kill(pid, 0)
   } catch (error) {
@@ -104,6 +121,15 @@ function startOf(pid: number): string | undefined {
   try {
     const stat = readFileSync(`/proc/${pid}/stat`, 'utf8')
     return stat.slice(stat.lastIndexOf(')') + 2).split(' ')[19]
+  } catch {
+    return undefined
+  }
+}
+
+/** Which start of this machine it is; undefined where the system does not say. */
+function bootId(): string | undefined {
+  try {
+    return readFileSync('/proc/sys/kernel/random/boot_id', 'utf8').trim()
   } catch {
     return undefined
   }

@@ -3,6 +3,7 @@ import type { Entry, EntryKind, EntryBodies, Writer } from '../../core/visit/ent
 import { nextLamport } from '../../core/visit/entry'
 import { validEntry } from '../../core/visit/entry-rules'
 import { REMOVED } from '../../core/visit/forgotten'
+import { dropDatabaseAside } from '../database/connect'
 import type { Left } from '../database/forgetting'
 import type { Repository } from '../database/repository'
 import { keptText, LEFT, type Journal } from './journal'
@@ -88,6 +89,7 @@ async function dropWhatIsLeft({ repository, photos, outlet, dataDir }: Keepers):
     await photos.forget(await repository.picturesOfNobody(left.pictures))
     await outlet.forget(left.mails)
   }
+  await dropDatabaseAside(dataDir)
   const rejected = await RejectedFile.open(dataDir)
   await rejected.change((text) => keptText(text, forgotten))
   await repository.setMeta(LEFT, { pictures: [], mails: [] } satisfies Left)

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import { open, rename, rm, type FileHandle } from 'node:fs/promises'
 import { dirname, join } from 'node:path'
 import type { Entry } from '../../core/visit/entry'
+import { flush } from './whole-file'
 
 export const JOURNAL_NAME = 'journal.jsonl'
 const NEWLINE = 0x0a
@@ -51,7 +52,7 @@ export class JournalFile {
     const handle = await open(path, 'a+')
     await mendTornLine(handle)
     await handle.sync()
-    await syncFolder(dirname(path))
+    await flush(dirname(path))
     return new JournalFile(handle, path, (await handle.stat()).size)
   }
 
@@ -170,7 +171,7 @@ export class JournalFile {
       await rm(beside, { force: true })
     }
     if (changed === 0) return 0
-    await syncFolder(dirname(this.path))
+    await flush(dirname(this.path))
     const before = this.handle
     this.handle = await open(this.path, 'a+')
     this.size = size
@@ -218,10 +219,4 @@ function isJson(text: string): boolean {
   } catch {
     return false
   }
-}
-
-async function syncFolder(folder: string): Promise<void> {
-  const handle = await open(folder, 'r')
-  await handle.sync().catch(() => undefined)
-  await handle.close()
 }

@@ -1,8 +1,8 @@
 import { existsSync } from 'node:fs'
-import { access, constants, mkdir } from 'node:fs/promises'
+import { access, constants, mkdir, stat } from 'node:fs/promises'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { connect, type Connection } from '../database/connect'
+import { connect, setDatabaseAside, type Connection } from '../database/connect'
 import { Dues } from '../database/dues'
 import { Register } from '../database/register'
 import { ARRIVED, Repository } from '../database/repository'
@@ -94,19 +94,25 @@ export async function openShopApp({
   const folder = resolve(dataDir)
   await writable(folder)
   const embedded = !databaseUrl
-  const release = embedded ? await lockDataFolder(folder) : () => undefined
-  const ends: (() => unknown)[] = [release]
+  const lock = embedded ? await lockDataFolder(folder) : undefined
+  const ends: (() => unknown)[] = [() => lock?.release()]
   let closing: Promise<void> | undefined
   /** Asked twice by a server that stops, done once; what cannot be closed keeps nothing else open. */
   const close = () => (closing ??= endAll(ends))
   try {
+    const hasJournal = embedded && (await hasLines(folder))
+    const lostPower = hasJournal && lock?.left === 'power-lost'
+    // The engine flushes nothing: of what it wrote last some may be on the disk and some not, and it cannot tell.
+    if (lostPower) await setDatabaseAside(folder)
     const connection = await connect({
       dataDir: folder,
+      canBeBuiltAnew: hasJournal,
       databaseUrl,
       migrationsDir,
       templateDir: templateDir ?? besideServer('../template', '../../.output/template'),
     })
     ends.push(() => connection.close())
+    if (lostPower || connection.isAnew) say(anewSentence(lostPower))
     const repository = new Repository(connection.db)
     const records = { known: () => repository.fileHashes(), ...(embedded ? {} : { table: repository }) }
     const photos = new PhotoStore(openPictures(folder, pictures, records), repository)
@@ -205,6 +211,18 @@ function modeSentence(folder: string, databaseUrl: string | undefined, pictures:
   return (
     `The shop’s lines are kept by the database server ${host}${pathname}, which other servers may share; its ` +
     `pictures ${pictures}.`
+  )
+}
+
+const anewSentence = (lostPower: boolean): string =>
+  (lostPower ? 'The machine went down while the shop was open' : 'The database was damaged') +
+  `: it is built anew from ${JOURNAL_NAME}, which holds every line. What there was of it lies beside it.`
+
+/** Has the journal file anything to build a database from? */
+async function hasLines(folder: string): Promise<boolean> {
+  return stat(join(folder, JOURNAL_NAME)).then(
+    ({ size }) => size > 0,
+    () => false,
   )
 }
 

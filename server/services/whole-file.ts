@@ -16,7 +16,16 @@ export async function writeWhole(path: string, content: Uint8Array | string, mod
       await handle.close()
     }
     await rename(aside, path)
+    // Until the folder is on the disk too, a machine that goes down may have the file under its old name.
+    await flush(dirname(path))
   } finally {
     await rm(aside, { force: true })
   }
+}
+
+/** Waits until the disk has a file, or what a folder holds, where the system can say so. */
+export async function flush(path: string): Promise<void> {
+  const handle = await open(path, 'r')
+  await handle.sync().catch(() => undefined)
+  await handle.close()
 }

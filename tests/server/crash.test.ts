@@ -1,5 +1,5 @@
-import { cpSync, existsSync, readFileSync, renameSync, rmSync } from 'node:fs'
-import { join } from 'node:path'
+import { cpSync, existsSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
+import { join, relative } from 'node:path'
 import { afterAll, describe, expect, it } from 'vitest'
 import { foldVisit } from '#core/visit/fold'
 import type { Entry } from '#core/visit/entry'
@@ -70,6 +70,32 @@ describe('kill -9, power loss and a second server, for real', () => {
       ...later.map(({ id }) => id),
     ])
     await third.kill('SIGTERM')
+  })
+
+  it('loses nothing with the machine: of the database some files are of now, and some of before', async () => {
+    const visit = testVisit()
+    const first = await serve(folder.path)
+    await post(`${first.url}/api/entries`, { entries: [visit.opened] })
+    const copy = join(folder.path, 'older-copy')
+    cpSync(join(folder.path, 'database'), copy, { recursive: true })
+    const later = Array.from({ length: 12 }, (_, turn) => reading(visit, 220 + turn))
+    for (const entry of later) expect((await post(`${first.url}/api/entries`, { entries: [entry] })).status).toBe(200)
+    await first.kill('SIGKILL')
+    const names = readdirSync(copy, { recursive: true, withFileTypes: true }).filter((each) => each.isFile())
+    for (const [index, { parentPath, name }] of names.entries()) {
+      const path = join(parentPath, name)
+      if (index % 3 === 0) cpSync(path, join(folder.path, 'database', relative(copy, path)))
+    }
+    const lock = join(folder.path, 'server.lock')
+    writeFileSync(lock, JSON.stringify({ ...(JSON.parse(readFileSync(lock, 'utf8')) as object), boot: 'before' }))
+    const second = await serve(folder.path)
+    expect(second.output()).toMatch(/machine went down while the shop was open: it is built anew/)
+    expect((await journalOf(second.url, visit.visitId)).map(({ id }) => id)).toEqual([
+      visit.opened.id,
+      ...later.map(({ id }) => id),
+    ])
+    await second.kill('SIGTERM')
+    rmSync(copy, { recursive: true })
   })
 
   it('refuses a second server on the folder in one sentence, and harms nothing', async () => {

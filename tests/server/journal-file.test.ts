@@ -114,21 +114,33 @@ describe('lines of the journal file', () => {
 
 describe('the lock on the data folder', () => {
   it('is held by one, given back, and taken again', async () => {
-    const release = await lockDataFolder(folder)
+    const { release } = await lockDataFolder(folder)
     await expect(lockDataFolder(folder)).rejects.toThrow(DataFolderBusy)
     await expect(lockDataFolder(folder)).rejects.toThrow(/in use by another Pike Lamp server/)
     release()
-    ;(await lockDataFolder(folder))()
+    await lockDataFolder(folder).then(({ release }) => release())
   })
 
+  /** Takes what a holder left, and gives it back: how it was left. */
+  const leftBy = async (holder: object | string) => {
+    writeFileSync(join(folder, 'server.lock'), typeof holder === 'string' ? holder : JSON.stringify(holder))
+    const { left, release } = await lockDataFolder(folder)
+    release()
+    return left
+  }
   it('knows a dead holder at once, and a process number that is used again', async () => {
     const dead = spawnSync('true').pid
-    writeFileSync(join(folder, 'server.lock'), JSON.stringify({ pid: dead, started: '1' }))
-    ;(await lockDataFolder(folder))()
-    writeFileSync(join(folder, 'server.lock'), JSON.stringify({ pid: process.pid, started: '1' }))
-    ;(await lockDataFolder(folder))()
-    writeFileSync(join(folder, 'server.lock'), '')
-    ;(await lockDataFolder(folder))()
+    expect(await leftBy({ pid: dead, started: '1' })).toBe('killed')
+    expect(await leftBy({ pid: process.pid, started: '1' })).toBe('killed')
+    expect(await leftBy('')).toBe('killed')
+    expect((await lockDataFolder(folder)).left).toBe('closed')
+  })
+
+  it('knows that the machine went down, though a living process has the number and the start of the holder', async () => {
+    const { release } = await lockDataFolder(folder)
+    const mine = JSON.parse(readFileSync(join(folder, 'server.lock'), 'utf8')) as object
+    release()
+    expect(await leftBy({ ...mine, boot: 'another start of the machine' })).toBe('power-lost')
   })
 
   it('respects another living process', async () => {

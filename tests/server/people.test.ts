@@ -1,15 +1,14 @@
-import { readdirSync, readFileSync } from 'node:fs'
+import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { ROLES, type Role } from '#core/people/roles'
+import type { Role } from '#core/people/roles'
 import type { Entry } from '#core/visit/entry'
 import { startPostgres } from '../../scripts/lib/postgres.mjs'
 import { reading, testVisit } from './entries'
 import { serve, temporaryFolder, type Served } from './serve'
+import { asked, EVERYBODY, PASSPHRASES, routesFound, somebodyOfEach, type Somebody } from './shop-people'
 
-const API = join(import.meta.dirname, '../../server/api')
-const EVERYBODY = Object.keys(ROLES) as Role[]
 const [ALL, SHOP, OFFICE, OWNER]: Role[][] = [
   EVERYBODY,
   ['owner', 'technician', 'office'],
@@ -81,29 +80,11 @@ const ROUTES: Readonly<Record<string, readonly Role[] | 'anyone'>> = {
 /** Written down at the server's own machine alone, and by nobody once there is an owner. */
 const FIRST = 'POST /api/people/first'
 
-/** Every route as its file says it. */
-function routesFound(): string[] {
-  return readdirSync(API, { recursive: true, encoding: 'utf8' })
-    .filter((name) => name.endsWith('.ts') && !name.includes('[...'))
-    .map((name) => {
-      const [, path = '', method = ''] = /^(.*?)\.(get|post|patch|delete)\.ts$/.exec(name) ?? []
-      return `${method.toUpperCase()} /api/${path.replace(/\/index$/, '')}`
-    })
-}
-
-const PASSPHRASES: Readonly<Record<Role, string>> = {
-  owner: 'otter lantern gravel nine',
-  technician: 'seven herons by the weir',
-  office: 'brass kettle under ivy',
-  learner: 'quiet marble sunday fox',
-}
-
 describe.each(['embedded', 'server'] as const)('people of a shop with the %s database', (kind) => {
   const folder = temporaryFolder()
   let server: Served
   let stop: (() => unknown) | undefined
-  const cookies = {} as Record<Role | 'out', string>
-  const ids = {} as Record<Role, { person: string; device: string }>
+  let somebody: Record<Role, Somebody>
 
   beforeAll(async () => {
     const env: Record<string, string> = {}
@@ -113,15 +94,7 @@ describe.each(['embedded', 'server'] as const)('people of a shop with the %s dat
       env.DATABASE_URL = postgres.url
     }
     server = await serve(folder.path, env)
-    cookies.out = ''
-    const owner = await ask('POST', '/api/people/first', '', { name: 'owner', passphrase: PASSPHRASES.owner })
-    expect(owner.status).toBe(200)
-    remember('owner', owner)
-    for (const role of EVERYBODY.slice(1)) {
-      const made = await ask('POST', '/api/people/invitations', cookies.owner, { name: role, role })
-      const { token } = made.said as { token: string }
-      remember(role, await ask('POST', '/api/session/join', '', { token, passphrase: PASSPHRASES[role] }))
-    }
+    somebody = await somebodyOfEach(server.url)
   })
   afterAll(async () => {
     await server.kill('SIGTERM')
@@ -129,30 +102,8 @@ describe.each(['embedded', 'server'] as const)('people of a shop with the %s dat
     folder.remove()
   })
 
-  interface Answer {
-    status: number
-    cookie: string
-    said: unknown
-  }
-  async function ask(method: string, path: string, cookie: string, body?: object): Promise<Answer> {
-    const ended = new AbortController()
-    const response = await fetch(`${server.url}${path}`, {
-      method,
-      headers: { ...(cookie ? { cookie } : {}), ...(body ? { 'content-type': 'application/json' } : {}) },
-      ...(body ? { body: JSON.stringify(body) } : {}),
-      signal: ended.signal,
-    })
-    const isStream = response.headers.get('content-type')?.startsWith('text/event-stream')
-    const said: unknown = isStream ? undefined : await response.json().catch(() => undefined)
-    if (isStream) ended.abort()
-    return { status: response.status, cookie: (response.headers.get('set-cookie') ?? '').split(';')[0] ?? '', said }
-  }
-  function remember(role: Role, { cookie, said }: Answer): void {
-    const { person, device } = said as { person: { id: string; role: Role }; device: string }
-    expect(person.role).toBe(role)
-    cookies[role] = cookie
-    ids[role] = { person: person.id, device }
-  }
+  const ask = (method: string, path: string, cookie: string, body?: object) =>
+    asked(server.url, method, path, cookie, body)
 
   it('knows all of its routes', () => {
     expect(routesFound().sort()).toEqual([...Object.keys(ROUTES), FIRST].sort())
@@ -165,7 +116,7 @@ describe.each(['embedded', 'server'] as const)('people of a shop with the %s dat
     const hasBody = method === 'POST' || method === 'PATCH'
     for (const role of EVERYBODY) {
       if (route === 'DELETE /api/session') continue
-      const { status } = await ask(method, path, cookies[role], hasBody ? {} : undefined)
+      const { status } = await ask(method, path, somebody[role].cookie, hasBody ? {} : undefined)
       expect([role, isClosed(status)]).toEqual([role, who !== 'anyone' && !who.includes(role)])
       expect(status).not.toBe(500)
     }
@@ -181,10 +132,11 @@ describe.each(['embedded', 'server'] as const)('people of a shop with the %s dat
   })
 
   const visit = testVisit()
-  const as = (role: Role, line: Entry): Entry => ({ ...line, v: 11, author: role, by: ids[role] }) as Entry
+  const idsOf = (role: Role) => ({ person: somebody[role].person, device: somebody[role].device })
+  const as = (role: Role, line: Entry): Entry => ({ ...line, v: 11, author: role, by: idsOf(role) }) as Entry
 
   it('each line is of whoever is signed in, and of a kind that they write', async () => {
-    const write = (role: Role, ...entries: Entry[]) => ask('POST', '/api/entries', cookies[role], { entries })
+    const write = (role: Role, ...entries: Entry[]) => ask('POST', '/api/entries', somebody[role].cookie, { entries })
     expect((await write('office', as('office', visit.opened))).status).toBe(200)
     const line = reading(visit, 236)
     expect((await write('technician', as('owner', line))).status).toBe(422)
@@ -193,23 +145,24 @@ describe.each(['embedded', 'server'] as const)('people of a shop with the %s dat
     expect((await write('technician', as('technician', line))).status).toBe(200)
     const back = { ...visit.write('retracted', {}), supersedes: line.id } as Entry
     expect((await write('office', as('office', back))).status).toBe(422)
-    const { said } = await ask('GET', `/api/visits/${visit.visitId}`, cookies.technician)
+    const { said } = await ask('GET', `/api/visits/${visit.visitId}`, somebody.technician.cookie)
     const { entries } = said as { entries: Entry[] }
     expect(entries.map(({ author, by }) => [author, by])).toEqual([
-      ['office', ids.office],
-      ['technician', ids.technician],
+      ['office', idsOf('office')],
+      ['technician', idsOf('technician')],
     ])
   })
 
   it('in one browser another signs in, and what the first wrote is still taken', async () => {
-    const second = await ask('POST', '/api/session', cookies.technician, {
+    const second = await ask('POST', '/api/session', somebody.technician.cookie, {
       name: 'office',
       passphrase: PASSPHRASES.office,
     })
     const line = as('technician', reading(visit, 237))
     expect((await ask('POST', '/api/entries', second.cookie, { entries: [line] })).status).toBe(200)
     expect(
-      (await ask('POST', '/api/entries', cookies.office, { entries: [as('technician', reading(visit, 238))] })).status,
+      (await ask('POST', '/api/entries', somebody.office.cookie, { entries: [as('technician', reading(visit, 238))] }))
+        .status,
     ).toBe(422)
   })
 
@@ -217,14 +170,14 @@ describe.each(['embedded', 'server'] as const)('people of a shop with the %s dat
     const lost = await ask('POST', '/api/session', '', { name: 'technician', passphrase: PASSPHRASES.technician })
     const { device } = lost.said as { device: string }
     expect((await ask('GET', '/api/pumps', lost.cookie)).status).toBe(200)
-    expect((await ask('DELETE', `/api/people/devices/${device}`, cookies.owner)).status).toBe(200)
+    expect((await ask('DELETE', `/api/people/devices/${device}`, somebody.owner.cookie)).status).toBe(200)
     expect((await ask('GET', '/api/pumps', lost.cookie)).status).toBe(401)
-    expect((await ask('GET', '/api/pumps', cookies.technician)).status).toBe(200)
-    const { said } = await ask('GET', '/api/people/audit', cookies.owner)
+    expect((await ask('GET', '/api/pumps', somebody.technician.cookie)).status).toBe(200)
+    const { said } = await ask('GET', '/api/people/audit', somebody.owner.cookie)
     expect((said as { lines: { what: string; by: string; about: string }[] }).lines[0]).toMatchObject({
       what: 'shut-out',
-      by: ids.owner.person,
-      about: ids.technician.person,
+      by: somebody.owner.person,
+      about: somebody.technician.person,
     })
   })
 
@@ -234,22 +187,22 @@ describe.each(['embedded', 'server'] as const)('people of a shop with the %s dat
       '/api/ledger.csv?month=2026-05',
       `/api/visits/${visit.visitId}/visit.json`,
     ])
-      expect((await ask('GET', path, cookies.owner)).status).toBe(200)
-    const { said } = await ask('GET', '/api/people/audit', cookies.owner)
+      expect((await ask('GET', path, somebody.owner.cookie)).status).toBe(200)
+    const { said } = await ask('GET', '/api/people/audit', somebody.owner.cookie)
     const noted = (said as { lines: { what: string; by: string; about: string }[] }).lines.slice(0, 3)
     expect(noted.map(({ what, by, about }) => [what, by, about])).toEqual(
-      ['visit', 'ledger', 'register'].map((about) => ['exported', ids.owner.person, about]),
+      ['visit', 'ledger', 'register'].map((about) => ['exported', somebody.owner.person, about]),
     )
   })
 
   it('a cookie that was changed, or is of another shop, is none', async () => {
-    const [name = '', value = ''] = cookies.owner.split('=')
+    const [name = '', value = ''] = somebody.owner.cookie.split('=')
     for (const bad of [`${name}=${value.slice(0, -3)}abc`, `${name}=x`, `${name}=`])
       expect((await ask('GET', '/api/pumps', bad)).status).toBe(401)
   })
 
   it('no secret is written down: not in the log, not in what the owner reads', async () => {
-    const { said } = await ask('GET', '/api/people', cookies.owner)
+    const { said } = await ask('GET', '/api/people', somebody.owner.cookie)
     expect(JSON.stringify(said)).not.toMatch(/passphrase|scrypt|secret|hash/)
     for (const passphrase of Object.values(PASSPHRASES)) expect(server.output()).not.toContain(passphrase)
     if (kind === 'embedded')

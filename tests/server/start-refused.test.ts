@@ -1,4 +1,4 @@
-import { cpSync, rmSync, truncateSync, writeFileSync } from 'node:fs'
+import { cpSync, existsSync, rmSync, truncateSync, writeFileSync } from 'node:fs'
 import { createServer, type AddressInfo } from 'node:net'
 import { join } from 'node:path'
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest'
@@ -31,24 +31,29 @@ describe('a start that cannot be', () => {
   })
   afterAll(() => shop.remove())
 
-  it.each<[string, (database: string) => void]>([
+  const DAMAGES: [string, (database: string) => void][] = [
     ['its control file is gone', (database) => rmSync(join(database, 'global/pg_control'))],
     ['its control file is cut short', (database) => truncateSync(join(database, 'global/pg_control'), 100)],
     ['its catalogue is gone', (database) => rmSync(join(database, 'base'), { recursive: true })],
     ['it is another version’s', (database) => writeFileSync(join(database, 'PG_VERSION'), '9\n')],
-  ])('a damaged database, %s: one sentence that says what to do', async (_, damage) => {
+  ]
+  it.each(DAMAGES)('is none where the database is damaged and the journal is there: %s', async (_, damage) => {
     cpSync(shop.path, folder.path, { recursive: true })
     damage(join(folder.path, 'database'))
-    await endsWith(/database in .* is damaged.*Move that folder aside.*journal\.jsonl/)
-  })
-
-  it('a damaged database moved aside, as it was said: everything comes back', async () => {
-    cpSync(shop.path, folder.path, { recursive: true })
-    rmSync(join(folder.path, 'database'), { recursive: true })
     const mended = await serve(folder.path)
     const view = await fetch(`${mended.url}/api/visits/${visit.visitId}`)
     expect(((await view.json()) as { entries: unknown[] }).entries).toHaveLength(2)
+    expect(mended.output()).toMatch(/database was damaged: it is built anew from journal\.jsonl/)
+    expect(existsSync(join(folder.path, 'database.damaged'))).toBe(true)
     await mended.kill('SIGTERM')
+  })
+
+  it('a damaged database and no journal: one sentence, and nothing is thrown away', async () => {
+    cpSync(shop.path, folder.path, { recursive: true })
+    truncateSync(join(folder.path, 'database/global/pg_control'), 100)
+    rmSync(join(folder.path, 'journal.jsonl'))
+    await endsWith(/database in .* is damaged.*no journal\.jsonl to build it anew from/)
+    expect(existsSync(join(folder.path, 'database'))).toBe(true)
   })
 
   it(

@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs'
-import { cp, mkdir, open, readdir, readFile, rename, rm } from 'node:fs/promises'
+import { cp, mkdir, readdir, readFile, rename, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import type { Repository } from '../../database/repository'
 import { lockDataFolder } from '../data-lock'
@@ -13,6 +13,7 @@ import type { StoredPhoto } from '../photos/photo-store'
 import { photoType } from '../pictures'
 import { reconcile } from '../reconcile'
 import { RejectedFile } from '../rejected-file'
+import { flush } from '../whole-file'
 import { OUTLET, PEOPLE_PART, PHOTOS } from './backup-parts'
 import { unpackBackup } from './read-backup'
 
@@ -35,7 +36,7 @@ const UNPACKED = '.restoring'
  */
 export async function restoreToFolder(file: string, dataDir: string, keeper: PictureKeeper): Promise<Restored> {
   await mkdir(dataDir, { recursive: true })
-  const release = await lockDataFolder(dataDir)
+  const { release } = await lockDataFolder(dataDir)
   try {
     for (const name of [JOURNAL_NAME, 'database'])
       if (existsSync(join(dataDir, name)))
@@ -46,9 +47,9 @@ export async function restoreToFolder(file: string, dataDir: string, keeper: Pic
     await moveMails(unpacked, dataDir)
     await keepPeople(unpacked, new PeopleFile(dataDir))
     // Last, and at once: where the journal stands, all that it speaks of does.
-    await sync(join(unpacked, JOURNAL_NAME))
+    await flush(join(unpacked, JOURNAL_NAME))
     await rename(join(unpacked, JOURNAL_NAME), join(dataDir, JOURNAL_NAME))
-    await sync(dataDir)
+    await flush(dataDir)
     await rm(unpacked, { recursive: true, force: true })
     return { lines: manifest.lines, pictures, setAside: 0 }
   } finally {
@@ -121,10 +122,4 @@ async function keepPeople(unpacked: string, keeper: PeopleKeeper): Promise<void>
 async function moveMails(unpacked: string, dataDir: string): Promise<void> {
   if (existsSync(join(unpacked, OUTLET)))
     await cp(join(unpacked, OUTLET), join(dataDir, OUTLET), { recursive: true, force: false })
-}
-
-async function sync(path: string): Promise<void> {
-  const handle = await open(path, 'r')
-  await handle.sync().catch(() => undefined)
-  await handle.close()
 }

@@ -1,10 +1,9 @@
 // A phone's browser that is killed while lines wait on it: what it kept is at the shop after its next start.
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { startServer } from '../../scripts/lib/setup.mjs'
 import { seedDemo } from '../../scripts/lib/seed.mjs'
 import { CHROMIUM_LAUNCH } from '../../scripts/lib/system.mjs'
-import { between, end, pause } from './load.mjs'
+import { between, end, pause, start } from './load.mjs'
 
 /** Killed so many times with all its processes, half of them without a way to the shop. */
 export async function killedBrowser(times, { data, port, tell }) {
@@ -15,7 +14,7 @@ export async function killedBrowser(times, { data, port, tell }) {
   const { visitId } = entries
     .filter(({ kind, body }) => kind === 'visit-opened' && body.machine.name === 'filter pump 2')
     .at(-1)
-  const { child, address } = await startServer({ port, dataDir: data, stdio: 'ignore' })
+  const { child, address } = await start({ port, dataDir: data })
   const profile = join(data, '..', 'profile')
   const kept = new Set()
   const notesAtShop = async () => {

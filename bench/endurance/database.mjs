@@ -1,7 +1,6 @@
 // A database server that is killed under two app servers of one shop.
-import { startServer } from '../../scripts/lib/setup.mjs'
 import { startPostgres } from '../../scripts/lib/postgres.mjs'
-import { between, end, Load, pause } from './load.mjs'
+import { between, end, Load, pause, start } from './load.mjs'
 
 /** Killed so many times with all its processes, and started again; the app servers stay up. */
 export async function killedDatabase(times, { data, port, tell }) {
@@ -10,14 +9,7 @@ export async function killedDatabase(times, { data, port, tell }) {
   const servers = []
   try {
     for (const own of [port, port + 1])
-      servers.push(
-        await startServer({
-          port: own,
-          dataDir: `${data}-${own}`,
-          stdio: 'ignore',
-          env: { DATABASE_URL: postgres.url },
-        }),
-      )
+      servers.push(await start({ port: own, dataDir: `${data}-${own}`, env: { DATABASE_URL: postgres.url } }))
     const [one, other] = servers.map(({ address }) => address)
     for (let round = 1; round <= times; round++) {
       const stops = [one, other].map((address) => load.begin(address))

@@ -1,5 +1,7 @@
 // Writers of one shop: several visits, lines that are sent twice, and a book of all that was acknowledged.
+import { isDeepStrictEqual } from 'node:util'
 import { v7 as uuidv7 } from 'uuid'
+import { startServer } from '../../scripts/lib/setup.mjs'
 
 /** A visit begins anew after so many acknowledged lines: reading one back stays short. */
 const LINES_EACH = 400
@@ -89,14 +91,23 @@ export class Load {
       if (kept.size !== entries.length) throw new Error(`Visit ${visitId} has a line twice.`)
       for (const [id, sent] of lines) {
         if (!kept.has(id)) throw new Error(`Line ${id} was acknowledged and is gone.`)
-        if (JSON.stringify(kept.get(id).body) !== JSON.stringify(sent.body))
-          throw new Error(`Line ${id} says something else.`)
+        if (!isDeepStrictEqual(kept.get(id).body, sent.body)) throw new Error(`Line ${id} says something else.`)
         held++
       }
     }
     return held
   }
 }
+
+/** Servers that are up: ended whatever happens to the measuring. */
+const up = new Set()
+export async function start(options) {
+  const server = await startServer({ stdio: 'ignore', ...options })
+  up.add(server.child)
+  server.child.once('exit', () => up.delete(server.child))
+  return server
+}
+export const endAll = () => Promise.all([...up].map(kill))
 
 export const pause = (milliseconds) => new Promise((done) => setTimeout(done, milliseconds))
 export const between = (low, high) => low + Math.floor(Math.random() * (high - low + 1))

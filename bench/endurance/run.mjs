@@ -8,6 +8,7 @@ import { buildIfNeeded, installPackages, needFreePort, needNode } from '../../sc
 import { installSystemPackages } from '../../scripts/lib/system.mjs'
 import { killedBrowser } from './browser.mjs'
 import { killedDatabase } from './database.mjs'
+import { endAll } from './load.mjs'
 import { killedServer, lostPower } from './server.mjs'
 
 needNode()
@@ -30,7 +31,7 @@ const KINDS = [
 ]
 try {
   for (const [what, times, work] of KINDS) {
-    if (only && !what.includes(only)) continue
+    if (only && !what.startsWith(only)) continue
     const turns = Math.max(1, Math.round(times * share))
     const data = join(folder, what.replaceAll(' ', '-'), 'data')
     mkdirSync(data, { recursive: true })
@@ -45,6 +46,7 @@ try {
     rows.push({ what, times: turns, ...done, minutes: Math.round((performance.now() - from) / 6000) / 10 })
   }
 } finally {
+  await endAll()
   rmSync(folder, { recursive: true, force: true })
 }
 console.table(rows)

@@ -2,15 +2,14 @@
 // it.
 import { cpSync, existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join, relative } from 'node:path'
-import { startServer } from '../../scripts/lib/setup.mjs'
-import { between, end, kill, Load, pause } from './load.mjs'
+import { between, end, kill, Load, pause, start } from './load.mjs'
 
 /** Killed so many times under load, and started again on what it left. */
 export async function killedServer(times, { data, port, tell }) {
   const load = new Load()
-  const start = () => startServer({ port, dataDir: data, stdio: 'ignore' })
+  const begin = () => start({ port, dataDir: data })
   for (let round = 1; round <= times; round++) {
-    const { child, address } = await start()
+    const { child, address } = await begin()
     await load.check(address)
     const stop = load.begin(address)
     await load.more(between(3, 30))
@@ -19,7 +18,7 @@ export async function killedServer(times, { data, port, tell }) {
     await stop()
     tell(round, load.acknowledged)
   }
-  return closing(load, start)
+  return closing(load, begin)
 }
 
 /**
@@ -28,12 +27,12 @@ export async function killedServer(times, { data, port, tell }) {
  */
 export async function lostPower(times, { data, port, tell }) {
   const load = new Load()
-  const start = () => startServer({ port, dataDir: data, stdio: 'ignore' })
+  const begin = () => start({ port, dataDir: data })
   const [database, copy, lock, journal] = ['database', 'before', 'server.lock', 'journal.jsonl'].map((name) =>
     join(data, name),
   )
   for (let round = 1; round <= times; round++) {
-    const { child, address } = await start()
+    const { child, address } = await begin()
     await load.check(address)
     const stop = load.begin(address)
     await load.more(between(2, 10))
@@ -52,11 +51,11 @@ export async function lostPower(times, { data, port, tell }) {
       writeFileSync(lock, JSON.stringify({ ...JSON.parse(readFileSync(lock, 'utf8')), boot: `before ${round}` }))
     tell(round, load.acknowledged)
   }
-  return closing(load, start)
+  return closing(load, begin)
 }
 
-async function closing(load, start) {
-  const { child, address } = await start()
+async function closing(load, begin) {
+  const { child, address } = await begin()
   const held = await load.check(address, { all: true })
   const { journal } = await (await fetch(`${address}/api/shop`)).json()
   await end(child)

@@ -86,14 +86,14 @@ export async function startPostgres({ password, fsync = false } = {}) {
     kill: () =>
       new Promise((done) => {
         child.once('exit', done)
-        killAll(data, child)
+        killAll(data)
       }),
     again: begin,
   }
 }
 
-/** The server and all that it has forked, at once: each is of the data folder, whose first line names the first. */
-function killAll(data, child) {
+/** The server and all that it has forked, at once; whoever started it for another user sees it end, and ends too. */
+function killAll(data) {
   const main = Number(readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[0])
   const ofMain = readdirSync('/proc')
     .filter((name) => /^\d+$/.test(name))
@@ -106,7 +106,6 @@ function killAll(data, child) {
       // Gone already with the others.
     }
   }
-  if (child.pid !== main) child.kill('SIGKILL')
 }
 
 function parentOf(pid) {

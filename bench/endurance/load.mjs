@@ -84,8 +84,8 @@ export class Load {
     const visits = [...this.visits.values()].filter(({ lines }) => lines.size > 0)
     let held = 0
     for (const { visitId, lines } of all ? visits : visits.slice(-2)) {
-      const response = await fetch(`${address}/api/visits/${visitId}`)
-      if (!response.ok) throw new Error(`Visit ${visitId} answers ${response.status}.`)
+      const response = await answered(`${address}/api/visits/${visitId}`)
+      if (!response.ok) throw new Error(`Visit ${visitId}: ${response.status} ${await response.text()}`)
       const { entries } = await response.json()
       const kept = new Map(entries.map((entry) => [entry.id, entry]))
       if (kept.size !== entries.length) throw new Error(`Visit ${visitId} has a line twice.`)
@@ -96,6 +96,15 @@ export class Load {
       }
     }
     return held
+  }
+}
+
+/** Asked again while the server says that its database does not answer: it finds broken connections one by one. */
+async function answered(address) {
+  for (let tries = 0; ; tries++) {
+    const response = await fetch(address)
+    if (response.status !== 503 || tries > 20) return response
+    await pause(50)
   }
 }
 

@@ -57,10 +57,15 @@ export class DatabaseTrouble extends Error {
   }
 }
 
+/** What the driver says, without a code, of a connection that broke under it; and the standard's code for that. */
+const BROKEN = /^(Connection terminated|Client (has encountered a connection error|was closed))/
+const CONNECTION_FAILURE = '08006'
+
 /** The code that an error or one of its causes carries: SQLSTATE of the database, or the system’s own. */
 export function codeOf(error: unknown): string | undefined {
   for (let each: unknown = error, depth = 0; each instanceof Error && depth < 8; each = each.cause, depth++) {
     if ('code' in each && typeof each.code === 'string') return each.code
+    if (BROKEN.test(each.message)) return CONNECTION_FAILURE
     // A connection that was tried at several addresses failed at each of them.
     if (each instanceof AggregateError) return codeOf(each.errors[0])
   }

@@ -1,6 +1,7 @@
 import { cpSync, existsSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
 import { join, relative } from 'node:path'
 import { afterAll, describe, expect, it } from 'vitest'
+import { startPostgres } from '../../scripts/lib/postgres.mjs'
 import { foldVisit } from '#core/visit/fold'
 import type { Entry } from '#core/visit/entry'
 import { reading, testVisit } from './entries'
@@ -96,6 +97,44 @@ describe('kill -9, power loss and a second server, for real', () => {
     ])
     await second.kill('SIGTERM')
     rmSync(copy, { recursive: true })
+  })
+
+  it('goes on when the database server was killed under it: nothing acknowledged is lost, nobody hears of a failure', async () => {
+    const postgres = await startPostgres({ fsync: true })
+    const own = temporaryFolder()
+    const server = await serve(own.path, { DATABASE_URL: postgres.url })
+    const visit = testVisit()
+    await post(`${server.url}/api/entries`, { entries: [visit.opened] })
+    const statuses = new Set<number>()
+    const acknowledged: string[] = []
+    for (let round = 0; round < 2; round++) {
+      let isOver = false
+      const writers = Array.from({ length: 4 }, async () => {
+        while (!isOver) {
+          const entry = reading(visit, 230)
+          const { status } = await post(`${server.url}/api/entries`, { entries: [entry] })
+          if (status === 200) acknowledged.push(entry.id)
+          statuses.add(status)
+        }
+      })
+      const readers = Array.from({ length: 4 }, async () => {
+        while (!isOver) statuses.add((await fetch(`${server.url}/api/visits/${visit.visitId}`)).status)
+      })
+      const more = (count: number) => expect.poll(() => acknowledged.length, { timeout: 30_000 }).toBeGreaterThan(count)
+      await more(acknowledged.length + 5)
+      await postgres.kill()
+      await postgres.again()
+      await more(acknowledged.length + 5)
+      isOver = true
+      await Promise.all([...writers, ...readers])
+    }
+    expect([...statuses].sort()).toEqual([200, 503])
+    const ids = (await journalOf(server.url, visit.visitId)).map(({ id }) => id)
+    expect(new Set(ids).size).toBe(ids.length)
+    expect(acknowledged.filter((id) => !ids.includes(id))).toEqual([])
+    await server.kill('SIGTERM')
+    postgres.stop()
+    own.remove()
   })
 
   it('refuses a second server on the folder in one sentence, and harms nothing', async () => {

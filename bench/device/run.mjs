@@ -1,0 +1,225 @@
+// A phone at a shop of a million lines: its first page on a processor slowed to a quarter, the days it keeps with how
+// far they are, what changes afterwards, and what memory it holds. Each figure beside its aim. `npm run bench:device`,
+// or with a smaller shop: `npm run bench:device -- 1000`.
+import { createWriteStream, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { Readable } from 'node:stream'
+import { pipeline } from 'node:stream/promises'
+import { bundle } from '../../scripts/lib/bundle.mjs'
+import { buildIfNeeded, installPackages, needFreePort, needNode, startServer } from '../../scripts/lib/setup.mjs'
+import { CHROMIUM_LAUNCH, installSystemPackages } from '../../scripts/lib/system.mjs'
+
+needNode()
+await installPackages()
+await installSystemPackages()
+await buildIfNeeded()
+const visits = Number(process.argv[2] ?? 10_000)
+const linesEach = 100
+const port = Number(process.env.PORT ?? 4399)
+await needFreePort('127.0.0.1', port)
+const folder = mkdtempSync(join(tmpdir(), 'pike-lamp-device-'))
+const data = join(folder, 'data')
+mkdirSync(data)
+/** A processor of a cheap phone beside this one. */
+const SLOWED = 4
+const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, serviceWorkers: 'allow' }
+const TURNS = 5
+/** Visits that are planned for today. */
+const OF_TODAY = 6
+const figures = []
+const say = (what, value, unit, aim = '') => {
+  figures.push({ what, value: Math.round(value * 10) / 10, unit, aim })
+  console.log(`${what}: ${Math.round(value * 10) / 10} ${unit}${aim ? ` (aim ${aim})` : ''}`)
+}
+const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]
+let server
+let browser
+try {
+  const { shopJournal } = await import(await bundle('bench/million/shop.ts', 'million-shop'))
+  const today = new Date()
+  const opened = []
+  function* text() {
+    for (const entry of shopJournal({ visits, linesEach, visitsPerMachine: 4 }, today)) {
+      if (entry.kind === 'visit-opened') opened.push(entry)
+      yield `${JSON.stringify(entry)}\n`
+    }
+    for (const [index, entry] of opened.slice(0, OF_TODAY).entries()) {
+      const id = `0197b000-0009-7000-8000-00000000aa${index.toString(16).padStart(2, '0')}`
+      const scheduledAt = new Date(new Date(today).setHours(8 + index, 0, 0, 0)).toISOString()
+      yield `${JSON.stringify({ ...entry, id, visitId: id, body: { ...entry.body, scheduledAt } })}\n`
+    }
+  }
+  await pipeline(Readable.from(text(), { highWaterMark: 1024 }), createWriteStream(join(data, 'journal.jsonl')))
+  server = await startServer({ port, dataDir: data, patience: 600_000, stdio: 'inherit' })
+  const { address } = server
+  await foundAll(address)
+  const { chromium } = await import('@playwright/test')
+  browser = await chromium.launch(CHROMIUM_LAUNCH)
+
+  const [cold, warm] = [[], []]
+  for (let turn = 0; turn < TURNS; turn++) {
+    const context = await browser.newContext(PHONE)
+    const page = await slowed(context)
+    cold.push(await firstPage(page, address))
+    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+    await keptAt(page)
+    await page.close()
+    const again = await slowed(context)
+    warm.push(await firstPage(again, address))
+    await context.close()
+  }
+  say('first page, cold, processor slowed to a quarter, median of 5', median(cold), 'ms', '2500')
+  say('first page, warm, processor slowed to a quarter, median of 5', median(warm), 'ms', '1000')
+
+  const context = await browser.newContext(PHONE)
+  const page = await context.newPage()
+  const steps = await watchProgress(page)
+  const answers = []
+  page.on('response', (response) => {
+    if (response.url().endsWith('/api/device')) answers.push(response)
+  })
+  const from = performance.now()
+  await page.goto(address)
+  await page.getByTestId('standing').click()
+  await keptAt(page)
+  say('a new device, until its days are on it whole', (performance.now() - from) / 1000, 's', '20')
+  say('times it said how far it was', (await steps()).length, '', 'more than 1')
+  const bytesOf = async (response) => (await response.body()).length / 1024
+  say('what that was, as it came', await bytesOf(answers.at(-1)), 'KB')
+  say('visits it keeps', await page.evaluate(keptVisits), '')
+
+  const before = await page.evaluate(windowAt)
+  const visitId = '0197b000-0009-7000-8000-00000000aa01'
+  await fetch(`${address}/api/entries`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({
+      entries: [
+        {
+          id: '0197b000-0009-7000-8000-00000000dd01',
+          visitId,
+          kind: 'planned',
+          at: new Date().toISOString(),
+          author: 'bench',
+          body: { at: new Date().toISOString() },
+        },
+      ],
+    }),
+  })
+  const asked = performance.now()
+  while ((await page.evaluate(windowAt)) === before) await new Promise((wait) => setTimeout(wait, 50))
+  say('after one more line, until it is read anew (4 s of it are patience)', (performance.now() - asked) / 1000, 's')
+  say('what that was, as it came', await bytesOf(answers.at(-1)), 'KB')
+
+  for (const path of [`/visits/${visitId}/test`, '/pumps', '/']) {
+    await page.goto(address + path)
+    await page.waitForLoadState('networkidle')
+  }
+  await page.goto(`${address}/visits/${visitId}/test`)
+  await page.getByTestId('suspects').locator('li').first().waitFor()
+  const session = await context.newCDPSession(page)
+  await session.send('HeapProfiler.collectGarbage')
+  const { metrics } = await session.send('Performance.enable').then(() => session.send('Performance.getMetrics'))
+  say('memory of the page itself', metrics.find(({ name }) => name === 'JSHeapUsedSize').value / 1e6, 'MB')
+  say('memory of the page’s process, its workers among it', renderers(), 'MB', '200')
+  await context.close()
+} finally {
+  await browser?.close()
+  if (server) {
+    const ended = new Promise((done) => server.child.once('exit', done))
+    server.child.kill()
+    await ended
+  }
+  rmSync(folder, { recursive: true, force: true })
+}
+console.table(figures)
+
+async function foundAll(address) {
+  for (;;) {
+    const { behind } = await (await fetch(`${address}/api/pumps?q=weir`)).json()
+    if (behind === 0) return
+    await new Promise((wait) => setTimeout(wait, 500))
+  }
+}
+
+async function slowed(context) {
+  const page = await context.newPage()
+  const session = await context.newCDPSession(page)
+  await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWED })
+  return page
+}
+
+/** Until the day stands on the screen, with its visits or that there are none. */
+async function firstPage(page, address) {
+  const from = performance.now()
+  await page.goto(address, { waitUntil: 'commit' })
+  await page.getByTestId('day').waitFor()
+  return performance.now() - from
+}
+
+/** Until the days that a device keeps are on it whole. */
+async function keptAt(page) {
+  while ((await page.evaluate(windowAt)) === undefined) await new Promise((wait) => setTimeout(wait, 30))
+}
+
+/** When the window was read last. */
+function windowAt() {
+  return new Promise((done) => {
+    const opening = indexedDB.open('pike-lamp.shop')
+    opening.onsuccess = () => {
+      const store = opening.result
+      if (!store.objectStoreNames.contains('facts')) {
+        store.close()
+        return done(undefined)
+      }
+      const asked = store.transaction('facts').objectStore('facts').get('window')
+      asked.onsuccess = () => {
+        store.close()
+        done(asked.result?.at)
+      }
+    }
+  })
+}
+function keptVisits() {
+  return new Promise((done) => {
+    const opening = indexedDB.open('pike-lamp.shop')
+    opening.onsuccess = () => {
+      const store = opening.result
+      const asked = store.transaction('visits').objectStore('visits').count()
+      asked.onsuccess = () => {
+        store.close()
+        done(asked.result)
+      }
+    }
+  })
+}
+
+/** Every word on how far the reading is, as the page shows it to whoever asks how things stand. */
+async function watchProgress(page) {
+  await page.addInitScript(() => {
+    globalThis.heardSteps = new Set()
+    addEventListener('DOMContentLoaded', () => {
+      new MutationObserver(() => {
+        const found = /Reading the shop: (\d+ of \d+)/.exec(document.body.textContent)
+        if (found) globalThis.heardSteps.add(found[1])
+      }).observe(document.documentElement, { subtree: true, childList: true, characterData: true })
+    })
+  })
+  return () => page.evaluate(() => [...globalThis.heardSteps])
+}
+
+/** What the largest of the browser's page processes holds for itself alone and its share of what is shared, MB. */
+function renderers() {
+  const sizes = readdirSync('/proc')
+    .filter((name) => /^\d+$/.test(name))
+    .flatMap((pid) => {
+      try {
+        if (!readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('--type=renderer')) return []
+        return [Number(/^Pss:\s+(\d+)/m.exec(readFileSync(`/proc/${pid}/smaps_rollup`, 'utf8'))[1]) / 1024]
+      } catch {
+        return []
+      }
+    })
+  return Math.max(...sizes)
+}

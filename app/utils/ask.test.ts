@@ -6,7 +6,7 @@ import { rowOf } from '#core/visit/visit-row'
 import { listingOf } from '#core/visit/listing'
 import { useLive } from '~/stores/live'
 import { useDevice } from '~/stores/device'
-import { ask } from './ask'
+import { ask, askAhead } from './ask'
 import { freshBrowser } from './browser.fixture'
 import { DeviceStore } from './device-store'
 
@@ -61,6 +61,17 @@ describe('asking the shop', () => {
     vi.stubGlobal('fetch', async () => answered([...journal, {}]))
     expect(await lines(await ask(PATH))).toBe(3)
     await vi.waitFor(() => expect(Stream.opened).toEqual(['/api/live?after=31']))
+  })
+
+  it('what was asked for ahead is taken once, and asked for again after', async () => {
+    await keepWindow()
+    const fetched = vi.fn(async () => answered(journal))
+    vi.stubGlobal('fetch', fetched)
+    askAhead(PATH)
+    expect(await lines(await ask(PATH))).toBe(2)
+    expect(fetched).toHaveBeenCalledOnce()
+    await ask(PATH)
+    expect(fetched).toHaveBeenCalledTimes(2)
   })
 
   it('without a way this device says what it knows, and goes on from there', async () => {

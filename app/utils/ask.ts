@@ -17,6 +17,16 @@ const KEPT_AS_IS: readonly [path: RegExp, name: (query: URLSearchParams) => stri
 /** What is said where nobody answers and this device does not know either. */
 export const NO_WAY = 'No way to the shop just now, and this is not kept on this device. It is read once there is one.'
 
+/** Asked for while the page was still being put together. */
+const ahead = new Map<string, Promise<Response>>()
+/** Asks for what the page that is being opened will ask for first. */
+export function askAhead(path: string): void {
+  const asked = fetch(path)
+  // Whoever asks for it hears of it.
+  asked.catch(() => undefined)
+  ahead.set(path, asked)
+}
+
 /** Answers that came after this device had given its own. */
 const late = new Map<string, Response>()
 
@@ -32,7 +42,8 @@ export async function ask(path: string): Promise<Response> {
     late.delete(path)
     return heard(path, answered)
   }
-  const asked = fetch(path)
+  const asked = ahead.get(path) ?? fetch(path)
+  ahead.delete(path)
   const first = await Promise.race([asked.catch(() => undefined), impatient()])
   if (first) return heard(path, first)
   const own = await useDevice().answer(path)

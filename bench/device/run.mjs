@@ -85,7 +85,7 @@ try {
   await keptAt(page)
   say('a new device, until its days are on it whole', (performance.now() - from) / 1000, 's', '20')
   say('times it said how far it was', (await steps()).length, '', 'more than 1')
-  const bytesOf = async (response) => (await response.body()).length / 1024
+  const bytesOf = async (response) => (await response.request().sizes()).responseBodySize / 1024
   say('what that was, as it came', await bytesOf(answers.at(-1)), 'KB')
   say('visits it keeps', await page.evaluate(keptVisits), '')
 

@@ -110,12 +110,21 @@ async function answered(address) {
 
 /** Servers that are up: ended whatever happens to the measuring. */
 const up = new Set()
+/** What they have said, the end of it: told where the measuring fails. */
+let said = ''
 export async function start(options) {
-  const server = await startServer({ stdio: 'ignore', ...options })
+  const server = await startServer({ stdio: ['ignore', 'pipe', 'pipe'], ...options })
+  const hear = (chunk) => {
+    said = (said + chunk).slice(-MOST_SAID)
+  }
+  server.child.stdout.on('data', hear)
+  server.child.stderr.on('data', hear)
   up.add(server.child)
   server.child.once('exit', () => up.delete(server.child))
   return server
 }
+const MOST_SAID = 4000
+export const whatServersSaid = () => said
 export const endAll = () => Promise.all([...up].map(kill))
 
 export const pause = (milliseconds) => new Promise((done) => setTimeout(done, milliseconds))

@@ -8,7 +8,7 @@ import { buildIfNeeded, installPackages, needFreePort, needNode } from '../../sc
 import { installSystemPackages } from '../../scripts/lib/system.mjs'
 import { killedBrowser } from './browser.mjs'
 import { killedDatabase } from './database.mjs'
-import { endAll } from './load.mjs'
+import { endAll, whatServersSaid } from './load.mjs'
 import { killedServer, lostPower } from './server.mjs'
 
 needNode()
@@ -45,6 +45,9 @@ try {
     })
     rows.push({ what, times: turns, ...done, minutes: Math.round((performance.now() - from) / 6000) / 10 })
   }
+} catch (error) {
+  console.error(whatServersSaid())
+  throw error
 } finally {
   await endAll()
   rmSync(folder, { recursive: true, force: true })

@@ -1,5 +1,5 @@
 import { spawn, spawnSync } from 'node:child_process'
-import { chownSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { chownSync, existsSync, mkdtempSync, readdirSync, readlinkSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -92,29 +92,29 @@ export async function startPostgres({ password, fsync = false } = {}) {
   }
 }
 
-/** The server and all that it has forked, at once; whoever started it for another user sees it end, and ends too. */
+/** The server and all that it has forked: each works in the data folder. Again until there is none. */
 function killAll(data) {
-  const main = Number(readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[0])
-  const ofMain = readdirSync('/proc')
-    .filter((name) => /^\d+$/.test(name))
-    .map(Number)
-    .filter((pid) => parentOf(pid) === main)
-  for (const pid of [main, ...ofMain]) {
-    try {
-      process.kill(pid, 'SIGKILL')
-    } catch {
-      // Gone already with the others.
+  for (let own = processesIn(data); own.length > 0; own = processesIn(data))
+    for (const pid of own) {
+      try {
+        process.kill(pid, 'SIGKILL')
+      } catch {
+        // It ended with another.
+      }
     }
-  }
 }
 
-function parentOf(pid) {
-  try {
-    const stat = readFileSync(`/proc/${pid}/stat`, 'utf8')
-    return Number(stat.slice(stat.lastIndexOf(')') + 2).split(' ')[1])
-  } catch {
-    return undefined
-  }
+function processesIn(folder) {
+  return readdirSync('/proc')
+    .filter((name) => /^\d+$/.test(name))
+    .filter((pid) => {
+      try {
+        return readlinkSync(`/proc/${pid}/cwd`) === folder
+      } catch {
+        return false
+      }
+    })
+    .map(Number)
 }
 
 function stop(child, data, folder, command) {

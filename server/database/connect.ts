@@ -71,6 +71,8 @@ async function connectServer(url: string, migrationsFolder: string): Promise<Con
   pool.on('error', (error) =>
     console.error(`A connection to the database server ended: ${troubleOf(error, url)?.message ?? error.name}`),
   )
+  // One that breaks between two steps of a transaction is told by the next step.
+  pool.on('connect', (client) => client.on('error', () => undefined))
   const db = drizzle(pool, { schema })
   try {
     await holding(pool, LOCKS.migrate, (client) => migrate(drizzle(client), { migrationsFolder }))

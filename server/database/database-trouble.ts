@@ -58,7 +58,8 @@ export class DatabaseTrouble extends Error {
 }
 
 /** What the driver says, without a code, of a connection that broke under it; and the standard's code for that. */
-const BROKEN = /^(Connection terminated|Client (has encountered a connection error|was closed))/
+const BROKEN =
+  /^(Connection terminated|timeout exceeded when trying|Client (has encountered a connection error|was closed))/
 const CONNECTION_FAILURE = '08006'
 
 /** The code that an error or one of its causes carries: SQLSTATE of the database, or the system’s own. */

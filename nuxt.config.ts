@@ -75,6 +75,8 @@ export default defineNuxtConfig({
   },
   nitro: {
     preset: 'node-server',
+    // A phone on a weak way has a quarter of it to fetch.
+    compressPublicAssets: { gzip: true, brotli: true },
     alias: { '#core': core },
     moduleSideEffects: ['reflect-metadata'],
     esbuild: { options: { tsconfigRaw: decorators } },

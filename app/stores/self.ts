@@ -3,18 +3,17 @@ import { computed } from 'vue'
 import { mayWrite, type Permission } from '#core/people/roles'
 import type { EntryKind, WrittenBy } from '#core/visit/entry'
 import { useLocalStorageRef } from '~/composables/useLocalStorageRef'
-import { mayHere, type Session } from '~/utils/self'
+import { mayHere, SESSION_KEY, type Session } from '~/utils/self'
 import { SOMEBODY } from '~/utils/write-line'
 
-const SESSION = 'pike-lamp.session'
 /** So long is waited for the shop to say who is here, milliseconds. */
 const PATIENCE = 4_000
 
 /** Who works on this device: as the shop said it last, so that it is known without a way to it too. */
 export const useSelf = defineStore('self', () => {
-  const session = useLocalStorageRef<Session>(SESSION, { is: 'alone' })
+  const session = useLocalStorageRef<Session>(SESSION_KEY, { is: 'alone' })
   /** This browser was never told who is here. */
-  const isNew = localStorage.getItem(SESSION) === null
+  const isNew = localStorage.getItem(SESSION_KEY) === null
   /** The name that lines bear where nobody signs in. */
   const typed = useLocalStorageRef<string>('pike-lamp.author', SOMEBODY)
 

@@ -8,6 +8,9 @@ export type Session =
   | { is: 'out' }
   | { is: 'unclaimed' }
 
+/** Under which key this browser keeps it. */
+export const SESSION_KEY = 'pike-lamp.session'
+
 /** May whoever is here do this? Where nobody signs in everything may be done. */
 export function mayHere(session: Session, permission: Permission): boolean {
   return session.is === 'alone' || (session.is === 'in' && may(session.person.role, permission))

@@ -85,7 +85,11 @@ try {
   await keptAt(page)
   say('a new device, until its days are on it whole', (performance.now() - from) / 1000, 's', '20')
   say('times it said how far it was', (await steps()).length, '', 'more than 1')
-  const bytesOf = async (response) => (await response.request().sizes()).responseBodySize / 1024
+  // The last of what came is told of when it has ended.
+  const bytesOf = async (response) => {
+    await response.finished()
+    return (await response.request().sizes()).responseBodySize / 1024
+  }
   say('what that was, as it came', await bytesOf(answers.at(-1)), 'KB')
   say('visits it keeps', await page.evaluate(keptVisits), '')
 
@@ -135,11 +139,19 @@ try {
 }
 console.table(figures)
 
+/** Until all that arrived is taken into what can be found: the server has nothing else to do from then on. */
 async function foundAll(address) {
+  const day = (ahead) => new Date(Date.now() + ahead * 86_400_000).toISOString()
+  const body = JSON.stringify({ from: day(30), to: day(31), visits: [], machines: [], customers: [] })
   for (;;) {
-    const { behind } = await (await fetch(`${address}/api/pumps?q=weir`)).json()
-    if (behind === 0) return
-    await new Promise((wait) => setTimeout(wait, 500))
+    const answer = await fetch(`${address}/api/device`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body,
+    })
+    const { since, arrival } = JSON.parse((await answer.text()).split('\n')[0])
+    if (since === arrival) return
+    await new Promise((wait) => setTimeout(wait, 1000))
   }
 }
 

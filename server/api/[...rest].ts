@@ -1,6 +1,6 @@
-import { api, Problem } from '../utils/problem'
+import { api, nothingAnswers } from '../utils/problem'
 
 /** An address under /api that nothing answers. */
 export default api('anyone', (event) => {
-  throw new Problem(404, `Nothing answers ${event.method} ${event.path.slice(0, 100)}.`)
+  throw nothingAnswers(event)
 })

@@ -74,6 +74,9 @@ async function connectServer(url: string, migrationsFolder: string): Promise<Con
   // One that breaks between two steps of a transaction is told by the next step.
   pool.on('connect', (client) => client.on('error', () => undefined))
   const db = drizzle(pool, { schema })
+  // The builder's own takes a connection and, where that breaks at its first word, never gives it back.
+  db.transaction = (work, config) =>
+    onConnection(pool, (client) => drizzle(client, { schema }).transaction(work, config))
   try {
     await holding(pool, LOCKS.migrate, (client) => migrate(drizzle(client), { migrationsFolder }))
   } catch (error) {
@@ -91,22 +94,31 @@ async function connectServer(url: string, migrationsFolder: string): Promise<Con
   }
 }
 
-/** Does work on a connection of its own while no other server of the shop does it. */
-async function holding<T>(pool: Pool, lock: Lock, work: (client: PoolClient) => Promise<T>): Promise<T> {
+/** Does work on a connection of its own, which is given back whatever comes of it. */
+async function onConnection<T>(pool: Pool, work: (client: PoolClient) => Promise<T>): Promise<T> {
   const client = await pool.connect()
   let broken: Error | undefined
   try {
-    await client.query('select pg_advisory_lock($1)', [lock])
-    const done = await work(client)
-    await client.query('select pg_advisory_unlock($1)', [lock])
-    return done
+    return await work(client)
   } catch (error) {
-    broken = error as Error
+    // Only one that broke is ended: what the shop refuses says nothing against its connection.
+    if (troubleOf(error)) broken = error as Error
     throw error
   } finally {
-    // A connection that is ended lets go of its lock too.
     client.release(broken)
   }
+}
+
+/** Does work while no other server of the shop does work under the same lock. */
+function holding<T>(pool: Pool, lock: Lock, work: (client: PoolClient) => Promise<T>): Promise<T> {
+  return onConnection(pool, async (client) => {
+    await client.query('select pg_advisory_lock($1)', [lock])
+    try {
+      return await work(client)
+    } finally {
+      await client.query('select pg_advisory_unlock($1)', [lock])
+    }
+  })
 }
 
 /** So long is waited before a connection that hears is made again, milliseconds. */

@@ -6,6 +6,7 @@ import { startSentence } from '../database/database-trouble'
 import { openApp } from '../utils/app'
 import { guard, pagePolicy } from '../utils/guard'
 import { log } from '../utils/log'
+import { nothingAnswers, PROBLEM_TYPE, problemText } from '../utils/problem'
 import { watched } from '../utils/watch'
 
 const LOOPBACK = /^(127(\.\d+){3}|localhost|::1|\[::1\])$/
@@ -21,7 +22,12 @@ export default defineNitroPlugin((nitro) => {
   // Before Nitro's own handler of static files, which no middleware precedes.
   nitro.h3App.stack.unshift({ route: '/', handler: watched }, { route: '/', handler: guard })
   nitro.hooks.hook('render:response', (response, { event }) => {
-    if (typeof response.body === 'string')
+    // A route that knows other methods alone is passed over, and the page comes: no answer to whoever asks for data.
+    if (/^\/api(\/|$)/.test(event.path)) {
+      const problem = nothingAnswers(event)
+      setResponseHeader(event, 'content-type', PROBLEM_TYPE)
+      Object.assign(response, { statusCode: problem.status, body: problemText(problem), headers: {} })
+    } else if (typeof response.body === 'string')
       setResponseHeader(event, 'content-security-policy', pagePolicy(response.body))
   })
   const opened = openApp()

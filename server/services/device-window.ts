@@ -1,19 +1,20 @@
-import type { KeptVisit, KnownWindow, WindowLine } from '../../core/pumps/device-window'
+import type { KnownWindow, WindowLine } from '../../core/pumps/device-window'
 import { experienceOf } from '../../core/diagnosis/experience'
 import type { Kind } from '../../core/knowledge/vocabulary'
-import { historyIn } from '../../core/visit/history'
-import type { VisitState } from '../../core/visit/fold'
 import type { DaySpan, VisitRow } from '../../core/visit/visit-row'
 import { countedAfter } from '../utils/views'
-import { lastReadingsOf } from './day-view'
 import type { ShopApp } from './shop-app'
-import { cardView, customerView, machineVisits } from './register-views'
+import { cardFrame, customerView, framedCard, machineVisits } from './register-views'
+
+/** Machines that are worked on at once: as many as there are threads for it. */
+const MACHINES_AHEAD = 3
 
 /**
  * What a device keeps to work without the shop: the visits of its days, those that wait, those left over, the others of
  * their journeys, and all of their machines and customers; each sent only where it is new or has changed.
  *
- * A machine's visits are folded once for all that is said of it: its card, its history, what it read last.
+ * A machine's visits are folded once for all that is said of it: its card, its history, what it read last; in threads,
+ * so that nobody else waits.
  */
 export async function* windowLines(
   app: ShopApp,
@@ -52,15 +53,12 @@ export async function* windowLines(
     of: rows.filter(wantsVisit).length + machines.filter(wantsMachine).length + customers.filter(wantsCustomer).length,
   }
   const learnt = await experiences(app, rows, shopEntries)
-  for (const machineId of machines) {
+  const wanted = machines.flatMap((machineId) => {
     const own = rows.filter((row) => row.machineId === machineId)
-    if (!wantsMachine(machineId) && !own.some(wantsVisit)) continue
-    const read = await machineVisits(app, machineId)
-    const card = wantsMachine(machineId) ? await cardView(app, machineId, now, read) : undefined
-    if (card) yield { is: 'machine', id: machineId, card }
-    for (const row of own.filter(wantsVisit))
-      yield { is: 'visit', visit: await keptVisit(app, row, read.states, learnt) }
-  }
+    const isWhole = wantsMachine(machineId)
+    return isWhole || own.some(wantsVisit) ? [{ machineId, isWhole, rows: own.filter(wantsVisit) }] : []
+  })
+  yield* inOrder(wanted, MACHINES_AHEAD, (each) => machineLines(app, each, learnt, now))
   for (const id of customers.filter(wantsCustomer)) {
     const view = await customerView(app, id)
     if (view) yield { is: 'customer', id, view }
@@ -101,27 +99,59 @@ async function experiences(
     )
 }
 
-async function keptVisit(
+/** A machine as it is wanted: with its card where that is new, and those of its visits that are. */
+interface WantedMachine {
+  machineId: string
+  isWhole: boolean
+  rows: readonly VisitRow[]
+}
+
+async function machineLines(
   app: ShopApp,
-  row: VisitRow,
-  states: readonly VisitState[],
+  { machineId, isWhole, rows }: WantedMachine,
   learnt: Learnt,
-): Promise<KeptVisit> {
-  const before = states.filter(
-    ({ id, scheduledAt }) => id !== row.id && Date.parse(scheduledAt) <= Date.parse(row.scheduledAt),
-  )
-  const history = before.flatMap(historyIn)
-  const site = await app.register.siteOf(row.machine)
-  return {
-    row,
-    entries: await app.repository.entriesOfVisit(row.id),
-    history,
-    experience: await learnt(row.machine.kind, row.id),
-    pace: await app.pace.paceFor(row.id),
-    lastReadings: lastReadingsOf(
-      before.findLast(({ handedOver }) => handedOver),
-      row.machine,
-    ),
-    ...(site ? { site } : {}),
+  now: string,
+): Promise<WindowLine[]> {
+  const read = await machineVisits(app, machineId)
+  const frame = isWhole ? await cardFrame(app, machineId) : undefined
+  const { card, visits } = await app.work.run('machine', {
+    journals: read.journals,
+    visits: rows.map(({ id, scheduledAt, machine }) => ({ id, scheduledAt, kind: machine.kind })),
+    now,
+    ...(frame ? { of: frame.of } : {}),
+  })
+  const lines: WindowLine[] = []
+  if (frame) lines.push({ is: 'machine', id: machineId, card: await framedCard(app, frame, { ...read, card, now }) })
+  for (const [index, row] of rows.entries()) {
+    const site = await app.register.siteOf(row.machine)
+    lines.push({
+      is: 'visit',
+      visit: {
+        row,
+        entries: await app.repository.entriesOfVisit(row.id),
+        experience: await learnt(row.machine.kind, row.id),
+        pace: await app.pace.paceFor(row.id),
+        ...(visits[index] as (typeof visits)[number]),
+        ...(site ? { site } : {}),
+      },
+    })
+  }
+  return lines
+}
+
+/** What comes of each, in their order, while the next are already worked on. */
+async function* inOrder<T, U>(all: readonly T[], ahead: number, work: (each: T) => Promise<U[]>): AsyncGenerator<U> {
+  const working: Promise<U[]>[] = []
+  const begin = (index: number) => {
+    if (index >= all.length) return
+    const done = work(all[index] as T)
+    // Awaited in its turn; until then a failure is nobody's surprise.
+    done.catch(() => undefined)
+    working.push(done)
+  }
+  for (let index = 0; index < ahead; index++) begin(index)
+  for (let index = 0; index < all.length; index++) {
+    yield* await (working.shift() as Promise<U[]>)
+    begin(index + ahead)
   }
 }

@@ -16,6 +16,7 @@ const LONGEST = {
   visitJson: 60_000,
   found: 60_000,
   trends: 60_000,
+  machine: 60_000,
   forecast: 60_000,
   registerLines: 60_000,
   registerPlan: 60_000,

@@ -1,41 +1,60 @@
-import { cardOf } from '../../core/pumps/card'
-import { machineStates } from '../../core/visit/machine-states'
-import type { VisitState } from '../../core/visit/fold'
+import type { CardSources, MachineCard } from '../../core/pumps/card'
+import type { Entry, Site } from '../../core/visit/entry'
 import { toldVisitOf, type VisitRow } from '../../core/visit/visit-row'
 import { shopOf } from '../../core/visit/visit-view'
 import type { ShopApp } from './shop-app'
 
 const MOST_VISITS = 12
 
-/** A machine's visits, oldest first, as they are read once for all that is said of it. */
+/** A machine's visits, oldest first, with their journals. */
 export interface MachineVisits {
   visits: readonly VisitRow[]
-  states: readonly VisitState[]
+  journals: Entry[][]
 }
 
 export async function machineVisits({ repository }: Pick<ShopApp, 'repository'>, id: string): Promise<MachineVisits> {
   const visits = await repository.visitsOfMachine(id)
   const journals = await repository.entriesOfVisits(visits.map((visit) => visit.id))
-  return { visits, states: machineStates(visits.map((visit) => journals.get(visit.id) ?? [])) }
+  return { visits, journals: visits.map((visit) => journals.get(visit.id) ?? []) }
 }
 
-/** Everything the shop remembers of one machine; nothing where it knows of none. */
-export async function cardView(
-  { repository, register }: Pick<ShopApp, 'repository' | 'register'>,
+/** What a machine's card says besides what follows from its visits. */
+export interface CardFrame {
+  of: Pick<CardSources, 'machine' | 'customer' | 'site' | 'retired'>
+  sites: Site[]
+}
+
+/** Nothing where the shop knows of no such machine. */
+export async function cardFrame(
+  { register }: Pick<ShopApp, 'register'>,
   asked: string,
-  now: string,
-  read?: MachineVisits,
-): Promise<object | undefined> {
+): Promise<CardFrame | undefined> {
   const row = await register.machine(asked)
   const customer = row && (await register.customer(row.customerId))
   if (!customer) return undefined
   const { machine, retired } = row
-  const { visits, states } = read ?? (await machineVisits({ repository }, machine.id))
   const sites = await register.sitesOf(customer.id)
   const site = sites.find(({ id }) => id === (machine.siteId ?? customer.id))
-  const of = { machine, customer, ...(site ? { site } : {}), ...(retired ? { retired } : {}) }
+  return { of: { machine, customer, ...(site ? { site } : {}), ...(retired ? { retired } : {}) }, sites }
+}
+
+/** Everything the shop remembers of one machine; nothing where it knows of none. */
+export async function cardView(app: ShopApp, asked: string, now: string): Promise<object | undefined> {
+  const frame = await cardFrame(app, asked)
+  if (!frame) return undefined
+  const read = await machineVisits(app, frame.of.machine.id)
+  const { card } = await app.work.run('machine', { of: frame.of, journals: read.journals, visits: [], now })
+  return framedCard(app, frame, { ...read, card, now })
+}
+
+/** A card with what is asked on its page. */
+export async function framedCard(
+  { repository, register }: Pick<ShopApp, 'repository' | 'register'>,
+  { of: { machine, customer }, sites }: CardFrame,
+  { card, visits, now }: Pick<MachineVisits, 'visits'> & { card: MachineCard | undefined; now: string },
+): Promise<object> {
   return {
-    card: cardOf({ ...of, states, now }),
+    card,
     sites,
     merged: await register.mergedInto('machine', machine.id),
     others: (await register.machinesOf([customer.id])).filter((other) => other.machine.id !== machine.id),

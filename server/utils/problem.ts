@@ -21,6 +21,15 @@ export class Problem extends Error {
   }
 }
 
+export const PROBLEM_TYPE = 'application/problem+json'
+export function problemText({ title, status, problems }: Problem): string {
+  return JSON.stringify({ type: 'about:blank', title, status, problems: plainProblems(problems) })
+}
+
+/** Nothing is there under /api, or not by this method. */
+export const nothingAnswers = ({ method, path }: Pick<H3Event, 'method' | 'path'>): Problem =>
+  new Problem(404, `Nothing answers ${method} ${path.slice(0, 100)}.`)
+
 /** The header in which an answer says which line had arrived last before it was worked out. */
 const ARRIVAL = 'x-arrival'
 
@@ -39,15 +48,10 @@ export function api<T>(asked: Asked, handler: (event: H3Event<EventHandlerReques
       return await handler(event)
     } catch (error) {
       const problem = asProblem(error)
-      setResponseStatus(event, problem.status)
-      setResponseHeader(event, 'content-type', 'application/problem+json')
       if (problem.status === 500) log.trouble(traceOf(error))
-      return JSON.stringify({
-        type: 'about:blank',
-        title: problem.title,
-        status: problem.status,
-        problems: plainProblems(problem.problems),
-      })
+      setResponseStatus(event, problem.status)
+      setResponseHeader(event, 'content-type', PROBLEM_TYPE)
+      return problemText(problem)
     }
   })
 }

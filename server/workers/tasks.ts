@@ -11,6 +11,8 @@ import { aheadOf, type Ahead } from '../../core/visit/ahead'
 import { forecastOf, type Fleet, type Forecast } from '../../core/planning/forecast'
 import type { Stretch } from '../../core/planning/season'
 import type { SeasonDays } from '../../core/knowledge/shop/seasons'
+import type { Kind } from '../../core/knowledge/vocabulary'
+import { cardOf, type CardSources, type MachineCard } from '../../core/pumps/card'
 import { machineTrends, type MachineTrend } from '../../core/pumps/machine-trends'
 import { planImport, type ImportPlan, type KnownCustomer } from '../../core/pumps/register-import'
 import { REGISTER_HEADS, registerTable } from '../../core/pumps/register-table'
@@ -19,9 +21,11 @@ import { registerLines, type RegisterFile, type RegisterLines } from '../service
 import { visitFound, type VisitFound } from '../../core/pumps/search-lines'
 import { ofKind } from '../../core/visit/of-kind'
 import { foldVisit } from '../../core/visit/fold'
+import { historyIn, type HistoryReading } from '../../core/visit/history'
 import { machineStates } from '../../core/visit/machine-states'
 import type { Entry, Machine, MailedPaper, PaperName } from '../../core/visit/entry'
 import { leafText } from '../../core/visit/leaf'
+import { lastReadingsOf } from '../services/day-view'
 import { readLines } from '../services/journal-lines'
 import { jsonOf } from '../services/json'
 import { postedEntries } from '../services/posted-entries'
@@ -51,6 +55,20 @@ interface PlanAsked {
   known: KnownCustomer[]
   /** Ids of the lines that records of the register have. */
   given: string[]
+}
+
+interface MachineAsked {
+  /** Of its visits, oldest first. */
+  journals: Entry[][]
+  /** Whose card is wanted; nothing where none is. */
+  of?: Pick<CardSources, 'machine' | 'customer' | 'site' | 'retired'>
+  visits: { id: string; scheduledAt: string; kind: Kind }[]
+  now: string
+}
+interface MachineRead {
+  card?: MachineCard
+  /** What was read before each of the visits, and what its machine read last. */
+  visits: { history: HistoryReading[]; lastReadings: HistoryReading[] }[]
 }
 
 interface ForecastAsked {
@@ -157,6 +175,21 @@ export const TASKS = {
     machines: { machine: Machine; journals: Entry[][] }[]
     now: number
   }): MachineTrend[][] => machines.map(({ machine, journals }) => machineTrends(machine, machineStates(journals), now)),
+
+  /** What follows from a machine's visits: its card, and what each of some visits found before it. */
+  machine({ journals, of, visits, now }: MachineAsked): MachineRead {
+    const states = machineStates(journals)
+    return {
+      ...(of ? { card: cardOf({ ...of, states, now }) } : {}),
+      visits: visits.map(({ id, scheduledAt, kind }) => {
+        const before = states.filter(
+          (state) => state.id !== id && Date.parse(state.scheduledAt) <= Date.parse(scheduledAt),
+        )
+        const last = before.findLast(({ handedOver }) => handedOver)
+        return { history: before.flatMap(historyIn), lastReadings: lastReadingsOf(last, { kind }) }
+      }),
+    }
+  },
 
   /** A file of customers and machines as lines of fields. */
   registerLines: ({ name, text, mapping }: RegisterFile): RegisterLines => registerLines({ name, text, mapping }),

@@ -89,7 +89,7 @@ const closed = computed(() => taughtKinds.value.reduce((sum, { visits }) => sum 
 <template>
   <div class="min-h-dvh">
     <PlaceHeader title="Shop"
-      ><p v-if="view" class="text-slate">
+      ><p v-if="view" class="min-w-0 shrink-[99] truncate text-slate max-sm:hidden">
         {{ view.shop.name || 'It has no name yet' }}<template v-if="view.shop.place">, {{ view.shop.place }}</template>
       </p></PlaceHeader
     >

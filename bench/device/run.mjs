@@ -64,6 +64,8 @@ try {
     cold.push(await firstPage(page, address))
     await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
     await keptAt(page)
+    // What a first visit fetches ahead is no part of the second.
+    await page.waitForLoadState('networkidle')
     await page.close()
     const again = await slowed(context)
     warm.push(await firstPage(again, address))
@@ -75,22 +77,13 @@ try {
   const context = await browser.newContext(PHONE)
   const page = await context.newPage()
   const steps = await watchProgress(page)
-  const answers = []
-  page.on('response', (response) => {
-    if (response.url().endsWith('/api/device')) answers.push(response)
-  })
   const from = performance.now()
   await page.goto(address)
   await page.getByTestId('standing').click()
   await keptAt(page)
   say('a new device, until its days are on it whole', (performance.now() - from) / 1000, 's', '20')
   say('times it said how far it was', (await steps()).length, '', 'more than 1')
-  // The last of what came is told of when it has ended.
-  const bytesOf = async (response) => {
-    await response.finished()
-    return (await response.request().sizes()).responseBodySize / 1024
-  }
-  say('what that was, as it came', await bytesOf(answers.at(-1)), 'KB')
+  say('what that was, as it came', await page.evaluate(lastCame), 'KB')
   say('visits it keeps', await page.evaluate(keptVisits), '')
 
   const before = await page.evaluate(windowAt)
@@ -114,7 +107,7 @@ try {
   const asked = performance.now()
   while ((await page.evaluate(windowAt)) === before) await new Promise((wait) => setTimeout(wait, 50))
   say('after one more line, until it is read anew (4 s of it are patience)', (performance.now() - asked) / 1000, 's')
-  say('what that was, as it came', await bytesOf(answers.at(-1)), 'KB')
+  say('what that was, as it came', await page.evaluate(lastCame), 'KB')
 
   for (const path of [`/visits/${visitId}/test`, '/pumps', '/']) {
     await page.goto(address + path)
@@ -192,6 +185,11 @@ function windowAt() {
       }
     }
   })
+}
+/** How much of the shop was read last, KB on the way. */
+function lastCame() {
+  const read = performance.getEntriesByType('resource').filter(({ name }) => name.endsWith('/api/device'))
+  return read.at(-1).encodedBodySize / 1024
 }
 function keptVisits() {
   return new Promise((done) => {

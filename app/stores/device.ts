@@ -106,8 +106,9 @@ export const useDevice = defineStore('device', () => {
     if (refreshing) meanwhile.push({ entries: lines, arrival })
     await store.hear(arrival, lines, isOfShop)
     // What was removed at the shop goes here too, before anything is read anew.
-    for (const { body } of ofKind(lines, 'customer-forgotten')) await store.drop(body)
-    if (lines.some(({ kind }) => kind === 'customer-forgotten')) await dropPictures()
+    const removed = ofKind(lines, 'customer-forgotten')
+    for (const { body } of removed) await store.drop(body)
+    if (removed.length > 0) await dropPictures()
     await look()
     if (lines.some(({ kind }) => WIDER.has(kind))) void refreshSoon()
   }

@@ -1,12 +1,13 @@
 // A phone at a shop of a million lines: its first page on a processor slowed to a quarter, the days it keeps with how
 // far they are, what changes afterwards, and what memory it holds. Each figure beside its aim. `npm run bench:device`,
 // or with a smaller shop: `npm run bench:device -- 1000`.
-import { createWriteStream, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
+import { createWriteStream, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { bundle } from '../../scripts/lib/bundle.mjs'
+import { processesWhere } from '../../scripts/lib/processes.mjs'
 import { buildIfNeeded, installPackages, needFreePort, needNode, startServer } from '../../scripts/lib/setup.mjs'
 import { CHROMIUM_LAUNCH, installSystemPackages } from '../../scripts/lib/system.mjs'
 
@@ -221,15 +222,7 @@ async function watchProgress(page) {
 
 /** What the largest of the browser's page processes holds for itself alone and its share of what is shared, MB. */
 function renderers() {
-  const sizes = readdirSync('/proc')
-    .filter((name) => /^\d+$/.test(name))
-    .flatMap((pid) => {
-      try {
-        if (!readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('--type=renderer')) return []
-        return [Number(/^Pss:\s+(\d+)/m.exec(readFileSync(`/proc/${pid}/smaps_rollup`, 'utf8'))[1]) / 1024]
-      } catch {
-        return []
-      }
-    })
-  return Math.max(...sizes)
+  const pages = processesWhere((folder) => readFileSync(`${folder}/cmdline`, 'utf8').includes('--type=renderer'))
+  const kilobytes = (pid) => Number(/^Pss:\s+(\d+)/m.exec(readFileSync(`/proc/${pid}/smaps_rollup`, 'utf8'))[1])
+  return Math.max(...pages.map(kilobytes)) / 1024
 }

@@ -1,6 +1,7 @@
 // A phone's browser that is killed while lines wait on it: what it kept is at the shop after its next start.
-import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { killAtOnce, processesWhere } from '../../scripts/lib/processes.mjs'
 import { seedDemo } from '../../scripts/lib/seed.mjs'
 import { CHROMIUM_LAUNCH } from '../../scripts/lib/system.mjs'
 import { between, end, pause, start } from './load.mjs'
@@ -41,7 +42,7 @@ export async function killedBrowser(times, { data, port, tell }) {
       await pause(between(0, 30))
       // What waits is in the store of the browser: that is what it has promised to keep.
       for (const id of await page.evaluate(waiting)) kept.add(id)
-      for (const pid of processesOf(profile)) kill(pid)
+      killAtOnce(processesOf(profile))
       await context.close().catch(() => undefined)
       while (processesOf(profile).length > 0) await pause(20)
       tell(round, kept.size)
@@ -82,22 +83,4 @@ function waiting() {
   })
 }
 
-function processesOf(profile) {
-  return readdirSync('/proc')
-    .filter((name) => /^\d+$/.test(name))
-    .filter((pid) => {
-      try {
-        return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(profile)
-      } catch {
-        return false
-      }
-    })
-    .map(Number)
-}
-function kill(pid) {
-  try {
-    process.kill(pid, 'SIGKILL')
-  } catch {
-    // It went with another.
-  }
-}
+const processesOf = (profile) => processesWhere((folder) => readFileSync(`${folder}/cmdline`, 'utf8').includes(profile))

@@ -3,6 +3,7 @@ import { chownSync, existsSync, mkdtempSync, readdirSync, readlinkSync, rmSync, 
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { killAtOnce, processesWhere } from './processes.mjs'
 
 const HOME = '/usr/lib/postgresql'
 
@@ -94,27 +95,8 @@ export async function startPostgres({ password, fsync = false } = {}) {
 
 /** The server and all that it has forked: each works in the data folder. Again until there is none. */
 function killAll(data) {
-  for (let own = processesIn(data); own.length > 0; own = processesIn(data))
-    for (const pid of own) {
-      try {
-        process.kill(pid, 'SIGKILL')
-      } catch {
-        // It ended with another.
-      }
-    }
-}
-
-function processesIn(folder) {
-  return readdirSync('/proc')
-    .filter((name) => /^\d+$/.test(name))
-    .filter((pid) => {
-      try {
-        return readlinkSync(`/proc/${pid}/cwd`) === folder
-      } catch {
-        return false
-      }
-    })
-    .map(Number)
+  const own = () => processesWhere((folder) => readlinkSync(`${folder}/cwd`) === data)
+  for (let pids = own(); pids.length > 0; pids = own()) killAtOnce(pids)
 }
 
 function stop(child, data, folder, command) {

@@ -5,6 +5,7 @@ import type { DaySpan, VisitRow } from '../../core/visit/visit-row'
 import { countedAfter } from '../utils/views'
 import type { ShopApp } from './shop-app'
 import { cardFrame, customerView, framedCard, machineVisits } from './register-views'
+import { workedAhead } from './worked-ahead'
 
 /** Machines that are worked on at once: as many as there are threads for it. */
 const MACHINES_AHEAD = 3
@@ -58,7 +59,8 @@ export async function* windowLines(
     const isWhole = wantsMachine(machineId)
     return isWhole || own.some(wantsVisit) ? [{ machineId, isWhole, rows: own.filter(wantsVisit) }] : []
   })
-  yield* inOrder(wanted, MACHINES_AHEAD, (each) => machineLines(app, each, learnt, now))
+  for await (const lines of workedAhead(wanted, MACHINES_AHEAD, (each) => machineLines(app, each, learnt, now)))
+    yield* lines
   for (const id of customers.filter(wantsCustomer)) {
     const view = await customerView(app, id)
     if (view) yield { is: 'customer', id, view }
@@ -137,21 +139,4 @@ async function machineLines(
     })
   }
   return lines
-}
-
-/** What comes of each, in their order, while the next are already worked on. */
-async function* inOrder<T, U>(all: readonly T[], ahead: number, work: (each: T) => Promise<U[]>): AsyncGenerator<U> {
-  const working: Promise<U[]>[] = []
-  const begin = (index: number) => {
-    if (index >= all.length) return
-    const done = work(all[index] as T)
-    // Awaited in its turn; until then a failure is nobody's surprise.
-    done.catch(() => undefined)
-    working.push(done)
-  }
-  for (let index = 0; index < ahead; index++) begin(index)
-  for (let index = 0; index < all.length; index++) {
-    yield* await (working.shift() as Promise<U[]>)
-    begin(index + ahead)
-  }
 }

@@ -9,6 +9,7 @@ import { ofKind } from '../../core/visit/of-kind'
 import type { Left } from '../database/forgetting'
 import type { Repository } from '../database/repository'
 import type { JournalFile, JournalMark } from './journal-file'
+import { keptText } from './kept-text'
 import { registerProblems, unknownInRegister } from './register-fit'
 
 /** The same id came with another content: somebody else's entry, or a changed one. */
@@ -113,7 +114,8 @@ export class Journal {
         const { fresh, known } = await this.insertFitting(repository, kept, pictures)
         return { fresh, said: { entries: kept, appended: { accepted: fresh.map(({ id }) => id), known } } }
       })
-      const gone = picturesIn(sent).filter((hash) => !picturesIn(entries).includes(hash))
+      const spokenOf = new Set(picturesIn(entries))
+      const gone = picturesIn(sent).filter((hash) => !spokenOf.has(hash))
       if (gone.length > 0) await this.pictures.forget(await this.repository.picturesOfNobody(gone))
       return appended
     } catch (error) {
@@ -224,24 +226,6 @@ export class Journal {
 }
 
 const picturesIn = (entries: readonly Entry[]): string[] => ofKind(entries, 'photo').map(({ body }) => body.hash)
-
-/** What stands in the file where a line that was none spoke of somebody whose data were removed. */
-const NO_LINE = JSON.stringify({ removed: true })
-
-/** A line of the file as it is kept. */
-export function keptText(text: string, forgotten: Forgotten): string {
-  // Most lines speak of nobody who was forgotten: they are not even read.
-  const known = Object.values(forgotten) as ReadonlySet<string>[]
-  if (!text.match(UUID)?.some((id) => known.some((ids) => ids.has(id.toLowerCase())))) return text
-  try {
-    const line = JSON.parse(text) as Entry
-    const kept = asKept(line, forgotten)
-    return kept === line ? text : JSON.stringify(kept)
-  } catch {
-    return NO_LINE
-  }
-}
-const UUID = /[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}/gi
 
 /** New entries and those that are there already. */
 function sorted(entries: readonly Entry[], stored: ReadonlyMap<string, Entry>): { fresh: Entry[]; known: string[] } {

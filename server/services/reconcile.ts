@@ -7,6 +7,7 @@ import { CHECKPOINT, sameEntry } from './journal'
 import type { JournalChunk, JournalFile, JournalMark } from './journal-file'
 import { readLines, type EntryLine, type ReadLines, type SetAside } from './journal-lines'
 import type { RejectedFile } from './rejected-file'
+import { workedAhead } from './worked-ahead'
 
 /** Which version of the lists stands in the database; `BUILDING` while they are being built. */
 const PROJECTED = 'projected'
@@ -115,7 +116,8 @@ class Reading {
   private async whoWasForgotten(): Promise<Forgotten> {
     const { file, repository } = this.sides
     const inDatabase = (await repository.forgotten()).forgotten
-    if (this.from) return inDatabase
+    // Where the database is empty there is nothing that a line could be held against.
+    if (this.from || !this.seen) return inDatabase
     const said: Entry[] = []
     for await (const { bytes } of file.chunks()) {
       if (!bytes.includes('"customer-forgotten"')) continue
@@ -135,21 +137,11 @@ class Reading {
   /** Chunks are checked elsewhere, a few ahead, and taken in here in their order. */
   private async readOn(): Promise<void> {
     const { file, read } = this.sides
-    const ahead: { chunk: JournalChunk; lines: Promise<ReadLines> }[] = []
-    const takeFirst = async () => {
-      const first = ahead.shift()
-      if (!first) return
-      await this.takeIn(await first.lines, first.chunk.end)
-      this.tell({ doing: 'journal', done: first.chunk.end, of: file.position.bytes })
+    const checked = async ({ bytes, end }: JournalChunk) => ({ lines: await read(bytes), end })
+    for await (const { lines, end } of workedAhead(file.chunks(this.from?.bytes), CHUNKS_AHEAD, checked)) {
+      await this.takeIn(lines, end)
+      this.tell({ doing: 'journal', done: end, of: file.position.bytes })
     }
-    for await (const chunk of file.chunks(this.from?.bytes)) {
-      const lines = read(chunk.bytes)
-      // Awaited in its turn; until then a failure is nobody's surprise.
-      lines.catch(() => undefined)
-      ahead.push({ chunk, lines })
-      if (ahead.length >= CHUNKS_AHEAD) await takeFirst()
-    }
-    while (ahead.length > 0) await takeFirst()
   }
 
   private async takeIn({ lines, entries, setAside }: ReadLines, end: number): Promise<void> {

@@ -67,20 +67,17 @@ describe('any request, by anybody', () => {
   }
 
   /** Lines that would be taken as they are: each request has its own. */
+  const LINES: readonly (() => Entry)[] = [
+    () => reading(visit, 229),
+    () => visit.write('note', { text: 'the belt slips', seenAndLeft: false }),
+    () => visit.write('gate', { gate: 'power-off', shut: true }),
+    () => testVisit().opened,
+    () => ({ ...visit.write('customer-set', { customer: { ...customer, id: uuidv7() } }), visitId: null }),
+  ]
   const lines = (who: Who): fc.Arbitrary<unknown> =>
-    fc.constantFrom('reading', 'note', 'opened', 'gate', 'shop').chain((what) => {
-      const own = testVisit()
-      const line =
-        what === 'reading'
-          ? reading(visit, 229)
-          : what === 'note'
-            ? visit.write('note', { text: 'the belt slips', seenAndLeft: false })
-            : what === 'gate'
-              ? visit.write('gate', { gate: 'power-off', shut: true })
-              : what === 'opened'
-                ? own.opened
-                : { ...visit.write('customer-set', { customer: { ...customer, id: uuidv7() } }), visitId: null }
-      return spoilt({ entries: [who === 'nobody' ? line : by(who, { ...line, id: uuidv7() } as Entry)] }, 0)
+    fc.constantFrom(...LINES).chain((made) => {
+      const line = made()
+      return spoilt({ entries: [who === 'nobody' ? line : by(who, { ...line, id: uuidv7() })] }, 0)
     })
   const file = (): fc.Arbitrary<unknown> => {
     const own = testVisit()

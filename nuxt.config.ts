@@ -25,6 +25,9 @@ const SHEET_FONTS = [
 const RULES = /node_modules\/(class-validator|class-transformer|validator|libphonenumber-js|reflect-metadata)\//
 const apart = (module: string): string | undefined => (RULES.test(module) ? 'rules' : undefined)
 
+/** A file costs a way of its own: what is smaller travels with what it is needed by, bytes. */
+const SMALL = 12_000
+
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
   ssr: false,
@@ -49,6 +52,8 @@ export default defineNuxtConfig({
     },
   },
   spaLoadingTemplate: 'spa-loading.html',
+  // Nor does a link fetch what it leads to: it is there.
+  experimental: { defaults: { nuxtLink: { prefetch: false } } },
   typescript: {
     strict: true,
     tsConfig: { ...decorators, compilerOptions: { ...decorators.compilerOptions, noUncheckedIndexedAccess: true } },
@@ -57,7 +62,7 @@ export default defineNuxtConfig({
   },
   vite: {
     plugins: [tailwindcss()],
-    $client: { build: { rollupOptions: { output: { manualChunks: apart } } } },
+    $client: { build: { rollupOptions: { output: { manualChunks: apart, experimentalMinChunkSize: SMALL } } } },
     worker: { format: 'es' },
     esbuild: { tsconfigRaw: decorators },
     optimizeDeps: {
@@ -91,6 +96,11 @@ export default defineNuxtConfig({
   // Nuxt 4.4.5 looks for a server entry even where nothing is rendered on the server, and `nuxt dev` dies without one.
   $development: { vite: { environments: { ssr: { build: { rollupOptions: { input: { server: spaEntry } } } } } } },
   hooks: {
+    // The service worker fetches every file, once the first page stands; asked for in the page's head they would come
+    // before what it shows.
+    'build:manifest': (manifest) => {
+      for (const file of Object.values(manifest)) file.prefetch = false
+    },
     // Before the server is built: it serves the files that it finds then.
     'nitro:build:public-assets': async (nitro) => {
       await writeServiceWorker(nitro.options.output.publicDir)

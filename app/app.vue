@@ -14,9 +14,15 @@ useEventListener('drop', (event: DragEvent) => {
   dropped.value = file
   void navigateTo('/pumps/files')
 })
+
+/** What finds everything knows every word of the trade: it is read once the page stands, or when it is asked for. */
+const { open: isFinding } = useFinder()
+const isAtRest = ref(false)
+useFinderKey()
+onNuxtReady(() => (isAtRest.value = true))
 </script>
 
 <template>
   <NuxtPage />
-  <FindLine />
+  <LazyFindLine v-if="isAtRest || isFinding" />
 </template>

@@ -10,7 +10,9 @@ import type { DayLoadOf } from '#core/planning/morning'
 import type { HistoryReading } from '#core/visit/history'
 import type { Shop } from '#core/visit/shop'
 import { proxy } from 'comlink'
-import { sunset, spanOf } from '~/utils/day-hours'
+import { useDevice } from '~/stores/device'
+import { arrivalOf } from '~/utils/ask'
+import { dayPath, spanOf, sunset } from '~/utils/day-hours'
 
 export interface DayView {
   visits: DayVisit<HistoryReading>[]
@@ -35,7 +37,8 @@ const LOOK_AGAIN = 60_000
 export function useDay(day: Ref<Date>) {
   const on = computed(() => format(day.value, 'yyyy-MM-dd'))
   const span = computed(() => spanOf(day.value, on.value))
-  const view = shallowRef<DayView>()
+  const device = useDevice()
+  const view = shallowRef(device.opened(dayPath(day.value)) as DayView | undefined)
   const planned = shallowRef<PlanView>()
   const problem = ref('')
   /** The order that the hand has made and not yet kept. */
@@ -50,8 +53,11 @@ export function useDay(day: Ref<Date>) {
   async function load(): Promise<void> {
     clearTimeout(again)
     const asked = span.value
+    const path = dayPath(day.value)
     try {
-      const response = await ask(`/api/day?${asked}`)
+      const answering = ask(path)
+      if (!view.value) await open(path, answering)
+      const response = await answering
       if (asked !== span.value) return
       if (!response.ok) {
         problem.value = ((await response.json().catch(() => ({}))) as { title?: string }).title ?? response.statusText
@@ -61,14 +67,23 @@ export function useDay(day: Ref<Date>) {
       }
       problem.value = ''
       const heard = (await response.json()) as DayView
-      rememberShopUnits(heard.shop)
+      rememberShop(heard.shop)
       view.value = heard
+      const arrival = arrivalOf(response)
+      if (isToday.value && arrival !== undefined) void device.keepOpening({ path, arrival, answer: heard })
       if (heard.visits.length + heard.waiting.length === 0) return
       const plan = await ask(`/api/plan?${asked}`).catch(() => undefined)
       if (asked === span.value && plan?.ok) planned.value = (await plan.json()) as PlanView
     } catch {
       problem.value = NO_WAY
     }
+  }
+  /** What the shop answered last stands until it answers now: a phone in the hand shows its day at once. */
+  async function open(path: string, answering: Promise<unknown>): Promise<void> {
+    const last = (await Promise.race([device.opening(path), answering.then(() => undefined)])) as DayView | undefined
+    if (!last || view.value || path !== dayPath(day.value)) return
+    rememberShop(last.shop)
+    view.value = last
   }
   watch(
     span,

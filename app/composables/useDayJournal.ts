@@ -4,7 +4,6 @@ import { apartFrom, openIn, visitsOf } from '#core/planning/stops'
 import type { DueCall } from '#core/pumps/due-list'
 import type { Entry, EntryBodies, EntryKind } from '#core/visit/entry'
 import type { LineDraft } from '#core/pumps/corrections'
-import { foldVisit } from '#core/visit/fold'
 import type { CustomerView } from '~/utils/register-views'
 import { draft, useDrafts } from './useDrafts'
 
@@ -41,6 +40,8 @@ export function useDayJournal() {
   async function stateOf(visitId: string) {
     const response = await ask(`/api/visits/${visitId}`)
     if (!response.ok) throw new Error(response.statusText)
+    // All that a journal can say is large: a page that shows a day begins without it.
+    const { foldVisit } = await import('#core/visit/fold')
     const state = foldVisit(((await response.json()) as { entries: Entry[] }).entries)
     if (!state) throw new Error('This visit cannot be read.')
     return state

@@ -17,7 +17,7 @@ export function useShopSettings() {
       const said = (await response.json()) as { shop: Shop; mail: { by: 'folder' | 'smtp'; host?: string } }
       shop.value = said.shop
       outlet.value = said.mail
-      rememberShopUnits(shop.value)
+      rememberShop(shop.value)
     } catch {
       problem.value = NO_WAY
     }

@@ -2,17 +2,21 @@ import { computed, type ComputedRef } from 'vue'
 import type { UnitSystem } from '#core/quantity/measures'
 import type { Reader } from '#core/quantity/sentence'
 import { UNNAMED_SHOP, type Shop } from '#core/visit/shop'
-import { useVisit } from '~/stores/visit'
 import { useLocalStorageRef } from './useLocalStorageRef'
 
 /** How the shop reads, as it was last heard: a page that knows no visit must not fall back to other units. */
 function useShopUnits() {
   return useLocalStorageRef<UnitSystem | ''>('pike-lamp.shop-units', '')
 }
+/** What the shop reckons in, as it was last heard. */
+function useShopCurrency() {
+  return useLocalStorageRef<string>('pike-lamp.shop-currency', '')
+}
 
-/** Remembers how the shop reads, wherever it is heard. */
-export function rememberShopUnits({ units }: Pick<Shop, 'units'>): void {
+/** Remembers how the shop reads and reckons, wherever it is heard. */
+export function rememberShop({ units, rates }: Pick<Shop, 'units' | 'rates'>): void {
   useShopUnits().value = units
+  useShopCurrency().value = rates.currency
 }
 
 function useChosenUnits() {
@@ -27,8 +31,7 @@ export function useUnitSystem(): ComputedRef<UnitSystem> {
 
 /** The units of whoever reads, and the switch between them. */
 export function useUnits() {
-  const visit = useVisit()
-  const chosen = useChosenUnits()
+  const [chosen, currency] = [useChosenUnits(), useShopCurrency()]
   const system = useUnitSystem()
   const other = computed<UnitSystem>(() => (system.value === 'us' ? 'metric' : 'us'))
   return {
@@ -37,6 +40,6 @@ export function useUnits() {
     toggle: () => {
       chosen.value = other.value
     },
-    reader: computed<Reader>(() => ({ system: system.value, currency: visit.shop.rates.currency })),
+    reader: computed<Reader>(() => ({ system: system.value, currency: currency.value || UNNAMED_SHOP.rates.currency })),
   }
 }

@@ -342,7 +342,7 @@ useHead({ title: computed(() => `${format(day.value, 'EEEE d MMMM')} · Pike Lam
       @keep="routes && keepOrder(routes)"
       @back="hand = undefined"
     />
-    <StopDialog
+    <LazyStopDialog
       v-if="openedVisit"
       :key="openedVisit.id"
       :visit="openedVisit"

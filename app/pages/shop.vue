@@ -35,7 +35,7 @@ async function load(): Promise<void> {
     const response = await ask('/api/shop')
     if (!response.ok) throw new Error(response.statusText)
     view.value = (await response.json()) as ShopView
-    rememberShopUnits(view.value.shop)
+    rememberShop(view.value.shop)
   } catch {
     problem.value = NO_WAY
   }

@@ -1,7 +1,7 @@
-import { format, startOfDay } from 'date-fns'
+import { startOfDay } from 'date-fns'
 import { askAhead } from '~/utils/ask'
-import { spanOf } from '~/utils/day-hours'
-import { mayHere, SESSION_KEY, type Session } from '~/utils/self'
+import { dayPath } from '~/utils/day-hours'
+import { opensWithDay } from '~/utils/opens-with-day'
 
 /** Whoever opens the Day waits for it less: it is asked for before the page is put together. */
 export default defineNuxtPlugin({
@@ -9,9 +9,6 @@ export default defineNuxtPlugin({
   // Before the router has fetched the page's own files, and before the stores.
   order: -40,
   setup() {
-    if (location.pathname !== '/' || location.search || localStorage.getItem(SESSION_KEY) === null) return
-    if (!mayHere(useLocalStorageRef<Session>(SESSION_KEY, { is: 'alone' }).value, 'look')) return
-    const today = new Date()
-    askAhead(`/api/day?${spanOf(startOfDay(today), format(today, 'yyyy-MM-dd'))}`)
+    if (opensWithDay()) askAhead(dayPath(startOfDay(new Date())))
   },
 })

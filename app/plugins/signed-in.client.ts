@@ -6,7 +6,8 @@ const OPEN = new Set(['/sign-in', '/join'])
 
 /** Where people sign in nobody gets past the door; a device that the shop knows no more keeps nothing of it. */
 export default defineNuxtPlugin(async () => {
-  const [self, router] = [useSelf(), useRouter()]
+  // What this device keeps hears of every line that is sent, from the first one on.
+  const [self, router, device] = [useSelf(), useRouter(), useDevice()]
   const isOut = () => self.session.is === 'out' || self.session.is === 'unclaimed'
   router.beforeEach((to) => {
     if (OPEN.has(to.path)) return true
@@ -16,7 +17,7 @@ export default defineNuxtPlugin(async () => {
   })
   watch(isOut, async (out) => {
     if (!out) return
-    await useDevice().forget()
+    await device.forget()
     useOpenVisit().close()
     const { path, fullPath } = router.currentRoute.value
     if (OPEN.has(path)) return

@@ -4,10 +4,11 @@ import { defineStore } from 'pinia'
 import { ref, shallowRef, watch } from 'vue'
 import { KEPT_DAYS } from '#core/pumps/device-window'
 import { REGISTER_KINDS, type Entry, type EntryKind } from '#core/visit/entry'
+import { mergedJournal } from '#core/visit/merged'
 import { ofKind } from '#core/visit/of-kind'
 import { spanOf } from '~/utils/day-hours'
-import { DeviceAnswers } from '~/utils/device-answers'
-import { DeviceStore, type KeptWindow } from '~/utils/device-store'
+import type { DeviceAnswers } from '~/utils/device-answers'
+import { DeviceStore, type KeptWindow, type Opening } from '~/utils/device-store'
 import { dropPictures, keepPictures } from '~/utils/kept-pictures'
 import { readable } from '~/utils/readable'
 import { readWindow, type Reading } from '~/utils/read-window'
@@ -35,11 +36,21 @@ const OF_SHOP: ReadonlySet<EntryKind> = new Set<EntryKind>(['shop-set', 'shop-fo
 export const useDevice = defineStore('device', () => {
   const store = new DeviceStore()
   const outbox = useOutbox()
-  const answers = new DeviceAnswers(
-    store,
-    () => outbox.pending,
-    () => new Date().toISOString(),
-  )
+  let answers: Promise<DeviceAnswers> | undefined
+  let preparing: ReturnType<typeof setTimeout> | undefined
+  /** All that judges a journal is large: a page that the shop answers begins without it. */
+  function answering(): Promise<DeviceAnswers> {
+    answers ??= import('~/utils/device-answers').then(
+      (own) =>
+        new own.DeviceAnswers(
+          store,
+          () => outbox.pending,
+          () => new Date().toISOString(),
+        ),
+    )
+    answers.catch(() => (answers = undefined))
+    return answers
+  }
   const window = shallowRef<KeptWindow>()
   /** How far a reading under way is. */
   const reading = shallowRef<Reading>()
@@ -112,6 +123,7 @@ export const useDevice = defineStore('device', () => {
     await look()
     if (lines.some(({ kind }) => WIDER.has(kind))) void refreshSoon()
   }
+  outbox.onAccepted((lines) => store.keepSent(lines))
   const live = useLive()
   live.onHeard((heard) => void hear(heard))
   live.onMissed(() => {
@@ -128,6 +140,8 @@ export const useDevice = defineStore('device', () => {
 
   /** The shop has answered: it is listened to, and what is old here is read anew, a moment later. */
   function reached(arrival: number): void {
+    // By the time that the way is lost, this device can answer; what is shown first is not kept waiting by that.
+    preparing ??= setTimeout(() => void answering().catch(() => undefined), SOON)
     void ready.then(() => {
       if (!live.isConnected) isBehind.value = true
       live.follow(Math.min(arrival, window.value?.heard ?? arrival))
@@ -139,20 +153,56 @@ export const useDevice = defineStore('device', () => {
   /** Nobody answers: what this device has heard is where it goes on from. */
   async function answer(path: string): Promise<object | undefined> {
     await Promise.all([outbox.ready, ready])
-    const own = await answers.answer(path)
+    const own = await (await answering().catch(() => undefined))?.answer(path)
     if (own && window.value) live.follow(window.value.heard)
     return own
+  }
+
+  /** A visit's journal as it is known here; nothing where that may be less than what is on the screen. */
+  async function journalOf(visitId: string): Promise<readonly Entry[] | undefined> {
+    if (isBehind.value) return undefined
+    const [kept, sent] = await Promise.all([store.visit(visitId), store.sent()])
+    return (
+      kept &&
+      mergedJournal(
+        kept.entries,
+        sent.filter((line) => line.visitId === visitId),
+      )
+    )
+  }
+
+  /** Read before the page was put together. */
+  let read: Pick<Opening, 'path' | 'answer'> | undefined
+  async function readOpening(path: string): Promise<void> {
+    const answer = await opening(path)
+    read = answer && { path, answer }
+  }
+  /** What was read of it before the page was put together, once. */
+  function opened(path: string): object | undefined {
+    const first = read?.path === path ? read.answer : undefined
+    read = undefined
+    return first
+  }
+
+  /** What the shop answered last, as long as nothing was heard and nothing written here since. */
+  async function opening(path: string): Promise<object | undefined> {
+    const [kept] = await Promise.all([store.opening(), outbox.ready, ready])
+    if (kept?.path !== path || outbox.pending.length > 0) return undefined
+    return window.value && window.value.heard <= kept.arrival ? kept.answer : undefined
   }
 
   return {
     window,
     reading,
+    opening,
+    readOpening,
+    opened,
+    keepOpening: (opening: Opening) => store.keepOpening(opening),
     isFull,
     isOutdated,
     reached,
     refresh,
-    /** A visit's journal as it is known here; nothing where that may be less than what is on the screen. */
-    journalOf: async (visitId: string) => (isBehind.value ? undefined : (await store.visit(visitId))?.entries),
+    journalOf,
     keepFact: (name: string, fact: unknown) => store.keepFact(name, fact),
     answer,
     outdated: () => {

@@ -1,3 +1,4 @@
+import { createEventHook } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { Entry } from '#core/visit/entry'
@@ -28,6 +29,8 @@ export const useOutbox = defineStore('outbox', () => {
   const lines = shallowRef<WaitingLine[]>([])
   const onlyHere = ref(0)
   const waitingLines = new WaitingLines(reread, localStorage)
+  /** Before they are forgotten here, what is kept of the shop has them. */
+  const accepted = createEventHook<readonly Entry[]>()
   const dropped = shallowRef<WaitingLine[]>([])
   const reach = ref<Reach>({ is: 'answers' })
   let sending: Promise<void> | undefined
@@ -88,6 +91,7 @@ export const useOutbox = defineStore('outbox', () => {
     wait = FIRST_WAIT
     const [only, ...others] = batch
     if (sent.is === 'accepted') {
+      await accepted.trigger(batch)
       forget(batch)
       for (const { body } of ofKind(batch, 'photo')) void photos.sent(body.hash)
     } else if (only && others.length === 0) keep([{ entry: only, refusal: sent.refusal }])
@@ -132,6 +136,7 @@ export const useOutbox = defineStore('outbox', () => {
   return {
     /** When what the device had kept is known here. */
     ready: waitingLines.ready,
+    onAccepted: accepted.on,
     pending,
     refused,
     dropped,

@@ -4,13 +4,14 @@ import type { Pace } from '#core/takedown/as-here'
 import type { Entry, Site } from '#core/visit/entry'
 import { foldVisit, machineOf, type VisitState } from '#core/visit/fold'
 import { liveEntries } from '#core/visit/supersession'
-import { earlierReadings, type HistoryReading } from '#core/visit/history'
+import type { HistoryReading } from '#core/visit/history'
+import { earlierReadings } from '#core/visit/history-of'
 import type { Experience } from '#core/visit/job'
 import { UNNAMED_SHOP, type Shop } from '#core/visit/shop'
 import type { VisitPart } from '#core/visit/visit-view'
 import { useAuthor } from '~/composables/useAuthor'
 import { useWriter } from '~/composables/useWriter'
-import { rememberShopUnits, useUnitSystem } from '~/composables/useUnits'
+import { rememberShop, useUnitSystem } from '~/composables/useUnits'
 import { useThinker } from '~/composables/useThinker'
 import { ask, NO_WAY } from '~/utils/ask'
 import { readable } from '~/utils/readable'
@@ -124,7 +125,7 @@ export const useVisit = defineStore('visit', () => {
     if (readable(view.entries) !== view.entries) device.outdated()
     history.value = view.history
     shop.value = view.shop
-    rememberShopUnits(view.shop)
+    rememberShop(view.shop)
     experience.value = view.experience
     pace.value = view.pace
     site.value = view.site
@@ -135,6 +136,7 @@ export const useVisit = defineStore('visit', () => {
   /** The shop has said something of itself from here: it stands until the server is asked again. */
   function setShop(changed: Shop): void {
     shop.value = changed
+    rememberShop(changed)
   }
 
   /** Takes back the newest line that counts, with all that was said in the same breath. */

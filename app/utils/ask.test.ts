@@ -7,7 +7,7 @@ import { listingOf } from '#core/visit/listing'
 import { useLive } from '~/stores/live'
 import { useDevice } from '~/stores/device'
 import { ask, askAhead } from './ask'
-import { freshBrowser } from './browser.fixture'
+import { freshBrowser, Stream } from './browser.fixture'
 import { DeviceStore } from './device-store'
 
 const PATH = `/api/visits/${VISIT}`
@@ -26,16 +26,6 @@ const kept: WindowLine = {
 const answered = (entries: readonly object[]) => Response.json({ entries }, { headers: { 'x-arrival': '40' } })
 const lines = async (response: Response) => ((await response.json()) as { entries: object[] }).entries.length
 
-class Stream {
-  static opened: string[] = []
-  static readonly CLOSED = 2
-  constructor(readonly address: string) {
-    Stream.opened.push(address)
-  }
-  addEventListener(): void {}
-  close(): void {}
-}
-
 /** A device that has read the shop's window before. */
 async function keepWindow(): Promise<void> {
   const store = new DeviceStore()
@@ -47,8 +37,6 @@ async function keepWindow(): Promise<void> {
 
 beforeEach(() => {
   freshBrowser()
-  Stream.opened = []
-  vi.stubGlobal('EventSource', Stream)
   setActivePinia(createPinia())
 })
 afterEach(() => {

@@ -68,11 +68,17 @@ function hearLate(path: string, response: Response): void {
   useLive().miss()
 }
 
+/** The line that had arrived last before an answer of the shop was worked out; nothing of this device's own. */
+export function arrivalOf(response: Response): number | undefined {
+  const said = response.headers.get(ARRIVAL)
+  return said === null ? undefined : Number(said)
+}
+
 function heard(path: string, response: Response): Response {
-  const arrival = response.headers.get(ARRIVAL)
+  const arrival = arrivalOf(response)
   const device = useDevice()
   const self = useSelf()
-  if (arrival !== null && response.ok && self.may('look')) device.reached(Number(arrival))
+  if (arrival !== undefined && response.ok && self.may('look')) device.reached(arrival)
   if (response.status === 401) self.lost()
   if (!response.ok) return response
   const { pathname, searchParams } = new URL(path, location.origin)

@@ -31,9 +31,22 @@ export function textStorage(texts: Record<string, string> = {}) {
   }
 }
 
+/** A stream of the shop's that says nothing; where it was asked for. */
+export class Stream {
+  static opened: string[] = []
+  static readonly CLOSED = 2
+  constructor(readonly address: string) {
+    Stream.opened.push(address)
+  }
+  addEventListener(): void {}
+  close(): void {}
+}
+
 /** What a browser has and Node has not, fresh: an empty device with no other tab open. */
 export function freshBrowser(): void {
   Channel.all = []
+  Stream.opened = []
+  vi.stubGlobal('EventSource', Stream)
   vi.stubGlobal('indexedDB', new IDBFactory())
   vi.stubGlobal('localStorage', textStorage())
   vi.stubGlobal('navigator', { onLine: true })

@@ -1,4 +1,4 @@
-import { addDays } from 'date-fns'
+import { addDays, format } from 'date-fns'
 import { getTimes } from 'suncalc'
 import { formatMinutes } from '#core/quantity/format'
 
@@ -14,6 +14,11 @@ export function clock(minutes: number): string {
 /** The two midnights of a day as instants, and its date, as the server takes them. */
 export function spanOf(day: Date, on: string, days = 1): string {
   return `from=${day.toISOString()}&to=${addDays(day, days).toISOString()}&on=${on}`
+}
+
+/** What a day is asked of the shop by. @param day its midnight */
+export function dayPath(day: Date): string {
+  return `/api/day?${spanOf(day, format(day, 'yyyy-MM-dd'))}`
 }
 
 /**

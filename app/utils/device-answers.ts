@@ -20,10 +20,13 @@ import type { CardView, CustomerView, MachineView } from './register-views'
 
 /** What the shop would say, worked out from what this device keeps and from what waits on it. */
 export class DeviceAnswers {
-  /** @param waiting lines that the shop has not acknowledged, in the order of their journals */
+  /** Lines that what was read of the shop may not have, in the order of their journals. */
+  private waiting: readonly Entry[] = []
+
+  /** @param pending lines that the shop has not acknowledged */
   constructor(
     private readonly store: DeviceStore,
-    private readonly waiting: () => readonly Entry[],
+    private readonly pending: () => readonly Entry[],
     private readonly now: () => string,
   ) {}
 
@@ -35,6 +38,7 @@ export class DeviceAnswers {
    */
   async answer(path: string): Promise<object | undefined> {
     const { pathname, searchParams } = new URL(path, 'http://shop')
+    this.waiting = mergedJournal(await this.store.sent(), this.pending())
     const [what = '', id, of] = pathname.replace(/^\/api\//, '').split('/')
     if (what === 'visits' && id && !of) return this.visit(id)
     if (what === 'day' && !id) return this.day(Object.fromEntries(searchParams))
@@ -167,7 +171,7 @@ export class DeviceAnswers {
 
   /** What was said of customers and machines here, and has not reached the shop. */
   private register() {
-    const waiting = this.waiting()
+    const { waiting } = this
     return {
       machines: new Map(ofKind(waiting, 'machine-set').map(({ body }) => [body.machine.id, body.machine] as const)),
       customers: new Map(ofKind(waiting, 'customer-set').map(({ body }) => [body.customer.id, body.customer] as const)),
@@ -226,7 +230,7 @@ export class DeviceAnswers {
     const { shop = [] } = (await this.store.window()) ?? {}
     return mergedJournal(
       shop,
-      this.waiting().filter(({ visitId }) => visitId === null),
+      this.waiting.filter(({ visitId }) => visitId === null),
     )
   }
 
@@ -234,7 +238,7 @@ export class DeviceAnswers {
   private async all(): Promise<KeptVisit[]> {
     const kept = await this.store.visits()
     const waiting = groupedBy(
-      this.waiting().filter(({ visitId }) => visitId !== null),
+      this.waiting.filter(({ visitId }) => visitId !== null),
       ({ visitId }) => visitId as string,
     )
     const known = new Set(kept.map(({ row }) => row.id))

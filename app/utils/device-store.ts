@@ -4,7 +4,6 @@ import { groupedBy } from '#core/quantity/grouped'
 import type { Entry, EntryBodies } from '#core/visit/entry'
 import { mergedJournal } from '#core/visit/merged'
 import { ofKind } from '#core/visit/of-kind'
-import { withLines } from './kept-visit'
 import { openStore } from './open-store'
 
 /** What is known of the window as a whole. */
@@ -31,10 +30,19 @@ interface ShopStore extends DBSchema {
 }
 export type Kept = 'visits' | 'machines' | 'customers'
 
+/** What a page opened with: the shop's answer, and the arrival that it is as new as. */
+export interface Opening {
+  path: string
+  arrival: number
+  answer: object
+}
+
 /** Beside the waiting lines, in a database of its own: an older app that is open holds theirs as it knows it. */
 const NAME = 'pike-lamp.shop'
 const KEPT: readonly Kept[] = ['visits', 'machines', 'customers']
 const WINDOW = 'window'
+const OPENING = 'opening'
+const SENT = 'sent'
 
 /** What of the shop a device keeps. Where it has no store, or that is full, it keeps nothing and says so. */
 export class DeviceStore {
@@ -48,6 +56,26 @@ export class DeviceStore {
   async window(): Promise<KeptWindow | undefined> {
     return this.fact<KeptWindow>(WINDOW)
   }
+  async opening(): Promise<Opening | undefined> {
+    return this.fact<Opening>(OPENING)
+  }
+  async keepOpening(opening: Opening): Promise<void> {
+    await this.keepFact(OPENING, opening)
+  }
+  /** Lines that the shop has acknowledged: what was read of it before may not have them. */
+  async sent(): Promise<Entry[]> {
+    return (await this.fact<Entry[]>(SENT)) ?? []
+  }
+  /** Keeps lines as sent; what a page opened with before them is old. */
+  async keepSent(lines: readonly Entry[]): Promise<void> {
+    await this.put(async (store) => {
+      const transaction = store.transaction('facts', 'readwrite')
+      const before = ((await transaction.store.get(SENT)) ?? []) as Entry[]
+      void transaction.store.put([...before, ...lines], SENT)
+      void transaction.store.delete(OPENING)
+      await transaction.done
+    })
+  }
   async fact<T>(name: string): Promise<T | undefined> {
     const store = await this.opened
     return store?.get('facts', name).catch(() => undefined) as Promise<T | undefined>
@@ -60,6 +88,7 @@ export class DeviceStore {
   /** Lines were heard up to an arrival: those of kept visits, and of the shop itself, stand in what is kept. */
   async hear(arrival: number, lines: readonly Entry[], isOfShop: (line: Entry) => boolean): Promise<boolean> {
     return this.put(async (store) => {
+      const { withLines } = await import('./kept-visit')
       const transaction = store.transaction(['visits', 'facts'], 'readwrite')
       const visits = transaction.objectStore('visits')
       for (const [id, own] of groupedBy(lines, ({ visitId }) => visitId)) {
@@ -116,8 +145,16 @@ export class DeviceStore {
     })
   }
 
-  /** The window is here whole: what stands in it no more goes. */
-  async closeWindow(window: KeptWindow, ids: Readonly<Record<Kept, readonly string[]>>): Promise<boolean> {
+  /**
+   * The window is here whole: what stands in it no more goes.
+   *
+   * @param sent lines that were sent before it was asked for: they stand in it
+   */
+  async closeWindow(
+    window: KeptWindow,
+    ids: Readonly<Record<Kept, readonly string[]>>,
+    sent: readonly Entry[] = [],
+  ): Promise<boolean> {
     return this.put(async (store) => {
       const transaction = store.transaction([...KEPT, 'facts'], 'readwrite')
       for (const kept of KEPT) {
@@ -125,7 +162,11 @@ export class DeviceStore {
         const own = transaction.objectStore(kept)
         for (const id of await own.getAllKeys()) if (!stays.has(id)) void own.delete(id)
       }
-      void transaction.objectStore('facts').put(window, WINDOW)
+      const facts = transaction.objectStore('facts')
+      void facts.put(window, WINDOW)
+      const read = new Set(sent.map(({ id }) => id))
+      const since = (((await facts.get(SENT)) ?? []) as Entry[]).filter(({ id }) => !read.has(id))
+      void facts.put(since, SENT)
       await transaction.done
     })
   }
@@ -141,7 +182,8 @@ export class DeviceStore {
       ] as const)
         for (const id of ids) void transaction.objectStore(name).delete(id)
       const facts = transaction.objectStore('facts')
-      for (const name of await facts.getAllKeys()) if (name.startsWith('plan:')) void facts.delete(name)
+      for (const name of await facts.getAllKeys())
+        if (name === OPENING || name === SENT || name.startsWith('plan:')) void facts.delete(name)
       await transaction.done
     })
   }

@@ -25,7 +25,7 @@ export async function readWindow(
   now: string,
   tell: (reading: Reading) => void,
 ): Promise<KeptWindow | undefined> {
-  const before = await store.window()
+  const [before, sent] = await Promise.all([store.window(), store.sent()])
   const known: KnownWindow = {
     // What came of a reading that was broken off is sent again: nobody knows which of it has changed since.
     ...(before?.since === undefined ? {} : { since: before.since }),
@@ -60,7 +60,9 @@ export async function readWindow(
   if (!(await put()) || !window || !isWhole) return undefined
   const { arrival, since, visits, machines, customers, shop } = window
   const kept: KeptWindow = { ...(since === undefined ? {} : { since }), heard: arrival, at: now, ...span, visits, shop }
-  return (await store.closeWindow(kept, { visits, machines, customers })) ? kept : undefined
+  // Where the shop is still taking in what arrived, its cards may not say yet what was sent before.
+  const read = since === arrival ? sent : []
+  return (await store.closeWindow(kept, { visits, machines, customers }, read)) ? kept : undefined
 }
 
 async function* linesIn(body: ReadableStream<Uint8Array>): AsyncGenerator<WindowLine> {

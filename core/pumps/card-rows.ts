@@ -6,7 +6,8 @@ import { isIdOf, PARTS, type Part } from '../knowledge/vocabulary'
 import type { Machine } from '../visit/entry'
 import { fittedSince, identityOf } from '../visit/fitted'
 import type { JudgedFinding, VisitState } from '../visit/fold'
-import { historyOf, type HistoryReading } from '../visit/history'
+import type { HistoryReading } from '../visit/history'
+import { historyOf } from '../visit/history-of'
 import { crossingOf, type Crossing } from './crossing'
 
 /** A reading in the life of a part. */

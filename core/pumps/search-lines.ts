@@ -7,7 +7,8 @@ import { isUnit } from '../quantity/units'
 import { faultLabel } from '../diagnosis/words/fault-label'
 import type { Customer, Machine, Site } from '../visit/entry'
 import { visitVerdict, type VisitState } from '../visit/fold'
-import { historyOf, type HistoryReading } from '../visit/history'
+import type { HistoryReading } from '../visit/history'
+import { historyOf } from '../visit/history-of'
 import { searchWords, streetOf } from './words'
 
 /** What is found, in the order in which it stands. */

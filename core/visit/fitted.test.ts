@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { identifiedAs, identityOf, machineAfter, partAgesOf } from './fitted'
-import { earlierReadings } from './history'
+import { earlierReadings } from './history-of'
 import { entry, fold, opened, reading } from './test-journal'
 
 const motor = () =>

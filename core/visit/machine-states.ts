@@ -1,6 +1,7 @@
 import type { Entry } from './entry'
 import { foldVisit, machineOf, type VisitState } from './fold'
-import { earlierReadings, historyIn, type HistoryReading } from './history'
+import type { HistoryReading } from './history'
+import { earlierReadings, historyIn } from './history-of'
 import { liveEntries } from './supersession'
 
 /**

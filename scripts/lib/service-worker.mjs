@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { readdir } from 'node:fs/promises'
+import { readFile, readdir, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { generateSW } from 'workbox-build'
 
@@ -7,6 +7,23 @@ import { generateSW } from 'workbox-build'
 const LARGEST = 6 * 1024 * 1024
 
 const MOST_PICTURES = 400
+
+/**
+ * Files of the build are named by their content: a browser that can takes them from where they are kept without asking
+ * the worker, each of some twenty a way less. Others ask it, and so does whatever is not there.
+ *
+ * @source W3C Service Workers, 4.6.1 event.addRoutes; the store's name as workbox-core says it
+ */
+const KEPT_DIRECTLY = `self.addEventListener('install', (event) => {
+  if (!event.addRoutes || !self.URLPattern) return
+  event.waitUntil(
+    event.addRoutes({
+      condition: { urlPattern: new URLPattern({ pathname: '/_nuxt/*' }) },
+      source: { cacheName: 'workbox-precache-v2-' + self.registration.scope },
+    }),
+  )
+})
+`
 
 /**
  * Writes the worker that keeps the whole app on a device: every script, style, font and picture of it, and the page
@@ -18,12 +35,13 @@ export async function writeServiceWorker(publicDir) {
   const names = (await readdir(publicDir, { recursive: true })).sort()
   // The page names its scripts, which have their content in their names: it is another when one of them is.
   const revision = createHash('sha256').update(names.join('\n')).digest('hex').slice(0, 16)
+  const swDest = join(publicDir, 'sw.js')
   const { warnings, count, size } = await generateSW({
     globDirectory: publicDir,
     globPatterns: ['**/*.{js,mjs,css,woff,woff2,svg,png,webmanifest,wasm,json}'],
     globIgnores: ['sw.js', '_nuxt/builds/**'],
     additionalManifestEntries: [{ url: '/', revision }],
-    swDest: join(publicDir, 'sw.js'),
+    swDest,
     inlineWorkboxRuntime: true,
     sourcemap: false,
     maximumFileSizeToCacheInBytes: LARGEST,
@@ -47,6 +65,7 @@ export async function writeServiceWorker(publicDir) {
     clientsClaim: true,
     skipWaiting: false,
   })
+  await writeFile(swDest, KEPT_DIRECTLY + (await readFile(swDest, 'utf8')))
   if (warnings.length > 0) throw new Error(`The service worker is not whole: ${warnings.join(' ')}`)
   console.log(`The app on a device: ${count} files, ${Math.round(size / 1024)} KB.`)
 }

@@ -8,14 +8,6 @@ const { found, problem } = useFound(typed)
 watch(open, (now) => {
   if (now) typed.value = ''
 })
-function byKey(event: KeyboardEvent): void {
-  const field = event.target as HTMLElement
-  if (event.key !== '/' || event.ctrlKey || event.metaKey || event.altKey || isTyping(field)) return
-  event.preventDefault()
-  open.value = true
-}
-onMounted(() => window.addEventListener('keydown', byKey))
-onBeforeUnmount(() => window.removeEventListener('keydown', byKey))
 async function go(to: string | null): Promise<void> {
   if (!to) return
   open.value = false

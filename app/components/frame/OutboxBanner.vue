@@ -1,11 +1,9 @@
 <script setup lang="ts">
-import { entryWords } from '#core/visit/describe'
 import type { Entry } from '#core/visit/entry'
 import { useOutbox } from '~/stores/outbox'
 
 /** What needs somebody: the shop refuses a line, or this device has no room. All else is one word in the head. */
 const outbox = useOutbox()
-const { reader } = useUnits()
 const changing = ref<string>()
 const all = ref(false)
 /** One at a time: on a phone the lamp stays in sight. */
@@ -21,48 +19,30 @@ function change(entry: Entry): void {
 
 <template>
   <div role="status" aria-live="polite" class="no-print">
-    <p v-if="outbox.onlyHere > 0" class="bar bg-rust" data-testid="storage-full">
+    <p v-if="outbox.onlyHere > 0" class="notice bg-rust" data-testid="storage-full">
       <strong>This device has no room left.</strong
       ><span
         >{{ lines(outbox.onlyHere) }} on this page alone: leave it open until
         {{ outbox.onlyHere === 1 ? 'it is' : 'they are' }} sent, or make room on the device.</span
       >
     </p>
-    <div v-for="{ entry, refusal } in shown" :key="entry.id" class="bar bg-rust" data-testid="refused">
-      <p class="min-w-0">
-        <strong>Not kept at the shop: {{ entryWords(entry, reader) }}.</strong>
-        {{ refusalWords(refusal.title, refusal.problems) }}
-      </p>
-      <button type="button" class="act" data-testid="change-refused" @click="changing = entry.id">Change</button>
-      <button type="button" class="act" data-testid="drop-refused" @click="outbox.drop(entry.id)">Drop</button>
-    </div>
-    <p v-if="outbox.refused.length > MOST_SHOWN" class="bar bg-rust">
-      <button type="button" class="act" @click="all = !all">
+    <LazyRefusedLine
+      v-for="refused in shown"
+      :key="refused.entry.id"
+      :line="refused"
+      @change="changing = refused.entry.id"
+      @drop="outbox.drop(refused.entry.id)"
+    />
+    <p v-if="outbox.refused.length > MOST_SHOWN" class="notice bg-rust">
+      <button type="button" class="notice-act" @click="all = !all">
         {{ all ? 'Show fewer' : `${outbox.refused.length - MOST_SHOWN} more not kept: show all` }}
       </button>
     </p>
-    <p v-if="outbox.dropped.length > 0" class="bar bg-ink" data-testid="dropped">
+    <p v-if="outbox.dropped.length > 0" class="notice bg-ink" data-testid="dropped">
       <span>{{
         outbox.dropped.length === 1 ? 'A line was dropped.' : `${outbox.dropped.length} lines were dropped.`
-      }}</span><button type="button" class="act" @click="outbox.takeBack()">Undo</button>
+      }}</span><button type="button" class="notice-act" @click="outbox.takeBack()">Undo</button>
     </p>
-    <RefusedDialog v-if="line" :line="line" @close="changing = undefined" @change="change" />
+    <LazyRefusedDialog v-if="line" :line="line" @close="changing = undefined" @change="change" />
   </div>
 </template>
-
-<style scoped>
-.bar {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  column-gap: 1rem;
-  padding: 0.25rem 1rem;
-  color: var(--on-ink);
-}
-.act {
-  min-height: 48px;
-  min-width: 48px;
-  text-decoration: underline;
-  text-underline-offset: 4px;
-}
-</style>

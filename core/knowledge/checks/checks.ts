@@ -5,6 +5,7 @@ import type { CheckInfo } from './check-info'
 import { TRIALS } from './trials'
 
 export type { CheckInfo } from './check-info'
+export { outcomeLabel } from './outcome-label'
 
 const LOOK: Readonly<Record<string, Verdict>> = {
   sound: 'sound',
@@ -789,11 +790,6 @@ export type Check = keyof typeof CHECKS
 /** The check's row with its optional columns visible, or undefined for an unknown id. */
 export function checkInfo(id: string): CheckInfo | undefined {
   return Object.hasOwn(CHECKS, id) ? CHECKS[id as Check] : undefined
-}
-
-/** Outcome ids read as words: `stuck-open` is "stuck open". */
-export function outcomeLabel(outcome: string): string {
-  return outcome.replaceAll('-', ' ')
 }
 
 /** The part a finding speaks about. */

@@ -2,11 +2,12 @@ import type { Browser, BrowserContext, Page } from '@playwright/test'
 import { join } from 'node:path'
 import type { Entry } from '../../core/visit/entry'
 import { v7 as uuidv7 } from 'uuid'
+import { SECRET, secretVisit } from '../server/entries'
 import { post, temporaryFolder } from '../server/serve'
 import { kept } from './device'
 import { expectSheet, hummingJob } from './humming-job'
 import { nextBuild } from './next-build'
-import { expect, fixClock, keptAt, say, test } from './shop'
+import { expect, fixClock, keptAt, NOW, say, test } from './shop'
 
 test.use({ serviceWorkers: 'allow' })
 
@@ -128,6 +129,31 @@ test(
     newer.remove()
   },
 )
+
+test('the Day stands as the shop said it last until it answers', { tag: '@phone' }, async ({ page, context, shop }) => {
+  await fixClock(page)
+  await page.goto(shop.url)
+  await kept(page)
+  await page.close()
+  let answer: () => void = () => undefined
+  const held = new Promise<void>((done) => (answer = done))
+  await context.route('**/api/day?*', async (route) => {
+    await held
+    await route.continue()
+  })
+  const again = await context.newPage()
+  // No moment passes: this device does not come to give an answer of its own.
+  await again.clock.install({ time: NOW.getTime() - 1000 })
+  await again.clock.pauseAt(NOW)
+  await again.goto(shop.url)
+  await expect(again.getByTestId('day')).toContainText('Lido')
+  const { opened: call } = secretVisit()
+  const today = { ...call, body: { ...call.body, scheduledAt: NOW.toISOString() } }
+  expect((await post(`${shop.url}/api/entries`, { entries: [today] })).status).toBe(200)
+  await expect(again.getByTestId('day')).not.toContainText(SECRET)
+  answer()
+  await expect(again.getByTestId('day')).toContainText(SECRET)
+})
 
 test('all that is kept of a customer: not while a visit is open, as a file, removed for good, from a device too', async ({
   page,

@@ -77,7 +77,10 @@ useHead({ title: computed(() => `Week of ${format(monday.value, 'd MMMM')} · Pi
 
 <template>
   <div class="min-h-dvh">
-    <PlaceHeader :title="`Week of ${format(monday, 'd MMMM')}`" />
+    <PlaceHeader
+      :title="`Week of ${format(monday, 'd MMMM')}`"
+      :short="`${format(monday, 'd')}–${format(addDays(monday, DAYS - 1), 'd MMM')}`"
+    />
     <nav aria-label="weeks" class="flex items-center gap-1 border-b border-rule px-5 max-sm:px-3">
       <NuxtLink class="button button-quiet" :to="link(-1)">before</NuxtLink
       ><NuxtLink class="button button-quiet" to="/week">this week</NuxtLink

@@ -15,7 +15,7 @@ const { title, short = undefined } = defineProps<{
         ><LampLogo
       /></NuxtLink>
       <slot name="title"
-        ><h1 class="min-w-0 truncate text-[1.25rem]">
+        ><h1 class="min-w-0 truncate text-[1.25rem] max-sm:text-[1.05rem]">
           <span :class="{ 'max-sm:hidden': short }">{{ title }}</span><span v-if="short" class="sm:hidden">{{
             short
           }}</span>

@@ -52,7 +52,7 @@ export default defineNuxtConfig({
     },
   },
   spaLoadingTemplate: 'spa-loading.html',
-  // Nor does a link fetch what it leads to: it is there.
+  // A link fetches nothing of what it leads to: the service worker has it.
   experimental: { defaults: { nuxtLink: { prefetch: false } } },
   typescript: {
     strict: true,

@@ -36,9 +36,9 @@ const LOOK_AGAIN = 60_000
 /** A day and its order: what stands in it, what that comes to hour by hour, and what another order would. */
 export function useDay(day: Ref<Date>) {
   const on = computed(() => format(day.value, 'yyyy-MM-dd'))
-  const span = computed(() => spanOf(day.value, on.value))
+  const path = computed(() => dayPath(day.value))
   const device = useDevice()
-  const view = shallowRef(device.opened(dayPath(day.value)) as DayView | undefined)
+  const view = shallowRef(device.opened(path.value) as DayView | undefined)
   const planned = shallowRef<PlanView>()
   const problem = ref('')
   /** The order that the hand has made and not yet kept. */
@@ -52,13 +52,12 @@ export function useDay(day: Ref<Date>) {
 
   async function load(): Promise<void> {
     clearTimeout(again)
-    const asked = span.value
-    const path = dayPath(day.value)
+    const asked = path.value
     try {
-      const answering = ask(path)
-      if (!view.value) await open(path, answering)
+      const answering = ask(asked)
+      if (!view.value) await open(asked, answering)
       const response = await answering
-      if (asked !== span.value) return
+      if (asked !== path.value) return
       if (!response.ok) {
         problem.value = ((await response.json().catch(() => ({}))) as { title?: string }).title ?? response.statusText
         // A shop that is still taking in its journal is asked again by itself.
@@ -70,23 +69,21 @@ export function useDay(day: Ref<Date>) {
       rememberShop(heard.shop)
       view.value = heard
       const arrival = arrivalOf(response)
-      if (isToday.value && arrival !== undefined) void device.keepOpening({ path, arrival, answer: heard })
+      if (isToday.value && arrival !== undefined) void device.keepOpening({ path: asked, arrival, answer: heard })
       if (heard.visits.length + heard.waiting.length === 0) return
-      const plan = await ask(`/api/plan?${asked}`).catch(() => undefined)
-      if (asked === span.value && plan?.ok) planned.value = (await plan.json()) as PlanView
+      const plan = await ask(`/api/plan?${spanOf(day.value, on.value)}`).catch(() => undefined)
+      if (asked === path.value && plan?.ok) planned.value = (await plan.json()) as PlanView
     } catch {
       problem.value = NO_WAY
     }
   }
   /** What the shop answered last stands until it answers now: a phone in the hand shows its day at once. */
-  async function open(path: string, answering: Promise<unknown>): Promise<void> {
-    const last = (await Promise.race([device.opening(path), answering.then(() => undefined)])) as DayView | undefined
-    if (!last || view.value || path !== dayPath(day.value)) return
-    rememberShop(last.shop)
-    view.value = last
+  async function open(asked: string, answering: Promise<unknown>): Promise<void> {
+    const last = await Promise.race([device.opening(asked), answering.then(() => undefined)])
+    if (last && !view.value && asked === path.value) view.value = last as DayView
   }
   watch(
-    span,
+    path,
     () => {
       hand.value = undefined
       best.value = undefined
@@ -206,7 +203,6 @@ export function useDay(day: Ref<Date>) {
 
   return {
     on,
-    span,
     view,
     planned,
     problem,

@@ -1,7 +1,5 @@
-import { startOfDay } from 'date-fns'
 import { askAhead } from '~/utils/ask'
-import { dayPath } from '~/utils/day-hours'
-import { opensWithDay } from '~/utils/opens-with-day'
+import { firstDay } from '~/utils/first-day'
 
 /** Whoever opens the Day waits for it less: it is asked for before the page is put together. */
 export default defineNuxtPlugin({
@@ -9,6 +7,7 @@ export default defineNuxtPlugin({
   // Before the router has fetched the page's own files, and before the stores.
   order: -40,
   setup() {
-    if (opensWithDay()) askAhead(dayPath(startOfDay(new Date())))
+    const path = firstDay()
+    if (path) askAhead(path)
   },
 })

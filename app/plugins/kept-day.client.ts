@@ -1,7 +1,5 @@
-import { startOfDay } from 'date-fns'
 import { useDevice } from '~/stores/device'
-import { dayPath } from '~/utils/day-hours'
-import { opensWithDay } from '~/utils/opens-with-day'
+import { firstDay } from '~/utils/first-day'
 
 /** A store that does not answer at once is not waited for, milliseconds. */
 const PATIENCE = 200
@@ -11,10 +9,8 @@ export default defineNuxtPlugin({
   name: 'kept-day',
   dependsOn: ['pinia'],
   async setup() {
-    if (!opensWithDay()) return
-    await Promise.race([
-      useDevice().readOpening(dayPath(startOfDay(new Date()))),
-      new Promise((done) => setTimeout(done, PATIENCE)),
-    ])
+    const path = firstDay()
+    if (!path) return
+    await Promise.race([useDevice().readOpening(path), new Promise((done) => setTimeout(done, PATIENCE))])
   },
 })

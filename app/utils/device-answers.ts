@@ -169,7 +169,7 @@ export class DeviceAnswers {
     }
   }
 
-  /** What was said of customers and machines here, and has not reached the shop. */
+  /** What was said of customers and machines here, and what was read of the shop may not have. */
   private register() {
     const { waiting } = this
     return {

@@ -45,11 +45,11 @@ export function controlCloses({ kind, house, pit }: VirtualMachine): boolean {
   return !house.nippleBlocked || house.sensedPsi < house.cutInPsi
 }
 
-/** Leakage to ground of everything that hangs on the line, megohms. */
 /** Leakage of the wiring before the motor: it trips what feeds it, and no reading at the motor shows it. */
 const wiringGrounds = ({ insulation: { conduitMegohms, conduitArcs } }: VirtualMachine, volts: number): boolean =>
   volts > 0 && (conduitMegohms < volts / (GFCI_AMPS * 1e6) || (conduitArcs && conduitMegohms < 0.45))
 
+/** Leakage to ground of everything that hangs on the line, megohms. */
 export function leakMegohms({ insulation, kind }: VirtualMachine): number {
   const parts = kind.startsWith('well')
     ? [insulation.windingMegohms, insulation.cableMegohms, insulation.connectorMegohms]

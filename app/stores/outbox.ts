@@ -2,7 +2,7 @@ import { createEventHook } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { Entry } from '#core/visit/entry'
-import { ofKind } from '#core/visit/of-kind'
+import { attachedIn } from '#core/visit/attached'
 import { sendEntries, sendPictures, type Sent } from '~/utils/send-entries'
 import { WaitingLines, type Refusal, type WaitingLine } from '~/utils/waiting-lines'
 import { usePhotos } from './photos'
@@ -93,7 +93,7 @@ export const useOutbox = defineStore('outbox', () => {
     if (sent.is === 'accepted') {
       await accepted.trigger(batch)
       forget(batch)
-      for (const { body } of ofKind(batch, 'photo')) void photos.sent(body.hash)
+      for (const hash of attachedIn(batch)) void photos.sent(hash)
     } else if (only && others.length === 0) keep([{ entry: only, refusal: sent.refusal }])
     // A batch with one bad entry is sent singly, so that the bad one spoils only itself.
     else for (const entry of batch) if (!(await sendBatch([entry]))) return false

@@ -139,14 +139,18 @@ export const useVisit = defineStore('visit', () => {
     rememberShop(changed)
   }
 
-  /** Takes back the newest line that counts, with all that was said in the same breath. */
+  /** Takes back a line, with all that was said in the same breath. */
+  function takeBack(line: Entry): void {
+    const act = line.said?.act
+    const together = act ? (state.value?.entries.filter(({ said }) => said?.act === act) ?? []) : [line]
+    for (const entry of together.toReversed()) append('retracted', {}, entry.id)
+  }
+
+  /** Takes back the newest line that counts. */
   const undoable = computed(() => state.value?.entries.findLast(({ kind }) => !NOT_FROM_HERE.has(kind)))
   function undo(): Entry | undefined {
     const last = undoable.value
-    if (!last) return undefined
-    const act = last.said?.act
-    const together = act ? (state.value?.entries.filter(({ said }) => said?.act === act) ?? []) : [last]
-    for (const entry of together.toReversed()) append('retracted', {}, entry.id)
+    if (last) takeBack(last)
     return last
   }
 
@@ -172,6 +176,7 @@ export const useVisit = defineStore('visit', () => {
     settle,
     setShop,
     undo,
+    takeBack,
     others: journey.others,
     order: journey.order,
     beside: journey.known,

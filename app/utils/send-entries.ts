@@ -1,5 +1,5 @@
 import { ENTRY_VERSION, type Entry } from '#core/visit/entry'
-import { ofKind } from '#core/visit/of-kind'
+import { attachedIn } from '#core/visit/attached'
 import type { Refusal } from './waiting-lines'
 
 /**
@@ -27,7 +27,7 @@ export function sendEntries(entries: readonly Entry[], ask: typeof fetch = fetch
 }
 
 /**
- * Sends the pictures that lines speak of and that are on this device alone: a line is not taken before its picture.
+ * Sends the pictures and recordings that lines speak of and that are on this device alone: a line is not taken before its picture.
  *
  * @param waiting the picture, while the shop may not have it
  */
@@ -36,8 +36,8 @@ export async function sendPictures(
   waiting: (hash: string) => Promise<Blob | undefined>,
   ask: typeof fetch = fetch,
 ): Promise<Sent> {
-  for (const { body } of ofKind(entries, 'photo')) {
-    const picture = await waiting(body.hash)
+  for (const hash of attachedIn(entries)) {
+    const picture = await waiting(hash)
     const sent = picture && (await send('/api/photos', picture.type, picture, ask))
     if (sent && sent.is !== 'accepted') return sent
   }

@@ -159,7 +159,16 @@ function judgeSeen(finding: Finding): Judgement {
           ? 'as told: the winding has power, its starting torque is missing'
           : 'as told: spinning it made no difference',
     }
-  return { ...base, because: outcomeLabel(outcome) }
+  return { ...base, because: HEARD_BECAUSE[outcome] ?? outcomeLabel(outcome) }
+}
+
+/** Outcomes of recordings, which no other check has. */
+const HEARD_BECAUSE: Readonly<Record<string, string>> = {
+  'no-blows': 'nothing hits at the bearing’s own rates',
+  blows: 'something hits at the bearing’s own rates: turned and rocked by hand it shows',
+  steady: 'its rush is even',
+  crackle: 'it crackles without a beat, as bubbles do that collapse: read the suction',
+  gulps: 'its rush comes and goes, as with air in it: look into the pot',
 }
 
 function judgeMeasured(finding: Finding, context: JudgingContext): Judgement {

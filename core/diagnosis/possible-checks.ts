@@ -1,4 +1,4 @@
-import { checkInfo, type Check } from '../knowledge/checks/checks'
+import { checkInfo, isAsked, type Check, type CheckInfo } from '../knowledge/checks/checks'
 import { BARREL_CHECKS, MOTOR_ALONE_CHECKS, SITE_CHECKS } from '../knowledge/checks/reach'
 import { STANDSTILL_CHECKS, UPSTREAM } from '../knowledge/checks/standstill'
 import { ONLY_AFTER, ONLY_FOR, TELLS_AS_MUCH } from '../knowledge/checks/tells-as-much'
@@ -38,7 +38,7 @@ export function possibleChecks(scene: PossibleScene): ModelCheck[] {
       !done.has(check.key) &&
       !passed.has(check.key) &&
       !passed.has(check.check) &&
-      !checkInfo(check.check)?.historyOnly &&
+      isAsked(checkInfo(check.check) as CheckInfo) &&
       (model.pump.construction !== 'motor-bench' || MOTOR_ALONE_CHECKS.has(check.check)) &&
       standsThere(check, model.pump.kind, standing, held.has(accessGateOf(model.pump.kind))) &&
       !needsWhatIsNot(check, now, model, standing) &&

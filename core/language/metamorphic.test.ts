@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Finding } from '../diagnosis/finding'
-import { CHECKS, checkInfo } from '../knowledge/checks/checks'
+import { CHECKS, checkInfo, isAsked } from '../knowledge/checks/checks'
 import { saidOf } from '../knowledge/said/said'
 import { KINDS, MOTOR_TYPES, type Kind, type MotorType } from '../knowledge/vocabulary'
 import { completePlate } from '../motor/nameplate'
@@ -24,7 +24,7 @@ const SCENES: readonly Scene[] = (Object.keys(KINDS) as Kind[]).flatMap((kind) =
 /** Every check that is seen, with each of its outcomes and each way of saying it, on every machine that has it. */
 const SEEN = SCENES.flatMap((scene) =>
   Object.keys(CHECKS)
-    .filter((check) => isHere(check, scene) && !checkInfo(check)?.historyOnly)
+    .filter((check) => isHere(check, scene) && isAsked(checkInfo(check)!))
     .flatMap((check) =>
       Object.entries(saidOf(check).outcomes ?? {}).flatMap(([outcome, words]) =>
         words.map((word) => ({

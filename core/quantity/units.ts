@@ -2,7 +2,7 @@ import { convert } from 'convert'
 import type { Length, Pressure, Temperature } from 'convert'
 
 /** The canonical units of the vocabulary: what readings are kept and judged in. */
-export type Unit = 'V' | 'A' | 'uF' | 'ohm' | 'Mohm' | 'psi' | 'inHg' | 'in' | 'ft' | 'gpm' | 's' | 'celsius'
+export type Unit = 'V' | 'A' | 'uF' | 'ohm' | 'Mohm' | 'psi' | 'inHg' | 'in' | 'ft' | 'gpm' | 's' | 'celsius' | 'dB'
 
 /** How each unit is printed for people. */
 export const UNIT_LABELS: Record<Unit, string> = {
@@ -18,6 +18,7 @@ export const UNIT_LABELS: Record<Unit, string> = {
   gpm: 'gpm',
   s: 's',
   celsius: '°C',
+  dB: 'dB',
 }
 
 export function isUnit(unit: string | undefined): unit is Unit {

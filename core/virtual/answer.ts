@@ -1,10 +1,13 @@
 import { checkInfo, type Check } from '../knowledge/checks/checks'
+import { USUAL_INSIDE } from '../knowledge/mechanical/bearing-insides'
 import { MOTOR_HAS } from '../motor/nameplate'
+import { listenTo, type Heard } from '../sound/listen'
 import { TRIAL_ANSWERS } from './answer-trials'
 import { controlCloses, electricState, jammed, leakMegohms, type ElectricState } from './electrics'
 import { INSTRUMENTS, read, SLIP } from './instruments'
 import { houseWater, submerged, type VirtualMachine } from './machine'
 import type { Chance } from '../quantity/random'
+import { virtualSound } from './sound'
 import { cycleSeconds } from './water'
 
 export interface Question {
@@ -32,6 +35,7 @@ export type Answering = (seen: Seen) => Answer
 const seen = (outcome: string): Answer => ({ outcome })
 const shown = (value: number | null): Answer => ({ value })
 const CELSIUS_OF_WELL = 12
+const RECORDED = { hertz: 16_000, seconds: 5, noise: 0.01, vanes: 5 } as const
 const OHMMETER_SEES_MEGOHMS = 0.3
 
 /** Does it run, as one stands before it and closes the control? */
@@ -110,6 +114,14 @@ function sound({ machine, state, chance }: Seen, motorAlone = false): string {
   if (!motorAlone && !machine.coupled) return 'rattle'
   if (motor.shortedTurns > 0.1 || state.overload > 1.35) return 'buzz'
   return 'quiet'
+}
+
+/** As a telephone held to it would hear it, in a quiet place. */
+function heard({ machine, chance }: Seen): Heard {
+  const bearing = USUAL_INSIDE
+  const place = chance.pick(['outer', 'inner', 'ball'] as const)
+  const values = virtualSound(machine, { ...RECORDED, bearing, place }, chance)
+  return listenTo({ hertz: RECORDED.hertz, values }, { rpm: 3_450, mainsHertz: 60 }, bearing)
 }
 
 function turned({ machine, question, chance }: Seen): string {
@@ -209,6 +221,11 @@ const ANSWERS: Record<Check, Answering> = {
           ? heard
           : 'same-noise',
     )
+  },
+  'bearing-sound': (at) => seen(heard(at).bearing.is === 'blows' ? 'blows' : 'no-blows'),
+  'water-sound': (at) => {
+    const { is } = heard(at).water
+    return seen(is === 'cannot-tell' ? 'steady' : is)
   },
   'weep-hole': ({ machine: { leaks, suction } }) =>
     seen(

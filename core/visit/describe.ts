@@ -11,6 +11,7 @@ import { formatSeconds } from '../quantity/format'
 import { formatMoney, inNumberStyle } from '../quantity/number-style'
 import { formatReading } from '../quantity/reading'
 import { render, type Reader } from '../quantity/sentence'
+import { bearingWords, waterWords } from '../sound/words'
 import type { Unit } from '../quantity/units'
 import { REGISTER_KINDS, type Entry } from './entry'
 import type { JudgedFinding, VisitState } from './fold'
@@ -44,11 +45,17 @@ const isPlainlySeen = ({ outcome, lead, side, at, of }: Finding) =>
 /** A line of the journal as it would be said again: for changing it in place. */
 export function saidAgain({ entry, text, value }: JournalLine): string {
   if (entry.kind === 'note') return `${entry.body.seenAndLeft ? 'left:' : 'note'} ${entry.body.text}`
+  if (entry.kind === 'recording' || isHeard(entry)) return ''
   if (entry.kind === 'finding' && isPlainlySeen(entry.body)) return lineOf(entry.body, { outcome: entry.body.outcome })
   if (entry.kind === 'finding')
     return `${text.replace(/, by hand|, look/g, '')} ${value ?? ''}`.replace('Ω', 'ohm').trim()
   // What several lines have added to is said anew, not again.
   return entry.kind === 'call' || entry.kind === 'machine-set' ? '' : text
+}
+
+/** A finding that came out of a recording: it stands and falls with it. */
+export function isHeard(entry: Entry): boolean {
+  return entry.kind === 'finding' && checkInfo(entry.body.check)?.recorded === true
 }
 
 const UNLISTED: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>([
@@ -156,6 +163,11 @@ function describeEntry(
       return { text: `wished for: ${jobLabel(entry.body.job)}` }
     case 'photo':
       return { text: entry.body.caption ? `photo: ${entry.body.caption}` : `photo: ${entry.body.name}` }
+    case 'recording':
+      return {
+        text: `recorded: ${Math.round(entry.body.seconds)} s at the ${entry.body.side === 'motor' ? 'motor' : 'wet end'}`,
+        detail: [bearingWords(entry.body.heard.bearing), waterWords(entry.body.heard.water)].join(' '),
+      }
     case 'check-skipped':
       return { text: `passed over: ${entry.body.check.replaceAll('-', ' ')}` }
     case 'cause-said':

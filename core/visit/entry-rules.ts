@@ -77,6 +77,7 @@ import {
 } from './planning-rules'
 import { PaidBody, PriceAgreedBody, PriceChangeBody, PriceLineInput, RatesInput } from './money-rules'
 import { ClaimBody, ClaimMovedBody, MailedBody, SignedBody } from './paper-rules'
+import { RecordingBody } from './recording-rules'
 import {
   CustomerForgottenBody,
   CustomerInput,
@@ -346,6 +347,7 @@ const BODIES: Record<Exclude<EntryKind, 'retracted'>, new () => object> = {
   standing: StandingBody,
   wish: WishBody,
   photo: PhotoBody,
+  recording: RecordingBody,
   'check-skipped': CheckSkippedBody,
   'working-kept': WorkingKeptBody,
   'cause-said': CauseSaidBody,

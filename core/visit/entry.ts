@@ -13,6 +13,7 @@ import type { JointPlace } from '../knowledge/constructions/joint'
 import type { JointCorrection } from '../takedown/as-here'
 import type { JobConditions } from '../takedown/conditions'
 import type { TakeDownFound } from '../takedown/plan'
+import type { BearingVerdict, Doubt, Levels, WaterVerdict } from '../sound/verdicts'
 
 export interface Customer {
   id: string
@@ -139,6 +140,15 @@ export interface WorkingDay {
   breakMinutes: number
 }
 
+/** What is kept of what a recording tells: what it says, and what others of its kind are compared by. */
+export interface HeardInRecording extends Levels {
+  bearing: BearingVerdict
+  water: WaterVerdict
+  doubts: Doubt[]
+  shaftHertz?: number
+  strongestHertz: number
+}
+
 export const REGISTERED = ['customer', 'machine'] as const
 /** What can stand twice in the shop's register. */
 export type Registered = (typeof REGISTERED)[number]
@@ -177,6 +187,21 @@ export interface EntryBodies {
   /** A job that the customer asks for. */
   wish: { job: string }
   photo: { hash: string; type: string; bytes: number; name: string; of?: string; caption?: string }
+  /** Ten seconds of the machine, by the content of the file, and what was heard in them. */
+  recording: {
+    hash: string
+    type: string
+    bytes: number
+    name: string
+    seconds: number
+    side: 'motor' | 'pump'
+    /** What its tones were looked for with. */
+    rpm: number
+    mainsHertz: number
+    bearing?: string
+    vanes?: number
+    heard: HeardInRecording
+  }
   'check-skipped': { check: string; part?: string; leads?: string; setup?: Finding['setup']; half?: Finding['half'] }
   'cause-said': { fault: string; verdict: 'not-this' | 'it-was-this' }
   /**
@@ -297,7 +322,7 @@ export const REGISTER_KINDS = [
 ] as const satisfies readonly EntryKind[]
 
 /** The version of an entry’s shape that is written now. Older ones are lifted on reading: see lift.ts. */
-export const ENTRY_VERSION = 12
+export const ENTRY_VERSION = 13
 
 /** A line as it was typed, and the id of its act. */
 export interface Said {

@@ -91,6 +91,8 @@ export interface VisitState {
   wished: string[]
   notes: (EntryBodies['note'] & { entryId: string; at: string })[]
   photos: (EntryBodies['photo'] & { entryId: string; at: string })[]
+  /** Recordings of the machine, oldest first. */
+  recordings: (EntryBodies['recording'] & { entryId: string; at: string })[]
   skipped: string[]
   excluded: string[]
   confirmed?: string
@@ -274,6 +276,7 @@ export function foldVisit(
     wished: [...new Set(ofKind(live, 'wish').map(({ body }) => body.job))],
     notes: ofKind(live, 'note').map(({ id, at, body }) => ({ ...body, entryId: id, at })),
     photos: ofKind(live, 'photo').map(({ id, at, body }) => ({ ...body, entryId: id, at })),
+    recordings: ofKind(live, 'recording').map(({ id, at, body }) => ({ ...body, entryId: id, at })),
     skipped,
     excluded,
     confirmed: confirmedCause(sinceComeback),

@@ -46,6 +46,17 @@ const SAID: { [K in EntryKind]: EntryBodies[K] } = {
   standing: { at: 'bench' },
   wish: { job: 'replace-motor' },
   photo: { hash: 'a'.repeat(64), type: 'image/png', bytes: 9, name: THEIRS, caption: THEIRS },
+  recording: {
+    hash: 'b'.repeat(64),
+    type: 'audio/wav',
+    bytes: 9,
+    name: THEIRS,
+    seconds: 10,
+    side: 'motor',
+    rpm: 3450,
+    mainsHertz: 60,
+    heard: { bearing: { is: 'no-blows' }, water: { is: 'steady' }, doubts: [], strongestHertz: 120, hissDecibels: -50 },
+  },
   'check-skipped': { check: 'capacitance' },
   'cause-said': { fault: 'run-capacitor-failed', verdict: 'it-was-this' },
   'post-mortem': { fault: 'run-capacitor-failed', why: THEIRS, keeping: THEIRS },
@@ -164,8 +175,8 @@ describe('a line without the person', () => {
     })
   })
 
-  it('asks for no picture any more', () => {
-    expect(withoutPerson(line('photo'))).toMatchObject({ kind: 'note', body: { text: 'removed', seenAndLeft: false } })
+  it.each(['photo', 'recording'] as const)('asks for no %s any more', (kind) => {
+    expect(withoutPerson(line(kind))).toMatchObject({ kind: 'note', body: { text: 'removed', seenAndLeft: false } })
   })
 })
 

@@ -65,8 +65,9 @@ export function asKept(line: Entry, forgotten: Forgotten): Entry {
 export function withoutPerson(entry: Entry): Entry {
   const { said, ...line } = entry
   const rest = { ...line, ...(said ? { said: { act: said.act, line: REMOVED } } : {}) }
-  // A line of a picture asks for the picture: what is left of it says that there was one.
-  if (entry.kind === 'photo') return { ...rest, kind: 'note', body: { text: REMOVED, seenAndLeft: false } } as Entry
+  // A line of a picture, or of a recording with voices in it, asks for it: what is left says that there was one.
+  if (entry.kind === 'photo' || entry.kind === 'recording')
+    return { ...rest, kind: 'note', body: { text: REMOVED, seenAndLeft: false } } as Entry
   const impersonal = IMPERSONAL[entry.kind] as (body: Entry['body']) => Entry['body']
   return { ...rest, body: impersonal(entry.body) } as EntryOf<EntryKind> as Entry
 }
@@ -86,7 +87,9 @@ const unlabelled = (line: PriceLine): PriceLine =>
   line.kind === undefined || line.kind === 'change' ? { ...line, label: REMOVED } : line
 
 /** What stays of each kind of line. */
-const IMPERSONAL: { readonly [K in Exclude<EntryKind, 'photo'>]: (body: EntryBodies[K]) => EntryBodies[K] } = {
+const IMPERSONAL: {
+  readonly [K in Exclude<EntryKind, 'photo' | 'recording'>]: (body: EntryBodies[K]) => EntryBodies[K]
+} = {
   'visit-opened': (body) => ({
     ...body,
     callerSays: '',

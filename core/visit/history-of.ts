@@ -1,3 +1,4 @@
+import { LEVEL_LABELS } from '../sound/words'
 import { usualSetup } from '../diagnosis/judge-finding'
 import type { Pump } from '../motor/nameplate'
 import type { Machine } from './entry'
@@ -31,8 +32,24 @@ export function historyOf(
 }
 
 /** All that one visit read, as its machine's history has it. */
-export function historyIn({ id, findings, pump }: Pick<VisitState, 'id' | 'findings' | 'pump'>): HistoryReading[] {
-  return findings.map((judged) => historyOf(id, judged, pump))
+export function historyIn({
+  id,
+  findings,
+  recordings,
+  pump,
+}: Pick<VisitState, 'id' | 'findings' | 'recordings' | 'pump'>): HistoryReading[] {
+  return [...findings.map((judged) => historyOf(id, judged, pump)), ...recordings.flatMap((each) => levelsIn(id, each))]
+}
+
+/** What one recording is laid beside another by. No limit is known for it. */
+function levelsIn(visitId: string, { at, heard, side }: VisitState['recordings'][number]): HistoryReading[] {
+  return (['hiss', 'turn'] as const).flatMap((level) => {
+    const value = heard[`${level}Decibels`]
+    const subject = `${LEVEL_LABELS[level]} beside the low tones, ${side} side`
+    return value === undefined
+      ? []
+      : [{ visitId, at, check: `${level}-level`, setup: side, value, unit: 'dB', verdict: 'unclear', subject }]
+  })
 }
 
 /**

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Finding } from '../diagnosis/finding'
-import { CHECKS, checkInfo, type CheckInfo } from '../knowledge/checks/checks'
+import { CHECKS, checkInfo, isAsked, type CheckInfo } from '../knowledge/checks/checks'
 import { capacitorsHere, isHere, type Scene } from '../language/scene'
 import { understand } from '../language/understand'
 import { KINDS, type Kind, type MotorType } from '../knowledge/vocabulary'
@@ -51,7 +51,7 @@ const figureOf = ({ unit, plausible = [0, 7] }: CheckInfo) =>
 function readingsOf(scene: Scene): Finding[] {
   return Object.keys(CHECKS).flatMap((check): Finding[] => {
     const info = checkInfo(check)
-    if (!info || info.historyOnly || !isHere(check, scene)) return []
+    if (!info || !isAsked(info) || !isHere(check, scene)) return []
     const parts: readonly (string | undefined)[] = info.parts
       ? check.startsWith('capac')
         ? capacitorsHere(scene)

@@ -1,4 +1,4 @@
-import { CHECKS, checkInfo, outcomeLabel, partOfFinding } from '../knowledge/checks/checks'
+import { CHECKS, checkInfo, isAsked, outcomeLabel, partOfFinding } from '../knowledge/checks/checks'
 import { capacitorsHere, isHere, oneWinding, type Scene } from '../language/scene'
 import { isIdOf, PARTS } from '../knowledge/vocabulary'
 import { UNIT_LABELS } from '../quantity/units'
@@ -38,7 +38,7 @@ export function sayableHere(scene: Scene): SayableGroup[] {
   const groups = new Map<string, Sayable[]>()
   for (const check of Object.keys(CHECKS)) {
     const info = checkInfo(check)
-    if (!info || info.historyOnly || !isHere(check, scene)) continue
+    if (!info || !isAsked(info) || !isHere(check, scene)) continue
     for (const asked of askedOf(check, scene)) {
       const part = partOfFinding(asked) ?? 'pump'
       const sayable: Sayable = {

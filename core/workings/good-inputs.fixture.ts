@@ -1,5 +1,15 @@
 import { usualInput } from '../questions/fields'
 import { QUESTIONS } from '../questions/questions'
+import { writeWav } from '../sound/recording'
+
+/** Three seconds of a machine that hums, as base64. */
+function hummingWav(): string {
+  const values = Float64Array.from(
+    { length: 24_000 },
+    (_, at) => 0.3 * Math.sin((2 * Math.PI * 120 * at) / 8_000) + 0.05 * Math.sin(at * at),
+  )
+  return btoa(Array.from(writeWav({ hertz: 8_000, values }), (byte) => String.fromCharCode(byte)).join(''))
+}
 
 /** One input of every working that is right, for the tests that ask it of all of them. */
 export const GOOD_INPUTS: Record<string, object> = {
@@ -158,6 +168,7 @@ export const GOOD_INPUTS: Record<string, object> = {
     },
   },
   'bearing-tones': { balls: 8, ballMillimetres: 6.747, pitchMillimetres: 28.5, rpm: 3450 },
+  'sound-tones': { file: hummingWav(), rpm: 3450, mainsHertz: 60 },
   'bearing-life': { dynamicNewtons: 9560, loadNewtons: 620, rpm: 3450 },
   'energy-cost': { items: [{ watts: 1620, hoursPerDay: 8 }], pricePerKwh: 0.17 },
   options: {

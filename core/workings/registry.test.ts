@@ -51,6 +51,7 @@ describe('the registry', () => {
       'resistance-corrected',
       'sheet',
       'slip-torque',
+      'sound-tones',
       'stall-heating',
       'start-capacitor',
       'starting-voltage',

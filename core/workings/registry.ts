@@ -12,6 +12,7 @@ import * as electrical from './electrical'
 import * as evidence from './evidence'
 import * as motors from './motors'
 import * as pitAndTank from './pit-and-tank'
+import * as sound from './sound'
 import * as takeDown from './take-down'
 import { optionsWorking } from './options'
 import { sheetWorking } from './sheet'
@@ -50,6 +51,7 @@ const ALL = [
     wearAndCost,
     evidence,
     takeDown,
+    sound,
   ].flatMap((group) => Object.values(group)),
 ] as unknown as Working[]
 
@@ -73,10 +75,12 @@ export function runByName(name: string, input: unknown, kept?: Kept): object {
  * One line of a batch: a working and its input in, output or error out; a bad line spoils only itself.
  *
  * @param kept what the lines of one batch share
+ * @param prepared makes an input of what was written for one
  */
 export function runLine(
   line: string,
   kept?: Kept,
+  prepared = (_name: string, input: unknown): unknown => input,
 ): { output: object } | { error: { title: string; problems: InputError['problems'] } } {
   try {
     const request = boundedJson(line)
@@ -85,7 +89,8 @@ export function runLine(
         { field: '', value: request, expected: 'an object {"working": NAME, "input": {…}} is needed' },
       ])
     const { working, input } = request as { working?: unknown; input?: unknown }
-    return { output: runByName(String(working ?? ''), input, kept) }
+    const name = String(working ?? '')
+    return { output: runByName(name, prepared(name, input), kept) }
   } catch (error) {
     return { error: describeError(error) }
   }

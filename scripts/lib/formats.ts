@@ -2,6 +2,7 @@ import { CHECKS } from '../../core/knowledge/checks/checks'
 import { QUESTIONS } from '../../core/questions/questions'
 import { ACCOUNT_LINES } from '../../core/decision/account'
 import { CLAIM_MOVES } from '../../core/knowledge/repairs/returns'
+import { BEARING_HEARD, BEARING_PLACES, DOUBTS, REASONS, WATER_HEARD } from '../../core/sound/verdicts'
 import { DUE_KINDS, ENTRY_VERSION, MAILED_PAPERS, PROOF_OUTCOMES } from '../../core/visit/entry'
 import {
   COMPLAINTS,
@@ -185,6 +186,42 @@ const BODIES: Record<string, Schema> = {
       caption: text(300),
     },
     ['hash', 'type', 'bytes', 'name'],
+  ),
+  recording: object(
+    {
+      hash: { type: 'string', pattern: '^[0-9a-f]{64}$' },
+      type: { enum: ['audio/wav'] },
+      bytes: { type: 'integer', minimum: 1 },
+      name: text(200),
+      seconds: number,
+      side: { enum: ['motor', 'pump'] },
+      rpm: number,
+      mainsHertz: number,
+      bearing: text(20),
+      vanes: { type: 'integer', minimum: 1, maximum: 40 },
+      heard: object(
+        {
+          bearing: object(
+            {
+              is: { enum: BEARING_HEARD },
+              why: { enum: REASONS },
+              place: { enum: BEARING_PLACES },
+              or: { enum: BEARING_PLACES },
+              hertz: number,
+            },
+            ['is'],
+          ),
+          water: object({ is: { enum: WATER_HEARD }, why: { enum: REASONS } }, ['is']),
+          doubts: list({ enum: DOUBTS }),
+          shaftHertz: number,
+          strongestHertz: number,
+          hissDecibels: number,
+          turnDecibels: number,
+        },
+        ['bearing', 'water', 'doubts', 'strongestHertz', 'hissDecibels'],
+      ),
+    },
+    ['hash', 'type', 'bytes', 'name', 'seconds', 'side', 'rpm', 'mainsHertz', 'heard'],
   ),
   'check-skipped': object({ check: ids(CHECKS), part: ids(PARTS), leads: text(40) }, ['check']),
   'cause-said': object({ fault: ids(FAULTS), verdict: { enum: ['not-this', 'it-was-this'] } }, ['fault', 'verdict']),

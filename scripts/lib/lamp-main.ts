@@ -1,4 +1,5 @@
-import { createReadStream, readFileSync } from 'node:fs'
+import { createReadStream, readFileSync, statSync } from 'node:fs'
+import { dirname, resolve } from 'node:path'
 import { createInterface } from 'node:readline'
 import { keptForRuns } from '../../core/workings/define-working'
 import { describeError, runByName, runLine, WORKINGS } from '../../core/workings/registry'
@@ -23,7 +24,8 @@ export async function main([name, source]: readonly (string | undefined)[]): Pro
     })
   try {
     if (name === 'batch') return await batch(source)
-    console.log(JSON.stringify(runByName(name, JSON.parse(readFileSync(source === '-' ? 0 : source, 'utf8'))), null, 2))
+    const input: unknown = JSON.parse(readFileSync(source === '-' ? 0 : source, 'utf8'))
+    console.log(JSON.stringify(runByName(name, withRecording(name, input, source)), null, 2))
     return 0
   } catch (error) {
     if ((error as NodeJS.ErrnoException).code === 'ENOENT' || (error as NodeJS.ErrnoException).code === 'EISDIR')
@@ -44,9 +46,26 @@ async function batch(source: string): Promise<number> {
   await opened
   const kept = keptForRuns()
   for await (const line of createInterface({ input, crlfDelay: Infinity }))
-    if (line.trim()) process.stdout.write(`${JSON.stringify(runLine(line, kept))}\n`)
+    if (line.trim()) process.stdout.write(`${JSON.stringify(runLine(line, kept, withRecordingOf(source)))}\n`)
   return 0
 }
+
+const withRecordingOf = (source: string) => (name: string, input: unknown) => withRecording(name, input, source)
+
+/**
+ * A recording is named by its path here: beside the file that names it, or where the command is run. Over HTTP there is
+ * none but the recording itself, as base64.
+ */
+function withRecording(name: string, input: unknown, source: string): unknown {
+  const file = name === 'sound-tones' && (input as { file?: unknown } | null)?.file
+  if (typeof file !== 'string' || file.length > LONGEST_PATH) return input
+  const [path] = [source === '-' ? '.' : dirname(source), '.'].map((folder) => resolve(folder, file)).filter(isFile)
+  return path === undefined ? input : { ...(input as object), file: readFileSync(path).toString('base64') }
+}
+
+/** What is longer is no path, but the recording itself. */
+const LONGEST_PATH = 1_000
+const isFile = (path: string): boolean => statSync(path, { throwIfNoEntry: false })?.isFile() ?? false
 
 function complain(problem: object): number {
   console.error(JSON.stringify(problem, null, 2))

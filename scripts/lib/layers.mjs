@@ -13,7 +13,7 @@ export const CORE_LAYERS = [
   ['takedown'],
   ['language'],
   ['diagnosis'],
-  ['electrical', 'hydraulics', 'mechanics', 'energy'],
+  ['electrical', 'hydraulics', 'mechanics', 'energy', 'sound'],
   ['motor'],
   ['knowledge'],
   ['judgement'],

@@ -1,6 +1,7 @@
 import { and, eq, inArray, isNull, or, sql } from 'drizzle-orm'
 import type { Entry } from '../../core/visit/entry'
 import { asKept, forgottenIn, withVisits, type Forgotten } from '../../core/visit/forgotten'
+import { ATTACHING, attachedIn } from '../../core/visit/attached'
 import { ofKind } from '../../core/visit/of-kind'
 import type { Db } from './connect'
 import { sayAnew } from './register-projection'
@@ -92,7 +93,7 @@ export async function removeForgotten(db: Db, forgotten: Forgotten): Promise<Lef
   for (const line of changed)
     await db.update(entries).set({ entry: line, kind: line.kind }).where(eq(entries.id, line.id))
   const mails = ofKind(lines, 'mailed').map(({ body }) => body.mail)
-  const pictures = await ofNobodyElse(db, [...new Set(ofKind(lines, 'photo').map(({ body }) => body.hash))])
+  const pictures = await ofNobodyElse(db, attachedIn(lines))
   await db.delete(files).where(inArray(files.hash, pictures))
   await db.delete(meta).where(
     inArray(
@@ -111,7 +112,7 @@ export async function ofNobodyElse(db: Db, hashes: readonly string[]): Promise<s
   const rows = await db
     .select({ hash })
     .from(entries)
-    .where(and(eq(entries.kind, 'photo'), inArray(hash, [...hashes])))
+    .where(and(inArray(entries.kind, [...ATTACHING]), inArray(hash, [...hashes])))
   const spokenOf = new Set(rows.map((row) => row.hash))
   return hashes.filter((each) => !spokenOf.has(each))
 }

@@ -21,7 +21,7 @@ import type { AnyPgColumn } from 'drizzle-orm/pg-core'
 import type { Fault, Kind } from '../../core/knowledge/vocabulary'
 import { firstOf, journeyAround } from '../../core/planning/stops'
 import type { StepRatio } from '../../core/takedown/own-times'
-import type { Customer, Entry, EntryKind, Machine } from '../../core/visit/entry'
+import type { Customer, Entry, EntryBodies, EntryKind, HeardInRecording, Machine } from '../../core/visit/entry'
 import { togetherInLedger, type LedgerRow } from '../../core/visit/ledger'
 import { liftEntry, liftJournal } from '../../core/visit/lift'
 import type { VisitRow } from '../../core/visit/visit-row'
@@ -38,6 +38,7 @@ import {
 } from './forgetting'
 import { LOCKS } from './locks'
 import { isListed, projectVisits } from './projection'
+import { recordedOf } from './recorded-levels'
 import { aboutOf, projectRegister } from './register-projection'
 import { byVisit, isAnyOf, STANDS_FOR, whose } from './rows'
 import { customers, entries, files, machines, meta, ORDERED_DAY, pictures, sites, visits } from './schema'
@@ -287,6 +288,11 @@ export class Repository {
     options: { after?: CountedAfter; exceptVisit?: string } = {},
   ): Promise<Partial<Record<Fault, number>>> {
     return (await this.causes(options)).get(kind) ?? {}
+  }
+
+  /** What nothing speaks against in the recordings of machines of a kind, one of each. */
+  recordedOf(kind: Kind, side: EntryBodies['recording']['side']): Promise<HeardInRecording[]> {
+    return recordedOf(this.db, kind, side)
   }
 
   /** Visits that stand in [from, to), and those that were begun there and go on later. */

@@ -62,6 +62,9 @@ export const entries = pgTable(
     index('entries_day_order')
       .on(ORDERED_DAY)
       .where(sql`kind = 'day-order'`),
+    index('entries_recording')
+      .on(table.visitId, table.arrival)
+      .where(sql`kind = 'recording'`),
   ],
 )
 

@@ -1,5 +1,5 @@
 import { toVisitFile } from '../../core/visit/visit-file'
-import { ofKind } from '../../core/visit/of-kind'
+import { attachedIn } from '../../core/visit/attached'
 import type { ShopApp } from './shop-app'
 
 /** What a file of one customer's data begins with. */
@@ -38,7 +38,7 @@ export async function customerData(
     for (const [index, visitId] of records.visits.entries()) {
       const entries = await repository.entriesOfVisit(visitId)
       const pictures = []
-      for (const hash of new Set(ofKind(entries, 'photo').map(({ body }) => body.hash))) {
+      for (const hash of attachedIn(entries)) {
         const picture = await photos.get(hash)
         if (picture) pictures.push({ hash, type: picture.type, base64: picture.content.toString('base64') })
       }

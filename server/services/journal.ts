@@ -5,6 +5,7 @@ import { liftEntry } from '../../core/visit/lift'
 import { InputError, type FieldProblem } from '../../core/validation/input-error'
 import { OF_SERVER } from '../../core/people/roles'
 import { asKept, withVisits, type Forgotten } from '../../core/visit/forgotten'
+import { attachedIn, attachedTo } from '../../core/visit/attached'
 import { ofKind } from '../../core/visit/of-kind'
 import type { Left } from '../database/forgetting'
 import type { Repository } from '../database/repository'
@@ -114,8 +115,8 @@ export class Journal {
         const { fresh, known } = await this.insertFitting(repository, kept, pictures)
         return { fresh, said: { entries: kept, appended: { accepted: fresh.map(({ id }) => id), known } } }
       })
-      const spokenOf = new Set(picturesIn(entries))
-      const gone = picturesIn(sent).filter((hash) => !spokenOf.has(hash))
+      const spokenOf = new Set(attachedIn(entries))
+      const gone = attachedIn(sent).filter((hash) => !spokenOf.has(hash))
       if (gone.length > 0) await this.pictures.forget(await this.repository.picturesOfNobody(gone))
       return appended
     } catch (error) {
@@ -156,7 +157,7 @@ export class Journal {
     const { fresh, known } = sorted(entries, stored)
     await this.checkFit(repository, entries, fresh, stored, pictures?.hashes)
     await repository.insert(fresh)
-    await pictures?.keep(new Set(picturesIn(entries)))
+    await pictures?.keep(new Set(attachedIn(entries)))
     return { fresh, known }
   }
 
@@ -198,9 +199,7 @@ export class Journal {
     const inBatch = new Map(all.map((entry) => [entry.id, entry]))
     const unknown = await unknownInRegister(repository, accepted, all)
     const places = new Map(all.map((entry, index) => [entry.id, index]))
-    const photos = await repository.filesAmong(
-      accepted.flatMap((entry) => (entry.kind === 'photo' ? [entry.body.hash] : [])),
-    )
+    const files = await repository.filesAmong(attachedIn(accepted))
     for (const entry of accepted) {
       const at = (field: string) => `entries.${places.get(entry.id)}.${field}`
       if (OF_SERVER.has(entry.kind))
@@ -208,24 +207,17 @@ export class Journal {
       problems.push(...visitProblems(entry, open, at), ...registerProblems(entry, unknown, at))
       for (const [field, id] of targetsOf(entry))
         problems.push(...supersedingProblems(entry, id, stored.get(id) ?? inBatch.get(id), at(field)))
-      if (
-        entry.kind === 'photo' &&
-        !photos.has(entry.body.hash) &&
-        !coming?.has(entry.body.hash) &&
-        !(await this.pictures.has(entry.body.hash))
-      ) {
+      const hash = attachedTo(entry)
+      if (hash && !files.has(hash) && !coming?.has(hash) && !(await this.pictures.has(hash)))
         problems.push({
           field: at('body.hash'),
-          value: entry.body.hash,
-          expected: 'the hash of a picture that has been sent to /api/photos',
+          value: hash,
+          expected: 'the hash of a picture or a recording that has been sent to /api/photos',
         })
-      }
     }
     if (problems.length > 0) throw new InputError(problems)
   }
 }
-
-const picturesIn = (entries: readonly Entry[]): string[] => ofKind(entries, 'photo').map(({ body }) => body.hash)
 
 /** New entries and those that are there already. */
 function sorted(entries: readonly Entry[], stored: ReadonlyMap<string, Entry>): { fresh: Entry[]; known: string[] } {

@@ -1,9 +1,13 @@
 import { fileTypeFromBuffer } from 'file-type'
 import sharp from 'sharp'
-import { badField } from '../../core/validation/input-error'
+import { readWav } from '../../core/sound/recording'
+import { badField, InputError } from '../../core/validation/input-error'
 
 export const PHOTO_TYPES = ['image/jpeg', 'image/png', 'image/webp'] as const
 export type PhotoType = (typeof PHOTO_TYPES)[number]
+const RECORDING_TYPE = 'audio/wav'
+/** What a line can have beside it. */
+export type KeptType = PhotoType | typeof RECORDING_TYPE
 
 /** A telephone's picture has 12 to 50 million points; a hundred million are an attack on the memory. */
 const MOST_POINTS = 60_000_000
@@ -12,19 +16,20 @@ const LONGEST_SIDE = 1800
 const LONGEST_SIDE_ON_PAPER = 1000
 const JPEG_QUALITY = 85
 
+/** A picture, or a recording. */
 export interface Picture {
   bytes: Buffer
-  type: PhotoType
+  type: KeptType
 }
 
 /**
- * A picture as it may be kept: decoded whole, so that a torn one is found out now and not on the sheet, and made
- * smaller where it is larger
- * than anybody looks at.
+ * A picture or a recording as it may be kept. A recording stays as it is. A picture is decoded whole, so that a torn one
+ * is found out now and not on the sheet, and made smaller where it is larger than anybody looks at.
  *
- * @throws InputError for what is not a JPEG, PNG or WebP, is broken, or is far too large
+ * @throws InputError for what is not a JPEG, PNG, WebP or WAV, is broken, or is far too large
  */
 export async function keepable(bytes: Buffer, field = 'body'): Promise<Picture> {
+  if ((await keptType(bytes)) === RECORDING_TYPE) return { bytes, type: checkedRecording(bytes, field) }
   const { type, width, height } = await checked(bytes, field)
   if (Math.max(width, height) <= LONGEST_SIDE) {
     await decoded(open(bytes).raw().toBuffer(), field)
@@ -38,11 +43,12 @@ export async function keepable(bytes: Buffer, field = 'body'): Promise<Picture> 
 }
 
 /**
- * A picture that is kept under a name it already has: checked the same way, and left as it is.
+ * A picture or a recording that is kept under a name it already has: checked the same way, and left as it is.
  *
  * @throws InputError as `keepable`
  */
-export async function intact(bytes: Buffer, field: string): Promise<PhotoType> {
+export async function intact(bytes: Buffer, field: string): Promise<KeptType> {
+  if ((await keptType(bytes)) === RECORDING_TYPE) return checkedRecording(bytes, field)
   const { type } = await checked(bytes, field)
   await decoded(open(bytes).raw().toBuffer(), field)
   return type
@@ -64,14 +70,25 @@ export async function forPaper(bytes: Buffer): Promise<Buffer | undefined> {
 }
 
 /** What the bytes say they are, whatever their name or declared type says. */
-export async function photoType(bytes: Buffer): Promise<PhotoType | undefined> {
+export async function keptType(bytes: Buffer): Promise<KeptType | undefined> {
   const found = await fileTypeFromBuffer(bytes)
-  return PHOTO_TYPES.find((type) => type === found?.mime)
+  return [...PHOTO_TYPES, RECORDING_TYPE].find((type) => type === found?.mime) as KeptType | undefined
+}
+
+function checkedRecording(bytes: Buffer, field: string): typeof RECORDING_TYPE {
+  try {
+    readWav(bytes)
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error
+    throw new InputError(error.problems.map((problem) => ({ ...problem, field })))
+  }
+  return RECORDING_TYPE
 }
 
 async function checked(bytes: Buffer, field: string): Promise<{ type: PhotoType; width: number; height: number }> {
-  const type = await photoType(bytes)
-  if (!type) throw badField(field, `${bytes.length} bytes`, 'a JPEG, PNG or WebP picture')
+  const type = await keptType(bytes)
+  if (!type || type === RECORDING_TYPE)
+    throw badField(field, `${bytes.length} bytes`, 'a JPEG, PNG or WebP picture, or a WAV recording')
   const { width, height } = await decoded(sharp(bytes, { limitInputPixels: false }).metadata(), field)
   if (width * height > MOST_POINTS)
     throw badField(field, `${width} × ${height} points`, `a picture of at most ${MOST_POINTS / 1e6} million points`)

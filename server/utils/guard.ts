@@ -26,6 +26,7 @@ function contentPolicy(scriptHashes: readonly string[] = []): string {
   const scripts = ["'self'", ...scriptHashes.map((hash) => `'sha256-${hash}'`)].join(' ')
   return (
     `default-src 'self'; script-src ${scripts}; style-src 'self' 'unsafe-inline'; img-src 'self' blob: data:; ` +
+    `media-src 'self' blob:; ` +
     `worker-src 'self' blob:; connect-src 'self'; object-src 'none'; base-uri 'self'; form-action 'self'; ` +
     `frame-ancestors 'none'`
   )
@@ -61,7 +62,7 @@ export const guard = defineEventHandler((event) => {
     'x-frame-options': 'DENY',
     'cross-origin-opener-policy': 'same-origin',
     ...(isSafeWay(event) ? { 'strict-transport-security': 'max-age=31536000' } : {}),
-    'permissions-policy': 'camera=(self), microphone=(), geolocation=()',
+    'permissions-policy': 'camera=(self), microphone=(self), geolocation=()',
     'content-security-policy': contentPolicy(),
   })
   const refuse = (status: number, title: string, field: string, value: string | undefined, expected: string) => {

@@ -19,7 +19,7 @@ import { REGISTER_HEADS, registerTable } from '../../core/pumps/register-table'
 import { toVCards } from '../../core/pumps/vcard'
 import { registerLines, type RegisterFile, type RegisterLines } from '../services/register-lines'
 import { visitFound, type VisitFound } from '../../core/pumps/search-lines'
-import { ofKind } from '../../core/visit/of-kind'
+import { attachedIn } from '../../core/visit/attached'
 import { foldVisit } from '../../core/visit/fold'
 import type { HistoryReading } from '../../core/visit/history'
 import { historyIn } from '../../core/visit/history-of'
@@ -31,7 +31,7 @@ import { readLines } from '../services/journal-lines'
 import { jsonOf } from '../services/json'
 import { postedEntries } from '../services/posted-entries'
 import type { PictureBytes } from '../services/photos/photo-store'
-import { forPaper, intact, keepable, photoType } from '../services/pictures'
+import { forPaper, intact, keepable, keptType } from '../services/pictures'
 import { leafHtml } from '../services/mail/leaf-html'
 import type { Worked } from '../services/day-work'
 import { papersOf, type PaperAsked } from '../../core/papers/papers'
@@ -150,11 +150,11 @@ export const TASKS = {
 
   /** The whole visit as one file: journal and pictures. */
   async visitJson({ view, pictures }: { view: VisitView; pictures: PictureBytes }): Promise<string> {
-    const hashes = [...new Set(ofKind(view.entries, 'photo').map(({ body }) => body.hash))]
+    const hashes = attachedIn(view.entries)
     const photos = await Promise.all(
       hashes.map(async (hash) => {
         const content = pictures[hash] && Buffer.from(pictures[hash])
-        const type = content && (await photoType(content))
+        const type = content && (await keptType(content))
         return content && type ? [{ hash, type, base64: content.toString('base64') }] : []
       }),
     )

@@ -31,6 +31,7 @@ const ROUTES: Readonly<Record<string, readonly Role[] | 'anyone'>> = {
   'GET /api/due': SHOP,
   'GET /api/due.ics': SHOP,
   'POST /api/entries': SHOP,
+  'GET /api/sounds': SHOP,
   'GET /api/forecast': SHOP,
   'GET /api/ledger': OWNER,
   'GET /api/ledger.csv': OWNER,

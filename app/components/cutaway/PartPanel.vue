@@ -5,13 +5,13 @@ import { historyText } from '#core/visit/history'
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { X } from '@lucide/vue'
 import { format } from 'date-fns'
-import { CHECKS, checkInfo, partOfFinding } from '#core/knowledge/checks/checks'
+import { CHECKS, checkInfo, isAsked, partOfFinding } from '#core/knowledge/checks/checks'
 import { PARTS, isIdOf } from '#core/knowledge/vocabulary'
 import { valueText } from '#core/visit/describe'
 
 /** What is known of one part: readings of this visit, of earlier ones, and the checks it answers to. */
-const { part } = defineProps<{ part: string | undefined }>()
-const emit = defineEmits<{ close: []; ask: [line: string] }>()
+const { part, records = false } = defineProps<{ part: string | undefined; records?: boolean }>()
+const emit = defineEmits<{ close: []; ask: [line: string]; record: [] }>()
 const { visit, state } = useVisitContext()
 const { reader } = useUnits()
 
@@ -25,7 +25,8 @@ const checks = computed(() =>
   Object.keys(CHECKS)
     .filter((id) => {
       const info = checkInfo(id)
-      if (!info || info.historyOnly || (info.kinds && !info.kinds.includes(state.value.machine.kind))) return false
+      if (!info || (!isAsked(info) && !(records && info.recorded))) return false
+      if (info.kinds && !info.kinds.includes(state.value.machine.kind)) return false
       return parts.value.some(
         (each) => info.part === each || (info.parts as readonly string[] | undefined)?.includes(each),
       )
@@ -33,7 +34,9 @@ const checks = computed(() =>
     .map((id) => ({
       id,
       info: checkInfo(id)!,
-      line: `${lineSubject({ check: id, part, leads: id === 'winding-resistance' ? 'run-common' : undefined })} `,
+      line: checkInfo(id)?.recorded
+        ? undefined
+        : `${lineSubject({ check: id, part, leads: id === 'winding-resistance' ? 'run-common' : undefined })} `,
     })),
 )
 /** The measured check with the longest story, for the chart. */
@@ -110,7 +113,8 @@ const charted = computed(() => {
                 }}<span class="block text-[0.9rem] text-slate"
                   >{{ check.info.tool }} · {{ check.info.minutes }} min</span
                 ></span
-              ><button type="button" class="button" @click="emit('ask', check.line)">write</button>
+              ><button v-if="check.line" type="button" class="button" @click="emit('ask', check.line)">write</button
+              ><button v-else type="button" class="button" @click="emit('record')">record</button>
             </li>
           </ul>
           <p v-if="checks.length === 0" class="py-2 text-slate">

@@ -47,6 +47,12 @@ function ask(text: string): void {
   line.value = text
   nextTick(() => readingLine.value?.focus())
 }
+/** How the machine is shown while it is tested. */
+const testView = ref<'section' | 'wiring' | 'sound'>('section')
+function recordOf(): void {
+  part.value = undefined
+  testView.value = 'sound'
+}
 function measure(): void {
   if (lit.value) ask(`${lineSubject(lit.value)} `)
 }
@@ -97,6 +103,7 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
         <TestStage
           v-else-if="stage === 'test'"
           :lit="litPart"
+          v-model:view="testView"
           :lit-check="lit ?? undefined"
           @part="part = $event"
           @ask="ask"
@@ -138,7 +145,7 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
         @photo="photo()"
       />
     </fieldset>
-    <PartPanel :part="part" @close="part = undefined" @ask="ask" />
+    <PartPanel :part="part" :records="stage === 'test'" @close="part = undefined" @ask="ask" @record="recordOf" />
     <PhotoPicker ref="picker" :of="photoOf" :caption="photoCaption" />
   </div>
 </template>

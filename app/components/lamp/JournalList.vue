@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
 import { Camera, Undo2 } from '@lucide/vue'
-import { journalLines, saidAgain } from '#core/visit/describe'
+import { isHeard, journalLines, saidAgain } from '#core/visit/describe'
 
 const emit = defineEmits<{ correct: [entryId: string, line: string]; photo: [entryId: string] }>()
 const { visit, state } = useVisitContext()
@@ -25,15 +25,17 @@ const typedAt = computed(() => {
   const seen = new Set<string>()
   const typed = new Map<string, string>()
   for (const { id, entry } of lines.value) {
-    if (!entry.said || seen.has(entry.said.act)) continue
+    if (!entry.said || isRecorded(entry) || seen.has(entry.said.act)) continue
     seen.add(entry.said.act)
     typed.set(id, entry.said.line)
   }
   return typed
 })
 /** What was said can be changed or taken back one by one. */
-const changeable = ({ kind, said }: (typeof lines.value)[number]['entry']) =>
-  kind === 'finding' || kind === 'note' || said !== undefined
+const changeable = (entry: (typeof lines.value)[number]['entry']) =>
+  !isRecorded(entry) && (entry.kind === 'finding' || entry.kind === 'note' || entry.said !== undefined)
+/** A recording, and what came out of it, are taken back together. */
+const isRecorded = (entry: (typeof lines.value)[number]['entry']) => entry.kind === 'recording' || isHeard(entry)
 </script>
 
 <template>
@@ -92,9 +94,18 @@ const changeable = ({ kind, said }: (typeof lines.value)[number]['entry']) =>
           >
             {{ line.value ?? 'correct' }}
           </button>
+          <button
+            v-else-if="line.entry.kind === 'recording'"
+            type="button"
+            class="number min-h-12 px-2 text-right font-bold underline-offset-4 hover:underline"
+            :aria-label="`take back: ${line.text}`"
+            @click="visit.takeBack(line.entry)"
+          >
+            take back
+          </button>
           <span v-else class="number px-2 font-bold">{{ line.value }}</span>
           <button
-            v-if="line.entry.kind !== 'photo'"
+            v-if="line.entry.kind !== 'photo' && line.entry.kind !== 'recording'"
             type="button"
             class="inline-flex min-h-12 min-w-12 items-center justify-center text-slate"
             :aria-label="`photo for ${line.text}`"

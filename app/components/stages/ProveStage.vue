@@ -3,6 +3,7 @@ import { format } from 'date-fns'
 import { beforeAfter } from '#core/visit/before-after'
 import { valueText } from '#core/visit/describe'
 import { formatRange } from '#core/quantity/reading'
+import { SURFACE } from '#core/knowledge/vocabulary'
 import type { JudgedFinding } from '#core/visit/fold'
 
 const emit = defineEmits<{ ask: [line: string]; photo: [caption: string] }>()
@@ -16,6 +17,7 @@ const others = computed(() =>
 )
 const limits = (judged: JudgedFinding | undefined) =>
   judged ? formatRange(judged.judgement, judged.judgement.unit, reader.value.system) : ''
+const isSounded = ref(false)
 const SAID = { holds: 'holds', fails: 'fails', left: 'not proved' } as const
 </script>
 
@@ -120,6 +122,18 @@ const SAID = { holds: 'holds', fails: 'fails', left: 'not proved' } as const
         </tbody>
       </table>
     </div>
+    <section v-if="SURFACE.includes(state.machine.kind)" class="mt-4">
+      <button
+        type="button"
+        class="toggle"
+        :aria-expanded="isSounded"
+        data-testid="prove-sound"
+        @click="isSounded = !isSounded"
+      >
+        Its sound, before and after
+      </button>
+      <LazySoundView v-if="isSounded" stage="prove" />
+    </section>
   </div>
 </template>
 

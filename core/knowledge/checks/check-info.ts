@@ -21,6 +21,8 @@ export interface CheckInfo {
   caution?: string
   /** History only: taken from the owner's words, never offered. */
   historyOnly?: boolean
+  /** Heard out of a recording by the program: never asked for, and not said in words. */
+  recorded?: boolean
   /** Plausible span of the value; beyond it the reading line asks. */
   plausible?: readonly [low: number, high: number]
   kinds?: readonly Kind[]

@@ -1,5 +1,5 @@
 import type { Verdict } from '../../judgement/judgement'
-import { HOUSE_WATER, WELLS } from '../vocabulary'
+import { HOUSE_WATER, SURFACE, WELLS } from '../vocabulary'
 import { DEAD, DEAD_DISCHARGED, LIVE, OPEN_WET_END, RUNNING } from './check-gates'
 import type { CheckInfo } from './check-info'
 import { TRIALS } from './trials'
@@ -238,6 +238,30 @@ export const CHECKS = {
     minutes: 6,
     tool: 'Wet end off; one short run',
     caution: 'Motor strapped down, shaft guarded, one short run.',
+  },
+  'bearing-sound': {
+    label: 'bearings, recorded',
+    ask: 'Record the bearings',
+    outcomes: { 'no-blows': 'sound', blows: 'tired' },
+    part: 'bearings',
+    gates: RUNNING,
+    minutes: 2,
+    tool: 'A telephone held to the motor, ten seconds',
+    caution: 'Guards on, sleeves and cord clear of the shaft.',
+    recorded: true,
+    kinds: SURFACE,
+  },
+  'water-sound': {
+    label: 'water, recorded',
+    ask: 'Record the water',
+    outcomes: { steady: 'sound', crackle: 'tired', gulps: 'tired' },
+    part: 'volute',
+    gates: RUNNING,
+    minutes: 2,
+    tool: 'A telephone held to the wet end, ten seconds',
+    caution: 'Guards on, sleeves and cord clear of the shaft.',
+    recorded: true,
+    kinds: SURFACE,
   },
   'weep-hole': {
     label: 'weep hole',
@@ -790,6 +814,11 @@ export type Check = keyof typeof CHECKS
 /** The check's row with its optional columns visible, or undefined for an unknown id. */
 export function checkInfo(id: string): CheckInfo | undefined {
   return Object.hasOwn(CHECKS, id) ? CHECKS[id as Check] : undefined
+}
+
+/** Is it asked for, and said in words? Not what only the owner can tell, nor what comes out of a recording. */
+export function isAsked({ historyOnly, recorded }: CheckInfo): boolean {
+  return !historyOnly && !recorded
 }
 
 /** The part a finding speaks about. */

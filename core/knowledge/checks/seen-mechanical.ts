@@ -3,6 +3,10 @@ import type { SeenRow } from '../faults/model-types'
 import { SUBMERGED, SURFACE, WELLS } from '../vocabulary'
 
 const shop: Basis = { kind: 'shop', name: 'shop estimate' }
+const HEARD: Basis = {
+  kind: 'shop',
+  name: 'shop estimate: half of what bench/sound makes of virtual recordings, as rooms and microphones differ',
+}
 const cp: Basis = { kind: 'common-practice', name: 'what the trade expects to see' }
 
 /** What hands, eyes and ears say of shaft, bearings, seals and wet end. */
@@ -154,6 +158,36 @@ export const SEEN_MECHANICAL: readonly SeenRow[] = [
       'winding-shorted': { buzz: 0.55, hum: 0.15 },
     },
     byType: { 'capacitor-start-run': { 'run-capacitor-failed': { buzz: 0.6 } } },
+  },
+  // What the bench hears of virtual bearings is nearly all of them; a real room, a telephone and a plate are not.
+  {
+    check: 'bearing-sound',
+    kinds: SURFACE,
+    order: ['no-blows', 'blows'],
+    leak: { blows: 0.1 },
+    basis: HEARD,
+    effects: {
+      'bearings-worn': { blows: 0.5 },
+      'bearing-misfitted': { blows: 0.35 },
+      'bearing-loose-on-shaft': { blows: 0.1 },
+      'rotor-rubbing': { blows: 0.1 },
+    },
+  },
+  {
+    check: 'water-sound',
+    kinds: SURFACE,
+    order: ['steady', 'gulps', 'crackle'],
+    leak: { gulps: 0.06, crackle: 0.05 },
+    basis: HEARD,
+    effects: {
+      cavitation: { crackle: 0.4, gulps: 0.05 },
+      'suction-blocked': { crackle: 0.3 },
+      'suction-air-leak': { gulps: 0.4 },
+      'lost-prime': { gulps: 0.3 },
+      'low-water': { gulps: 0.25, crackle: 0.1 },
+      'water-level-low': { gulps: 0.35 },
+      'impeller-clogged': { crackle: 0.1 },
+    },
   },
   {
     check: 'weep-hole',

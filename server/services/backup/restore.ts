@@ -10,7 +10,7 @@ import { PeopleFile } from '../people/people-file'
 import type { PeopleKeeper } from '../people/people-keeper'
 import type { PictureKeeper } from '../photos/picture-keeper'
 import type { StoredPhoto } from '../photos/photo-store'
-import { photoType } from '../pictures'
+import { keptType } from '../pictures'
 import { reconcile } from '../reconcile'
 import { RejectedFile } from '../rejected-file'
 import { flush } from '../whole-file'
@@ -108,7 +108,7 @@ async function keepPictures(
   for (const hash of names) {
     const bytes = await readFile(join(unpacked, PHOTOS, hash))
     await keeper.keep(hash, bytes)
-    const type = await photoType(bytes)
+    const type = await keptType(bytes)
     if (type) await kept({ hash, type, bytes: bytes.length })
   }
   return names.length

@@ -5,6 +5,7 @@ import { join } from 'node:path'
 import { pipeline } from 'node:stream/promises'
 import { createGzip } from 'node:zlib'
 import { pack, type Pack } from 'tar-stream'
+import { ATTACHING, attachedTo } from '../../../core/visit/attached'
 import type { Entry } from '../../../core/visit/entry'
 import type { Repository } from '../../database/repository'
 import { JOURNAL_NAME } from '../journal-file'
@@ -111,13 +112,17 @@ export async function* linesOfServer(repository: Repository): AsyncGenerator<Buf
   }
 }
 
-/** The hashes of the pictures that lines speak of. */
+/** Read of a line before it is parsed: of a million few name a file. */
+const NAMES_A_FILE = new RegExp(ATTACHING.map((kind) => `"${kind}"`).join('|'))
+
+/** The hashes of the pictures and recordings that lines speak of. */
 export async function picturesNamedIn(lines: AsyncIterable<Buffer>): Promise<string[]> {
   const hashes = new Set<string>()
   for await (const chunk of lines)
     for (const line of chunk.toString().split('\n')) {
-      const entry = line.includes('"photo"') ? parsed(line) : undefined
-      if (entry?.kind === 'photo' && isHash(`${entry.body?.hash}`)) hashes.add(entry.body.hash)
+      const entry = NAMES_A_FILE.test(line) ? parsed(line) : undefined
+      const hash = entry?.body && attachedTo(entry)
+      if (hash && isHash(`${hash}`)) hashes.add(hash)
     }
   return [...hashes]
 }

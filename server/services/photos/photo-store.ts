@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import type { Repository } from '../../database/repository'
 import type { ComingPictures } from '../journal'
-import { photoType, type Picture } from '../pictures'
+import { keptType, type Picture } from '../pictures'
 import { isHash, type PictureKeeper } from './picture-keeper'
 
 export const MOST_PHOTO_BYTES = 12 * 1024 * 1024
@@ -39,7 +39,7 @@ export class PhotoStore {
   async get(hash: string): Promise<(StoredPhoto & { content: Buffer }) | undefined> {
     const content = await this.bytesOf(hash)
     // The database may be older than what is kept; the bytes say themselves what they are.
-    const type = content && ((await this.repository.fileOf(hash))?.type ?? (await photoType(content)))
+    const type = content && ((await this.repository.fileOf(hash))?.type ?? (await keptType(content)))
     return content && type ? { hash, type, bytes: content.length, content } : undefined
   }
 

@@ -1,0 +1,1 @@
+CREATE INDEX "entries_recording" ON "entries" USING btree ("visit_id","arrival") WHERE kind = 'recording';

@@ -1,0 +1,20 @@
+import { test, expect, fixClock } from './shop'
+import { BEARING, recordedPump } from './recorded'
+test('x', async ({ page, standing, problems }, info) => {
+  await fixClock(page)
+  const id = await standing.visit('filter pump 2')
+  await page.goto(`${standing.url}/visits/${id}/test`)
+  await page.getByTestId('show-sound').click()
+  await page.screenshot({ path: `/tmp/s0-${info.project.name}.png` })
+  await page.getByTestId('sound-bearing').selectOption(BEARING)
+  await page.getByTestId('wav-input').setInputFiles({ name: 'motor.wav', mimeType: 'audio/wav', buffer: recordedPump('bearings-worn') })
+  await expect(page.getByTestId('listened')).toContainText('blows')
+  await page.waitForTimeout(500)
+  await page.screenshot({ path: `/tmp/s1-${info.project.name}.png`, fullPage: true })
+  await page.getByTestId('sound-levels').scrollIntoViewIfNeeded()
+  await page.getByTestId('keep-recording').click()
+  await page.getByTestId('journal').scrollIntoViewIfNeeded()
+  await page.waitForTimeout(500)
+  await page.screenshot({ path: `/tmp/s2-${info.project.name}.png` })
+  console.log(problems, await page.getByTestId('journal').innerText())
+})

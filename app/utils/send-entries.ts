@@ -27,7 +27,8 @@ export function sendEntries(entries: readonly Entry[], ask: typeof fetch = fetch
 }
 
 /**
- * Sends the pictures and recordings that lines speak of and that are on this device alone: a line is not taken before its picture.
+ * Sends the pictures and recordings that lines speak of and that are on this device alone: a line is not taken before
+ * them.
  *
  * @param waiting the picture, while the shop may not have it
  */

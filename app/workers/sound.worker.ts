@@ -14,7 +14,9 @@ export interface Listening {
   vanes?: number
 }
 /** What was heard, and how it looks; or why it cannot be listened to. */
-export type Listened = { seconds: number; heard: HeardInRecording; picture: SoundPicture } | { problem: string }
+export type Listened =
+  | { wav: Uint8Array<ArrayBuffer>; seconds: number; heard: HeardInRecording; picture: SoundPicture }
+  | { problem: string }
 
 const listener = {
   wavOf: (recording: Recording): Uint8Array<ArrayBuffer> => writeWav(recording),
@@ -26,6 +28,8 @@ const listener = {
       const heard = listenTo(recording, turning, inside)
       const { doubts, shaftHertz, strongestHertz, levels, bearing: bearings, water } = heard
       return {
+        // Written anew: what else a file from elsewhere carries is nobody's business here.
+        wav: writeWav(recording),
         seconds: recording.values.length / recording.hertz,
         heard: {
           bearing: bearings,

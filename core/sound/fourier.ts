@@ -96,7 +96,7 @@ export class Bands {
   }
 }
 
-/** Where the highest amplitude of a stretch of a spectrum stands, between its steps; nothing where there is no stretch. */
+/** Where the highest amplitude of a stretch of a spectrum stands, between its steps; nothing where it has none. */
 export function peakOf(
   { stepHertz, amplitudes }: Spectrum,
   low: number,

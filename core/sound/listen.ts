@@ -34,10 +34,10 @@ const MIDDLE_TONES = [150, 600] as const
 /** How near a line is to a whole multiple of the shaft, as a share. */
 const SAME_TONE = 0.01
 /**
- * With so much noise beside the low tones nothing is said of what was not heard: own limits, by bench/sound. A bearing's
- * blows come out of more of it than the water does.
+ * With so much noise beside the low tones nothing is said of what was not heard: own limits, by bench/sound. The blows
+ * of a bearing come out of more of it than the water does.
  */
-const COVERED = { bearing: -36, water: -43 } as const
+const COVERED = { bearing: -38, water: -43 } as const
 /** From here on the water crackles, or gulps. Own limits, by recordings of the virtual pump. */
 const WATER = { crackle: 0.7, gulps: 0.45 } as const
 

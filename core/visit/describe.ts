@@ -163,11 +163,13 @@ function describeEntry(
       return { text: `wished for: ${jobLabel(entry.body.job)}` }
     case 'photo':
       return { text: entry.body.caption ? `photo: ${entry.body.caption}` : `photo: ${entry.body.name}` }
-    case 'recording':
+    case 'recording': {
+      const { seconds, side, heard } = entry.body
       return {
-        text: `recorded: ${Math.round(entry.body.seconds)} s at the ${entry.body.side === 'motor' ? 'motor' : 'wet end'}`,
-        detail: [bearingWords(entry.body.heard.bearing), waterWords(entry.body.heard.water)].join(' '),
+        text: `recorded: ${Math.round(seconds)} s at the ${side === 'motor' ? 'motor' : 'wet end'}`,
+        detail: `${bearingWords(heard.bearing)} ${waterWords(heard.water)}`,
       }
+    }
     case 'check-skipped':
       return { text: `passed over: ${entry.body.check.replaceAll('-', ' ')}` }
     case 'cause-said':

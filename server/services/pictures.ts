@@ -23,8 +23,8 @@ export interface Picture {
 }
 
 /**
- * A picture or a recording as it may be kept. A recording stays as it is. A picture is decoded whole, so that a torn one
- * is found out now and not on the sheet, and made smaller where it is larger than anybody looks at.
+ * A picture or a recording as it may be kept. A recording stays as it is. A picture is decoded whole, so that a torn
+ * one is found out now and not on the sheet, and made smaller where it is larger than anybody looks at.
  *
  * @throws InputError for what is not a JPEG, PNG, WebP or WAV, is broken, or is far too large
  */

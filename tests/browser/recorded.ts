@@ -1,4 +1,4 @@
-import { BEARING_INSIDES, bearingInside } from '../../core/knowledge/mechanical/bearing-insides'
+import { bearingInside } from '../../core/knowledge/mechanical/bearing-insides'
 import type { Fault } from '../../core/knowledge/vocabulary'
 import { chance } from '../../core/quantity/random'
 import { writeWav } from '../../core/sound/recording'
@@ -7,7 +7,7 @@ import { breakMachine } from '../../core/virtual/faults'
 import { virtualSound } from '../../core/virtual/sound'
 
 /** The bearing of the pumps that are recorded here. */
-export const BEARING = '6203' satisfies keyof typeof BEARING_INSIDES
+export const BEARING = '6203'
 
 /** A recording of a virtual pool pump with a fault, as a WAV file. */
 export function recordedPump(fault: Fault, { seconds = 10, hertz = 24_000, seed = 3 } = {}): Buffer {

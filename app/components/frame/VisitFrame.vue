@@ -102,8 +102,8 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
         <SafeStage v-else-if="stage === 'safe'" />
         <TestStage
           v-else-if="stage === 'test'"
-          :lit="litPart"
           v-model:view="testView"
+          :lit="litPart"
           :lit-check="lit ?? undefined"
           @part="part = $event"
           @ask="ask"

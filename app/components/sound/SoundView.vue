@@ -33,11 +33,12 @@ const fittedNumber = computed(() => {
   )
   return bearingsNamed(known?.identity ?? '')[0]?.number
 })
-const bearing = ref('')
+const lastNumber = state.value.recordings.at(-1)?.bearing
+const bearing = ref(lastNumber ?? '')
 watch(
   fittedNumber,
   (number) => {
-    if (number && NUMBERS.includes(number)) bearing.value = number
+    if (!lastNumber && number && NUMBERS.includes(number)) bearing.value = number
   },
   { immediate: true },
 )
@@ -109,7 +110,7 @@ async function taken(files: FileList | null | undefined): Promise<void> {
 async function keep(): Promise<void> {
   const [found, own] = [listened.value, file.value]
   if (!found || !own || kept.value) return
-  const stored = await photos.keep(new Blob([own.bytes], { type: 'audio/wav' }))
+  const stored = await photos.keep(new Blob([found.wav], { type: 'audio/wav' }))
   const body = { ...stored, name: own.name, seconds: found.seconds, side: side.value, ...listening.value }
   visit.appendSaid(recordedDrafts({ ...body, heard: found.heard }, stage), 'recorded')
   kept.value = stored.hash

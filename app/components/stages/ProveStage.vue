@@ -127,6 +127,7 @@ const SAID = { holds: 'holds', fails: 'fails', left: 'not proved' } as const
         type="button"
         class="toggle"
         :aria-expanded="isSounded"
+        :aria-pressed="isSounded"
         data-testid="prove-sound"
         @click="isSounded = !isSounded"
       >

@@ -156,6 +156,8 @@ export const OWNER_LABELS: Readonly<Partial<Record<string, string>>> = {
   'running-current': 'current',
   listen: 'sound at the bearings',
   'motor-alone-listen': 'sound of the motor alone',
+  'bearing-sound': 'bearings, as recorded',
+  'water-sound': 'rush of the water, as recorded',
   'pot-look': 'water in the pot',
   'prime-hold': 'priming water',
   'house-leak': 'pressure with all taps shut',

@@ -1,6 +1,7 @@
 import type { BearingInside } from '../knowledge/mechanical/bearing-insides'
+import { medianOf } from '../quantity/middle'
 import { bearingTones } from '../mechanics/bearing'
-import { fineSpectrumOf, medianOf, peakOf, type Bands, type Spectrum } from './fourier'
+import { fineSpectrumOf, peakOf, type Bands, type Spectrum } from './fourier'
 import type { BearingPlace } from './verdicts'
 import { prominenceAt } from './tones'
 

@@ -1,4 +1,5 @@
 import FFT from 'fft.js'
+import { medianOf } from '../quantity/middle'
 
 /** Amplitudes at equal steps of frequency from nothing on. */
 export interface Spectrum {
@@ -121,11 +122,6 @@ export function peakOf(
 /** The usual amplitude of a stretch: its median, which single tones do not move. */
 export function floorOf({ stepHertz, amplitudes }: Spectrum, low: number, high: number): number {
   return medianOf(amplitudes.slice(Math.max(1, Math.floor(low / stepHertz)), Math.max(2, Math.ceil(high / stepHertz))))
-}
-
-/** The middle one of values; nothing of none. */
-export function medianOf(values: Float64Array): number {
-  return values.slice().sort()[values.length >> 1] ?? 0
 }
 
 /** The root of the mean square. */

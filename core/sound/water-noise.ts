@@ -1,5 +1,6 @@
+import { medianOf } from '../quantity/middle'
 import { ringing } from './bearing-signs'
-import { floorOf, loudnessOf, medianOf, peakOf, type Bands, type Series } from './fourier'
+import { floorOf, loudnessOf, peakOf, type Bands, type Series } from './fourier'
 
 /** How the broad noise of a pump goes: bubbles that collapse crackle without a beat, air comes through in gulps. */
 export interface WaterNoise {

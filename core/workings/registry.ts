@@ -10,6 +10,7 @@ import * as capacitorStock from './capacitor-stock'
 import * as conductors from './conductors'
 import * as electrical from './electrical'
 import * as evidence from './evidence'
+import * as logs from './logs'
 import * as motors from './motors'
 import * as pitAndTank from './pit-and-tank'
 import * as sound from './sound'
@@ -52,6 +53,7 @@ const ALL = [
     evidence,
     takeDown,
     sound,
+    logs,
   ].flatMap((group) => Object.values(group)),
 ] as unknown as Working[]
 

@@ -25,7 +25,7 @@ export async function main([name, source]: readonly (string | undefined)[]): Pro
   try {
     if (name === 'batch') return await batch(source)
     const input: unknown = JSON.parse(readFileSync(source === '-' ? 0 : source, 'utf8'))
-    console.log(JSON.stringify(runByName(name, withRecording(name, input, source)), null, 2))
+    console.log(JSON.stringify(runByName(name, withFile(name, input, source)), null, 2))
     return 0
   } catch (error) {
     if ((error as NodeJS.ErrnoException).code === 'ENOENT' || (error as NodeJS.ErrnoException).code === 'EISDIR')
@@ -46,24 +46,32 @@ async function batch(source: string): Promise<number> {
   await opened
   const kept = keptForRuns()
   for await (const line of createInterface({ input, crlfDelay: Infinity }))
-    if (line.trim()) process.stdout.write(`${JSON.stringify(runLine(line, kept, withRecordingOf(source)))}\n`)
+    if (line.trim()) process.stdout.write(`${JSON.stringify(runLine(line, kept, withFileOf(source)))}\n`)
   return 0
 }
 
-const withRecordingOf = (source: string) => (name: string, input: unknown) => withRecording(name, input, source)
+const withFileOf = (source: string) => (name: string, input: unknown) => withFile(name, input, source)
 
-/**
- * A recording is named by its path here: beside the file that names it, or where the command is run. Over HTTP there is
- * none but the recording itself, as base64.
- */
-function withRecording(name: string, input: unknown, source: string): unknown {
-  const file = name === 'sound-tones' && (input as { file?: unknown } | null)?.file
-  if (typeof file !== 'string' || file.length > LONGEST_PATH) return input
-  const [path] = [source === '-' ? '.' : dirname(source), '.'].map((folder) => resolve(folder, file)).filter(isFile)
-  return path === undefined ? input : { ...(input as object), file: readFileSync(path).toString('base64') }
+/** Workings of a file, and how it stands in their input. */
+const OF_FILES: Readonly<Record<string, BufferEncoding>> = {
+  'sound-tones': 'base64',
+  'pressure-log': 'utf8',
+  'current-trace': 'utf8',
 }
 
-/** What is longer is no path, but the recording itself. */
+/**
+ * A file is named by its path here: beside the file that names it, or where the command is run. Over HTTP there is none
+ * but the content itself.
+ */
+function withFile(name: string, input: unknown, source: string): unknown {
+  const encoding = OF_FILES[name]
+  const file = encoding && (input as { file?: unknown } | null)?.file
+  if (typeof file !== 'string' || file.length > LONGEST_PATH) return input
+  const [path] = [source === '-' ? '.' : dirname(source), '.'].map((folder) => resolve(folder, file)).filter(isFile)
+  return path === undefined ? input : { ...(input as object), file: readFileSync(path).toString(encoding) }
+}
+
+/** What is longer is no path, but the content itself. */
 const LONGEST_PATH = 1_000
 const isFile = (path: string): boolean => statSync(path, { throwIfNoEntry: false })?.isFile() ?? false
 

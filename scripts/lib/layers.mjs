@@ -13,7 +13,7 @@ export const CORE_LAYERS = [
   ['takedown'],
   ['language'],
   ['diagnosis'],
-  ['electrical', 'hydraulics', 'mechanics', 'energy', 'sound'],
+  ['electrical', 'hydraulics', 'mechanics', 'energy', 'sound', 'logs'],
   ['motor'],
   ['knowledge'],
   ['judgement'],

@@ -48,7 +48,7 @@ function ask(text: string): void {
   nextTick(() => readingLine.value?.focus())
 }
 /** How the machine is shown while it is tested. */
-const testView = ref<'section' | 'wiring' | 'sound'>('section')
+const testView = ref<'section' | 'wiring' | 'sound' | 'log'>('section')
 function recordOf(): void {
   part.value = undefined
   testView.value = 'sound'

@@ -10,7 +10,7 @@ const emit = defineEmits<{
   correct: [entryId: string, line: string]
   photo: [entryId: string]
 }>()
-const VIEWS = { section: 'Section', wiring: 'Wiring', sound: 'Sound' } as const
+const VIEWS = { section: 'Section', wiring: 'Wiring', sound: 'Sound', log: 'Log' } as const
 const { state } = useVisitContext()
 /** What stands in the ground or in water cannot be listened to with a telephone. */
 const views = computed(() =>
@@ -30,6 +30,7 @@ const view = defineModel<keyof typeof VIEWS>('view', { required: true })
     </RadioGroup>
     <PumpCutaway v-if="view === 'section'" :lit="lit" @part="(part) => emit('part', part)" />
     <LazySoundView v-else-if="view === 'sound'" stage="test" />
+    <LazyLogView v-else-if="view === 'log'" stage="test" />
     <WiringView v-else class="mt-3" :lit="litCheck" @ask="(line) => emit('ask', line)" />
     <JournalList @correct="(id, line) => emit('correct', id, line)" @photo="(id) => emit('photo', id)" />
   </div>

@@ -37,7 +37,7 @@ export interface CurrentTrace {
 const SHARES = { off: 0.35, started: 1.6, stalls: 2.8 } as const
 /** What a meter shows of nothing, amperes and as a share of the most. */
 const NOTHING = { amps: 0.2, share: 0.02 } as const
-/** A start switch lets go at three quarters of the speed, half a second in; from here on it is late. Common practice. */
+/** Half a second in, at three quarters of the speed, a start switch lets go; here it is late. Common practice. */
 const LATE_SECONDS = 1.5
 /** A start is seen in steps of at most so many seconds. */
 const SEES_STARTS_SECONDS = 0.5

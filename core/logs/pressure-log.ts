@@ -41,8 +41,11 @@ export interface PressureLog {
 const TURN = { share: 0.35, leastPsi: 2 } as const
 /** Quiet is sought in stretches of so many seconds, or of what the longest rest has. */
 const QUIET = { seconds: 1_200, leastSeconds: 120, shareOfRest: 0.8 } as const
-/** The knee of an empty tank: it falls so many times as fast below it, seen in so many values on each side. */
-const KNEE = { ratio: 5, values: 3, within: 60, belowCutInPsi: 1.5 } as const
+/**
+ * The knee of an empty tank: below it the pressure falls so many times as fast, by so much at least, seen in so many
+ * values on each side; once is none.
+ */
+const KNEE = { ratio: 5, values: 3, within: 60, belowCutInPsi: 1.5, dropPsi: 3, atLeast: 2 } as const
 /** The fastest of ten. */
 const FASTEST = 0.1
 
@@ -71,7 +74,7 @@ export function pressureLog(log: Log): PressureLog {
         }),
     ...(rounds.length > 0 ? { fastestCycleSeconds: quantileOf(rounds, FASTEST) } : {}),
     ...(quiet ? { quiet } : {}),
-    ...(knees.length > 0 ? { prechargePsi: medianOf(knees) } : {}),
+    ...(knees.length >= KNEE.atLeast ? { prechargePsi: medianOf(knees) } : {}),
     gaps: gaps.map((at) => ({ fromSeconds: log.seconds[at - 1] as number, untilSeconds: log.seconds[at] as number })),
   }
 }
@@ -105,7 +108,10 @@ function cyclesIn(seconds: Float64Array, values: Float64Array): PumpCycle[] {
   const turns = turnsOf(values)
   const lows = turns.flatMap((turn, index) => {
     const next = turns[index + 1]
-    return turn.is === 'low' && next ? [{ low: turn.at, high: next.at, after: turns[index + 2]?.at }] : []
+    // Where the log begins in the middle of a run, its start was not seen.
+    return turn.is === 'low' && turn.at > 0 && next
+      ? [{ low: turn.at, high: next.at, after: turns[index + 2]?.at }]
+      : []
   })
   return lows.map(({ low, high, after }) => ({
     startSeconds: seconds[low] as number,
@@ -159,7 +165,8 @@ function kneesIn(seconds: Float64Array, values: Float64Array, cutInPsi: number):
       const knee = from + KNEE.values + index
       const above = -slopeOf(seconds.subarray(from, knee + 1), values.subarray(from, knee + 1))
       const below = -slopeOf(seconds.subarray(knee, at + 1), values.subarray(knee, at + 1))
-      return { psi: values[knee] as number, ratio: above > 0 ? below / above : 0 }
+      const isDrop = values[knee]! - values[at]! >= KNEE.dropPsi
+      return { psi: values[knee] as number, ratio: above > 0 && isDrop ? below / above : 0 }
     })
     const best = knees.reduce((most, each) => (each.ratio > most.ratio ? each : most), { psi: 0, ratio: 0 })
     return best.ratio >= KNEE.ratio ? [best.psi] : []

@@ -17,6 +17,10 @@ export interface Log {
 const TIME_NAMED = /\b(?:time|date|timestamp|seconds?|secs?|s|t)\b/i
 const UNIT_IN_NAME = /[([]\s*([^)\]]+?)\s*[)\]]|\b(psi|kpa|bar|ma|amps?|a)\s*$/i
 
+const DELIMITERS = [',', ';', '\t']
+/** A logger may say something of itself before its names, in so many lines. */
+const MOST_BEFORE = 40
+
 interface Columns {
   time: number
   value: number
@@ -33,13 +37,19 @@ interface Columns {
 export function readLog(text: string): Log {
   if (text.length > LOG_LIMITS.mostCharacters)
     throw badField('file', `${text.length} characters`, `at most ${LOG_LIMITS.mostCharacters}`)
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' })
-  if (data.length > LOG_LIMITS.mostLines)
-    throw badField('file', `${data.length} lines`, `at most ${LOG_LIMITS.mostLines}`)
-  const head = data.findIndex((row) => row.length > 1 && row.some((name) => unitIn(name) !== undefined))
-  if (head < 0)
-    throw badField('file', shortened(data[0]), 'a line of names, one of them with its unit: time, pressure (psi)')
-  return valuesOf(data.slice(head + 1), columnsOf(data[head] as string[]))
+  const plain = text.replace(/^\uFEFF/, '')
+  for (const delimiter of DELIMITERS) {
+    const { data } = Papa.parse<string[]>(plain, { delimiter, skipEmptyLines: 'greedy' })
+    if (data.length > LOG_LIMITS.mostLines)
+      throw badField('file', `${data.length} lines`, `at most ${LOG_LIMITS.mostLines}`)
+    const head = data.slice(0, MOST_BEFORE).findIndex((row) => row.length > 1 && row.some((name) => unitIn(name)))
+    if (head >= 0) return valuesOf(data.slice(head + 1), columnsOf(data[head] as string[]))
+  }
+  throw badField(
+    'file',
+    shortened(plain.split('\n', 1)),
+    'a line of names, one of them with its unit: time, pressure (psi)',
+  )
 }
 
 const shortened = (row: readonly string[] = []) => row.join(', ').slice(0, 80)

@@ -1,11 +1,16 @@
 import { medianOf } from '../quantity/middle'
 import type { Log } from './read-log'
 
-/** A log without its spikes: each value the middle one of itself and its neighbours. */
+/** A value without its spike: one that stands so far from both its neighbours is none of the house's. */
+const SPIKE_PSI = 4
+
+/** A log without its spikes. A turn of the pressure is near one of its neighbours, and stays. */
 export function withoutSpikes(values: Float64Array): Float64Array {
   return values.map((value, at, all) => {
     const [before, after] = [all[at - 1] ?? value, all[at + 1] ?? value]
-    return Math.max(Math.min(before, value), Math.min(Math.max(before, value), after))
+    const isSpike =
+      Math.min(Math.abs(value - before), Math.abs(value - after)) > SPIKE_PSI && value > before === value > after
+    return isSpike ? (before + after) / 2 : value
   })
 }
 

@@ -19,10 +19,7 @@ export function pressureWords({
   if (cycles.length === 0) return [say`In ${Number(hours.toFixed(1))} h the pump did not start once, or never stopped.`]
   const often =
     fastestCycleSeconds !== undefined && fastestCycleSeconds < PRESSURES.cycleSeconds.low
-      ? [
-          say`It comes round in ${formatSeconds(fastestCycleSeconds)} where at least a minute is wanted: the tank gives \
-too little between two starts.`,
-        ]
+      ? [say`It comes round in ${formatSeconds(fastestCycleSeconds)}; a minute is the least: the tank gives little.`]
       : []
   return [
     say`${cycles.length} starts in ${Number(hours.toFixed(1))} h.`,

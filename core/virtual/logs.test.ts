@@ -50,6 +50,16 @@ describe('a day of a virtual house', () => {
     expect(full.fastestCycleSeconds!).toBeLessThan(0.5 * sound.fastestCycleSeconds!)
   })
 
+  it('written each ten seconds still has the pressures of its switch, and no empty tank where there is none', () => {
+    const machine = house('nothing-wrong', 4, (own) => {
+      own.house.waterInTank = true
+      own.leaks.houseGallonsPerMinute = 0.03
+    })
+    const found = dayOf(machine, { stepSeconds: 10 })
+    expect(Math.abs(found.cutInPsi! - machine.house.cutInPsi)).toBeLessThan(1.5)
+    expect(found.prechargePsi).toBeUndefined()
+  })
+
   it('whose tank has too much air shows its air where it runs empty', () => {
     const machine = house('nothing-wrong', 4, ({ house: own }) => (own.prechargePsi = own.cutInPsi + 6))
     const found = dayOf(machine, { stepSeconds: 1, drawsPerHour: 6 })

@@ -2,6 +2,13 @@ import { usualInput } from '../questions/fields'
 import { QUESTIONS } from '../questions/questions'
 import { writeWav } from '../sound/recording'
 
+/** A logger's file of five hundred lines, one each five seconds. */
+function logText(column: string, value: (at: number) => number): string {
+  return [`seconds,${column}`, ...Array.from({ length: 500 }, (_, at) => `${at * 5},${value(at).toFixed(2)}`)].join(
+    '\n',
+  )
+}
+
 /** Three seconds of a machine that hums, as base64. */
 function hummingWav(): string {
   const values = Float64Array.from(
@@ -168,6 +175,8 @@ export const GOOD_INPUTS: Record<string, object> = {
     },
   },
   'bearing-tones': { balls: 8, ballMillimetres: 6.747, pitchMillimetres: 28.5, rpm: 3450 },
+  'pressure-log': { file: logText('pressure (psi)', (at) => 40 + 10 * Math.sin(at / 9)), tankLitres: 100 },
+  'current-trace': { file: logText('current (A)', (at) => (at % 40 < 20 ? 7 : 0)), fullLoadAmps: 7 },
   'sound-tones': { file: hummingWav(), rpm: 3450, mainsHertz: 60 },
   'bearing-life': { dynamicNewtons: 9560, loadNewtons: 620, rpm: 3450 },
   'energy-cost': { items: [{ watts: 1620, hoursPerDay: 8 }], pricePerKwh: 0.17 },

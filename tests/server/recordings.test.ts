@@ -133,7 +133,7 @@ describe('the command line', () => {
   const lamp = (args: string[], cwd: string) =>
     execFileSync('node', [join(process.cwd(), 'scripts/lamp.mjs'), ...args], { cwd, encoding: 'utf8', stdio: 'pipe' })
 
-  it('takes a recording by its path: beside the file that names it, or where it is run', () => {
+  it('takes a recording or a log by its path: beside the file that names it, or where it is run', () => {
     const folder = mkdtempSync(join(tmpdir(), 'lamp-sound-'))
     try {
       const sound = readFileSync(new URL('../reference/sound/O-SIG-05.wav', import.meta.url))
@@ -155,6 +155,10 @@ describe('the command line', () => {
         .map((line) => JSON.parse(line))
       expect(first).toEqual({ output: one })
       expect(second).toMatchObject({ error: { problems: [{ field: 'file' }] } })
+      const turns = Array.from({ length: 200 }, (_, at) => `${at * 10},${40 + 10 * Math.sin(at / 5)}`)
+      writeFileSync(join(folder, 'house.csv'), ['seconds,pressure (psi)', ...turns].join('\n'))
+      writeFileSync(join(folder, 'log.json'), JSON.stringify({ file: 'house.csv' }))
+      expect(JSON.parse(lamp(['pressure-log', 'log.json'], folder))).toMatchObject({ starts: 6 })
     } finally {
       rmSync(folder, { recursive: true })
     }

@@ -34,8 +34,12 @@ export function useRecorder() {
     try {
       stream = await navigator.mediaDevices.getUserMedia({ audio: AS_IT_IS })
       context = new AudioContext()
+      // Some browsers let it sleep until they are asked.
+      await context.resume()
       await context.audioWorklet.addModule('/recorder.js')
-      return await recorded(context, stream, most)
+      const recording = await recorded(context, stream, most)
+      // Nobody waits for it any more.
+      return isGone ? undefined : recording
     } catch (error) {
       trouble.value = TROUBLE[(error as Error).name] ?? UNKNOWN
       return undefined
@@ -48,7 +52,8 @@ export function useRecorder() {
 
   function recorded(context: AudioContext, stream: MediaStream, most: number): Promise<Recording> {
     const recorder = new AudioWorkletNode(context, 'recorder')
-    context.createMediaStreamSource(stream).connect(recorder)
+    // What leads nowhere is not listened to by every browser; what comes out of it is silence.
+    context.createMediaStreamSource(stream).connect(recorder).connect(context.destination)
     const hertz = context.sampleRate
     const pieces: Float32Array[] = []
     let length = 0
@@ -73,6 +78,10 @@ export function useRecorder() {
     })
   }
 
-  onBeforeUnmount(() => end?.())
+  let isGone = false
+  onBeforeUnmount(() => {
+    isGone = true
+    end?.()
+  })
   return { record, stop: () => end?.(), isRecording, seconds, level, trouble }
 }

@@ -28,7 +28,9 @@ import * as faultsKinds from './faults/kinds'
 import * as faultsLives from './faults/lives'
 import * as faultsModelTypes from './faults/model-types'
 import * as faultsThresholds from './faults/thresholds'
+import * as mechanicalBearingInsides from './mechanical/bearing-insides'
 import * as mechanicalBearings from './mechanical/bearings'
+import * as mechanicalSoundLimits from './mechanical/sound-limits'
 import * as mechanicalLimits from './mechanical/limits'
 import * as mechanicalMotorFit from './mechanical/motor-fit'
 import * as repairsActionsHouseWater from './repairs/actions-house-water'
@@ -54,6 +56,7 @@ import * as shopStakes from './shop/stakes'
 import * as shopUrgency from './shop/urgency'
 import * as waterDowntime from './water/downtime'
 import * as waterDropPipes from './water/drop-pipes'
+import * as waterLogLimits from './water/log-limits'
 import * as waterPipes from './water/pipes'
 import * as waterPressures from './water/pressures'
 import * as waterPumps from './water/pumps'
@@ -74,9 +77,21 @@ const TRADES: readonly { trade: string; tables: readonly object[] }[] = [
   },
   {
     trade: 'Water',
-    tables: [waterDowntime, waterDropPipes, waterPipes, waterPressures, waterPumps, waterSizing, waterWater],
+    tables: [
+      waterDowntime,
+      waterDropPipes,
+      waterLogLimits,
+      waterPipes,
+      waterPressures,
+      waterPumps,
+      waterSizing,
+      waterWater,
+    ],
   },
-  { trade: 'Mechanics', tables: [mechanicalBearings, mechanicalLimits, mechanicalMotorFit] },
+  {
+    trade: 'Mechanics',
+    tables: [mechanicalBearings, mechanicalBearingInsides, mechanicalSoundLimits, mechanicalLimits, mechanicalMotorFit],
+  },
   {
     trade: 'Checks',
     tables: [

@@ -1,3 +1,4 @@
+import { START_WINDING } from '../knowledge/water/log-limits'
 import { medianOf, quantileOf } from '../quantity/middle'
 import type { Log } from './read-log'
 import { gapsIn } from './steps'
@@ -37,10 +38,6 @@ export interface CurrentTrace {
 const SHARES = { off: 0.35, started: 1.6, stalls: 2.8 } as const
 /** What a meter shows of nothing, amperes and as a share of the most. */
 const NOTHING = { amps: 0.2, share: 0.02 } as const
-/** Half a second in, at three quarters of the speed, a start switch lets go; here it is late. Common practice. */
-const LATE_SECONDS = 1.5
-/** A start is seen in steps of at most so many seconds. */
-const SEES_STARTS_SECONDS = 0.5
 /** A run is one from so many values on. */
 const FEWEST = 2
 
@@ -58,7 +55,7 @@ export function currentTrace(log: Log, fullLoadAmps?: number): CurrentTrace {
   const gaps = gapsIn(log)
   const runs = on.length === 0 ? [] : runsIn(log, SHARES.off * usual, new Set(gaps), fullLoadAmps ?? usual)
   const turning = runs.filter(({ stalls }) => !stalls)
-  const seesStarts = step > 0 && step <= SEES_STARTS_SECONDS
+  const seesStarts = step > 0 && step <= START_WINDING.seesSeconds
   const lengths = runs.map(({ fromSeconds, untilSeconds }) => untilSeconds - fromSeconds)
   return {
     hours: ((seconds.at(-1) ?? 0) - (seconds[0] ?? 0)) / 3_600,
@@ -80,7 +77,7 @@ export function currentTrace(log: Log, fullLoadAmps?: number): CurrentTrace {
 function startSwitchOf(turning: readonly MotorRun[], seesStarts: boolean): CurrentTrace['startSwitch'] {
   if (turning.length === 0 || !seesStarts) return 'cannot-tell'
   if (turning.some(({ leaps }) => leaps > 0)) return 'comes-back'
-  return turning.some(({ startSeconds }) => startSeconds > LATE_SECONDS) ? 'late' : 'lets-go'
+  return turning.some(({ startSeconds }) => startSeconds > START_WINDING.lateSeconds) ? 'late' : 'lets-go'
 }
 
 function runsIn({ seconds, values }: Log, off: number, gaps: ReadonlySet<number>, usual: number): MotorRun[] {

@@ -68,6 +68,7 @@ describe('a log as a file', () => {
     ['no unit', rows('time,pressure'), 'a line of names'],
     ['volts', rows('time,supply (V)'), 'a line of names'],
     ['two of them', rows('time,in (psi),out (psi)'), 'one column of pressure or of current'],
+    ['a name without an end', rows(`time,pressure (${' '.repeat(200_000)}`), 'a line of names'],
     ['no time', rows('value,pressure (psi)'), 'a column of the time'],
     ['too few lines', rows('time,pressure (psi)', 4), 'at least 10'],
   ])('is refused with a sentence: %s', (_, lines, expected) => {

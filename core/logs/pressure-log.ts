@@ -1,3 +1,4 @@
+import { LOGGED } from '../knowledge/water/log-limits'
 import { medianOf, quantileOf } from '../quantity/middle'
 import type { Log } from './read-log'
 import { gapsIn, slopeOf, withoutSpikes } from './steps'
@@ -37,15 +38,7 @@ export interface PressureLog {
   gaps: { fromSeconds: number; untilSeconds: number }[]
 }
 
-/** A turn counts from so much of the usual span on, and never less than this: taps make smaller ones. */
-const TURN = { share: 0.35, leastPsi: 2 } as const
-/** Quiet is sought in stretches of so many seconds, or of what the longest rest has. */
-const QUIET = { seconds: 1_200, leastSeconds: 120, shareOfRest: 0.8 } as const
-/**
- * The knee of an empty tank: below it the pressure falls so many times as fast, by so much at least, seen in so many
- * values on each side; once is none.
- */
-const KNEE = { ratio: 5, values: 3, within: 60, belowCutInPsi: 1.5, dropPsi: 3, atLeast: 2 } as const
+const { turn: TURN, quiet: QUIET, knee: KNEE } = LOGGED
 /** The fastest of ten. */
 const FASTEST = 0.1
 

@@ -18,6 +18,8 @@ const TIME_NAMED = /\b(?:time|date|timestamp|seconds?|secs?|s|t)\b/i
 const UNIT_IN_NAME = /[([]\s*([^)\]]+?)\s*[)\]]|\b(psi|kpa|bar|ma|amps?|a)\s*$/i
 
 const DELIMITERS = [',', ';', '\t']
+/** What is longer names nothing. */
+const LONGEST_NAME = 100
 /** A logger may say something of itself before its names, in so many lines. */
 const MOST_BEFORE = 40
 
@@ -68,7 +70,7 @@ function columnsOf(names: readonly string[]): Columns {
 }
 
 function unitIn(name: string): Pick<Columns, 'quantity' | 'toCanonical'> | undefined {
-  const found = UNIT_IN_NAME.exec(name)
+  const found = name.length <= LONGEST_NAME ? UNIT_IN_NAME.exec(name) : undefined
   const unit = found && readUnit((found[1] ?? found[2]) as string)
   if (unit?.unit === 'psi') return { quantity: 'pressure', toCanonical: unit.toCanonical }
   if (unit?.unit === 'A') return { quantity: 'current', toCanonical: unit.toCanonical }

@@ -1,11 +1,9 @@
+import { LOGGED } from '../knowledge/water/log-limits'
 import { PRESSURES } from '../knowledge/water/pressures'
 import { formatSeconds } from '../quantity/format'
 import { r, say, type Sentence } from '../quantity/sentence'
 import type { CurrentTrace } from './current-trace'
 import type { PressureLog } from './pressure-log'
-
-/** Losses under which a house is tight, psi an hour: what a tank does by itself as it cools. Shop estimate. */
-export const TIGHT_PSI_PER_HOUR = 0.5
 
 /** What a pressure log says, the weightiest first. */
 export function pressureWords({
@@ -33,7 +31,7 @@ export function pressureWords({
 }
 
 function lossWords(psiPerHour: number): Sentence {
-  return psiPerHour < TIGHT_PSI_PER_HOUR
+  return psiPerHour < LOGGED.tightPsiPerHour
     ? say`At its quietest it loses nothing: the house is tight.`
     : say`At its quietest it still loses ${r(psiPerHour, 'psi', 2)} an hour: something runs, or runs back.`
 }

@@ -1,4 +1,5 @@
 import type { BearingInside } from '../knowledge/mechanical/bearing-insides'
+import { SOUND_LIMITS } from '../knowledge/mechanical/sound-limits'
 import { medianOf } from '../quantity/middle'
 import { bearingTones } from '../mechanics/bearing'
 import { fineSpectrumOf, peakOf, type Bands, type Spectrum } from './fourier'
@@ -44,8 +45,7 @@ export interface SignLimits {
   second: number
   alone: number
 }
-/** Own, by recordings of the virtual pump: bench/sound. */
-export const SIGN_LIMITS: SignLimits = { line: 7, second: 3, alone: 16 }
+export const SIGN_LIMITS: SignLimits = SOUND_LIMITS.sign
 /** A single knock is no tone: an envelope counts up to so many times its median. */
 const KNOCK = 12
 /** A cage that is so clear beside the outer race makes its line too; a line of so much of a sign is a hint of one. */

@@ -1,3 +1,4 @@
+import { SOUND_LIMITS } from '../knowledge/mechanical/sound-limits'
 import { bearingSigns, type BearingGeometry, type BearingSign } from './bearing-signs'
 import { Bands, floorOf, type Spectrum } from './fourier'
 import { levelsOf } from './levels'
@@ -33,13 +34,7 @@ const LOW_TONES = [30, 100] as const
 const MIDDLE_TONES = [150, 600] as const
 /** How near a line is to a whole multiple of the shaft, as a share. */
 const SAME_TONE = 0.01
-/**
- * With so much noise beside the low tones nothing is said of what was not heard: own limits, by bench/sound. The blows
- * of a bearing come out of more of it than the water does.
- */
-const COVERED = { bearing: -38, water: -43 } as const
-/** From here on the water crackles, or gulps. Own limits, by recordings of the virtual pump. */
-const WATER = { crackle: 0.7, gulps: 0.45 } as const
+const { covered: COVERED, water: WATER } = SOUND_LIMITS
 
 /**
  * All that a recording tells of a pump. "Cannot tell" comes before a wrong word: the recording itself is judged first.

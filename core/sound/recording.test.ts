@@ -1,5 +1,6 @@
 import * as wavefile from 'wavefile'
 import { describe, expect, it } from 'vitest'
+import { chance } from '../quantity/random'
 import { readWav, writeWav } from './recording'
 import { bearingWords, REASON_WORDS, waterWords } from './words'
 import { BEARING_HEARD, REASONS, RECORDING_LIMITS, WATER_HEARD } from './verdicts'
@@ -73,6 +74,28 @@ describe('a recording as a file', () => {
       expect(problem?.field).toBe('file')
       expect(problem?.expected).not.toBe('')
     }
+  })
+})
+
+describe('a file that somebody has been at', () => {
+  it('is read or refused with a sentence, whatever its bytes', () => {
+    const dice = chance(21)
+    const good = writeWav({ hertz: HERTZ, values: sine() })
+    const ends = { read: 0, refused: 0 }
+    for (let turn = 0; turn < 400; turn++) {
+      const bytes = good.slice(0, dice.hit(0.2) ? Math.floor(dice.between(0, good.length)) : undefined)
+      for (let change = 0; change < 1 + (turn % 6); change++)
+        bytes[Math.floor(dice.between(0, Math.min(60, bytes.length)))] = Math.floor(dice.between(0, 256))
+      try {
+        const { values } = readWav(bytes)
+        expect(values.every(Number.isFinite)).toBe(true)
+        ends.read++
+      } catch (error) {
+        expect((error as Error).name).toBe('InputError')
+        ends.refused++
+      }
+    }
+    expect(Math.min(ends.read, ends.refused)).toBeGreaterThan(20)
   })
 })
 

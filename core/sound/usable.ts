@@ -1,3 +1,4 @@
+import { SOUND_LIMITS } from '../knowledge/mechanical/sound-limits'
 import { loudnessOf, rmsOf } from './fourier'
 import type { Recording } from './recording'
 import type { Doubt } from './verdicts'
@@ -6,17 +7,7 @@ import type { Doubt } from './verdicts'
 const FATAL: ReadonlySet<Doubt> = new Set<Doubt>(['short', 'clipped', 'faint', 'unsteady'])
 export const isFatal = (doubt: Doubt): boolean => FATAL.has(doubt)
 
-const LIMITS = {
-  seconds: 3,
-  /** Samples at the stops, as a share of all. */
-  atStops: 0.0005,
-  stop: 0.985,
-  /** Of full scale. */
-  faint: 0.0005,
-  /** Loudest over quietest quarter of a second, a tenth of each left out. */
-  unsteady: 4,
-  pieceSeconds: 0.25,
-} as const
+const LIMITS = SOUND_LIMITS.recording
 
 /** What speaks against a recording by its samples alone. */
 export function doubtsOf({ values, hertz }: Recording): Doubt[] {

@@ -6,6 +6,7 @@ import { pressureLog, type PressureLog } from '../logs/pressure-log'
 import { readLog, type Log } from '../logs/read-log'
 import { LOG_LIMITS } from '../logs/read-log-limits'
 import { currentWords, pressureWords } from '../logs/words'
+import { START_WINDING } from '../knowledge/water/log-limits'
 import { ATMOSPHERE } from '../knowledge/water/water'
 import { KPA_PER_PSI } from '../quantity/conversions'
 import { render } from '../quantity/sentence'
@@ -86,7 +87,7 @@ export const currentTraceWorking = defineWorking({
   name: 'current-trace',
   title: 'What did the motor draw, start by start?',
   input: CurrentTraceInput,
-  basis: { kind: 'common-practice', name: 'runs, starts and leaps of the current' },
+  basis: START_WINDING.basis,
   run: ({ file, fullLoadAmps }) => {
     const log = of('current', readLog(file))
     const { runs, gaps: _gaps, ...found } = currentTrace(log, fullLoadAmps)
@@ -95,7 +96,7 @@ export const currentTraceWorking = defineWorking({
       starts: runs.length,
       runs,
       linesLeftOut: log.leftOut,
-      basis: { kind: 'common-practice' as const, name: 'runs, starts and leaps of the current' },
+      basis: START_WINDING.basis,
       steps: currentWords({ runs, gaps: _gaps, ...found }).map((sentence) => render(sentence, READER)),
     }
   },

@@ -478,6 +478,7 @@ describe('the set', () => {
       'correct-to-40C',
       'correct-to-temperature',
       'double-revolving-field',
+      'envelope-diagnosis',
       'identify-leads',
       'implied-motor-insulation',
       'implied-motor-insulation-range',

@@ -139,6 +139,10 @@ const opened = ref<string>()
 const openedVisit = computed(() =>
   [...visits.value, ...(view.value?.waiting ?? []), ...(view.value?.left ?? [])].find(({ id }) => id === opened.value),
 )
+// One that left the day has left its dialog too: on the day to which it went it does not open by itself.
+watch(openedVisit, (visit) => {
+  if (!visit) opened.value = undefined
+})
 
 function moved(van: string, route: string[]): void {
   if (!routes.value) return

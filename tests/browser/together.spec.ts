@@ -147,3 +147,32 @@ test(
     await expect(both).toHaveCount(0)
   },
 )
+
+test(
+  'a stop that goes to another day while the shop is slow does not open its dialog there',
+  { tag: '@desk' },
+  async ({ page, shop }) => {
+    await fixClock(page)
+    await page.goto(shop.url)
+    const row = stop(page, 'filter pump 2')
+    await expect(row).toHaveCount(1)
+    let answer = () => {}
+    const slow = new Promise<void>((done) => (answer = done))
+    // The shop has it and tells everybody; its answer to this page is still on its way.
+    await page.route('**/api/entries', async (route) => {
+      const response = await route.fetch()
+      await slow
+      await route.fulfill({ response })
+    })
+    await row.getByTestId('stop-more').click()
+    await page.getByTestId('stop-date').fill('2026-05-13')
+    await page.getByTestId('stop-put').click()
+    await expect(row).toHaveCount(0)
+    await page.getByRole('link', { name: 'after' }).click()
+    await expect(row).toHaveCount(1)
+    await expect(page.getByTestId('stop-dialog')).toHaveCount(0)
+    answer()
+    await row.getByTestId('stop-more').click()
+    await expect(page.getByTestId('stop-dialog')).toHaveCount(1)
+  },
+)

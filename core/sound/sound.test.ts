@@ -130,6 +130,16 @@ describe('tones', () => {
     ).toBeUndefined()
   })
 
+  it('hears a slow motor too', () => {
+    const slow = tones([
+      [19, 0.3],
+      [120, 0.1],
+    ])
+    const { strongestHertz, lowFrequencyFinding } = listenTo(slow, { rpm: 1_140, mainsHertz: 60 })
+    expect(strongestHertz).toBeCloseTo(19, 1)
+    expect(lowFrequencyFinding).toBe('once-per-revolution')
+  })
+
   it('takes its speed from the plate: what is read, its poles, or two of them', () => {
     expect(turningOf({ volts: 230, hertz: 60 })).toEqual({ rpm: 3_450, mainsHertz: 60 })
     expect(turningOf({ volts: 230, hertz: 50, poles: 4 })).toEqual({ rpm: 1_438, mainsHertz: 50 })

@@ -22,7 +22,8 @@ export interface Tone {
 
 /** Steps of some two thirds of a hertz at usual rates: shaft and hum lie 2.5 Hz from each other. */
 const STEP_HERTZ = 1
-const LOWEST_HERTZ = 20
+/** Below it no motor of these trades turns. */
+const LOWEST_HERTZ = 10
 const LOW_TONES_HERTZ = 1_000
 /** An induction motor between overload and none, as shares of its plate's speed. */
 const SPEEDS = { slowest: 0.96, fastest: 1.045 } as const

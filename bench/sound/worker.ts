@@ -3,7 +3,6 @@ import { BEARING_INSIDES } from '#core/knowledge/mechanical/bearing-insides'
 import type { Fault, Kind } from '#core/knowledge/vocabulary'
 import { chance } from '#core/quantity/random'
 import { bearingSigns, SIGN_LIMITS, type BearingSign } from '#core/sound/bearing-signs'
-import { Bands } from '#core/sound/fourier'
 import { listenTo, type Heard } from '#core/sound/listen'
 import { buildMachine } from '#core/virtual/build'
 import { breakMachine } from '#core/virtual/faults'
@@ -47,8 +46,7 @@ for (const { seed, kind, fault, noises } of (workerData as { tasks: Task[] }).ta
     const values = virtualSound(machine, { ...recorded, noise }, chance(seed + 1))
     const turning = { rpm: 3_450, mainsHertz: 60 }
     const heard = listenTo({ hertz: HERTZ, values }, turning, bearing)
-    const banded = { bands: new Bands({ hertz: HERTZ, values }), hertz: HERTZ }
-    const [clearest] = bearingSigns(banded, bearing, heard.shaftHertz ?? turning.rpm / 60, WEAK)
+    const [clearest] = bearingSigns(heard.bands, bearing, heard.shaftHertz ?? turning.rpm / 60, WEAK)
     const row: Row = {
       fault,
       noise,

@@ -62,14 +62,14 @@ const WHOLE = { share: 0.003, steps: 1.5 } as const
  * @source envelope analysis after McFadden and Smith 1984; limits: own, by recordings of the virtual pump
  */
 export function bearingSigns(
-  { bands, hertz }: { bands: Bands; hertz: number },
+  bands: Bands,
   bearing: BearingGeometry,
   shaftHertz: number,
   limits = SIGN_LIMITS,
 ): BearingSign[] {
   const tones = bearingTones({ ...bearing, rpm: shaftHertz * 60 })
   const rates = { outer: tones.outerHz, inner: tones.innerHz, ball: tones.ballHz, cage: tones.cageHz }
-  const spectra = BANDS.filter(([, high]) => high < hertz * USABLE).map((band) => ({
+  const spectra = BANDS.filter(([, high]) => high < bands.hertz * USABLE).map((band) => ({
     band,
     spectrum: ringing(bands, band),
   }))

@@ -4,7 +4,6 @@ declare module 'fft.js' {
     constructor(size: number)
     createComplexArray(): number[]
     realTransform(out: number[] | Float64Array, data: ArrayLike<number>): void
-    completeSpectrum(spectrum: number[] | Float64Array): void
     inverseTransform(out: number[] | Float64Array, data: ArrayLike<number>): void
   }
 }

@@ -72,6 +72,11 @@ export class Bands {
     new FFT(this.length).realTransform(this.all, padded)
   }
 
+  /** Samples a second of the recording. */
+  get hertz(): number {
+    return this.recording.hertz
+  }
+
   /**
    * How loud a band is at each instant: the length of its analytic signal, which stays the same where the band is moved
    * down to nothing. So it takes only as many values as the band is wide.

@@ -21,8 +21,9 @@ export interface Heard {
   levels: Levels
   bearing: BearingVerdict
   water: WaterVerdict
-  /** In which the tones were looked for. */
+  /** In which the tones were looked for, and the bands in which the blows were. */
   spectrum: Spectrum
+  bands: Bands
 }
 /** The clearest sign must be this many times as clear as the next of another place. */
 const CLEARER = 1.4
@@ -44,8 +45,8 @@ const { covered: COVERED, water: WATER } = SOUND_LIMITS
 export function listenTo(recording: Recording, turning: Turning, bearing?: BearingGeometry): Heard {
   const spectrum = tonesSpectrum(recording)
   const shaftHertz = heardShaft(spectrum, turning)
-  const banded = { bands: new Bands(recording), hertz: recording.hertz }
-  const signs = bearing ? bearingSigns(banded, bearing, shaftHertz ?? turning.rpm / 60) : []
+  const bands = new Bands(recording)
+  const signs = bearing ? bearingSigns(bands, bearing, shaftHertz ?? turning.rpm / 60) : []
   const doubts = [...doubtsOf(recording), ...microphone(spectrum, recording.hertz)]
   const tones = usualTones(spectrum, turning)
   const strongestHertz = strongestTone(spectrum)
@@ -60,8 +61,9 @@ export function listenTo(recording: Recording, turning: Turning, bearing?: Beari
     signs,
     levels,
     bearing: bearingVerdict({ doubts, signs, levels }, bearing),
-    water: waterVerdict({ doubts, signs, levels }, waterNoise(banded)),
+    water: waterVerdict({ doubts, signs, levels }, waterNoise(bands)),
     spectrum,
+    bands,
   }
 }
 

@@ -2,7 +2,6 @@ import type { BearingInside } from '../knowledge/mechanical/bearing-insides'
 import { bearingTones } from '../mechanics/bearing'
 import { ringing } from './bearing-signs'
 import { drawnLine, drawnSpectrum, drawnTime, type DrawnPoint } from './drawn'
-import { Bands } from './fourier'
 import type { Heard } from './listen'
 import type { Recording } from './recording'
 import type { Turning } from './tones'
@@ -45,16 +44,11 @@ export function pictureOf(recording: Recording, heard: Heard, turning: Turning, 
   return {
     time: drawnTime(recording, POINTS),
     tones: { points: drawnSpectrum(heard.spectrum, TONES), lines },
-    ...(bearing ? { beat: beatOf(recording, heard, shaft, bearing) } : {}),
+    ...(bearing ? { beat: beatOf(heard, shaft, bearing) } : {}),
   }
 }
 
-function beatOf(
-  recording: Recording,
-  { signs }: Heard,
-  shaft: number,
-  bearing: BearingInside,
-): NonNullable<SoundPicture['beat']> {
+function beatOf({ signs, bands }: Heard, shaft: number, bearing: BearingInside): NonNullable<SoundPicture['beat']> {
   const band = signs[0]?.band ?? USUAL_BAND
   const { outerHz, innerHz, ballHz, cageHz } = bearingTones({ ...bearing, rpm: shaft * 60 })
   const rates = { outer: outerHz, inner: innerHz, ball: ballHz, cage: cageHz }
@@ -62,6 +56,6 @@ function beatOf(
     const sign = signs.find((each) => each.place === place)
     return { name: PLACES[place], hertz: sign?.hertz ?? rates[place], heard: sign !== undefined }
   })
-  const spectrum = ringing(new Bands(recording), band)
+  const spectrum = ringing(bands, band)
   return { points: drawnLine(spectrum, { low: 5, high: BEYOND * innerHz, points: POINTS }), lines, band }
 }

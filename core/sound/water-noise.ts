@@ -27,8 +27,8 @@ const BEAT = { low: 5, high: 600, standsOut: 16 } as const
  *
  * @source cavitation as random bursts of broad noise: Brennen, Hydrodynamics of Pumps (1994), ch. 5; limits: own
  */
-export function waterNoise({ bands, hertz }: { bands: Bands; hertz: number }): WaterNoise {
-  const high = [CRACKLE_HERTZ[0], Math.min(CRACKLE_HERTZ[1], hertz * USABLE)] as const
+export function waterNoise(bands: Bands): WaterNoise {
+  const high = [CRACKLE_HERTZ[0], Math.min(CRACKLE_HERTZ[1], bands.hertz * USABLE)] as const
   const spectrum = ringing(bands, high)
   const peak = peakOf(spectrum, BEAT.low, BEAT.high)
   return {

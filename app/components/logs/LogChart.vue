@@ -78,17 +78,7 @@ const label = computed(() => `${log.is} over time, ${counted(starts.value.length
       :height="BOTTOM - TOP"
       fill="url(#not-written)"
     />
-    <g v-for="tick in y.ticks(5)" :key="`y${tick}`" aria-hidden="true"
-      ><path :d="`M${LEFT} ${y(tick)}H${width - RIGHT}`" stroke="var(--rule)" /><text
-        :x="LEFT - 8"
-        :y="y(tick) + 5"
-        text-anchor="end"
-        font-size="13"
-        class="number"
-        >{{ tick }}</text
-      ></g
-    >
-    <path :d="`M${LEFT} ${BOTTOM}H${width - RIGHT}`" stroke="var(--ink)" stroke-width="1.500" />
+    <ChartAxes :x="x" :y="y" x-label="" :y-label="readingUnit(unit, system)" named />
     <g v-for="tick in ticks" :key="tick" aria-hidden="true"
       ><path :d="`M${x(tick)} ${BOTTOM}v5`" stroke="var(--ink)" /><text
         :x="x(tick)"
@@ -107,7 +97,6 @@ const label = computed(() => `${log.is} over time, ${counted(starts.value.length
       stroke-dasharray="6 5"
     />
     <path :d="path" fill="none" stroke="var(--ink)" stroke-width="1.2" stroke-linejoin="round" />
-    <text :x="LEFT - 40" :y="TOP - 10" font-size="13" fill="var(--slate)">{{ readingUnit(unit, system) }}</text>
     <template #below>
       <figcaption class="flex flex-wrap gap-x-5 gap-y-1 pl-[52px] text-[0.88rem] text-slate">
         <span class="inline-flex items-center gap-2"

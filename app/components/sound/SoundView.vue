@@ -2,7 +2,7 @@
 import { RadioGroup, RadioGroupOption } from '@headlessui/vue'
 import { Circle, FileAudio, Square } from '@lucide/vue'
 import { BEARING_INSIDES } from '#core/knowledge/mechanical/bearing-insides'
-import type { Verdict } from '#core/judgement/judgement'
+import { outcomeVerdict, type Check } from '#core/knowledge/checks/checks'
 import { turningOf } from '#core/sound/turning'
 import { RECORDING_LIMITS, type BearingVerdict, type WaterVerdict } from '#core/sound/verdicts'
 import { bearingWords, REASON_WORDS, waterWords } from '#core/sound/words'
@@ -27,21 +27,15 @@ const side = ref<Side>('motor')
 const turning = computed(() => turningOf(state.value.plate))
 const rpm = ref<number>()
 const vanes = ref<number>()
-const fittedNumber = computed(() => {
-  const known = [...(state.value.machine.fitted ?? []), ...state.value.fitted].findLast(
+function knownNumber(): string {
+  const last = state.value.recordings.at(-1)?.bearing
+  const fitted = [...(state.value.machine.fitted ?? []), ...state.value.fitted].findLast(
     ({ part, identity }) => part === 'bearings' && identity,
   )
-  return bearingsNamed(known?.identity ?? '')[0]?.number
-})
-const lastNumber = state.value.recordings.at(-1)?.bearing
-const bearing = ref(lastNumber ?? '')
-watch(
-  fittedNumber,
-  (number) => {
-    if (!lastNumber && number && NUMBERS.includes(number)) bearing.value = number
-  },
-  { immediate: true },
-)
+  const number = last ?? bearingsNamed(fitted?.identity ?? '')[0]?.number
+  return number && NUMBERS.includes(number) ? number : ''
+}
+const bearing = ref(knownNumber())
 
 const file = shallowRef<{ bytes: Uint8Array<ArrayBuffer>; name: string; url: string }>()
 const listened = shallowRef<Extract<Listened, { heard: unknown }>>()
@@ -133,17 +127,8 @@ async function again({ hash, name, ...body }: EntryBodies['recording']): Promise
   take(new Uint8Array(await answer.arrayBuffer()), name, hash)
 }
 
-const BEARING_MARK: Readonly<Record<BearingVerdict['is'], Verdict>> = {
-  'cannot-tell': 'unclear',
-  'no-blows': 'sound',
-  blows: 'tired',
-}
-const WATER_MARK: Readonly<Record<WaterVerdict['is'], Verdict>> = {
-  'cannot-tell': 'unclear',
-  steady: 'sound',
-  crackle: 'tired',
-  gulps: 'tired',
-}
+/** As the checks judge it; where nothing can be told there is nothing to judge. */
+const markOf = (check: Check, is: string) => outcomeVerdict(check, is) ?? 'unclear'
 const BEARING_HEADS: Readonly<Record<BearingVerdict['is'], string>> = {
   'cannot-tell': 'Bearings: cannot tell',
   'no-blows': 'Bearings: no blows',
@@ -160,11 +145,15 @@ const verdicts = computed(() => {
   return heard
     ? [
         {
-          mark: BEARING_MARK[heard.bearing.is],
+          mark: markOf('bearing-sound', heard.bearing.is),
           head: BEARING_HEADS[heard.bearing.is],
           why: bearingWords(heard.bearing),
         },
-        { mark: WATER_MARK[heard.water.is], head: WATER_HEADS[heard.water.is], why: waterWords(heard.water) },
+        {
+          mark: markOf('water-sound', heard.water.is),
+          head: WATER_HEADS[heard.water.is],
+          why: waterWords(heard.water),
+        },
       ]
     : []
 })

@@ -78,11 +78,16 @@ function windingOhms({ machine, question }: Seen): number | null {
   return real === null ? null : real + loop
 }
 
+/** Winding to ground at a temperature, megohms: half for every 10 K more, a quarter where it stands in water. */
+export function windingMegohms({ insulation: leak, kind }: VirtualMachine, celsius: number): number {
+  return leak.windingMegohms * 2 ** ((40 - celsius) / 10) * (submerged(kind) ? 0.25 : 1)
+}
+
 function insulation({ machine, question, chance }: Seen): Answer {
   const { insulation: leak, kind, ambientCelsius } = machine
   const celsius =
     kind.startsWith('well') && question.setup !== 'motor-alone' ? CELSIUS_OF_WELL : Math.round(ambientCelsius)
-  const winding = leak.windingMegohms * 2 ** ((40 - celsius) / 10) * (submerged(kind) ? 0.25 : 1)
+  const winding = windingMegohms(machine, celsius)
   const along = (parts: number[]) => 1 / parts.reduce((sum, part) => sum + 1 / part, 0)
   const megohms =
     question.setup === 'cable-alone'

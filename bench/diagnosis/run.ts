@@ -2,7 +2,7 @@ import { availableParallelism } from 'node:os'
 import { Worker } from 'node:worker_threads'
 import { buildModel } from '#core/diagnosis/model'
 import { MOTOR_TYPES, type Fault, type MotorType } from '#core/knowledge/vocabulary'
-import { ALL_KINDS } from './cases'
+import { ALL_KINDS } from '#core/practice/cases'
 import { printFaults, printFigures, printKinds, printWorst } from './report'
 import type { Done, Task } from './worker'
 

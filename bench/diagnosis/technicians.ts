@@ -10,10 +10,10 @@ import { DEFAULT_RATES } from '#core/knowledge/shop/rates'
 import { actionCost, cureChance, partsPrice } from '#core/diagnosis/loss'
 import { answer } from '#core/virtual/answer'
 import { chance, type Chance } from '#core/quantity/random'
-import type { VirtualCase } from './cases'
+import type { VirtualCase } from '#core/practice/cases'
 import { BOOK_ORDER, SYMPTOM_ORDERS } from './symptom-orders'
 import { unsafeActs } from './unsafe-acts'
-import { VisitClock } from './visit-clock'
+import { VisitClock } from '#core/practice/visit-clock'
 
 export interface Outcome {
   kind: string

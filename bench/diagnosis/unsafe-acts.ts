@@ -1,7 +1,7 @@
 import { checkKey, type Asked, type Finding } from '#core/diagnosis/finding'
 import { gatesFor } from '#core/diagnosis/gates'
 import { completePlate } from '#core/motor/nameplate'
-import type { VirtualCase } from './cases'
+import type { VirtualCase } from '#core/practice/cases'
 
 /** What this witness holds to be failed insulation, by its own numbers: megohms. */
 const FAILED_IN_WATER = 0.5

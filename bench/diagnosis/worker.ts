@@ -1,6 +1,6 @@
 import { parentPort, workerData } from 'node:worker_threads'
 import type { Fault, Kind } from '#core/knowledge/vocabulary'
-import { drawCase, worldOf } from './cases'
+import { drawCase, worldOf } from '#core/practice/cases'
 import { followChecklist, followLamp, followSymptom, swapTheLot } from './technicians'
 
 export interface Task {

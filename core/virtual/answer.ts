@@ -439,14 +439,15 @@ function stateOf(machine: VirtualMachine): ElectricState {
 /**
  * What a check shows on this machine: instruments with their accuracy, eyes and hands that slip once in a while.
  *
+ * @param slip how seldom eyes, ears and hands take one thing for another
  * @throws nothing for a known check; a question about an unknown one has no answer and throws RangeError
  */
-export function answer(machine: VirtualMachine, question: Question, chance: Chance): Answer {
+export function answer(machine: VirtualMachine, question: Question, chance: Chance, slip: number = SLIP): Answer {
   if (!Object.hasOwn(ANSWERS, question.check)) throw new RangeError(`no check is called ${question.check}`)
   const check = question.check as Check
   const told = ANSWERS[check]({ machine, question, state: stateOf(machine), chance })
   const outcomes = checkInfo(check)?.outcomes
-  if (told.outcome !== undefined && outcomes && chance.hit(SLIP))
+  if (told.outcome !== undefined && outcomes && chance.hit(slip))
     return { ...told, outcome: chance.pick(Object.keys(outcomes)) }
   return told
 }

@@ -17,17 +17,18 @@ export function shownPlate(plate: Nameplate, chance: Chance): { state: PlateStat
     const { runCapacitorMicrofarads: _can, startCapacitorMicrofarads: _startCan, ...bare } = rest
     return { state, shown: bare }
   }
-  // A motor that was swapped for a near one, its old plate still on the base.
+  return { state, shown: foreignPlate(plate, chance) }
+}
+
+/** A motor that was swapped for a near one, its old plate still on the base. */
+export function foreignPlate(plate: Nameplate, chance: Chance): Nameplate {
   const off = chance.pick([0.7, 0.8, 1.25, 1.4])
   const scaled = (value: number | undefined) => (value === undefined ? undefined : Number((value * off).toPrecision(2)))
   const { runWindingOhms: _run, startWindingOhms: _start, ...rest } = plate
   return {
-    state,
-    shown: {
-      ...rest,
-      ...(plate.fullLoadAmps === undefined
-        ? {}
-        : { fullLoadAmps: scaled(plate.fullLoadAmps), serviceFactorAmps: scaled(plate.serviceFactorAmps) }),
-    },
+    ...rest,
+    ...(plate.fullLoadAmps === undefined
+      ? {}
+      : { fullLoadAmps: scaled(plate.fullLoadAmps), serviceFactorAmps: scaled(plate.serviceFactorAmps) }),
   }
 }

@@ -3,6 +3,7 @@
  * the lines below.
  */
 export const CORE_LAYERS = [
+  ['practice'],
   ['virtual'],
   ['workings'],
   ['papers', 'pumps', 'people'],

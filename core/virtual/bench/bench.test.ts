@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { benchViewOf } from '../../knowledge/electrical/bench-views'
+import { checkInfo } from '../../knowledge/checks/checks'
 import { KINDS, WELLS, type Fault, type Kind } from '../../knowledge/vocabulary'
 import { MOTOR_HAS } from '../../motor/nameplate'
 import { chance } from '../../quantity/random'
@@ -8,7 +8,8 @@ import { buildMachine } from '../build'
 import { breakMachine } from '../faults'
 import type { VirtualMachine } from '../machine'
 import { AS_FOUND, type Hands, type Parted } from './hands'
-import { letsGo, meterShows, type Dial, type Probing } from './meter'
+import { letsGo, meterShows, stateUnder, type Dial, type Probing } from './meter'
+import { placesFor } from './places'
 import { benchReads } from './reads'
 
 const dice = () => chance(7)
@@ -131,51 +132,22 @@ describe('what a meter does not forgive', () => {
 })
 
 /** Where each check is read on a kind, and how the machine stands for it. */
-function probingOf(
-  { check, part, leads, setup, half }: Question,
-  { kind, motor }: VirtualMachine,
-): [Hands, Probing] | undefined {
+function probingOf(question: Question, machine: VirtualMachine): [Hands, Probing] | undefined {
+  const { check, setup, half } = question
+  const { kind, motor } = machine
   const well = WELLS.includes(kind)
   if (setup && setup !== (well || kind === 'sump' ? setup : 'surface-motor')) return undefined
   if ((half || setup?.endsWith('-alone')) && !well) return undefined
   if (setup === 'surface-motor' && (well || kind === 'sump')) return undefined
-  const three = kind === 'well-three-wire'
-  const ends: [string, string, string] =
-    half === 'motor' ? (three ? ['ym', 'km', 'rm'] : ['m1', 'm2', 's']) : three ? ['y2', 'k2', 'r2'] : ['h1', 'h2', 's']
-  const [common, run, start] = well || kind === 'sump' ? ends : ['m1', 'm2', 's']
-  switch (check) {
-    case 'breaker-voltage':
-      return well || kind === 'jet' || kind === 'pool' || kind === 'booster'
-        ? [{ ...AS_FOUND, asked: false }, at('volts', 'b1', 'b2')]
-        : undefined
-    case 'outlet-voltage':
-      return [{ ...AS_FOUND, asked: false }, at('volts', 'o1', 'o2')]
-    case 'battery-voltage':
-      return [AS_FOUND, at('volts', 'battery-plus', 'battery-minus')]
-    case 'running-current':
-      return [AS_FOUND, at('amps', 'jaw-one')]
-    case 'capacitance': {
-      const name = part === 'start-capacitor' ? 'sc' : 'rc'
-      return [{ ...parted('run-can', 'start-can'), pulled: true }, at('microfarads', `${name}1`, `${name}2`)]
-    }
-    case 'winding-resistance':
-      return [
-        half === 'motor' ? { ...parted('splice'), pulled: true } : DEAD,
-        at('ohms', common, leads === 'start-common' ? start : run),
-      ]
-    case 'thermal-protector-continuity':
-      return [DEAD, at('ohms', 'm1', 'p')]
-    case 'insulation-resistance': {
-      if (setup === 'cable-alone')
-        return [{ ...parted('splice'), pulled: true }, at('volts-500', three ? 'kx' : 'x2', 'ground')]
-      if (setup === 'motor-alone')
-        return [{ ...parted('splice'), pulled: true }, at('volts-500', three ? 'km' : 'm2', 'ground')]
-      // Behind an open winding each lead has its own leak, where the check takes all of them together.
-      return motor.runOpen || motor.protectorOpen ? undefined : [DEAD, at('volts-500', run, 'ground')]
-    }
-    default:
-      return undefined
-  }
+  // Behind an open winding each lead has its own leak, where the check takes all of them together.
+  if (setup && setup !== 'cable-alone' && (motor.runOpen || motor.protectorOpen)) return undefined
+  const places = placesFor(question, machine)
+  if (!places) return undefined
+  const isLive = checkInfo(check)?.gates.includes('power-on') ?? false
+  const base = isLive
+    ? { ...AS_FOUND, asked: places.asked ?? true }
+    : { ...DEAD, pulled: places.parted?.includes('splice') ?? check === 'capacitance' }
+  return [{ ...base, parted: new Set(places.parted) }, places.probing]
 }
 
 const ASKED: readonly Question[] = [
@@ -183,6 +155,12 @@ const ASKED: readonly Question[] = [
   { check: 'outlet-voltage' },
   { check: 'battery-voltage' },
   { check: 'running-current' },
+  { check: 'locked-current' },
+  { check: 'supply-voltage' },
+  { check: 'supply-voltage-loaded' },
+  { check: 'load-side-voltage' },
+  { check: 'drop-test' },
+  { check: 'ground-ohmmeter' },
   { check: 'capacitance', part: 'run-capacitor' },
   { check: 'capacitance', part: 'start-capacitor' },
   { check: 'winding-resistance', leads: 'run-common' },
@@ -216,8 +194,6 @@ const FAULTS: readonly Fault[] = [
 
 describe('leads, dial and checks say the same of one machine', () => {
   it.each(Object.keys(KINDS) as Kind[])('%s: every reading of the bench is what the check answers', (kind) => {
-    const view = benchViewOf(kind)
-    const nodes = new Set([...view.terminals.map(({ node }) => node), ...view.jaws.map(({ id }) => id)])
     let compared = 0
     for (let seed = 0; seed < 60; seed++) {
       const machine = broken(sound(kind, undefined, seed * 5), FAULTS[seed % FAULTS.length] as Fault, seed)
@@ -226,18 +202,21 @@ describe('leads, dial and checks say the same of one machine', () => {
         if (question.part === 'run-capacitor' && !MOTOR_HAS.runCapacitor(machine.motorType)) continue
         if (question.part === 'start-capacitor' && !MOTOR_HAS.startCapacitor(machine.motorType)) continue
         const probed = probingOf(question, machine)
-        if (!probed || ![probed[1].a, probed[1].b].every((node) => node === undefined || nodes.has(node))) continue
+        if (!probed) continue
         const [hands, probing] = probed
         const now = { ...hands, tripped: letsGo(machine, hands) }
         const reads = benchReads(machine, now, probing, meterShows(machine, now, probing, dice()))
         const read = reads.find(({ question: { check } }) => check === question.check)
         const asked = answer(machine, question, chance(seed))
-        if (question.check === 'running-current' && now.tripped) continue
+        // What has let go shows nothing, where the check takes it that somebody holds it in for a moment.
+        if (now.tripped) continue
+        // Under load the line takes its part, which the check is read without.
+        if (question.check === 'load-side-voltage' && stateUnder(machine, now).energised) continue
         expect(JSON.parse(JSON.stringify(read?.question ?? {})), machine.motorType).toEqual(question)
         const say = `${seed} ${FAULTS[seed % FAULTS.length]} ${machine.motorType} ${JSON.stringify(question)}`
         if (typeof asked.value === 'number' && typeof read?.answer.value === 'number')
           expect(Math.abs(read.answer.value - asked.value), `${say} ${asked.value} ${read.answer.value}`).toBeLessThan(
-            0.13 * Math.max(asked.value, read.answer.value) + 1,
+            0.16 * Math.max(asked.value, read.answer.value) + 1,
           )
         else if (asked.outcome === undefined) expect(read?.answer.value, say).toBe(asked.value)
         compared++

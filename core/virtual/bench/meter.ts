@@ -51,9 +51,16 @@ const INSTRUMENT: Record<MeterUnit, Instrument> = {
   megohm: INSTRUMENTS.megohms,
 }
 
-/** What this machine draws and does under these hands. */
+const states = new WeakMap<VirtualMachine, ElectricState>()
+
+/**
+ * What this machine draws and does once it is asked to, worked out once. A machine on the bench is changed by putting
+ * another in its place.
+ */
 export function stateUnder(machine: VirtualMachine, hands: Hands): ElectricState {
-  return electricState(machine, isAsked(machine, hands) && machine.pit.float === 'closed')
+  const known = states.get(machine) ?? electricState(machine, isAsked(machine, hands) && machine.pit.float === 'closed')
+  states.set(machine, known)
+  return known
 }
 
 /** Would the supply let go, as the hands have it now? */

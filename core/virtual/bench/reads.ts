@@ -109,20 +109,22 @@ function voltsReads(machine: VirtualMachine, hands: Hands, between: (a: string, 
     return machine.kind === 'sump' ? ['load-side-voltage', ...atPump] : atPump
   if (between('m1', 'm2')) return atPump
   const alongOneLine = [
-    ['b1', 't1'],
     ['b1', 'c1'],
-    ['c1', 't1'],
-    ['o1', 't1'],
-    ['o1', 'c1'],
-    ['o1', 'h1'],
-    ['t1', 'm1'],
-    ['t1', 'h1'],
+    ['b1', 't1'],
+    ['b1', 'h1'],
     ['b1', 'm1'],
+    ['o1', 'c1'],
+    ['o1', 't1'],
+    ['o1', 'h1'],
+    ['o1', 'm1'],
+    ['c1', 't1'],
+    ['t1', 'h1'],
+    ['t1', 'm1'],
     ['b2', 't2'],
     ['o2', 't2'],
     ['t2', 'm2'],
   ] as const
-  return draws && alongOneLine.some(([from, to]) => between(from, to)) ? ['drop-test'] : []
+  return isOn && alongOneLine.some(([from, to]) => between(from, to)) ? ['drop-test'] : []
 }
 
 /** Which of motor and cable a meter meets from a lead. */

@@ -1,8 +1,8 @@
-import type { Asked } from '#core/diagnosis/finding'
-import { accessGateOf, accessMinutes, gateMinutes, gatesFor } from '#core/diagnosis/gates'
-import { checkInfo } from '#core/knowledge/checks/checks'
-import { GATES, LIVE_GATES } from '#core/knowledge/vocabulary'
-import { completePlate, type Pump } from '#core/motor/nameplate'
+import type { Asked } from '../diagnosis/finding'
+import { accessGateOf, accessMinutes, gateMinutes, gatesFor } from '../diagnosis/gates'
+import { checkInfo } from '../knowledge/checks/checks'
+import { GATES, LIVE_GATES } from '../knowledge/vocabulary'
+import { completePlate, type Pump } from '../motor/nameplate'
 
 /**
  * The minutes of a visit: checks, gates turned to reach them, and what was opened closed again before the power comes
@@ -12,6 +12,15 @@ export class VisitClock {
   minutes = 0
   readonly held = new Set<string>(['power-on'])
   constructor(private readonly pump: Pump) {}
+
+  /** Another that goes on from here. */
+  copy(): VisitClock {
+    const other = new VisitClock(this.pump)
+    other.minutes = this.minutes
+    other.held.clear()
+    for (const gate of this.held) other.held.add(gate)
+    return other
+  }
 
   /** Does one check: turns what it needs, undoes what stands in its way. */
   spend(question: Asked): void {

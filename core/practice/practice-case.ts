@@ -1,0 +1,98 @@
+import { buildModel } from '../diagnosis/model'
+import { THEORIES } from '../knowledge/practice/theories'
+import { COMPLAINTS, complaintFits, type Complaint, type Fault } from '../knowledge/vocabulary'
+import { chance, type Chance } from '../quantity/random'
+import { buildMachine } from '../virtual/build'
+import { noticeableComplaints } from '../virtual/complaint'
+import type { VirtualMachine } from '../virtual/machine'
+import { foreignPlate } from '../virtual/plate-shown'
+import { badRepairsOf, calledAbout, drawFaults, pumpOfMachine, worldOf, type VirtualCase } from './cases'
+import { writeCode, type CaseCode, type Hardness } from './case-code'
+
+/** A pump with something wrong with it, to be worked on for practice. */
+export interface PracticeCase extends VirtualCase {
+  code: string
+  hardness: Hardness
+  /** In the caller's words. */
+  callerSays: string
+}
+
+/** Draws until somebody would call: enough for the rarest of what can be asked for. */
+const MOST_DRAWS = 600
+/** All cases are of one world: what is common in it is not what the engine believes to be. */
+const WORLD = 41
+
+/**
+ * The case of a code: the same on every machine.
+ *
+ * @throws RangeError where this kind cannot be as hard as is asked, in no draw
+ */
+export function practiceCase(code: CaseCode): PracticeCase {
+  const { kind, hardness, seed } = code
+  const dice = chance(seed * 7 + hardness.length)
+  const world = worldOf(WORLD)
+  for (let draw = 0; draw < MOST_DRAWS; draw++) {
+    const machine = buildMachine(kind, dice)
+    const wrong = wrongWith(machine, hardness, world, dice)
+    if (!wrong || wrong.faults.includes('nothing-wrong')) continue
+    readPlate(machine, hardness, dice)
+    const called = calledAbout(machine, wrong, dice, seed)
+    if (called) return { ...called, code: writeCode(code), hardness, ...told(called, hardness, dice) }
+  }
+  throw new RangeError(`${kind} cannot be met with ${hardness}`)
+}
+
+function wrongWith(
+  machine: VirtualMachine,
+  hardness: Hardness,
+  world: (fault: string) => number,
+  dice: Chance,
+): { faults: Fault[]; alreadyReplaced: VirtualCase['alreadyReplaced'] } | undefined {
+  if (hardness === 'redone') {
+    const left = badRepairsOf(machine)
+    if (left.length > 0) {
+      const { part, trouble } = dice.pick(left)
+      return { faults: [trouble], alreadyReplaced: [part] }
+    }
+  }
+  const faults = drawFaults(machine, world, dice)
+  if (hardness !== 'two') return faults.length === 1 ? { faults, alreadyReplaced: [] } : undefined
+  if (faults.length === 2) return { faults, alreadyReplaced: [] }
+  const second = drawFaults(machine, world, dice)
+  const both = [...new Set([...faults, ...second])]
+  return both.length === 2 && isHypothesis(machine, both) ? { faults: both, alreadyReplaced: [] } : undefined
+}
+
+/** Two that can stand beside each other in one machine. */
+function isHypothesis(machine: VirtualMachine, both: readonly Fault[]): boolean {
+  return buildModel(pumpOfMachine(machine)).hypotheses.some(
+    ({ faults }) => faults.length === 2 && both.every((fault) => faults.includes(fault)),
+  )
+}
+
+/** Where the plate is not what the case is about, it can be read. */
+function readPlate(machine: VirtualMachine, hardness: Hardness, dice: Chance): void {
+  const isForeign = hardness === 'foreign'
+  machine.plateState = isForeign ? 'foreign' : 'whole'
+  machine.shownPlate = isForeign ? foreignPlate(machine.nameplate, dice) : machine.nameplate
+}
+
+/** What the caller says: what there is to notice, and in a misleading call a theory, or a thing that is not so. */
+function told(
+  { machine, complaints }: VirtualCase,
+  hardness: Hardness,
+  dice: Chance,
+): Pick<PracticeCase, 'complaints' | 'callerSays'> {
+  const words = (all: readonly Complaint[]) => all.map((complaint) => COMPLAINTS[complaint].toLowerCase()).join(', ')
+  if (hardness !== 'misled') return { complaints, callerSays: capital(words(complaints)) }
+  const noticed = new Set(noticeableComplaints(machine))
+  const untrue = (Object.keys(COMPLAINTS) as Complaint[]).filter(
+    (complaint) => !noticed.has(complaint) && complaintFits(complaint, machine.kind),
+  )
+  return {
+    complaints: [...complaints, dice.pick(untrue)],
+    callerSays: `${capital(words(complaints))}. ${dice.pick(THEORIES)}`,
+  }
+}
+
+const capital = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`

@@ -1,5 +1,4 @@
 import { computed } from 'vue'
-import { useTimestamp } from '@vueuse/core'
 import type { ProofOutcome } from '#core/visit/entry'
 import { nextProof, proofListOf, type ProofList } from '#core/visit/proving'
 
@@ -9,7 +8,7 @@ const LOOK_AGAIN = 5_000
 /** What this visit has to prove, what comes next, and what is said of it. */
 export function useProofs() {
   const { visit, state, job } = useVisitContext()
-  const now = useTimestamp({ interval: LOOK_AGAIN })
+  const now = useVisitNow(LOOK_AGAIN)
   const list = computed(() => (job.value ? proofListOf(state.value, job.value) : NONE))
   const next = computed(() => nextProof(list.value, new Date(now.value).toISOString()))
   /** The one at hand that still has to run: from when its look counts. */

@@ -12,12 +12,23 @@ import { useOutbox } from './outbox'
 /** More lines at once than this are not somebody writing: they came from the server, and the other tabs ask it too. */
 const MOST_TOLD_AT_ONCE = 5
 
+/** Where the lines of a visit are kept, and by which clock they are written. */
+export interface JournalBook {
+  /** The instant by its clock at one of the device’s, milliseconds. */
+  clockAt: (now: number) => number
+  instantOf: <K extends EntryKind>(kind: K, body: EntryBodies[K]) => Date
+  /** Keeps a line. @returns a gate that is turned by it, to be written too */
+  keep: (entry: Entry) => { gate?: EntryBodies['gate'] }
+}
+
 /** The open visit's journal as it is known here: what the server has, what is on its way, what another tab wrote. */
 export function visitJournal(
   visitId: Ref<string | undefined>,
   writer: Readonly<Ref<Writer>>,
   /** Hears what another tab wrote on another visit. */
   overhear: (lines: readonly Entry[]) => void = () => undefined,
+  /** Another book than the shop’s, while there is one. */
+  otherBook: () => JournalBook | undefined = () => undefined,
 ) {
   const outbox = useOutbox()
   const here = shallowRef<readonly Entry[]>([])
@@ -50,9 +61,16 @@ export function visitJournal(
   ): Entry {
     const of = { visitId: visitId.value ?? null, ...writer.value }
     const place = { ...of, ...writtenAfter(here.value), supersedes, settles, said }
-    const entry = writeLine(place, kind, body)
+    const book = otherBook()
+    const entry = writeLine(place, kind, body, book?.instantOf(kind, body))
+    if (!book) {
+      merge([entry])
+      void outbox.add([entry])
+      return entry
+    }
+    const { gate } = book.keep(entry)
     merge([entry])
-    void outbox.add([entry])
+    if (gate) append('gate', gate)
     return entry
   }
 
@@ -86,7 +104,7 @@ export function visitJournal(
     watch(here, (all, before) => {
       const known = new Set((before ?? []).map(({ id }) => id))
       const fresh = all.filter(({ id }) => !known.has(id))
-      if (fresh.length > 0 && fresh.length < MOST_TOLD_AT_ONCE && visitId.value)
+      if (fresh.length > 0 && fresh.length < MOST_TOLD_AT_ONCE && visitId.value && !otherBook())
         channel.postMessage({ visitId: visitId.value, entries: JSON.parse(JSON.stringify(fresh)) })
     })
   }

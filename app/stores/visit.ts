@@ -1,5 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
+import type { Finding } from '#core/diagnosis/finding'
+import type { LampHelp } from '#core/practice/try'
 import type { Pace } from '#core/takedown/as-here'
 import type { Entry, Site } from '#core/visit/entry'
 import { foldVisit, machineOf, type VisitState } from '#core/visit/fold'
@@ -17,7 +19,7 @@ import { ask, NO_WAY } from '~/utils/ask'
 import { readable } from '~/utils/readable'
 import { useDevice } from './device'
 import { useLive } from './live'
-import { visitJournal } from './visit-journal'
+import { visitJournal, type JournalBook } from './visit-journal'
 import { visitJourney } from './visit-journey'
 import { visitThought } from './visit-thought'
 
@@ -33,6 +35,26 @@ interface VisitView {
   site?: Site
   /** The other visits of its journey. */
   journey?: VisitPart[]
+}
+
+/** A reading that stands ready to be taken: nothing of it is in the journal yet. */
+export interface OfferedReading {
+  finding: Finding
+  /** As somebody would type it. */
+  text: string
+  /** Where it comes from. */
+  source: string
+}
+
+/** Another book than the shop’s, and what its visits have that real ones have not. */
+export interface OtherBook extends JournalBook {
+  /** How much of the lamp is seen. */
+  help: () => LampHelp
+  offered: () => OfferedReading | undefined
+  /** What was offered is in the journal, or is not wanted. */
+  settle: () => void
+  /** Says why something is not to be had. */
+  refuse: (why: string) => void
 }
 
 /** What is decided in the Day, and not taken back in the visit. */
@@ -61,8 +83,13 @@ export const useVisit = defineStore('visit', () => {
   const site = shallowRef<Site>()
   const problem = ref<string>()
 
-  const { entries, merge, clear, append, appendSaid, settle } = visitJournal(visitId, writer, (lines) =>
-    journey.hear(lines),
+  /** Another book than the shop’s: that of a try, of which the shop never hears. */
+  const book = shallowRef<OtherBook>()
+  const { entries, merge, clear, append, appendSaid, settle } = visitJournal(
+    visitId,
+    writer,
+    (lines) => journey.hear(lines),
+    () => book.value,
   )
   const journey = visitJourney({ visitId, entries, writer, shop }, (...asked) => useThinker().considered(...asked))
   const earlier = computed(() => earlierReadings(history.value, machineOf(liveEntries(entries.value))))
@@ -74,15 +101,29 @@ export const useVisit = defineStore('visit', () => {
     useThinker().think(...asked),
   )
 
+  /** Opens a visit that is kept in another book than the shop’s. */
+  function openBook(id: string, kept: OtherBook, lines: readonly Entry[], of: Shop): void {
+    if (visitId.value !== id || book.value !== kept) forget()
+    book.value = kept
+    visitId.value = id
+    problem.value = undefined
+    history.value = []
+    experience.value = pace.value = {}
+    shop.value = of
+    merge(lines)
+  }
+  function forget(): void {
+    clear()
+    journey.parts.value = []
+    site.value = undefined
+    thought.value = undefined
+  }
+
   let again: ReturnType<typeof setTimeout> | undefined
   async function open(id: string): Promise<void> {
     problem.value = undefined
-    if (visitId.value !== id) {
-      clear()
-      journey.parts.value = []
-      site.value = undefined
-      thought.value = undefined
-    }
+    if (visitId.value !== id || book.value) forget()
+    book.value = undefined
     visitId.value = id
     clearTimeout(again)
     try {
@@ -112,7 +153,7 @@ export const useVisit = defineStore('visit', () => {
   })
 
   function readAnew(): void {
-    if (visitId.value) void open(visitId.value)
+    if (visitId.value && !book.value) void open(visitId.value)
   }
   watch(
     () => live.isConnected,
@@ -169,7 +210,16 @@ export const useVisit = defineStore('visit', () => {
     problem,
     author,
     undoable,
+    /** It is a pump for practice, and nobody’s. */
+    isPractice: computed(() => book.value !== undefined),
     open,
+    openBook,
+    /** How much of the lamp is seen: of a real machine all of it. */
+    help: computed((): LampHelp => book.value?.help() ?? 'on'),
+    offered: computed(() => book.value?.offered()),
+    settleOffer: () => book.value?.settle(),
+    refuse: (why: string) => book.value?.refuse(why),
+    clockAt: (now: number) => book.value?.clockAt(now) ?? now,
     take: merge,
     append,
     appendSaid,

@@ -16,6 +16,7 @@ export const PLACES: readonly Place[] = [
   { id: 'day', label: 'Day', to: '/', asks: 'look', within: ['/visits/new', '/week', '/due'] },
   { id: 'pumps', label: 'Pumps', to: '/pumps', asks: 'look', within: ['/pumps'] },
   { id: 'workings', label: 'Workings', to: '/workings', asks: 'practice', within: ['/workings'] },
+  { id: 'practice', label: 'Practice', to: '/practice', asks: 'practice', within: ['/practice'] },
   {
     id: 'shop',
     label: 'Shop',

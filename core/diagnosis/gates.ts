@@ -95,7 +95,11 @@ function gatesInPlace(asked: Asked, kind: Kind, plate: Pick<CompletePlate, 'moto
     const dead: Gate[] = ['power-off', ...(kind === 'sump' ? [] : ['proved-dead' as const])]
     return [...new Set<Gate>([...dead, ...gates.filter((gate) => gate !== 'power-on'), ...before])]
   }
-  if (inside && !gates.includes(access)) return [...gates, access]
+  if (inside && !gates.includes(access)) {
+    // Nothing is opened under pressure, whatever is to be looked at behind it.
+    const before = (['valves-shut', 'depressurised'] as const).filter((gate) => !gates.includes(gate))
+    return [...gates, ...before, access]
+  }
   return gates
 }
 

@@ -13,6 +13,7 @@ import { letsGo, meterShows, TEST_VOLTS, type MeterShows, type Probing } from '.
 import { benchReads, type BenchRead } from '../virtual/bench/reads'
 import type { EntryBodies, EntryKind } from '../visit/entry'
 import { turnedBy } from '../visit/fold-work'
+import { repairOf } from '../visit/job'
 import type { TryState } from './fold-try'
 import type { PracticeCase } from './practice-case'
 import { draft, type TryActs, type TryDraft } from './try'
@@ -132,6 +133,21 @@ export function readFor(reads: readonly BenchRead[], lit?: Asked): BenchRead | u
   )
 }
 
+/** Volts of each line to ground and line to line where the motor begins, as they are read to prove it dead. */
+export function linesRead(state: TryState): { line: string; volts: number }[] {
+  const { machine, hands } = state
+  const [one, other] = machine.kind === 'sump' ? (['h1', 'h2'] as const) : (['t1', 't2'] as const)
+  const volts = (a: string, b: string) => {
+    const shows = meterShows(machine, hands, { dial: 'volts', a, b }, chance(1))
+    return shows.is === 'figure' ? Math.round(shows.value) : 0
+  }
+  return [
+    { line: 'line 1 to ground', volts: volts(one, 'ground') },
+    { line: 'line 2 to ground', volts: volts(other, 'ground') },
+    { line: 'line to line', volts: volts(one, other) },
+  ]
+}
+
 /** The pump is turned on or off at its own control. */
 export function turnControl(state: TryState, asked: boolean): TryDraft[] {
   const after = { ...state.hands, asked }
@@ -158,6 +174,8 @@ export function writing<K extends EntryKind>(
   const entry = { kind, body, at: '' } as never
   const turned = turnedBy(entry)
   const minutes = minutesOf(state, kind, body)
+  if (kind === 'finding' && !wasRead(state, body as EntryBodies['finding']))
+    return { minutes, after: harmed(['not-read'], (body as EntryBodies['finding']).check) }
   if (!turned?.body.shut) return { minutes, after: [] }
   const { gate } = turned.body
   const harms = harmOfGate(state, gate)
@@ -166,6 +184,19 @@ export function writing<K extends EntryKind>(
       ? [draft('tripped', {})]
       : []
   return { minutes, after: [...harmed(harms, gate), ...trips] }
+}
+
+/** As written as it was shown, within what is rounded away. */
+const ROUNDED = 0.03
+
+/** Was this shown by anything, or is it a figure that nobody measured? */
+function wasRead({ reads }: TryState, { check, value, outcome }: EntryBodies['finding']): boolean {
+  return reads.some(({ body: { question, answer: told } }) => {
+    if (question.check !== check) return false
+    if (outcome !== undefined) return told.outcome === outcome
+    if (typeof value !== 'number' || typeof told.value !== 'number') return told.value === value
+    return Math.abs(told.value - value) <= ROUNDED * Math.max(Math.abs(value), 1)
+  })
 }
 
 function minutesOf<K extends EntryKind>(state: TryState, kind: K, body: EntryBodies[K]): number {
@@ -178,6 +209,10 @@ function minutesOf<K extends EntryKind>(state: TryState, kind: K, body: EntryBod
   if (kind === 'step') {
     const { done, estimate } = body as EntryBodies['step']
     return done ? (estimate ?? USUAL_STEP) : 0
+  }
+  if (kind === 'finding') {
+    const finding = body as EntryBodies['finding']
+    return wasRead(state, finding) ? 0 : (checkInfo(finding.check)?.minutes ?? 0)
   }
   if (kind === 'joint-done') return OF_STAGE[(body as EntryBodies['joint-done']).joint] ?? 0
   return WRITING[kind] ?? 0
@@ -198,6 +233,18 @@ function harmOfGate(state: TryState, gate: Gate): Harm[] {
   return gate === 'electronics-disconnected' || gate === 'discharged' ? handsInside(state, ['power-off']) : []
 }
 
+/**
+ * What a repair has closed behind itself, and a gate still says is open: the pump is in its water again.
+ *
+ * @returns the gate that stands open no more, once the last step of the plan is done
+ */
+export function closedByPlan({ visit, begun }: TryState): Gate | undefined {
+  const access = accessGateOf(visit.pump.kind)
+  if (!visit.gates.has(access)) return undefined
+  const plan = repairOf(visit, begun.body.shop, {})
+  return plan && !plan.endsOpen && plan.steps.every(({ id }) => visit.steps.get(id)?.done) ? access : undefined
+}
+
 /** What power on is now, by what whoever puts it on can know. */
 function poweredUp({ visit, reads, hands }: TryState): Harm[] {
   const harms: Harm[] = []
@@ -208,13 +255,19 @@ function poweredUp({ visit, reads, hands }: TryState): Harm[] {
   const letGo = reads.findLast(({ body }) => body.answer.outcome === 'trips-again')
   const told = visit.call.complaints.some((complaint) => complaint === 'trips-breaker' || complaint === 'trips-gfci')
   const isReadSince = insulation && !isFailed && (letGo === undefined || insulation.at > letGo.at)
-  if ((hands.tripped || told || letGo) && !isReadSince) harms.push('power-after-trip')
+  const isMended = isMendedSince(Math.max(insulation?.at ?? 0, letGo?.at ?? 0))
+  if ((hands.tripped || told || letGo) && !isReadSince && !isMended) harms.push('power-after-trip')
   if (isFailed && !isMendedSince(insulation.at)) harms.push('power-grounded')
   if (shaft?.body.answer.outcome === 'seized' && !isMendedSince(shaft.at)) harms.push('power-seized')
   if (visit.gates.has(accessGateOf(visit.pump.kind))) harms.push('power-open')
   const turnedAt = (gate: Gate) =>
     visit.entries.findLastIndex((entry) => entry.kind === 'gate' && entry.body.gate === gate && entry.body.shut)
-  if (turnedAt('wet-end-open') > turnedAt('primed') && !UNPRIMED.has(visit.pump.kind)) harms.push('run-dry')
+  // The way back of a repair fills it again before its power is on.
+  const filledAt = Math.max(
+    turnedAt('primed'),
+    visit.entries.findLastIndex((entry) => entry.kind === 'step' && entry.body.step.startsWith('back:')),
+  )
+  if (turnedAt('wet-end-open') > filledAt && !UNPRIMED.has(visit.pump.kind)) harms.push('run-dry')
   return harms
 
   // What was replaced since is no longer what was read.

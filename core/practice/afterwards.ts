@@ -4,7 +4,6 @@ import { harmInfo, HARMS, type Harm, type Idea } from '../knowledge/practice/har
 import { IDEA_INFO } from '../knowledge/practice/ideas'
 import type { Reader } from '../quantity/sentence'
 import { OUTSIDE } from '../virtual/outside'
-import type { Shop } from '../visit/shop'
 import { harmsIn, type TryState } from './fold-try'
 import { hindsightWay, rightRepairs } from './hindsight'
 import { lampWay } from './lamp-way'
@@ -73,9 +72,9 @@ export function afterwardsOf(
   practice: PracticeCase,
   lines: readonly TryLine[],
   state: TryState,
-  shop: Shop,
   reader: Reader,
 ): Afterwards {
+  const { shop } = state.begun.body
   const repairs = rightRepairs(buildModel(practice.pump, practice.alreadyReplaced), practice, shop)
   const lamp = arrived(lampWay(practice, shop, reader))
   const best = arrived(hindsightWay(practice, shop, reader))

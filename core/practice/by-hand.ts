@@ -8,7 +8,7 @@ export const BY_HAND = { look: 'Look', listen: 'Listen', turn: 'Turn', gauge: 'G
 export type ByHand = keyof typeof BY_HAND
 
 /** Units that the bench meter has; a check in another is read by a gauge, a rule or a watch. */
-const OF_METER: ReadonlySet<string> = new Set(['V', 'A', 'ohm', 'megohm', 'uF'])
+const OF_METER: ReadonlySet<string> = new Set(['V', 'A', 'ohm', 'Mohm', 'uF'])
 const OF_BENCH: ReadonlySet<string> = new Set(['ground-ohmmeter', 'thermal-protector-continuity'])
 const LISTENED: ReadonlySet<string> = new Set(['listen', 'motor-alone-listen'])
 const TURNED: ReadonlySet<string> = new Set([

@@ -56,11 +56,12 @@ const MINUTE = 60_000
  *
  * @returns undefined where nothing has begun it, or its visit was not opened
  */
-export function foldTry(practice: PracticeCase, lines: readonly TryLine[], shop: Shop): TryState | undefined {
+export function foldTry(practice: PracticeCase, lines: readonly TryLine[]): TryState | undefined {
   const begun = actsOf(lines, 'begun')[0]
   const entries = actsOf(lines, 'wrote').map(({ body }) => body.entry)
   const visit = foldVisit(entries)
   if (!begun || !visit) return undefined
+  const { shop } = begun.body
   const harms = actsOf(lines, 'harmed')
   const repairs = repairsDone(visit, shop)
   const cured = repairs.flatMap((id) => actionOf(practice, id)?.cures ?? [])

@@ -35,7 +35,15 @@ export function lampWay(practice: PracticeCase, shop: Shop, reader: Reader): Way
     const clock = new VisitClock(practice.pump)
     const findings: Finding[] = []
     const ask = () =>
-      diagnose({ pump: practice.pump, complaints, alreadyReplaced: replaced, findings, gates: [...clock.held] })
+      // What was mended and did not help is not the cause.
+      diagnose({
+        pump: practice.pump,
+        complaints,
+        alreadyReplaced: replaced,
+        findings,
+        gates: [...clock.held],
+        excluded: cured,
+      })
     let diagnosis = ask()
     while (!diagnosis.settled && diagnosis.next && findings.length < MOST_CHECKS) {
       const question = pickAsked(diagnosis.next)

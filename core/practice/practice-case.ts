@@ -1,7 +1,12 @@
+import { pickAsked } from '../diagnosis/finding'
+import { infer } from '../diagnosis/inference'
+import { cureChance } from '../diagnosis/loss'
 import { buildModel } from '../diagnosis/model'
+import { checkInfo, isAsked } from '../knowledge/checks/checks'
 import { THEORIES } from '../knowledge/practice/theories'
 import { COMPLAINTS, complaintFits, type Complaint, type Fault } from '../knowledge/vocabulary'
 import { chance, type Chance } from '../quantity/random'
+import { answer } from '../virtual/answer'
 import { buildMachine } from '../virtual/build'
 import { noticeableComplaints } from '../virtual/complaint'
 import type { VirtualMachine } from '../virtual/machine'
@@ -37,7 +42,8 @@ export function practiceCase(code: CaseCode): PracticeCase {
     if (!wrong || wrong.faults.includes('nothing-wrong')) continue
     readPlate(machine, hardness, dice)
     const called = calledAbout(machine, wrong, dice, seed)
-    if (called) return { ...called, code: writeCode(code), hardness, ...told(called, hardness, dice) }
+    if (called && isFindable(called))
+      return { ...called, code: writeCode(code), hardness, ...told(called, hardness, dice) }
   }
   throw new RangeError(`${kind} cannot be met with ${hardness}`)
 }
@@ -61,6 +67,22 @@ function wrongWith(
   const second = drawFaults(machine, world, dice)
   const both = [...new Set([...faults, ...second])]
   return both.length === 2 && isHypothesis(machine, both) ? { faults: both, alreadyReplaced: [] } : undefined
+}
+
+/** Believed as much once everything was read, and nobody is asked for what cannot be known. */
+const FINDABLE = 0.6
+
+/** Does what can be read of this machine say what is wrong with it? */
+function isFindable({ pump, machine, complaints, alreadyReplaced, faults, seed }: VirtualCase): boolean {
+  const model = buildModel(pump, alreadyReplaced)
+  const findings = model.checks.flatMap((check) => {
+    const question = pickAsked(check)
+    const info = checkInfo(question.check)
+    if (!info || !isAsked(info) || check.standings) return []
+    return [{ ...question, ...answer(machine, question, chance(seed), 0), ...(info.unit ? { unit: info.unit } : {}) }]
+  })
+  const { probabilities } = infer(model, { complaints, findings })
+  return cureChance(model.hypotheses, probabilities, faults) >= FINDABLE
 }
 
 /** Two that can stand beside each other in one machine. */

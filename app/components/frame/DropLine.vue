@@ -4,6 +4,7 @@ import { formatMinutes } from '#core/quantity/format'
 
 const { viewed } = defineProps<{ viewed: Stage }>()
 const { state } = useVisitContext()
+const placeOf = useStagePlace()
 
 /** Minutes spent on a stage: from the end of the one before to its own end. */
 const spent = computed(() => {
@@ -27,7 +28,7 @@ const lit = computed(() => (state.value.handedOver ? undefined : state.value.sta
     <ol>
       <li v-for="stage in STAGES" :key="stage">
         <NuxtLink
-          :to="{ name: 'visits-id-stage', params: { id: state.id, stage } }"
+          :to="placeOf(stage)"
           :aria-current="stage === viewed ? 'step' : undefined"
           class="stage"
           :class="{ 'is-viewed': stage === viewed }"

@@ -22,7 +22,9 @@ const picker = useTemplateRef<{ open: () => void }>('picker')
 const readingStage = computed(() =>
   stage === 'prove' || stage === 'hand-over' ? ('prove' as const) : ('test' as const),
 )
-const lit = computed(() => (stage === 'test' ? (diagnosis.value?.next ?? null) : null))
+/** The lit check: with less than the whole lamp nothing on the page says which it is. */
+const isLampOn = computed(() => visit.help === 'on')
+const lit = computed(() => (stage === 'test' && isLampOn.value ? (diagnosis.value?.next ?? null) : null))
 const litPart = computed(() =>
   lit.value
     ? (lit.value.part ??
@@ -48,7 +50,7 @@ function ask(text: string): void {
   nextTick(() => readingLine.value?.focus())
 }
 /** How the machine is shown while it is tested. */
-const testView = ref<'section' | 'wiring' | 'sound' | 'log'>('section')
+const testView = ref<'section' | 'bench' | 'wiring' | 'sound' | 'log'>(visit.isPractice ? 'bench' : 'section')
 function recordOf(): void {
   part.value = undefined
   testView.value = 'sound'
@@ -60,7 +62,9 @@ function correct(entryId: string, text: string): void {
   correcting.value = entryId
   ask(text)
 }
+const NO_PICTURES = 'Pictures are kept of real machines alone.'
 function photo(of?: string, caption?: string): void {
+  if (visit.isPractice) return visit.refuse(NO_PICTURES)
   photoOf.value = of
   photoCaption.value = caption
   picker.value?.open()
@@ -82,14 +86,20 @@ function byKey(event: KeyboardEvent): void {
 onMounted(() => window.addEventListener('keydown', byKey))
 onBeforeUnmount(() => window.removeEventListener('keydown', byKey))
 const { remember } = useOpenVisit()
-watch(state, remember, { immediate: true })
+watch(
+  state,
+  (now) => {
+    if (!visit.isPractice) remember(now)
+  },
+  { immediate: true },
+)
 useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.customer.name} · Pike Lamp`) })
 </script>
 
 <template>
-  <div class="frame">
+  <div class="frame" :class="{ 'is-practice': visit.isPractice }">
     <div class="header">
-      <VisitHeader /><MachinesLine />
+      <LazyPracticeHead v-if="visit.isPractice" /><template v-else><VisitHeader /><MachinesLine /></template>
       <p v-if="!measures" class="border-b border-rule px-5 py-2 text-slate max-sm:px-3" data-testid="reads-only">
         What is done at the pump is written by a technician or the owner: you read it here.
       </p>
@@ -110,9 +120,15 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
           @correct="correct"
           @photo="photo"
         />
+        <LazyPracticeDecide v-else-if="stage === 'decide' && !isLampOn" />
         <DecideStage v-else-if="stage === 'decide'" />
         <RepairStage v-else-if="stage === 'repair'" @part="part = $event" @photo="photo(undefined, $event)" />
-        <ProveStage v-else-if="stage === 'prove'" @ask="ask" @photo="photo(undefined, $event)" />
+        <template v-else-if="stage === 'prove'"
+          ><ProveStage @ask="ask" @photo="photo(undefined, $event)" /><LazyBenchView
+            v-if="visit.isPractice"
+            class="px-5 pb-4"
+            :lit="answers ?? undefined" /></template
+        ><LazyPracticeOver v-else-if="visit.isPractice" />
         <HandOverStage v-else />
       </fieldset>
     </main>
@@ -120,18 +136,23 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
       <fieldset class="contents" :disabled="!measures && stage !== 'call'">
         <CancelledNote />
         <ConflictNote />
+        <LazyPracticePanel v-if="visit.isPractice" :stage="stage" />
         <CallLamp v-if="stage === 'call'" />
         <PrepareLamp v-else-if="stage === 'prepare'" />
         <SafeLamp v-else-if="stage === 'safe'" />
-        <TestLamp v-else-if="stage === 'test'" @measure="measure" />
-        <DecideLamp v-else-if="stage === 'decide'" />
-        <RepairLamp v-else-if="stage === 'repair'" @photo="photo(undefined, $event)" />
+        <TestLamp v-else-if="stage === 'test' && isLampOn" @measure="measure" />
+        <LazyHintLamp v-else-if="stage === 'test'" />
+        <DecideLamp v-else-if="stage === 'decide' && isLampOn" />
+        <LazyPracticeDecided v-else-if="stage === 'decide'" />
+        <template v-else-if="stage === 'repair'"
+          ><LazyPracticeRepair v-if="visit.isPractice" /><RepairLamp @photo="photo(undefined, $event)"
+        /></template>
         <ProveLamp v-else-if="stage === 'prove'" @ask="ask" />
-        <HandOverLamp v-else />
+        <HandOverLamp v-else-if="!visit.isPractice" />
         <BoltTray v-if="stage === 'repair'" :items="tray" />
         <LazyAskedHere v-if="asked" :question="asked" />
-        <SuspectList v-if="stage !== 'repair' && stage !== 'hand-over'" />
-        <TogetherNote v-if="stage === 'test'" />
+        <SuspectList v-if="isLampOn && stage !== 'repair' && stage !== 'hand-over'" />
+        <TogetherNote v-if="isLampOn && stage === 'test'" />
       </fieldset>
     </aside>
     <fieldset class="contents" :disabled="!measures">
@@ -151,6 +172,15 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
 </template>
 
 <style scoped>
+/* Nobody’s pump stands on squared paper. */
+.is-practice {
+  background-image:
+    linear-gradient(var(--squares) 1px, transparent 1px), linear-gradient(90deg, var(--squares) 1px, transparent 1px);
+  background-size: 20px 20px;
+}
+.is-practice .drop {
+  background: transparent;
+}
 .frame {
   display: grid;
   height: 100dvh;

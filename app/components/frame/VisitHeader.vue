@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { useTimestamp } from '@vueuse/core'
 import { complaintWords } from '#core/planning/day'
 import { formatMinutes } from '#core/quantity/format'
 
 const { state } = useVisitContext()
-const now = useTimestamp({ interval: 1000 })
+const now = useVisitNow(1000)
 const age = computed(() => {
   const years = state.value.pump.ageYears
   return years === undefined

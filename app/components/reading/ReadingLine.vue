@@ -24,6 +24,10 @@ watch(line, () => {
   insisted.value = false
 })
 
+/** What an instrument has ready stands in the line until somebody writes over it. */
+const isOffered = computed(() => visit.offered !== undefined && line.value === '' && !correcting.value)
+const offered = useTemplateRef<{ take: () => void }>('offered')
+
 const isNote = computed(() => /^\s*note\b/i.test(line.value))
 
 const { speak } = useReadAloud()
@@ -55,6 +59,7 @@ function aloud(): string {
 }
 
 function enter(): void {
+  if (isOffered.value) return offered.value?.take()
   const meaning = understood.value
   if (!meaning) helping.value = !correcting.value
   else if (meaning.ask) insisted.value = true
@@ -126,8 +131,9 @@ defineExpose({ focus: () => input.value?.focus() })
 
 <template>
   <section aria-label="reading line" class="no-print border-t-[1.500px] border-ink bg-sheet" data-testid="reading-line">
-    <QuickKeys v-if="line === ''" :lit="lit" class="quick" @say="say" @begin="begin" />
-    <div class="line">
+    <LazyOfferedReading v-if="isOffered" ref="offered" :stage="stage" />
+    <QuickKeys v-if="line === '' && !isOffered" :lit="lit" class="quick" @say="say" @begin="begin" />
+    <div class="line" :class="{ 'is-behind': isOffered }">
       <form class="contents" @submit.prevent="enter">
         <label for="reading" class="sr-only">a reading, a note</label>
         <textarea
@@ -210,7 +216,12 @@ defineExpose({ focus: () => input.value?.focus() })
           <button v-if="line" type="submit" class="button max-sm:px-3" aria-label="enter">
             <CornerDownLeft :size="20" aria-hidden="true" />
           </button>
-          <button v-if="line === ''" type="button" class="button max-sm:px-3" @click="emit('photo')">
+          <button
+            v-if="line === '' && !visit.isPractice"
+            type="button"
+            class="button max-sm:px-3"
+            @click="emit('photo')"
+          >
             <Camera :size="20" aria-hidden="true" /><span class="max-sm:sr-only">photo</span>
           </button>
         </div>
@@ -228,6 +239,13 @@ defineExpose({ focus: () => input.value?.focus() })
   gap: 0 10px;
   min-height: 76px;
   padding: 6px 16px;
+}
+/* The line itself waits under what is offered: it takes keys, and shows once something is written. */
+.line.is-behind {
+  min-height: 0;
+  height: 0;
+  padding-block: 0;
+  overflow: hidden;
 }
 .field {
   width: 100%;

@@ -7,7 +7,7 @@ import { formatMinutes, formatNumber } from '#core/quantity/format'
 
 /** What the whole job takes: its clock, the water's, tools and parts, and what lies open anyway, each with its sum. */
 const { plan, clock, downtime, canSpare, whileOpen } = useRepair()
-const { state } = useVisitContext()
+const { visit, state } = useVisitContext()
 const money = useMoney()
 const { reader } = useUnits()
 const waits = computed(() => plan.value?.waits.filter(({ minutes }) => minutes > 0) ?? [])
@@ -23,6 +23,7 @@ const waits = computed(() => plan.value?.waits.filter(({ minutes }) => minutes >
       ><span v-for="wait in waits" :key="wait.after" class="text-slate"
         >{{ render(wait.what, reader) }}: {{ wait.minutes }} min by itself</span
       ><NuxtLink
+        v-if="!visit.isPractice"
         class="button ml-auto"
         :to="{ name: 'visits-id-plan', params: { id: state.id } }"
         data-testid="paper-plan"

@@ -105,7 +105,7 @@ function toggled(list: readonly string[], id: string): string[] {
     </section>
     <MachineForm />
     <NuxtLink
-      v-if="visit.order.length === 1 && !state.handedOver"
+      v-if="visit.order.length === 1 && !state.handedOver && !visit.isPractice"
       :to="{ path: '/visits/new', query: { with: state.id } }"
       class="button button-quiet"
       data-testid="another-machine"

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { readNumber } from '#core/quantity/read-number'
-import { useTimestamp } from '@vueuse/core'
 import { format } from 'date-fns'
 import { BLEED } from '#core/knowledge/electrical/limits'
 import type { Gate } from '#core/knowledge/vocabulary'
@@ -9,7 +8,7 @@ import { formatNumber, formatSeconds } from '#core/quantity/format'
 const { gate } = defineProps<{ gate: Gate }>()
 const { visit, state } = useVisitContext()
 const { bleed, bleedOhms, info: infoOf } = useSafeGates()
-const now = useTimestamp({ interval: 1000 })
+const now = useVisitNow(1000)
 const info = computed(() => infoOf(gate))
 const holds = computed(() => state.value.gates.get(gate))
 const lines = ref([

@@ -10,6 +10,7 @@ const { state } = useVisitContext()
 const { reader } = useUnits()
 const { list, next, waitsUntil, say, comeBack } = useProofs()
 const end = useStageEnd()
+const placeOf = useStagePlace()
 const leaving = ref(false)
 const why = ref('')
 const hasFailed = computed(() => list.value.failed.length > 0)
@@ -29,7 +30,7 @@ function leave(outcome: 'fails' | 'left'): void {
 }
 function backToTest(): void {
   comeBack()
-  void navigateTo({ name: 'visits-id-stage', params: { id: state.value.id, stage: 'test' } })
+  void navigateTo(placeOf('test'))
 }
 </script>
 

@@ -6,6 +6,7 @@ import { gateInfo, GATES } from '#core/knowledge/vocabulary'
 const emit = defineEmits<{ measure: [] }>()
 const { visit, state, diagnosis, options } = useVisitContext()
 const end = useStageEnd()
+const placeOf = useStagePlace()
 const next = computed(() => diagnosis.value?.next)
 /** The first gate this check still wants, which is then the thing to do. */
 const wanting = computed(() => next.value?.missingGates.find((gate) => gate !== 'hands-clear'))
@@ -47,7 +48,7 @@ function turnGate(): void {
   if (next.value?.closeFirst) return void visit.append('gate', { gate: next.value.closeFirst, shut: false })
   if (!wanting.value) return emit('measure')
   if (wanting.value === 'proved-dead' || wanting.value === 'discharged' || wanting.value === 'drive-discharged')
-    return void navigateTo({ name: 'visits-id-stage', params: { id: state.value.id, stage: 'safe' } })
+    return void navigateTo(placeOf('safe'))
   visit.append('gate', { gate: wanting.value, shut: true })
 }
 </script>

@@ -10,11 +10,20 @@ const emit = defineEmits<{
   correct: [entryId: string, line: string]
   photo: [entryId: string]
 }>()
-const VIEWS = { section: 'Section', wiring: 'Wiring', sound: 'Sound', log: 'Log' } as const
-const { state } = useVisitContext()
+const VIEWS = { section: 'Section', bench: 'Bench', wiring: 'Wiring', sound: 'Sound', log: 'Log' } as const
+const { visit, state } = useVisitContext()
+/** A real machine has no bench in the program, a pump for practice no logger and no microphone at it. */
+const NOT_AT: Readonly<Record<'practice' | 'visit', readonly string[]>> = {
+  practice: ['wiring', 'sound', 'log'],
+  visit: ['bench'],
+}
 /** What stands in the ground or in water cannot be listened to with a telephone. */
 const views = computed(() =>
-  Object.entries(VIEWS).filter(([id]) => id !== 'sound' || SURFACE.includes(state.value.machine.kind)),
+  Object.entries(VIEWS).filter(
+    ([id]) =>
+      !NOT_AT[visit.isPractice ? 'practice' : 'visit'].includes(id) &&
+      (id !== 'sound' || SURFACE.includes(state.value.machine.kind)),
+  ),
 )
 const view = defineModel<keyof typeof VIEWS>('view', { required: true })
 </script>
@@ -29,6 +38,7 @@ const view = defineModel<keyof typeof VIEWS>('view', { required: true })
       >
     </RadioGroup>
     <PumpCutaway v-if="view === 'section'" :lit="lit" @part="(part) => emit('part', part)" />
+    <LazyBenchView v-else-if="view === 'bench'" class="mt-3" :lit="litCheck" />
     <LazySoundView v-else-if="view === 'sound'" stage="test" />
     <LazyLogView v-else-if="view === 'log'" stage="test" />
     <WiringView v-else class="mt-3" :lit="litCheck" @ask="(line) => emit('ask', line)" />

@@ -76,6 +76,12 @@ export const HARMS = {
     instead: '500 V on motors below 1000 V, as IEEE 43 has it; 250 V where it is known to be weak.',
     hurts: 'nobody',
   },
+  'not-read': {
+    label: 'written, and not read',
+    inLife: 'A number that nobody measured is believed by everybody who comes after.',
+    instead: 'Read it, or leave it out: an empty line misleads nobody.',
+    hurts: 'nobody',
+  },
   'power-after-trip': {
     label: 'power on after a trip, insulation not read',
     inLife: 'What tripped may stand at mains against its casing, and somebody may be touching it.',

@@ -371,6 +371,7 @@ export const GATES: Record<Gate, GateInfo> = {
     label: 'wet end open',
     action: 'Drain, then part the wet end from the motor.',
     minutes: 20,
+    undoes: ['primed'],
     caution: 'The halves let go a rush of water. Support the motor first.',
   },
   pulled: {

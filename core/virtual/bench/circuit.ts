@@ -21,7 +21,7 @@ export interface Element {
 }
 
 const HERTZ = 60
-const CONTACT = 0.002
+const CONTACT = 0.001
 const MEGA = 1e6
 
 const wire = (from: string, to: string, ohms = CONTACT): Element => ({ from, to, ohms })

@@ -34,7 +34,7 @@ export type MeterShows =
   | { is: 'shorted-can' }
   | { is: 'over'; unit: MeterUnit; from: number }
   | { is: 'figure'; unit: MeterUnit; value: number; low: number; high: number; isDirect?: boolean; testVolts?: number }
-export type MeterUnit = 'V' | 'ohm' | 'uF' | 'A' | 'megohm'
+export type MeterUnit = 'V' | 'ohm' | 'uF' | 'A' | 'Mohm'
 
 /** Above these the display has no figures. */
 const OVER = { ohms: 40e6, megohms: 20_000 } as const
@@ -48,7 +48,7 @@ const INSTRUMENT: Record<MeterUnit, Instrument> = {
   ohm: INSTRUMENTS.ohms,
   uF: INSTRUMENTS.microfarads,
   A: INSTRUMENTS.amps,
-  megohm: INSTRUMENTS.megohms,
+  Mohm: INSTRUMENTS.megohms,
 }
 
 const states = new WeakMap<VirtualMachine, ElectricState>()
@@ -126,8 +126,8 @@ export function meterShows(machine: VirtualMachine, hands: Hands, probing: Probi
   if (harmsElectronics(machine, hands, [a, b])) return { is: 'harm', harm: 'insulation-on-electronics' }
   const megohms = ohmsBetween(directCurrent(elements, false), a, b) / 1e6
   return megohms > OVER.megohms
-    ? { is: 'over', unit: 'megohm', from: OVER.megohms }
-    : { ...figure('megohm', megohms, chance), testVolts }
+    ? { is: 'over', unit: 'Mohm', from: OVER.megohms }
+    : { ...figure('Mohm', megohms, chance), testVolts }
 }
 
 /** Test volts on a terminal that electronics hang on, and are not taken off. */

@@ -1,14 +1,16 @@
 import { defineStore } from 'pinia'
 import { v7 as uuidv7 } from 'uuid'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, toRaw } from 'vue'
 import type { Asked } from '#core/diagnosis/finding'
 import {
   byHand,
   closedByPlan,
   findingOf,
+  isPlainStep,
   onBench,
   part,
   probe,
+  stepMinutes,
   turnControl,
   writing,
   type OnBench,
@@ -16,7 +18,7 @@ import {
 import { readCode } from '#core/practice/case-code'
 import { foldTry, type TryState } from '#core/practice/fold-try'
 import { openingOf } from '#core/practice/opening'
-import { practiceCase, type PracticeCase } from '#core/practice/practice-case'
+import { practiceOf, type PracticeCase } from '#core/practice/practice-case'
 import { instantAfter, practiceNow, type Running } from '#core/practice/practice-clock'
 import { actsOf, draft, type LampHelp, type PracticeShop, type TryDraft, type TryLine } from '#core/practice/try'
 import type { Parted } from '#core/virtual/bench/hands'
@@ -24,6 +26,7 @@ import type { Probing } from '#core/virtual/bench/meter'
 import type { Entry, EntryBodies, EntryKind } from '#core/visit/entry'
 import { lineOf } from '#core/visit/line-subject'
 import { UNNAMED_SHOP } from '#core/visit/shop'
+import { useLooker } from '~/composables/useLooker'
 import { useWriter } from '~/composables/useWriter'
 import { PracticeStore } from '~/utils/practice-store'
 import { writeLine } from '~/utils/write-line'
@@ -31,7 +34,6 @@ import type { OfferedReading, OtherBook } from './visit'
 
 const store = new PracticeStore()
 const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('pike-lamp.practice')
-const TOO_OLD = 'This try was begun by another edition of the program, or its case cannot be read.'
 
 /** The try that is open: its own journal, its clock, and the machine as it physically is by now. */
 export const usePractice = defineStore('practice', () => {
@@ -77,7 +79,7 @@ export const usePractice = defineStore('practice', () => {
     void store.add(fresh.map((line) => ({ ...line, tryId: id }))).then((isKept) => {
       isUnkept.value = !isKept
     })
-    channel?.postMessage({ tryId: id, lines: JSON.parse(JSON.stringify(fresh)) })
+    channel?.postMessage({ tryId: id, lines: fresh })
   }
   // The same try in another tab: what is done there is done here.
   if (channel)
@@ -101,22 +103,23 @@ export const usePractice = defineStore('practice', () => {
   async function begin(code: string, lamp: LampHelp, shop: PracticeShop = UNNAMED_SHOP): Promise<string> {
     const read = readCode(code)
     if (!read) throw new RangeError(`${code} is no case`)
-    const drawn = practiceCase(read)
+    const of = await useLooker().draw(read)
+    const drawn = practiceOf(of)
     const number = actsOf(await store.all(), 'begun').length + 1
     const id = uuidv7()
     reset(id)
     practice.value = drawn
     const start = new Date()
     const { name, place, units, numbers, rates, schools } = shop
-    const of: PracticeShop = { name, place, units, numbers, rates, schools }
+    const own: PracticeShop = { name, place, units, numbers, rates, schools }
     const line = (act: TryLine['act'], body: object): TryLine =>
       ({ id: uuidv7(), at: start.getTime(), act, body }) as TryLine
     const { opened, call } = openingOf(drawn, id, start.toISOString())
-    const place1 = { visitId: id, ...writer.value }
+    const nobodys = { visitId: id, ...writer.value }
     keep([
-      line('begun', { code, number, lamp, author: writer.value.author, shop: of }),
-      line('wrote', { entry: writeLine({ ...place1, lamport: 1 }, 'visit-opened', opened, start) }),
-      line('wrote', { entry: writeLine({ ...place1, lamport: 2 }, 'call', call, start) }),
+      line('begun', { of, number, lamp, author: writer.value.author, shop: structuredClone(toRaw(own)) }),
+      line('wrote', { entry: writeLine({ ...nobodys, lamport: 1 }, 'visit-opened', opened, start) }),
+      line('wrote', { entry: writeLine({ ...nobodys, lamport: 2 }, 'call', call, start) }),
     ])
     return id
   }
@@ -126,30 +129,41 @@ export const usePractice = defineStore('practice', () => {
     reset(id)
     const kept = (await store.linesOf(id)).sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1))
     if (tryId.value !== id) return
-    const code = actsOf(kept, 'begun')[0]?.body.code
-    const read = code === undefined ? undefined : readCode(code)
-    if (!read) {
-      problem.value = kept.length > 0 ? TOO_OLD : 'There is no such try on this device.'
+    const of = actsOf(kept, 'begun')[0]?.body.of
+    if (!of) {
+      problem.value = 'There is no such try on this device.'
       return
     }
-    practice.value = practiceCase(read)
+    practice.value = practiceOf(of)
     lines.value = kept
     since.value = Date.now()
   }
 
   /** Instant and consequences of a line of the visit that is about to be written. */
   function instantOf<K extends EntryKind>(kind: K, body: EntryBodies[K]): Date {
-    const minutes = state.value ? writing(state.value, kind, body).minutes : 0
+    const minutes = isPlainStep(kind, body)
+      ? stepMinutes(body as EntryBodies['step'])
+      : state.value
+        ? writing(state.value, kind, body).minutes
+        : 0
     return new Date(instantAfter(lastAt.value, running.value, Date.now(), minutes))
   }
 
   /** Keeps a line of the visit in the try's own journal. @returns lines that follow from it, to be written too */
   function keepEntry(entry: Entry): { gate?: EntryBodies['gate'] } {
-    const before = state.value
-    const after = before ? writing(before, entry.kind, entry.body as never).after : []
-    keep([{ id: uuidv7(), at: Date.parse(entry.at), act: 'wrote', body: { entry } } as TryLine])
+    // A body may be a form that is watched: what is kept is what it says now.
+    const said = JSON.parse(JSON.stringify(entry)) as Entry
+    const line = { id: uuidv7(), at: Date.parse(entry.at), act: 'wrote', body: { entry: said } } as TryLine
+    // What hangs on nothing is worked out for nothing: a repair has fifty such lines.
+    if (isPlainStep(entry.kind, entry.body)) {
+      keep([line])
+      return {}
+    }
+    const after = state.value ? writing(state.value, entry.kind, entry.body as never).after : []
+    keep([line])
     add(after)
-    const closed = entry.kind === 'step' && state.value ? closedByPlan(state.value) : undefined
+    const isBack = entry.kind === 'step' || (entry.kind === 'joint-done' && entry.body.joint === 'repair')
+    const closed = isBack && state.value ? closedByPlan(state.value) : undefined
     return closed ? { gate: { gate: closed, shut: false } } : {}
   }
 

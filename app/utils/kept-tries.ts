@@ -23,7 +23,7 @@ export function keptTries(lines: readonly KeptTryLine[]): KeptTry[] {
 
 function keptTry(id: string, lines: readonly TryLine[]): KeptTry[] {
   const begun = actsOf(lines, 'begun')[0]
-  const read = begun && readCode(begun.body.code)
+  const read = begun && readCode(begun.body.of.code)
   if (!begun || !read) return []
   const last = Math.max(...lines.map(({ at }) => at))
   const ended = actsOf(lines, 'ended')[0]?.body.how

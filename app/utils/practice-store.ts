@@ -1,5 +1,6 @@
 import type { DBSchema, IDBPDatabase } from 'idb'
 import type { TryLine } from '#core/practice/try'
+import { toRaw } from 'vue'
 import { openStore } from './open-store'
 
 /** A line of a try, kept beside the others of it. */
@@ -20,16 +21,30 @@ export class PracticeStore {
     },
   )
 
-  /** @returns whether they are kept */
-  async add(lines: readonly KeptTryLine[]): Promise<boolean> {
+  #waiting: KeptTryLine[] = []
+  #writing: Promise<boolean> = Promise.resolve(true)
+
+  /** Keeps lines, those that come while it writes together in the next stroke. @returns whether they are kept */
+  add(lines: readonly KeptTryLine[]): Promise<boolean> {
+    const isFirst = this.#waiting.length === 0
+    this.#waiting.push(...lines)
+    if (isFirst) this.#writing = this.#writing.then(() => this.#write())
+    return this.#writing
+  }
+
+  async #write(): Promise<boolean> {
     const store = await this.opened
+    const lines = this.#waiting
+    this.#waiting = []
     if (!store) return false
-    const transaction = store.transaction('lines', 'readwrite')
-    for (const line of lines) void transaction.store.put(JSON.parse(JSON.stringify(line)) as KeptTryLine)
-    return transaction.done.then(
-      () => true,
-      () => false,
-    )
+    try {
+      const transaction = store.transaction('lines', 'readwrite')
+      for (const line of lines) void transaction.store.put(toRaw(line))
+      await transaction.done
+      return true
+    } catch {
+      return false
+    }
   }
 
   /** The lines of one try in the order in which they were written. */

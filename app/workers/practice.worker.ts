@@ -2,17 +2,36 @@ import { expose } from 'comlink'
 import { afterwardsOf, type Afterwards } from '#core/practice/afterwards'
 import { readCode, type CaseCode } from '#core/practice/case-code'
 import { foldTry } from '#core/practice/fold-try'
-import { practiceCase } from '#core/practice/practice-case'
-import type { TryLine } from '#core/practice/try'
+import { drawPractice, practiceOf, type PracticeData } from '#core/practice/practice-case'
+import { actsOf, type TryLine } from '#core/practice/try'
+import { USUAL_INSIDE } from '#core/knowledge/mechanical/bearing-insides'
+import { chance } from '#core/quantity/random'
 import type { Reader } from '#core/quantity/sentence'
+import { writeWav } from '#core/sound/recording'
+import type { VirtualMachine } from '#core/virtual/machine'
+import { virtualSound } from '#core/virtual/sound'
+
+/** As a telephone held to it in a quiet place would record it. */
+const RECORDED = { hertz: 16_000, seconds: 5, noise: 0.01, vanes: 5 } as const
 
 const looker = {
-  /** What a try was, with the lamp’s way and the best one beside it; undefined for a case that cannot be read. */
-  afterwards(code: string, lines: readonly TryLine[], reader: Reader): Afterwards | undefined {
-    const read = readCode(code)
-    const practice = read && practiceCase(read)
+  /** What a try was, with the lamp’s way and the best one beside it; undefined where nothing has begun it. */
+  afterwards(lines: readonly TryLine[], reader: Reader): Afterwards | undefined {
+    const of = actsOf(lines, 'begun')[0]?.body.of
+    const practice = of && practiceOf(of)
     const state = practice && foldTry(practice, lines)
     return practice && state && afterwardsOf(practice, lines, state, reader)
+  },
+
+  /** Draws the case of a code. @throws RangeError where this kind cannot be as hard as is asked */
+  draw: (code: CaseCode): PracticeData => drawPractice(code),
+
+  /** What a machine sounds like as it stands, as a recording: silent where nothing runs. */
+  sound(machine: VirtualMachine, seed: number): Uint8Array<ArrayBuffer> {
+    const dice = chance(seed)
+    const place = dice.pick(['outer', 'inner', 'ball'] as const)
+    const values = virtualSound(machine, { ...RECORDED, bearing: USUAL_INSIDE, place }, dice)
+    return writeWav({ hertz: RECORDED.hertz, values })
   },
 
   /**
@@ -23,10 +42,10 @@ const looker = {
   sameFault(code: string, seeds: readonly number[]): CaseCode | undefined {
     const read = readCode(code)
     if (!read) return undefined
-    const wanted = [...practiceCase(read).faults].sort().join()
+    const wanted = [...drawPractice(read).faults].sort().join()
     for (const seed of seeds) {
       const other = { ...read, seed }
-      if (seed !== read.seed && [...practiceCase(other).faults].sort().join() === wanted) return other
+      if (seed !== read.seed && [...drawPractice(other).faults].sort().join() === wanted) return other
     }
     return undefined
   },

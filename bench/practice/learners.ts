@@ -7,7 +7,7 @@ import { byHand, closedByPlan, findingOf, part, probe, turnControl, writing } fr
 import { isOfBench } from '#core/practice/by-hand'
 import { foldTry, type TryState } from '#core/practice/fold-try'
 import { openingOf } from '#core/practice/opening'
-import type { PracticeCase } from '#core/practice/practice-case'
+import type { PracticeCase, PracticeData } from '#core/practice/practice-case'
 import { instantAfter } from '#core/practice/practice-clock'
 import type { TryDraft, TryLine } from '#core/practice/try'
 import { chance, type Chance } from '#core/quantity/random'
@@ -30,7 +30,7 @@ export class BenchHand {
     this.#add([
       {
         act: 'begun',
-        body: { code: practice.code, number: 1, lamp: 'off', author: 'a learner', shop: UNNAMED_SHOP },
+        body: { of: {} as PracticeData, number: 1, lamp: 'off', author: 'a learner', shop: UNNAMED_SHOP },
         minutes: 0,
       } as TryDraft,
     ])

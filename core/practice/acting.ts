@@ -178,12 +178,23 @@ export function writing<K extends EntryKind>(
     return { minutes, after: harmed(['not-read'], (body as EntryBodies['finding']).check) }
   if (!turned?.body.shut) return { minutes, after: [] }
   const { gate } = turned.body
-  const harms = harmOfGate(state, gate)
+  // What a plan puts the power on for it has closed before.
+  const harms = harmOfGate(state, gate).filter((harm) => harm !== 'power-open' || kind !== 'step')
   const trips =
     gate === 'power-on' && letsGo(state.machine, { ...state.hands, power: true, tripped: false })
       ? [draft('tripped', {})]
       : []
   return { minutes, after: [...harmed(harms, gate), ...trips] }
+}
+
+/** Minutes of a step that is ticked: what the printed plan gives it. */
+export function stepMinutes({ done, estimate }: EntryBodies['step']): number {
+  return done ? (estimate ?? USUAL_STEP) : 0
+}
+
+/** A step of a repair that turns no gate: nothing follows from it but its minutes. */
+export function isPlainStep(kind: EntryKind, body: object): boolean {
+  return kind === 'step' && turnedBy({ kind, body, at: '' } as never) === undefined
 }
 
 /** As written as it was shown, within what is rounded away. */
@@ -206,10 +217,7 @@ function minutesOf<K extends EntryKind>(state: TryState, kind: K, body: EntryBod
     // What was opened is closed again; every other handle is given back in a moment.
     return shut || isAccess ? gateMinutes(gate, state.visit.pump) : 0
   }
-  if (kind === 'step') {
-    const { done, estimate } = body as EntryBodies['step']
-    return done ? (estimate ?? USUAL_STEP) : 0
-  }
+  if (kind === 'step') return stepMinutes(body as EntryBodies['step'])
   if (kind === 'finding') {
     const finding = body as EntryBodies['finding']
     return wasRead(state, finding) ? 0 : (checkInfo(finding.check)?.minutes ?? 0)

@@ -61,6 +61,9 @@ export interface Afterwards {
   marks: Mark[]
 }
 
+/** What counts for more than one look: a part that was fitted, nobody hurt, and that it was found at all. */
+const WEIGHTS = { repair: 3, harm: 4, found: 4 } as const
+
 /** Believed less than this of the right repair, and what was decided was a guess. */
 const A_GUESS = 0.6
 
@@ -202,17 +205,21 @@ function lessonOf(
 /** How much of each idea was right: what the best way asks for and what was asked, and the order of it all. */
 function marksOf(state: TryState, own: readonly OwnStep[], best: Way, missed: readonly WayStep[]): Mark[] {
   const marks = new Map<Idea, Mark>()
-  const mark = (idea: Idea | undefined, isRight: boolean) => {
+  const mark = (idea: Idea | undefined, isRight: boolean, weight = 1) => {
     if (!idea) return
     const known = marks.get(idea) ?? { idea, right: 0, of: 0 }
-    marks.set(idea, { idea, right: known.right + Number(isRight), of: known.of + 1 })
+    marks.set(idea, { idea, right: known.right + (isRight ? weight : 0), of: known.of + weight })
   }
   const made = new Set(own.map(({ key }) => key))
-  for (const { key, idea } of best.steps)
-    if (idea) mark(idea, made.has(key) && !missed.some((each) => each.key === key))
-  for (const { key, idea, isNeedless } of own) if (idea && !isOnWay(best, { key } as WayStep)) mark(idea, !isNeedless)
-  for (const { key, isNeedless } of own) if (key.startsWith('job:')) mark('order', !isNeedless)
-  mark('order', state.harms.length === 0)
-  mark('order', state.left.length === 0)
+  // What the best way asks and somebody found without asking is no mark at all.
+  for (const { key, idea } of best.steps) if (idea && made.has(key)) mark(idea, true)
+  for (const { idea } of missed) mark(idea, false)
+  // What else was done is order of work: it told something, or it did not.
+  for (const { key, idea, isNeedless } of own) {
+    if (key.startsWith('job:')) mark('order', !isNeedless, WEIGHTS.repair)
+    else if (idea) mark('order', !isNeedless)
+  }
+  mark('order', state.harms.length === 0, WEIGHTS.harm)
+  mark('order', state.left.length === 0, WEIGHTS.found)
   return [...marks.values()]
 }

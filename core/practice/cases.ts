@@ -10,20 +10,28 @@ import { houseWater, type VirtualMachine } from '../virtual/machine'
 import { OUTSIDE, type Outside } from '../virtual/outside'
 import { chance, type Chance } from '../quantity/random'
 
-export interface VirtualCase {
+/** A case as it is kept: everything else of it follows. */
+export interface CaseData {
   seed: number
-  machine: VirtualMachine
-  pump: Pump
+  /** The machine before anything was wrong with it. */
+  whole: VirtualMachine
   /** What is wrong, in the list's terms: what stands outside the list goes by what a repair of it would cure. */
   faults: Fault[]
   outside?: string
   complaints: Complaint[]
   alreadyReplaced: Part[]
+  /** How each of its faults came out, and that of no list. */
+  turnSeed: number
+  outsideSeed: number
+}
+
+export interface VirtualCase extends Omit<CaseData, 'whole' | 'turnSeed' | 'outsideSeed'> {
+  machine: VirtualMachine
+  pump: Pump
   /** Of what the caller told, what is there still once these causes are cured. */
   toldStill: (cures: readonly string[]) => Complaint[]
   /** The same machine once these causes are cured, and with what was broken on it since. */
   machineAfter: (cures: readonly string[], brokenSince?: readonly Fault[]) => VirtualMachine
-  chance: Chance
 }
 
 const MOST_TRIES = 400
@@ -124,7 +132,7 @@ export function drawCase(
       dice,
       seed,
     )
-    if (called) return called
+    if (called) return caseOf(called)
   }
   return undefined
 }
@@ -157,28 +165,24 @@ const canHave = (motorType: VirtualMachine['motorType'], fault: Fault): boolean 
  * @returns undefined where nobody would notice
  */
 export function calledAbout(
-  machine: VirtualMachine,
+  whole: VirtualMachine,
   { faults, outside, alreadyReplaced }: Wrong,
   dice: Chance,
   seed: number,
-): VirtualCase | undefined {
-  // What somebody has lived with since the well was drilled makes nobody call today.
-  const livedWith = noticeableComplaints(machine)
-  const whole = structuredClone(machine)
+): CaseData | undefined {
   const turnSeed = Math.floor(dice.next() * 2 ** 31)
   const outsideSeed = outside ? Math.floor(dice.next() * 2 ** 31) : 0
-  const broken = (wrong: readonly Fault[]) => {
-    const again = structuredClone(whole)
-    for (const fault of wrong) breakMachine(again, fault, chance(turnSeed + faultSeed(fault)))
-    return again
+  const data: CaseData = {
+    seed,
+    whole: structuredClone(whole),
+    faults,
+    ...(outside ? { outside: outside.id } : {}),
+    complaints: [],
+    alreadyReplaced,
+    turnSeed,
+    outsideSeed,
   }
-  const machineAfter = (cures: readonly string[], brokenSince: readonly Fault[] = []) => {
-    const left = outside ? [] : faults.filter((fault) => !cures.includes(fault))
-    const again = broken([...left, ...brokenSince])
-    if (outside && !cures.includes(outside.curedAs)) outside.change(again, chance(outsideSeed))
-    return again
-  }
-  const now = machineAfter([])
+  const now = brokenAs(data, [])
   const sound = faults.includes('nothing-wrong')
   // A sound machine that somebody calls about is as rare as its rate says: no second chance at being noticed.
   const said = complaintsOfMachine(now, sound, dice)
@@ -186,24 +190,46 @@ export function calledAbout(
     houseWater(now.kind) && said.includes('no-water') && dice.hit(SAYS_ONLY_NO_WATER)
       ? (['no-water'] as Complaint[])
       : said
+  // What somebody has lived with since the well was drilled makes nobody call today.
+  const livedWith = noticeableComplaints(whole)
   const isNoticed = sound ? complaints.length > 0 : complaints.some((complaint) => !livedWith.includes(complaint))
-  if (!isNoticed) return undefined
+  return isNoticed ? { ...data, complaints } : undefined
+}
+
+/** The machine of a case once these causes are cured, and with what was broken on it since. */
+function brokenAs(
+  { whole, faults, outside, turnSeed, outsideSeed }: CaseData,
+  cures: readonly string[],
+  brokenSince: readonly Fault[] = [],
+): VirtualMachine {
+  const again = structuredClone(whole)
+  const left = outside ? [] : faults.filter((fault) => !cures.includes(fault))
+  for (const fault of [...left, ...brokenSince]) breakMachine(again, fault, chance(turnSeed + faultSeed(fault)))
+  const foreign = OUTSIDE.find(({ id }) => id === outside)
+  if (foreign && !cures.includes(foreign.curedAs)) foreign.change(again, chance(outsideSeed))
+  return again
+}
+
+/** A case with all that follows from it. */
+export function caseOf(data: CaseData): VirtualCase {
+  const { seed, whole, faults, outside, complaints, alreadyReplaced } = data
+  const machine = brokenAs(data, [])
   return {
     seed,
-    machine: now,
-    pump: pumpOfMachine(now),
+    machine,
+    pump: pumpOfMachine(machine),
     faults,
-    outside: outside?.id,
+    ...(outside ? { outside } : {}),
     complaints,
     alreadyReplaced,
     toldStill: (cures) => {
       const left = faults.filter((fault) => !cures.includes(fault))
-      if (outside || sound) return left.length > 0 ? complaints : []
-      const noticed = noticeableComplaints(broken(left))
+      if (outside || faults.includes('nothing-wrong')) return left.length > 0 ? complaints : []
+      const noticed = noticeableComplaints(brokenAs(data, cures))
+      const livedWith = noticeableComplaints(whole)
       return complaints.filter((complaint) => noticed.includes(complaint) && !livedWith.includes(complaint))
     },
-    machineAfter,
-    chance: dice,
+    machineAfter: (cures, brokenSince) => brokenAs(data, cures, brokenSince),
   }
 }
 

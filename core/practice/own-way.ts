@@ -3,6 +3,8 @@ import { mechanismOf, type Finding } from '../diagnosis/finding'
 import { infer } from '../diagnosis/inference'
 import { buildModel, type DiagnosisModel } from '../diagnosis/model'
 import { marginals } from '../diagnosis/reasoning'
+import { checkTitle } from '../diagnosis/words/check-title'
+import { checkInfo } from '../knowledge/checks/checks'
 import type { Harm } from '../knowledge/practice/harms'
 import type { Reader } from '../quantity/sentence'
 import { findingOf } from './acting'
@@ -23,6 +25,7 @@ export interface OwnStep extends WayStep {
 }
 
 const MINUTE = 60_000
+const hurtTitle = (check: string): string => (checkInfo(check) ? checkTitle({ check }) : check.replaceAll('-', ' '))
 /** A reading that moves no suspect by as much told nothing. */
 const TOLD_NOTHING = 0.05
 
@@ -39,7 +42,7 @@ export function ownWay(
   const findings: Finding[] = []
   const steps: OwnStep[] = []
   const rounds = [...state.visit.rounds.map(({ jobs }) => jobs), state.visit.agreed]
-  let [from, round, harms] = [start, 0, [] as Harm[]]
+  let [from, round, harms, hurtAt] = [start, 0, [] as Harm[], '']
   const minutesOf = (at: number) => (at - start) / MINUTE
   /** A step ends with this line: what went before it since the last one belongs to it. */
   const end = (step: Omit<OwnStep, 'at' | 'harms' | 'minutes'>, at: number) => {
@@ -54,7 +57,11 @@ export function ownWay(
   }
   for (const line of lines) {
     const last = steps.at(-1)
-    if (line.act === 'harmed') harms.push(line.body.harm)
+    if (line.act === 'harmed') {
+      harms.push(line.body.harm)
+      hurtAt = line.body.at
+    } else if (line.act === 'waited' && harms.length > 0)
+      end({ key: `hurt:${hurtAt}`, title: hurtTitle(hurtAt), told: 'nothing was read' }, line.at)
     else if (line.act === 'read') end(readRow(line), line.at)
     else if (line.act === 'ended')
       end(

@@ -3,6 +3,7 @@ import { infer } from '../diagnosis/inference'
 import { cureChance } from '../diagnosis/loss'
 import { buildModel } from '../diagnosis/model'
 import { checkInfo, isAsked } from '../knowledge/checks/checks'
+import type { ActionRow } from '../knowledge/faults/model-types'
 import { THEORIES } from '../knowledge/practice/theories'
 import { COMPLAINTS, complaintFits, type Complaint, type Fault } from '../knowledge/vocabulary'
 import { chance, type Chance } from '../quantity/random'
@@ -11,15 +12,31 @@ import { buildMachine } from '../virtual/build'
 import { noticeableComplaints } from '../virtual/complaint'
 import type { VirtualMachine } from '../virtual/machine'
 import { foreignPlate } from '../virtual/plate-shown'
-import { badRepairsOf, calledAbout, drawFaults, pumpOfMachine, worldOf, type VirtualCase } from './cases'
+import {
+  badRepairsOf,
+  calledAbout,
+  caseOf,
+  drawFaults,
+  pumpOfMachine,
+  worldOf,
+  type CaseData,
+  type VirtualCase,
+} from './cases'
 import { writeCode, type CaseCode, type Hardness } from './case-code'
 
 /** A pump with something wrong with it, to be worked on for practice. */
-export interface PracticeCase extends VirtualCase {
+export interface PracticeData extends CaseData {
   code: string
   hardness: Hardness
   /** In the caller's words. */
   callerSays: string
+}
+export type PracticeCase = VirtualCase & Pick<PracticeData, 'code' | 'hardness' | 'callerSays'>
+
+/** A case with all that follows from it. */
+export function practiceOf(data: PracticeData): PracticeCase {
+  const { code, hardness, callerSays } = data
+  return { ...caseOf(data), code, hardness, callerSays }
 }
 
 /** Draws until somebody would call: enough for the rarest of what can be asked for. */
@@ -32,7 +49,7 @@ const WORLD = 41
  *
  * @throws RangeError where this kind cannot be as hard as is asked, in no draw
  */
-export function practiceCase(code: CaseCode): PracticeCase {
+export function drawPractice(code: CaseCode): PracticeData {
   const { kind, hardness, seed } = code
   const dice = chance(seed * 7 + hardness.length)
   const world = worldOf(WORLD)
@@ -42,7 +59,7 @@ export function practiceCase(code: CaseCode): PracticeCase {
     if (!wrong || wrong.faults.includes('nothing-wrong')) continue
     readPlate(machine, hardness, dice)
     const called = calledAbout(machine, wrong, dice, seed)
-    if (called && isFindable(called))
+    if (called && isFindable(caseOf(called)))
       return { ...called, code: writeCode(code), hardness, ...told(called, hardness, dice) }
   }
   throw new RangeError(`${kind} cannot be met with ${hardness}`)
@@ -72,6 +89,15 @@ function wrongWith(
 /** Believed as much once everything was read, and nobody is asked for what cannot be known. */
 const FINDABLE = 0.6
 
+/** What the repairs with fewest parts cure that between them cure all that is wrong. */
+function curesOf(actions: readonly ActionRow[], faults: readonly Fault[]): Fault[] {
+  return faults.flatMap((fault) => {
+    const own = actions.filter(({ cures, standings, onlyAfter }) => !standings && !onlyAfter && cures.includes(fault))
+    const least = own.sort((a, b) => a.parts.length - b.parts.length || a.minutes - b.minutes)[0]
+    return [fault, ...(least?.cures ?? [])]
+  })
+}
+
 /** Does what can be read of this machine say what is wrong with it? */
 function isFindable({ pump, machine, complaints, alreadyReplaced, faults, seed }: VirtualCase): boolean {
   const model = buildModel(pump, alreadyReplaced)
@@ -82,7 +108,9 @@ function isFindable({ pump, machine, complaints, alreadyReplaced, faults, seed }
     return [{ ...question, ...answer(machine, question, chance(seed), 0), ...(info.unit ? { unit: info.unit } : {}) }]
   })
   const { probabilities } = infer(model, { complaints, findings })
-  return cureChance(model.hypotheses, probabilities, faults) >= FINDABLE
+  // Of two that are mended alike nobody has to say which it was.
+  const cures = curesOf(model.actions, faults)
+  return cureChance(model.hypotheses, probabilities, cures) >= FINDABLE
 }
 
 /** Two that can stand beside each other in one machine. */
@@ -100,16 +128,13 @@ function readPlate(machine: VirtualMachine, hardness: Hardness, dice: Chance): v
 }
 
 /** What the caller says: what there is to notice, and in a misleading call a theory, or a thing that is not so. */
-function told(
-  { machine, complaints }: VirtualCase,
-  hardness: Hardness,
-  dice: Chance,
-): Pick<PracticeCase, 'complaints' | 'callerSays'> {
+function told(called: CaseData, hardness: Hardness, dice: Chance): Pick<PracticeData, 'complaints' | 'callerSays'> {
+  const { complaints } = called
   const words = (all: readonly Complaint[]) => all.map((complaint) => COMPLAINTS[complaint].toLowerCase()).join(', ')
   if (hardness !== 'misled') return { complaints, callerSays: capital(words(complaints)) }
-  const noticed = new Set(noticeableComplaints(machine))
+  const noticed = new Set(noticeableComplaints(caseOf(called).machine))
   const untrue = (Object.keys(COMPLAINTS) as Complaint[]).filter(
-    (complaint) => !noticed.has(complaint) && complaintFits(complaint, machine.kind),
+    (complaint) => !noticed.has(complaint) && complaintFits(complaint, called.whole.kind),
   )
   return {
     complaints: [...complaints, dice.pick(untrue)],
@@ -118,3 +143,8 @@ function told(
 }
 
 const capital = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`
+
+/** The case of a code, with all that follows from it. @throws RangeError as `drawPractice` does */
+export function practiceCase(code: CaseCode): PracticeCase {
+  return practiceOf(drawPractice(code))
+}

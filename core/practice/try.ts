@@ -3,6 +3,7 @@ import type { Answer, Question } from '../virtual/answer'
 import type { MeterUnit, Probing } from '../virtual/bench/meter'
 import type { Parted } from '../virtual/bench/hands'
 import type { Entry } from '../visit/entry'
+import type { PracticeData } from './practice-case'
 import type { Shop } from '../visit/shop'
 
 /** How much of the lamp is seen: nothing, a question that leads there, or all. */
@@ -15,7 +16,7 @@ export type PracticeShop = Pick<Shop, 'name' | 'place' | 'units' | 'numbers' | '
 /** Everything that can happen in a try, by act. */
 export interface TryActs {
   /** The machine was come to: which case, the how manieth, and with how much of the lamp. */
-  begun: { code: string; number: number; lamp: LampHelp; author: string; shop: PracticeShop }
+  begun: { of: PracticeData; number: number; lamp: LampHelp; author: string; shop: PracticeShop }
   /** A line of its visit’s journal. */
   wrote: { entry: Entry }
   /** A check was made, and this is what it showed. */

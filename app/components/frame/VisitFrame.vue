@@ -137,7 +137,8 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
         <CancelledNote />
         <ConflictNote />
         <LazyPracticePanel v-if="visit.isPractice" :stage="stage" />
-        <CallLamp v-if="stage === 'call'" />
+        <LazyPracticeOnward v-if="!isLampOn && (stage === 'call' || stage === 'prepare')" :stage="stage" />
+        <CallLamp v-else-if="stage === 'call'" />
         <PrepareLamp v-else-if="stage === 'prepare'" />
         <SafeLamp v-else-if="stage === 'safe'" />
         <TestLamp v-else-if="stage === 'test' && isLampOn" @measure="measure" />

@@ -105,7 +105,7 @@ const isRecorded = (entry: (typeof lines.value)[number]['entry']) => entry.kind 
           </button>
           <span v-else class="number px-2 font-bold">{{ line.value }}</span>
           <button
-            v-if="line.entry.kind !== 'photo' && line.entry.kind !== 'recording'"
+            v-if="!visit.isPractice && line.entry.kind !== 'photo' && line.entry.kind !== 'recording'"
             type="button"
             class="inline-flex min-h-12 min-w-12 items-center justify-center text-slate"
             :aria-label="`photo for ${line.text}`"

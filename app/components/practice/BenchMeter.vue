@@ -17,7 +17,8 @@ const ANGLES: Readonly<Record<Dial, number>> = {
   'volts-500': 30,
   'volts-1000': 8,
 }
-const CENTRE = [270, 478] as const
+/** Where the dial turns, in the field of the bench. */
+const CENTRE = [180, 452] as const
 const on = (angle: number, radius: number): readonly [number, number] => {
   const turn = (angle * Math.PI) / 180
   return [CENTRE[0] + radius * Math.cos(turn), CENTRE[1] + radius * 0.9 * Math.sin(turn)]
@@ -50,7 +51,7 @@ const pointer = computed(() => {
   if (now.is !== 'figure') return now.is === 'over' ? 1 : undefined
   return Math.min(1, Math.max(0, (Math.log10(Math.max(now.value, 1e-9)) - from) / (to - from)))
 })
-const SCALE = { from: 166, length: 230, y: 442 }
+const SCALE = { from: 46, length: 230, y: 418 }
 const tickText = (power: number) =>
   power >= 6
     ? `${10 ** (power - 6)}M`
@@ -67,22 +68,22 @@ const words = computed(() => `${shown.value.figure} ${shown.value.unit}${isStead
 
 <template>
   <g aria-label="the meter" role="group">
-    <rect x="150" y="352" width="345" height="118" rx="9" class="case" />
-    <rect x="160" y="362" width="262" height="98" class="glass" />
-    <text x="172" y="408" class="figure" data-testid="meter-figure">{{ shown.figure }}</text>
-    <text :x="180 + shown.figure.length * 24" y="408" class="unit">{{ shown.unit }}</text>
+    <rect x="24" y="328" width="345" height="118" rx="9" class="case" />
+    <rect x="34" y="338" width="262" height="98" class="glass" />
+    <text x="46" y="384" class="figure" data-testid="meter-figure">{{ shown.figure }}</text>
+    <text :x="54 + shown.figure.length * 24" y="384" class="unit">{{ shown.unit }}</text>
     <g v-if="shows.is === 'figure' || shows.is === 'over'">
       <rect
         v-for="n in looks"
         :key="n"
-        :x="316 + n * 14"
-        y="371"
+        :x="232 + n * 14"
+        y="345"
         width="10"
         height="10"
         class="look"
         :class="{ 'is-stood': stood >= n }"
       />
-      <text x="412" y="400" text-anchor="end" class="span">{{ span }}</text>
+      <text x="288" y="372" text-anchor="end" class="span">{{ span }}</text>
     </g>
     <g v-if="decades" class="scale">
       <path :d="`M${SCALE.from} ${SCALE.y - 14}h${SCALE.length}`" />
@@ -99,9 +100,9 @@ const words = computed(() => `${shown.value.figure} ${shown.value.unit}${isStead
       />
     </g>
     <text v-if="shows.is === 'shorted-can'" x="172" y="446" class="span">something of a few ohms lies beside it</text>
-    <text v-if="testVolts && shows.is !== 'nothing'" x="160" y="500" class="warn">{{ testVolts }} V on the leads</text>
-    <circle cx="470" cy="442" r="10" class="socket" /><text x="446" y="447" class="socket-name">A</text>
-    <circle cx="470" cy="398" r="10" class="socket" /><text x="446" y="403" class="socket-name">B</text>
+    <text v-if="testVolts && shows.is !== 'nothing'" x="24" y="590" class="warn">{{ testVolts }} V on the leads</text>
+    <circle cx="342" cy="418" r="10" class="socket" /><text x="310" y="423" class="socket-name">A</text>
+    <circle cx="342" cy="366" r="10" class="socket" /><text x="310" y="371" class="socket-name">B</text>
     <path :d="`M${CENTRE[0] - 118} ${CENTRE[1]}A118 106 0 0 0 ${CENTRE[0] + 118} ${CENTRE[1]}`" class="arc" />
     <g role="radiogroup" aria-label="the dial">
       <g
@@ -140,8 +141,8 @@ const words = computed(() => `${shown.value.figure} ${shown.value.unit}${isStead
     </g>
     <path :d="`M${CENTRE[0]} ${CENTRE[1]}L${needle[0]} ${needle[1]}`" class="needle" />
     <circle :cx="CENTRE[0]" :cy="CENTRE[1]" r="17" class="hub" />
-    <text x="470" y="560" class="span">250 to 1000 V: insulation</text>
-    <foreignObject x="0" y="352" width="1" height="1"
+    <text x="352" y="500" class="span">insulation,</text><text x="352" y="517" class="span">at a voltage</text>
+    <foreignObject x="0" y="328" width="1" height="1"
       ><p class="sr-only" aria-live="polite" data-testid="meter-says">{{ words }}</p></foreignObject
     >
   </g>

@@ -10,9 +10,9 @@ const { state } = useVisitContext()
 const bench = useBench(() => lit)
 const { practice, view, terminals, symbols, wires, isClamp, placeOf, litPlaces } = bench
 const svg = useTemplateRef<SVGSVGElement>('svg')
-const SOCKETS: Record<Lead, readonly [number, number]> = { a: [470, 442], b: [470, 398] }
+const SOCKETS: Record<Lead, readonly [number, number]> = { a: [342, 418], b: [342, 366] }
 /** Where a lead lies that is on nothing. */
-const RESTING: Record<Lead, readonly [number, number]> = { a: [560, 430], b: [600, 400] }
+const RESTING: Record<Lead, readonly [number, number]> = { a: [410, 428], b: [450, 400] }
 const LEADS: readonly Lead[] = ['a', 'b']
 const CLOSE = 34
 
@@ -77,18 +77,21 @@ const partable = computed(() =>
     return what === 'run-can' ? MOTOR_HAS.runCapacitor(type) : MOTOR_HAS.startCapacitor(type)
   }),
 )
-const isOpenContact = (label: string) => label === '' && hands.value !== undefined && !hands.value.power
+/** What hands open stands open to the eye; what is broken inside shows in its readings alone. */
+const BY_HAND: ReadonlySet<string> = new Set(['breaker', 'pressure-switch', 'float-switch'])
+const isOpenContact = (part: string) =>
+  BY_HAND.has(part) && hands.value !== undefined && !(hands.value.power && hands.value.asked)
 </script>
 
 <template>
-  <section aria-label="the bench" data-testid="bench">
+  <section aria-label="the bench" class="bench" data-testid="bench">
     <GateStrip />
     <div class="flex flex-wrap items-baseline justify-between gap-x-4">
       <h2 class="text-base">{{ view.title.charAt(0).toUpperCase() + view.title.slice(1) }}</h2>
       <p class="text-[0.92rem] text-slate">drag a lead to a point, or press A, B on it</p>
     </div>
     <div class="scroller" tabindex="0" role="group" :aria-label="`${view.title}, with leads and meter`">
-      <svg ref="svg" viewBox="0 0 760 610" role="group" aria-label="bench" @pointermove="drag" @pointerup="drop">
+      <svg ref="svg" viewBox="0 0 760 602" role="group" aria-label="bench" @pointermove="drag" @pointerup="drop">
         <g v-for="box in view.boxes" :key="`${box.label}${box.at}`">
           <rect :x="box.at[0]" :y="box.at[1]" :width="box.size[0]" :height="box.size[1]" rx="5" class="box" />
           <text :x="box.at[0]" :y="box.at[1] - 7" class="box-label">{{ box.label }}</text>
@@ -105,7 +108,7 @@ const isOpenContact = (label: string) => label === '' && hands.value !== undefin
             <path v-else-if="symbol.is === 'can'" d="M-22 0h18m8 0h18M-4-11v22M4-11v22" class="part" />
             <path
               v-else
-              :d="isOpenContact(symbol.label) ? 'M-22 0h8m28 0h8M-14 0l26-14' : 'M-22 0h8m28 0h8M-14 0h28'"
+              :d="isOpenContact(symbol.part) ? 'M-22 0h8m28 0h8M-14 0l26-14' : 'M-22 0h8m28 0h8M-14 0h28'"
               class="part"
             />
           </g>
@@ -154,8 +157,9 @@ const isOpenContact = (label: string) => label === '' && hands.value !== undefin
           <circle :cx="terminal.at[0]" :cy="terminal.at[1]" r="3" class="screw" />
           <text
             v-if="terminal.node === 'ground' || terminal.node === 'paint'"
-            :x="terminal.at[0] + 16"
-            :y="terminal.at[1] + 5"
+            :x="terminal.at[0]"
+            :y="terminal.at[1] + 27"
+            text-anchor="middle"
             class="symbol-label"
           >
             {{ terminal.label }}
@@ -178,7 +182,7 @@ const isOpenContact = (label: string) => label === '' && hands.value !== undefin
         </g>
       </svg>
     </div>
-    <div class="mt-2 flex flex-wrap gap-2" role="group" aria-label="by hand at the bench">
+    <div class="hands" role="group" aria-label="by hand at the bench">
       <button
         type="button"
         class="toggle"
@@ -214,6 +218,26 @@ const isOpenContact = (label: string) => label === '' && hands.value !== undefin
 </template>
 
 <style scoped>
+.bench {
+  position: relative;
+}
+/* Beside the meter there is room for what hands do at the bench. */
+.hands {
+  position: absolute;
+  right: 0;
+  bottom: 1rem;
+  display: flex;
+  flex-direction: column;
+  gap: 0.5rem;
+  width: 34%;
+}
+@media (max-width: 900px) {
+  .hands {
+    position: static;
+    flex-flow: row wrap;
+    width: auto;
+  }
+}
 svg {
   display: block;
   width: 100%;

@@ -3,7 +3,7 @@ import { checkKey, type Asked } from '#core/diagnosis/finding'
 import { accessGateOf, gateMinutes } from '#core/diagnosis/gates'
 import { checkTitle } from '#core/diagnosis/words/check-title'
 import { checkInfo } from '#core/knowledge/checks/checks'
-import { BY_HAND, checksByHand, type ByHand } from '#core/practice/by-hand'
+import { BY_HAND, checksByHand, groupOf, type ByHand } from '#core/practice/by-hand'
 import { usePractice } from '~/stores/practice'
 
 /** What is done without the meter: each with the minutes that it takes. */
@@ -21,6 +21,11 @@ function make(asked: Asked): void {
   practice.doByHand(asked)
   open.value = undefined
 }
+/** It was listened to last: what is there to hear can be heard. */
+const isHeard = computed(() => {
+  const last = practice.state?.reads.at(-1)?.body.question.check
+  return last !== undefined && groupOf(last) === 'listen'
+})
 const WAITED = 10
 </script>
 
@@ -55,6 +60,7 @@ const WAITED = 10
         <strong>Wait</strong> <span class="number">{{ WAITED }}</span>
       </button>
     </div>
+    <LazyPracticeSound v-if="isHeard && !open" :key="practice.state?.reads.length" />
     <ul
       v-if="open"
       class="ruled mt-2 max-h-96 overflow-y-auto border-y border-rule"

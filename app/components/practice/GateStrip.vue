@@ -21,7 +21,7 @@ const gates = computed<Gate[]>(() => {
     ...(kind.startsWith('well') || kind === 'sump' || kind === 'circulation' ? [] : (['primed'] as const)),
   ]
 })
-const LABELS: Partial<Record<Gate, string>> = { 'electronics-disconnected': 'leads off the electronics' }
+const LABELS: Partial<Record<Gate, string>> = { 'electronics-disconnected': 'leads off' }
 function turn(gate: Gate): void {
   const isShut = state.value.gates.has(gate)
   if (gate !== 'proved-dead' || isShut) return void visit.append('gate', { gate, shut: !isShut })
@@ -35,21 +35,48 @@ function turn(gate: Gate): void {
 </script>
 
 <template>
-  <div class="mb-2 flex flex-wrap gap-x-1" role="group" aria-label="gates" data-testid="gate-strip">
+  <div class="strip" role="group" aria-label="gates" data-testid="gate-strip">
     <button
       v-for="gate in gates"
       :key="gate"
       type="button"
-      class="inline-flex min-h-12 items-center rounded-md px-2 hover:underline"
-      :class="{ 'font-bold': state.gates.has(gate) }"
+      class="handle"
+      :class="{ 'is-shut': state.gates.has(gate) }"
       :aria-pressed="state.gates.has(gate)"
       :data-testid="`turn-${gate}`"
       @click="turn(gate)"
     >
-      <GateHandle
-        :shut="gate === 'power-on' ? !state.gates.has(gate) : state.gates.has(gate)"
-        :label="LABELS[gate] ?? GATES[gate].label"
-      />
+      <svg width="44" height="20" viewBox="0 0 44 20" aria-hidden="true" stroke="currentColor">
+        <path d="M0 12h44" stroke-width="2" />
+        <path v-if="state.gates.has(gate) !== (gate === 'power-on')" d="M22 1v18" stroke-width="5" />
+        <path v-else d="M13 5h18" stroke-width="5" />
+      </svg>
+      {{ LABELS[gate] ?? GATES[gate].label }}
     </button>
   </div>
 </template>
+
+<style scoped>
+.strip {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 0 0.25rem;
+}
+.handle {
+  display: inline-flex;
+  flex-direction: column;
+  align-items: center;
+  min-height: 48px;
+  padding: 2px 4px;
+  border-radius: 6px;
+  font-size: 0.88rem;
+  line-height: 1.2;
+}
+.handle:hover {
+  text-decoration: underline;
+}
+.is-shut {
+  font-weight: 700;
+}
+</style>

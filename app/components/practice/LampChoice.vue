@@ -25,7 +25,7 @@ const WORDS: Readonly<Record<LampHelp, readonly [string, string]>> = {
       >
         <span
           ><strong>{{ WORDS[id][0] }}</strong
-          ><span class="block text-[0.9rem] text-slate">{{ WORDS[id][1] }}</span></span
+          ><span class="block text-[0.9rem]">{{ WORDS[id][1] }}</span></span
         >
       </button>
     </div>

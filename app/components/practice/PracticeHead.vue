@@ -18,7 +18,7 @@ const off = computed(() => {
 </script>
 
 <template>
-  <header class="no-print bg-practice text-on-practice" data-testid="practice-head">
+  <header class="practice-head no-print" data-testid="practice-head">
     <div class="flex min-h-[52px] items-center gap-x-5 px-5 max-sm:gap-x-3 max-sm:px-3">
       <NuxtLink to="/practice" aria-label="to practice" class="inline-flex min-h-12 items-center"
         ><LampLogo

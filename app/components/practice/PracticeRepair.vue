@@ -2,22 +2,28 @@
 import { formatMinutes } from '#core/quantity/format'
 
 /** A repair that is planned can be done at one go: each step with its minutes, as a hand would that knows them. */
-const { steps, current, minutesLeft, cameOut, tick } = useRepair()
+const { visit } = useVisitContext()
+const { steps, current, minutesLeft, cameOut } = useRepair()
+const { settle } = useNewParts()
 const left = computed(() => steps.value.filter(({ record }) => !record?.done).length)
 /** A plan goes on from what its steps find: after each round of ticks what is left is read anew, so often at most. */
 const MOST_ROUNDS = 6
 
 async function doIt(): Promise<void> {
   for (let round = 0; round < MOST_ROUNDS && current.value; round++) {
-    for (const step of steps.value.filter(({ record }) => !record?.done)) {
-      const out = cameOut(step.id)
-      tick(step.id, true, {
-        ...(step.count === undefined
-          ? {}
-          : { count: out?.count ?? step.count, places: (out?.places ?? step.places)?.map((place) => ({ ...place })) }),
-        ...(step.asks?.[0] ? { answer: step.asks[0].id } : {}),
+    // All that is planned now is ticked before anything of it is worked out anew.
+    const planned = steps.value.filter(({ record }) => !record?.done)
+    const out = new Map(planned.map(({ id }) => [id, cameOut(id)]))
+    for (const { id, count, places, asks, estimate } of planned)
+      visit.append('step', {
+        step: id,
+        done: true,
+        ...(count === undefined ? {} : { count: out.get(id)?.count ?? count }),
+        ...(places ? { places: (out.get(id)?.places ?? places).map((place) => ({ ...place })) } : {}),
+        ...(asks?.[0] ? { answer: asks[0].id } : {}),
+        estimate,
       })
-    }
+    settle()
     await nextTick()
   }
 }

@@ -7,7 +7,7 @@ import { SURFACE } from '#core/knowledge/vocabulary'
 import type { JudgedFinding } from '#core/visit/fold'
 
 const emit = defineEmits<{ ask: [line: string]; photo: [caption: string] }>()
-const { state } = useVisitContext()
+const { visit, state } = useVisitContext()
 const { reader } = useUnits()
 const { list, say } = useProofs()
 const others = computed(() =>
@@ -122,7 +122,7 @@ const SAID = { holds: 'holds', fails: 'fails', left: 'not proved' } as const
         </tbody>
       </table>
     </div>
-    <section v-if="SURFACE.includes(state.machine.kind)" class="mt-4">
+    <section v-if="SURFACE.includes(state.machine.kind) && !visit.isPractice" class="mt-4">
       <button
         type="button"
         class="toggle"

@@ -156,7 +156,8 @@ function figure(
   chance: Chance,
   instrument: Instrument = INSTRUMENT[unit],
 ): Extract<MeterShows, { is: 'figure' }> {
-  const shown = read(instrument, value, chance)
+  // A display has four figures.
+  const shown = Number(read(instrument, value, chance).toPrecision(4))
   const error = Math.hypot(instrument.share * shown, instrument.floor)
   return { is: 'figure', unit, value: shown, low: Math.max(0, shown - error), high: shown + error }
 }

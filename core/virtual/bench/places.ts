@@ -55,7 +55,7 @@ function placesOf(
       return { probing: { dial: 'volts', ...ends('c1', 'c2', 't1', 't2') }, asked: false }
     case 'supply-voltage-loaded':
       return {
-        probing: { dial: 'volts', ...(kind === 'sump' ? { a: 'h1', b: 'h2' } : { a: 't1', b: 't2' }) },
+        probing: { dial: 'volts', ...(kind === 'sump' ? { a: 'o1', b: 'o2' } : { a: 't1', b: 't2' }) },
         asked: true,
       }
     case 'load-side-voltage':

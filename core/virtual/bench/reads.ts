@@ -21,6 +21,24 @@ const GROUNDED: ReadonlySet<string> = new Set(['ground', 'paint'])
 /** Ends of the wiring that are the pump’s, and no wiring before it. */
 const OF_MOTOR = /^([hmx][12]|[ykr][2xm]?|[ps])$/
 
+/** Two points of one line: between them it loses what its joints and contacts take. */
+const ALONG_ONE_LINE: readonly (readonly [string, string])[] = [
+  ['b1', 'c1'],
+  ['b1', 't1'],
+  ['b1', 'h1'],
+  ['b1', 'm1'],
+  ['o1', 'c1'],
+  ['o1', 't1'],
+  ['o1', 'h1'],
+  ['o1', 'm1'],
+  ['c1', 't1'],
+  ['t1', 'h1'],
+  ['t1', 'm1'],
+  ['b2', 't2'],
+  ['o2', 't2'],
+  ['t2', 'm2'],
+]
+
 /** Pairs of terminals between which a winding is read. */
 const WINDINGS: readonly { pair: readonly [string, string]; leads: string; half?: 'motor'; wells: boolean }[] = [
   { pair: ['m1', 'm2'], leads: 'run-common', wells: false },
@@ -96,35 +114,36 @@ export function benchReads(machine: VirtualMachine, hands: Hands, probing: Probi
 function voltsReads(machine: VirtualMachine, hands: Hands, between: (a: string, b: string) => boolean): string[] {
   if (between('battery-plus', 'battery-minus')) return ['battery-voltage']
   if (between('b1', 'b2')) return ['breaker-voltage']
-  if (between('o1', 'o2')) return ['outlet-voltage']
   const isOn = hands.power && isAsked(machine, hands)
   const draws = isOn && !hands.tripped && stateUnder(machine, hands).energised
-  const atPump = draws ? ['supply-voltage-loaded'] : isOn ? ['supply-voltage', 'supply-voltage-loaded'] : []
-  const atRest = draws ? ['supply-voltage-loaded'] : ['supply-voltage', ...(isOn ? ['supply-voltage-loaded'] : [])]
-  if (between('c1', 'c2')) return atRest
+  // A sealed pump is read under load where its plug is.
+  if (between('o1', 'o2'))
+    return machine.kind === 'sump' && isOn
+      ? draws
+        ? ['supply-voltage-loaded', 'outlet-voltage']
+        : ['outlet-voltage', 'supply-voltage-loaded']
+      : ['outlet-voltage']
+  // What runs has its volts through the switch: they are its volts under load.
+  if (draws)
+    return ['c1 c2', 't1 t2', 'h1 h2', 't1 h2', 'm1 m2'].some((pair) =>
+      between(...(pair.split(' ') as [string, string])),
+    )
+      ? ['supply-voltage-loaded']
+      : dropReads()
+  const atPump = isOn ? ['supply-voltage', 'supply-voltage-loaded'] : []
+  if (between('c1', 'c2')) return ['supply-voltage', ...(isOn ? ['supply-voltage-loaded'] : [])]
   if (between('t1', 't2'))
-    return houseWater(machine.kind) ? ['load-side-voltage', ...atPump] : [...atRest, 'load-side-voltage']
+    return houseWater(machine.kind)
+      ? ['load-side-voltage', ...atPump]
+      : ['supply-voltage', 'load-side-voltage', ...(isOn ? ['supply-voltage-loaded'] : [])]
   // The plug of a sump pump is where its float hands the power on.
-  if (between('h1', 'h2') || between('t1', 'h2'))
-    return machine.kind === 'sump' ? ['load-side-voltage', ...atPump] : atPump
+  if (between('h1', 'h2') || between('t1', 'h2')) return machine.kind === 'sump' ? ['load-side-voltage'] : atPump
   if (between('m1', 'm2')) return atPump
-  const alongOneLine = [
-    ['b1', 'c1'],
-    ['b1', 't1'],
-    ['b1', 'h1'],
-    ['b1', 'm1'],
-    ['o1', 'c1'],
-    ['o1', 't1'],
-    ['o1', 'h1'],
-    ['o1', 'm1'],
-    ['c1', 't1'],
-    ['t1', 'h1'],
-    ['t1', 'm1'],
-    ['b2', 't2'],
-    ['o2', 't2'],
-    ['t2', 'm2'],
-  ] as const
-  return isOn && alongOneLine.some(([from, to]) => between(from, to)) ? ['drop-test'] : []
+  return dropReads()
+
+  function dropReads(): string[] {
+    return isOn && ALONG_ONE_LINE.some(([from, to]) => between(from, to)) ? ['drop-test'] : []
+  }
 }
 
 /** Which of motor and cable a meter meets from a lead. */

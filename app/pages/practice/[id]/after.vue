@@ -12,16 +12,16 @@ const practice = usePractice()
 const { reader } = useUnits()
 const after = shallowRef<Afterwards>()
 const state = computed(() => (practice.tryId === id.value ? practice.state : undefined))
-const code = computed(() => state.value?.begun.body.code ?? '')
+const code = computed(() => state.value?.begun.body.of.code ?? '')
 onMounted(() => practice.open(id.value))
 watch(
   [state, reader],
   async ([now, read]) => {
     if (!now?.ended) return
     after.value = await useLooker().afterwards(
-      now.begun.body.code,
-      JSON.parse(JSON.stringify(practice.lines)),
-      JSON.parse(JSON.stringify(read)),
+      // As they are, and no watched copies of them.
+      toRaw(practice.lines),
+      { ...read },
     )
   },
   { immediate: true },
@@ -46,6 +46,8 @@ const sentence = computed(() => {
 const more = computed(() => {
   const now = after.value
   if (!now) return ''
+  if (!now.isFound)
+    return `The best way mends it in ${formatMinutes(now.totals.best.minutes)}, for ${money(now.totals.best.price)}.`
   const [minutes, price] = [
     now.totals.you.minutes - now.totals.best.minutes,
     now.totals.you.price - now.totals.best.price,
@@ -78,7 +80,7 @@ useHead({ title: 'Afterwards · Pike Lamp' })
 
 <template>
   <div class="after" data-testid="afterwards">
-    <header class="no-print head bg-practice text-on-practice">
+    <header class="practice-head no-print head">
       <NuxtLink to="/practice" aria-label="to practice" class="inline-flex min-h-12 items-center"
         ><LampLogo
       /></NuxtLink>

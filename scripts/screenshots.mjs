@@ -103,7 +103,6 @@ await picture('test-daylight', `/visits/${lido}/test`, {
   },
 })
 await picture('test-phone', `/visits/${lido}/test`, { size: [390, 844] })
-await picture('well-daylight', `/visits/${visit('deep well')}/test`)
 await picture('wiring-daylight', `/visits/${visit('cellar sump')}/test`, {
   before: async (page) => {
     await page.getByTestId('show-wiring').click()
@@ -114,7 +113,59 @@ await picture('shop-daylight', '/shop')
 await picture('pumps-cellar', '/pumps?q=weir', { scheme: 'dark' })
 await picture('card-daylight', `/pumps/${machine('garden pool pump')}`)
 await picture('workings-daylight', '/workings')
-await picture('well-pressure-daylight', `/workings/well-pressure?visit=${visit('deep well')}`)
+const come = async (page) => {
+  await page.getByTestId('begin-case').click()
+  await page.getByTestId('practice-head').waitFor()
+  await page.getByRole('link', { name: 'Test' }).click()
+  await page.getByTestId('bench').waitFor()
+}
+const shut = async (page, ...gates) => {
+  for (const gate of gates) await page.getByTestId(`turn-${gate}`).click()
+}
+await picture('practice-daylight', '/practice/case/well-three-wire.one.2', {
+  before: async (page) => {
+    await page.getByTestId('choose-lamp-hint').click()
+    await come(page)
+    await shut(page, 'power-off', 'proved-dead', 'discharged', 'electronics-disconnected')
+    await page.getByTestId('dial-volts-500').click()
+    await page.getByTestId('terminal-r2').press('a')
+    await page.getByTestId('terminal-ground').press('b')
+    await page.getByTestId('take-reading').waitFor()
+    await page.getByTestId('bench').evaluate((bench) => bench.scrollIntoView())
+  },
+})
+await picture('afterwards-cellar', '/practice/case/utility.one.1', {
+  scheme: 'dark',
+  before: async (page) => {
+    await come(page)
+    await page.getByTestId('hand-turn').click()
+    await page.getByTestId('do-shaft-turn').click()
+    await page.getByTestId('hand-listen').click()
+    await page.getByTestId('do-listen').click()
+    await page.getByTestId('take-reading').click()
+    for (const repair of ['replace-shaft-seal', 'replace-run-capacitor']) {
+      await page.getByTestId('stage-end').click()
+      await page.getByTestId(`repair-${repair}`).getByRole('radio').click()
+      await page.getByTestId('stage-end').click()
+      await page.getByTestId('do-as-planned').click()
+      await page.getByTestId('do-as-planned').waitFor({ state: 'hidden' })
+      if (repair === 'replace-run-capacitor') break
+      await page.getByTestId('stage-end').click()
+      await page.getByTestId('jaw-jaw-one').press('Enter')
+      await page.getByTestId('take-reading').click()
+      await page.getByTestId('comeback').click()
+      await shut(page, 'power-off', 'proved-dead', 'discharged')
+      await page.getByTestId('part-run-can').click()
+      await page.getByTestId('dial-microfarads').click()
+      await page.getByTestId('terminal-rc1').press('a')
+      await page.getByTestId('terminal-rc2').press('b')
+      await page.getByTestId('take-reading').click()
+    }
+    await page.getByRole('link', { name: 'Hand over' }).click()
+    await page.getByTestId('hand-over-practice').click()
+    await page.getByTestId('it-was').waitFor()
+  },
+})
 await picture('decide-daylight', `/visits/${lido}/decide`, {
   before: async (page) => {
     await say(page, 'run cap 27')

@@ -18,6 +18,8 @@ export default defineNuxtPlugin(async () => {
   watch(isOut, async (out) => {
     if (!out) return
     await device.forget()
+    const { PracticeStore } = await import('~/utils/practice-store')
+    await new PracticeStore().clear()
     useOpenVisit().close()
     const { path, fullPath } = router.currentRoute.value
     if (OPEN.has(path)) return

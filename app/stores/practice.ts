@@ -264,6 +264,5 @@ export const usePractice = defineStore('practice', () => {
     /** Every try that this device keeps. */
     kept: () => store.all(),
     drop: (id: string) => store.drop(id),
-    forget: () => store.clear(),
   }
 })

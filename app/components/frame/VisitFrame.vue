@@ -179,9 +179,6 @@ useHead({ title: computed(() => `${state.value.machine.name}, ${state.value.cust
     linear-gradient(var(--squares) 1px, transparent 1px), linear-gradient(90deg, var(--squares) 1px, transparent 1px);
   background-size: 20px 20px;
 }
-.is-practice .drop {
-  background: transparent;
-}
 .frame {
   display: grid;
   height: 100dvh;

@@ -134,7 +134,7 @@ const words = computed(() => `${shown.value.figure} ${shown.value.unit}${isStead
           :x="on(ANGLES[id], 148)[0]"
           :y="on(ANGLES[id], 148)[1] + 5"
           text-anchor="middle"
-          :class="{ 'is-set': dial === id }"
+          :class="{ 'is-set': dial === id, 'is-lit': litPlaces?.probing.dial === id }"
           >{{ DIAL_WORDS[id] }}</text
         >
       </g>
@@ -222,6 +222,9 @@ const words = computed(() => `${shown.value.figure} ${shown.value.unit}${isStead
 }
 .position text.is-set {
   font-weight: 700;
+}
+.position text.is-lit {
+  fill: var(--lamp-ink);
 }
 .position:focus {
   outline: none;

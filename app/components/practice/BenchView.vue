@@ -67,6 +67,12 @@ const leadAt = (node: string): string =>
     .toUpperCase()
 const isLit = (node: string) => litPlaces.value?.probing.a === node || litPlaces.value?.probing.b === node
 
+/** On a telephone the display may lie beside what is seen of the bench: it stands above it as well. */
+const says = computed(() => {
+  const { figure, unit } = shownText(bench.display.value?.shows ?? { is: 'nothing' })
+  return figure ? `${figure} ${unit}` : DIAL_WORDS[practice.probing.dial]
+})
+
 const hands = computed(() => practice.state?.hands)
 const partable = computed(() =>
   (Object.keys(PARTED) as Parted[]).filter((what) => {
@@ -90,6 +96,7 @@ const isOpenContact = (part: string) =>
       <h2 class="text-base">{{ view.title.charAt(0).toUpperCase() + view.title.slice(1) }}</h2>
       <p class="text-[0.92rem] text-slate">drag a lead to a point, or press A, B on it</p>
     </div>
+    <p class="number says" aria-hidden="true">{{ says }}</p>
     <div class="scroller" tabindex="0" role="group" :aria-label="`${view.title}, with leads and meter`">
       <svg ref="svg" viewBox="0 0 760 602" role="group" aria-label="bench" @pointermove="drag" @pointerup="drop">
         <g v-for="box in view.boxes" :key="`${box.label}${box.at}`">
@@ -115,7 +122,7 @@ const isOpenContact = (part: string) =>
           <text
             v-if="symbol.label"
             :x="symbol.upright ? 16 : 0"
-            :y="symbol.upright ? 5 : -16"
+            :y="symbol.upright ? 5 : symbol.is === 'contact' ? 26 : -16"
             :text-anchor="symbol.upright ? 'start' : 'middle'"
             class="symbol-label"
           >
@@ -221,6 +228,11 @@ const isOpenContact = (part: string) =>
 .bench {
   position: relative;
 }
+.says {
+  display: none;
+  font-size: 1.6rem;
+  font-weight: 700;
+}
 /* Beside the meter there is room for what hands do at the bench. */
 .hands {
   position: absolute;
@@ -232,6 +244,9 @@ const isOpenContact = (part: string) =>
   width: 34%;
 }
 @media (max-width: 900px) {
+  .says {
+    display: block;
+  }
   .hands {
     position: static;
     flex-flow: row wrap;

@@ -104,10 +104,17 @@ export class BenchHand {
   #prepareFor(gates: readonly Gate[]): void {
     const isLive = gates.includes('power-on')
     // What was parted to be read is put together again before it runs.
-    if (isLive) for (const what of this.state.hands.parted) this.#add(part(this.state, what, false).drafts ?? [])
+    if (isLive && this.state.hands.parted.size > 0) {
+      for (const gate of ['power-off', 'proved-dead', 'discharged'] as const) this.gate(gate)
+      for (const what of this.state.hands.parted) this.#add(part(this.state, what, false).drafts ?? [])
+    }
     if (isLive)
       for (const gate of ['wet-end-open', 'pulled', 'electronics-disconnected'] as const) this.gate(gate, false)
     if (isLive && this.state.visit.gates.has('power-off') && !gates.includes('primed')) this.gate('primed')
+    // What is opened to be run afterwards is opened as safely as anything.
+    if (isLive && gates.includes('wet-end-open') && !this.state.visit.gates.has('wet-end-open'))
+      for (const gate of ['power-off', 'proved-dead', 'valves-shut', 'depressurised', 'wet-end-open'] as const)
+        this.gate(gate)
     for (const gate of gates) if (gate !== 'hands-clear') this.gate(gate)
     if (isLive && !this.state.hands.asked) this.#add(turnControl(this.state, true))
   }

@@ -1,7 +1,7 @@
 import { availableParallelism } from 'node:os'
-import { Worker } from 'node:worker_threads'
 import { KINDS, type Kind } from '#core/knowledge/vocabulary'
 import { HARDNESS, type Hardness } from '#core/practice/case-code'
+import { runAll } from '../run-all'
 import type { Row, Task } from './worker'
 
 const LEARNERS: readonly Task['learner'][] = ['lamp', 'book', 'chance']
@@ -26,7 +26,7 @@ export async function runBench({
       learner: LEARNERS[at % LEARNERS.length] as Task['learner'],
     }
   })
-  const rows = await runAll(tasks, workerFile)
+  const rows = await runAll<Task, Row>(tasks, workerFile)
   console.log(
     `${rows.length} practice runs, seeds from ${seed}; ${rows.filter((row) => !row.isEnded).length} without an end\n`,
   )
@@ -77,23 +77,4 @@ function line(learner: string, rows: readonly Row[]): string {
     (100 * marks).toFixed(0).padStart(9),
   ]
   return `${learner.padEnd(9)}${figures.join('')}`
-}
-
-async function runAll(tasks: readonly Task[], workerFile: URL): Promise<Row[]> {
-  const count = Math.max(1, availableParallelism())
-  const rows: Row[] = []
-  await Promise.all(
-    Array.from(
-      { length: count },
-      (_, index) =>
-        new Promise<void>((resolve, reject) => {
-          const own = tasks.filter((_task, at) => at % count === index)
-          const worker = new Worker(workerFile, { workerData: { tasks: own } })
-          worker.on('message', (row: Row) => rows.push(row))
-          worker.once('error', reject)
-          worker.once('exit', () => resolve())
-        }),
-    ),
-  )
-  return rows
 }

@@ -1,7 +1,7 @@
 import { availableParallelism } from 'node:os'
-import { Worker } from 'node:worker_threads'
 import type { Fault, Kind } from '#core/knowledge/vocabulary'
 import { isSign, SIGN_LIMITS } from '#core/sound/bearing-signs'
+import { runAll } from '../run-all'
 import type { Row, Task } from './worker'
 
 /** Machines that stand where a telephone can be held to them. */
@@ -36,7 +36,7 @@ export async function runBench({
     fault: at % 2 === 0 ? 'bearings-worn' : (OTHERS[Math.floor(at / 2) % OTHERS.length] as Fault),
     noises: NOISES,
   }))
-  const rows = await runAll(tasks, workerFile)
+  const rows = await runAll<Task, Row>(tasks, workerFile)
   console.log(`${sounds} virtual machines, each recorded at ${NOISES.length} noises, seeds from ${seed}\n`)
   console.log('Bearings. Of the damaged: place right, wrong place, said to have no blows, cannot tell.')
   console.log('Of the others: said to have blows, no blows, cannot tell. Per cent.\n')
@@ -104,24 +104,4 @@ function waterLine(fault: Fault, noise: number, rows: readonly Row[]): string {
   const words = ['crackle', 'gulps', 'steady', 'cannot-tell'] as const
   const shares = words.map((word) => share(own, ({ water }) => water === word))
   return `${fault.padEnd(18)}${String(noise).padEnd(8)}${shares.join('')}`
-}
-
-async function runAll(tasks: readonly Task[], workerFile: URL): Promise<Row[]> {
-  const count = Math.max(1, availableParallelism())
-  const rows: Row[] = []
-  await Promise.all(
-    Array.from(
-      { length: count },
-      (_, index) =>
-        new Promise<void>((resolve, reject) => {
-          const worker = new Worker(workerFile, {
-            workerData: { tasks: tasks.filter((_task, at) => at % count === index) },
-          })
-          worker.on('message', (row: Row) => rows.push(row))
-          worker.once('error', reject)
-          worker.once('exit', () => resolve())
-        }),
-    ),
-  )
-  return rows
 }

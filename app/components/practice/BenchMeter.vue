@@ -100,7 +100,7 @@ const words = computed(() => `${shown.value.figure} ${shown.value.unit}${isStead
       />
     </g>
     <text v-if="shows.is === 'shorted-can'" x="172" y="446" class="span">something of a few ohms lies beside it</text>
-    <text v-if="testVolts && shows.is !== 'nothing'" x="24" y="590" class="warn">{{ testVolts }} V on the leads</text>
+    <text v-if="testVolts && shows.is !== 'nothing'" x="352" y="544" class="warn">{{ testVolts }} V on the leads</text>
     <circle cx="342" cy="418" r="10" class="socket" /><text x="310" y="423" class="socket-name">A</text>
     <circle cx="342" cy="366" r="10" class="socket" /><text x="310" y="371" class="socket-name">B</text>
     <path :d="`M${CENTRE[0] - 118} ${CENTRE[1]}A118 106 0 0 0 ${CENTRE[0] + 118} ${CENTRE[1]}`" class="arc" />

@@ -237,7 +237,9 @@ export const CHECKS = {
     gates: ['wet-end-open', 'guards-on', 'power-on'],
     minutes: 6,
     tool: 'Wet end off; one short run',
-    caution: 'Motor strapped down, shaft guarded, one short run.',
+    caution:
+      'Power off, proved dead and the pressure let down before the wet end comes away. ' +
+      'Then: motor strapped down, shaft guarded, one short run.',
   },
   'bearing-sound': {
     label: 'bearings, recorded',

@@ -91,6 +91,28 @@ const BREAKER = {
   ],
 } as const satisfies { box: BenchBox; terminals: readonly Terminal[] }
 
+/** What stands in sight of a motor that no pressure switch turns on, and the motor behind it. */
+const BEHIND_DISCONNECT = {
+  boxes: [{ label: 'disconnect', at: [244, 44], size: [104, 176] }, ...OPEN_MOTOR.boxes],
+  wires: [
+    { path: 'M190 84H268M162 180H268', kind: 'hot' },
+    { path: 'M326 84H400M326 180H400', kind: 'hot' },
+    { path: 'M57 220V300H430V284', kind: 'ground' },
+    ...OPEN_MOTOR.wires,
+  ],
+  symbols: [
+    { is: 'contact', label: '', at: [176, 84], part: 'timer' },
+    { is: 'contact', label: '', at: [300, 84], part: 'breaker' },
+    { is: 'contact', label: '', at: [300, 180], part: 'breaker' },
+    ...OPEN_MOTOR.symbols,
+  ],
+  terminals: [
+    { node: 't1', label: 'disconnect, line 1', at: [268, 84] },
+    { node: 't2', label: 'disconnect, line 2', at: [268, 180] },
+    ...OPEN_MOTOR.terminals,
+  ],
+} as const satisfies Pick<BenchView, 'boxes' | 'wires' | 'symbols' | 'terminals'>
+
 /** The pressure switch of a house, between breaker and pump. */
 const PRESSURE_SWITCH = {
   box: { label: 'pressure switch', at: [134, 44], size: [130, 176], part: 'pressure-switch' },
@@ -116,31 +138,13 @@ export const BENCH_VIEWS: readonly BenchView[] = [
     kinds: ['pool', 'booster'],
     title: 'breaker, timer, disconnect, motor',
     control: 'disconnect',
-    boxes: [
-      BREAKER.box,
-      { label: 'timer', at: [134, 44], size: [86, 176], part: 'timer' },
-      { label: 'disconnect', at: [244, 44], size: [104, 176] },
-      ...OPEN_MOTOR.boxes,
-    ],
-    wires: [
-      ...TWO_LINES,
-      { path: 'M190 84H268M162 180H268', kind: 'hot' },
-      { path: 'M326 84H400M326 180H400', kind: 'hot' },
-      { path: 'M57 220V300H430V284', kind: 'ground' },
-      ...OPEN_MOTOR.wires,
-    ],
-    symbols: [
-      { is: 'contact', label: '', at: [176, 84], part: 'timer' },
-      { is: 'contact', label: '', at: [300, 84], part: 'breaker' },
-      { is: 'contact', label: '', at: [300, 180], part: 'breaker' },
-      ...OPEN_MOTOR.symbols,
-    ],
+    boxes: [BREAKER.box, { label: 'timer', at: [134, 44], size: [86, 176], part: 'timer' }, ...BEHIND_DISCONNECT.boxes],
+    wires: [...TWO_LINES, ...BEHIND_DISCONNECT.wires],
+    symbols: BEHIND_DISCONNECT.symbols,
     terminals: [
       ...BREAKER.terminals,
       { node: 'c1', label: 'timer, line side', at: [150, 132] },
-      { node: 't1', label: 'disconnect, line 1', at: [268, 84] },
-      { node: 't2', label: 'disconnect, line 2', at: [268, 180] },
-      ...OPEN_MOTOR.terminals,
+      ...BEHIND_DISCONNECT.terminals,
     ],
     jaws: [
       { id: 'jaw-one', label: 'round one line', at: [360, 84] },
@@ -154,29 +158,15 @@ export const BENCH_VIEWS: readonly BenchView[] = [
     boxes: [
       { label: 'outlet', at: [14, 44], size: [86, 176], part: 'outlet' },
       { label: 'control', at: [134, 44], size: [86, 176], part: 'timer' },
-      { label: 'disconnect', at: [244, 44], size: [104, 176] },
-      ...OPEN_MOTOR.boxes,
+      ...BEHIND_DISCONNECT.boxes,
     ],
-    wires: [
-      { path: 'M72 84H162M72 180H268', kind: 'hot' },
-      { path: 'M190 84H268', kind: 'hot' },
-      { path: 'M326 84H400M326 180H400', kind: 'hot' },
-      { path: 'M57 220V300H430V284', kind: 'ground' },
-      ...OPEN_MOTOR.wires,
-    ],
-    symbols: [
-      { is: 'contact', label: '', at: [176, 84], part: 'timer' },
-      { is: 'contact', label: '', at: [300, 84], part: 'breaker' },
-      { is: 'contact', label: '', at: [300, 180], part: 'breaker' },
-      ...OPEN_MOTOR.symbols,
-    ],
+    wires: [...TWO_LINES, ...BEHIND_DISCONNECT.wires],
+    symbols: BEHIND_DISCONNECT.symbols,
     terminals: [
       { node: 'o1', label: 'outlet, one slot', at: [72, 84] },
       { node: 'o2', label: 'outlet, the other', at: [72, 180] },
       { node: 'c1', label: 'control, line side', at: [150, 132] },
-      { node: 't1', label: 'disconnect, line 1', at: [268, 84] },
-      { node: 't2', label: 'disconnect, line 2', at: [268, 180] },
-      ...OPEN_MOTOR.terminals,
+      ...BEHIND_DISCONNECT.terminals,
     ],
     jaws: [
       { id: 'jaw-one', label: 'round one line', at: [360, 84] },

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { BenchHand, byLamp, learn } from '../../bench/practice/learners'
-import type { Harm } from '../knowledge/practice/harms'
-import type { Kind } from '../knowledge/vocabulary'
-import { US_READER } from '../quantity/sentence'
-import { afterwardsOf } from './afterwards'
-import { byHand, onBench, part, probe, turnControl } from './acting'
-import { foldTry, harmsIn } from './fold-try'
-import { practiceCase, type PracticeCase } from './practice-case'
+import type { Harm } from '#core/knowledge/practice/harms'
+import type { Kind } from '#core/knowledge/vocabulary'
+import { US_READER } from '#core/quantity/sentence'
+import { afterwardsOf } from '#core/practice/afterwards'
+import { byHand, onBench, part, probe, turnControl } from '#core/practice/acting'
+import { foldTry, harmsIn } from '#core/practice/fold-try'
+import { practiceCase, type PracticeCase } from '#core/practice/practice-case'
 
 /** A case of a kind in which just this is wrong. */
 function caseWith(kind: Kind, fault: string, motorType?: string): PracticeCase {

@@ -4,10 +4,10 @@ import { motorHas } from '#core/diagnosis/model'
 import { benchViewOf, type BenchNeeds } from '#core/knowledge/electrical/bench-views'
 import { placesFor } from '#core/virtual/bench/places'
 import type { OnBench } from '#core/practice/acting'
+import { putLead, takeOff, turnDial, type Lead } from '#core/virtual/bench/leads'
 import type { Dial } from '#core/virtual/bench/meter'
 import { usePractice } from '~/stores/practice'
 
-export type Lead = 'a' | 'b'
 /** A figure is steady once it has stood for so many looks, so far apart, milliseconds. */
 const LOOKS = 3
 const BETWEEN = 260
@@ -37,30 +37,14 @@ export function useBench(lit: () => Asked | undefined) {
     return asked && machine.value ? placesFor(asked, machine.value) : undefined
   })
 
-  function setDial(dial: Dial): void {
-    const { a, b } = practice.probing
-    const keeps = (id: string | undefined) => id !== undefined && id.startsWith('jaw') === (dial === 'amps')
-    practice.probing = { dial, ...(keeps(a) ? { a } : {}), ...(keeps(b) ? { b } : {}) }
+  const setDial = (dial: Dial) => {
+    practice.probing = turnDial(practice.probing, dial)
   }
-  /** The first lead that is free goes there; one that is there already comes off. */
-  function put(id: string, lead?: Lead): void {
-    const { dial, a, b } = practice.probing
-    const isJaw = id.startsWith('jaw')
-    if (isJaw) practice.probing = { ...practice.probing, dial: 'amps', a: a === id ? undefined : id, b: undefined }
-    else if (lead === undefined && (a === id || b === id))
-      practice.probing = { dial, a: a === id ? undefined : a, b: b === id ? undefined : b }
-    else {
-      const which = lead ?? (a === undefined || a.startsWith('jaw') ? 'a' : b === undefined ? 'b' : 'a')
-      const moved = { dial: isClamp.value ? ('volts' as const) : dial, a: a?.startsWith('jaw') ? undefined : a, b }
-      practice.probing = {
-        ...moved,
-        [which]: id,
-        ...(moved[which === 'a' ? 'b' : 'a'] === id ? { [which === 'a' ? 'b' : 'a']: undefined } : {}),
-      }
-    }
+  const put = (place: string, lead?: Lead) => {
+    practice.probing = putLead(practice.probing, place, lead)
   }
-  const takeOff = (lead: Lead) => {
-    practice.probing = { ...practice.probing, [lead]: undefined }
+  const takeLeadOff = (lead: Lead) => {
+    practice.probing = takeOff(practice.probing, lead)
   }
   function togglePeak(): void {
     practice.probing = { ...practice.probing, peak: !practice.probing.peak }
@@ -114,7 +98,7 @@ export function useBench(lit: () => Asked | undefined) {
     litPlaces,
     setDial,
     put,
-    takeOff,
+    takeLeadOff,
     togglePeak,
     display,
     stood,

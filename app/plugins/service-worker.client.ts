@@ -36,7 +36,7 @@ export default defineNuxtPlugin(() => {
     let soon: ReturnType<typeof setTimeout> | undefined
     let wish: AbortController | undefined
     const router = useRouter()
-    const isInVisit = () => router.currentRoute.value.path.startsWith('/visits/')
+    const isInVisit = () => /^\/(visits|practice)\/./.test(router.currentRoute.value.path)
     /** Takes the newer one once no tab is in a visit; given up when somebody enters one here first. */
     async function takeWhenFree(): Promise<void> {
       if (!isWaiting.value || isInVisit()) return

@@ -105,7 +105,7 @@ export const usePractice = defineStore('practice', () => {
     if (!read) throw new RangeError(`${code} is no case`)
     const of = await useLooker().draw(read)
     const drawn = practiceOf(of)
-    const number = actsOf(await store.all(), 'begun').length + 1
+    const number = Math.max(0, ...actsOf(await store.all(), 'begun').map(({ body }) => body.number)) + 1
     const id = uuidv7()
     reset(id)
     practice.value = drawn

@@ -230,6 +230,8 @@ function harmOfGate(state: TryState, gate: Gate): Harm[] {
   const { visit } = state
   const held = (each: Gate) => visit.gates.has(each)
   if (gate === 'power-on') return poweredUp(state)
+  // Zeros that were written while it is live were read off nothing.
+  if (gate === 'proved-dead') return state.hands.power && !state.hands.tripped ? ['not-read'] : []
   if (gate === 'wet-end-open' || gate === 'pulled') {
     const harms = handsInside(state, ['power-off', 'proved-dead'])
     const isSump = visit.pump.kind === 'sump'

@@ -121,7 +121,7 @@ test(
 )
 
 test(
-  'the office reads what is done at the pump and does not write it; a learner has the workings alone',
+  'the office reads what is done at the pump and does not write it; a learner has workings and practice alone',
   { tag: '@desk' },
   async ({ page, browser, shop }) => {
     await fixClock(page)
@@ -143,7 +143,14 @@ test(
     const bench = await learner.newPage()
     await bench.goto(shop.url)
     await expect(bench).toHaveURL(`${shop.url}/workings`)
-    await expect(bench.getByRole('navigation', { name: 'places' }).getByRole('link')).toHaveText(['Workings'])
+    await expect(bench.getByRole('navigation', { name: 'places' }).getByRole('link')).toHaveText([
+      'Workings',
+      'Practice',
+    ])
+    // Whoever may not see the shop’s rates practises with the usual ones.
+    await bench.goto(`${shop.url}/practice/case/sump.one.1`)
+    await bench.getByTestId('begin-case').click()
+    await expect(bench.getByTestId('practice-spent')).toContainText('65')
     await office.close()
     await learner.close()
   },

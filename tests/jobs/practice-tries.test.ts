@@ -117,7 +117,10 @@ describe('a figure', () => {
     expect(hand.state.minutes).toBe(before)
     expect(harmsOf(hand)).toEqual([])
   })
-  it('that nobody read is written down as that', () => {
+  it('that nobody read is written down as that, zeros of a line that is live among them', () => {
+    const live = new BenchHand(seal())
+    live.gate('proved-dead')
+    expect(harmsOf(live)).toEqual(['not-read'])
     const hand = new BenchHand(seal())
     hand.write('finding', { check: 'running-current', value: 9.4, unit: 'A', stage: 'test' })
     expect(harmsOf(hand)).toEqual(['not-read'])

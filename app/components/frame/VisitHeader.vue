@@ -34,10 +34,7 @@ const off = computed(() => since(state.value.gates.get('power-off')?.at))
     <OutboxBanner />
     <div class="flex min-h-[52px] items-center gap-x-5 px-5 max-sm:gap-x-3 max-sm:px-3">
       <NuxtLink to="/" aria-label="to the Day" class="inline-flex min-h-12 items-center"><LampLogo /></NuxtLink>
-      <h1
-        class="max-w-[27rem] shrink-0 truncate text-[1.1rem] max-[900px]:min-w-0 max-[900px]:shrink"
-        :title="`${state.machine.name}, ${state.customer.name}`"
-      >
+      <h1 class="max-w-[27rem] min-w-0 truncate text-[1.1rem]" :title="`${state.machine.name}, ${state.customer.name}`">
         {{ state.machine.name }}, {{ state.customer.name }}
       </h1>
       <p class="min-w-0 flex-1 truncate text-slate max-xl:hidden" :title="words">{{ words }}</p>

@@ -23,7 +23,7 @@ const off = computed(() => {
       <NuxtLink to="/practice" aria-label="to practice" class="inline-flex min-h-12 items-center"
         ><LampLogo
       /></NuxtLink>
-      <h1 class="max-w-[27rem] shrink-0 truncate text-[1.1rem] max-[900px]:min-w-0 max-[900px]:shrink" :title="title">
+      <h1 class="max-w-[27rem] min-w-0 truncate text-[1.1rem]" :title="title">
         {{ title }}
       </h1>
       <p class="min-w-0 flex-1 truncate max-lg:hidden" :title="words">{{ words }}</p>

@@ -5,7 +5,6 @@ import type { Asked } from '#core/diagnosis/finding'
 import {
   byHand,
   closedByPlan,
-  findingOf,
   isPlainStep,
   onBench,
   part,
@@ -18,6 +17,7 @@ import {
 import { readCode } from '#core/practice/case-code'
 import { foldTry, type TryState } from '#core/practice/fold-try'
 import { openingOf } from '#core/practice/opening'
+import { findingOf } from '#core/practice/readings'
 import { practiceOf, type PracticeCase } from '#core/practice/practice-case'
 import { instantAfter, practiceNow, type Running } from '#core/practice/practice-clock'
 import { actsOf, draft, type LampHelp, type PracticeShop, type TryDraft, type TryLine } from '#core/practice/try'

@@ -1,5 +1,6 @@
 import { HARDNESS, readCode } from '#core/practice/case-code'
 import { actsOf, type TryLine } from '#core/practice/try'
+import { groupedBy } from '#core/quantity/grouped'
 import { KINDS } from '#core/knowledge/vocabulary'
 import type { KeptTryLine } from './practice-store'
 
@@ -16,9 +17,9 @@ export interface KeptTry {
 
 /** The tries of a device, the newest first. */
 export function keptTries(lines: readonly KeptTryLine[]): KeptTry[] {
-  const byTry = new Map<string, KeptTryLine[]>()
-  for (const line of lines) byTry.set(line.tryId, [...(byTry.get(line.tryId) ?? []), line])
-  return [...byTry].flatMap(([id, own]) => keptTry(id, own)).sort((a, b) => b.at - a.at)
+  return [...groupedBy(lines, ({ tryId }) => tryId)]
+    .flatMap(([id, own]) => keptTry(id, own))
+    .sort((a, b) => b.at - a.at)
 }
 
 function keptTry(id: string, lines: readonly TryLine[]): KeptTry[] {
@@ -39,3 +40,6 @@ function keptTry(id: string, lines: readonly TryLine[]): KeptTry[] {
     },
   ]
 }
+
+/** The address under which anybody comes to the pump of a code. */
+export const caseLink = (code: string): string => `${location.origin}/practice/case/${code}`

@@ -4,15 +4,11 @@ import { readCode, type CaseCode } from '#core/practice/case-code'
 import { foldTry } from '#core/practice/fold-try'
 import { drawPractice, practiceOf, type PracticeData } from '#core/practice/practice-case'
 import { actsOf, type TryLine } from '#core/practice/try'
-import { USUAL_INSIDE } from '#core/knowledge/mechanical/bearing-insides'
 import { chance } from '#core/quantity/random'
 import type { Reader } from '#core/quantity/sentence'
 import { writeWav } from '#core/sound/recording'
 import type { VirtualMachine } from '#core/virtual/machine'
-import { virtualSound } from '#core/virtual/sound'
-
-/** As a telephone held to it in a quiet place would record it. */
-const RECORDED = { hertz: 16_000, seconds: 5, noise: 0.01, vanes: 5 } as const
+import { quietRecording } from '#core/virtual/sound'
 
 const looker = {
   /** What a try was, with the lamp’s way and the best one beside it; undefined where nothing has begun it. */
@@ -28,10 +24,7 @@ const looker = {
 
   /** What a machine sounds like as it stands, as a recording: silent where nothing runs. */
   sound(machine: VirtualMachine, seed: number): Uint8Array<ArrayBuffer> {
-    const dice = chance(seed)
-    const place = dice.pick(['outer', 'inner', 'ball'] as const)
-    const values = virtualSound(machine, { ...RECORDED, bearing: USUAL_INSIDE, place }, dice)
-    return writeWav({ hertz: RECORDED.hertz, values })
+    return writeWav(quietRecording(machine, chance(seed)))
   },
 
   /**

@@ -11,6 +11,7 @@ import { actionCost, cureChance, partsPrice } from '#core/diagnosis/loss'
 import { answer } from '#core/virtual/answer'
 import { chance, type Chance } from '#core/quantity/random'
 import type { VirtualCase } from '#core/practice/cases'
+import { inPlace } from '#core/practice/offered'
 import { BOOK_ORDER, SYMPTOM_ORDERS } from './symptom-orders'
 import { unsafeActs } from './unsafe-acts'
 import { VisitClock } from '#core/practice/visit-clock'
@@ -101,7 +102,7 @@ function outcomeOf(
 const modelOf = ({ pump, alreadyReplaced }: VirtualCase) => buildModel(pump, alreadyReplaced)
 
 /** Repairs of a machine in its place that hang on no reading. */
-const offered = ({ actions }: DiagnosisModel) => actions.filter(({ onlyAfter, standings }) => !onlyAfter && !standings)
+const offered = ({ actions }: DiagnosisModel) => actions.filter(inPlace)
 
 /**
  * Parts of a repair beyond those of the repair with least parts that cures what is wrong; all of them where it does not

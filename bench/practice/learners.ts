@@ -3,9 +3,11 @@ import { gatesFor } from '#core/diagnosis/gates'
 import { buildModel } from '#core/diagnosis/model'
 import { SAFETY } from '#core/knowledge/checks/safety'
 import type { Gate } from '#core/knowledge/vocabulary'
-import { byHand, closedByPlan, findingOf, part, probe, turnControl, writing } from '#core/practice/acting'
+import { byHand, closedByPlan, part, probe, turnControl, writing } from '#core/practice/acting'
 import { isOfBench } from '#core/practice/by-hand'
 import { foldTry, type TryState } from '#core/practice/fold-try'
+import { inPlace } from '#core/practice/offered'
+import { findingOf } from '#core/practice/readings'
 import { openingOf } from '#core/practice/opening'
 import type { PracticeCase, PracticeData } from '#core/practice/practice-case'
 import { instantAfter } from '#core/practice/practice-clock'
@@ -194,8 +196,7 @@ export const byChance: Choosing = (hand, dice) => {
   if (made < since && left.length > 0) return { check: dice.pick(left) }
   const tried = new Set([...visit.rounds.flatMap(({ jobs }) => jobs)])
   const actions = buildModel(visit.pump).actions.filter(
-    ({ id, standings, onlyAfter, onlyUnderWarranty }) =>
-      !standings && !onlyAfter && !onlyUnderWarranty && !tried.has(id),
+    (action) => inPlace(action) && !action.onlyUnderWarranty && !tried.has(action.id),
   )
   return actions.length > 0 ? { repair: dice.pick(actions).id } : undefined
 }

@@ -1,4 +1,4 @@
-import { checkKey, type Asked, type Finding } from '../diagnosis/finding'
+import { checkKey, type Asked } from '../diagnosis/finding'
 import { judgeFinding } from '../diagnosis/judge-finding'
 import { accessGateOf, gateMinutes, gatesFor } from '../diagnosis/gates'
 import type { Verdict } from '../judgement/judgement'
@@ -16,7 +16,8 @@ import { turnedBy } from '../visit/fold-work'
 import { repairOf } from '../visit/job'
 import type { TryState } from './fold-try'
 import type { PracticeCase } from './practice-case'
-import { draft, type TryActs, type TryDraft } from './try'
+import { findingOf, type Reading } from './readings'
+import { draft, type TryDraft } from './try'
 
 /** What came of an act: lines to write, or why it cannot be done. */
 export type Acted = { drafts: TryDraft[]; refused?: undefined } | { refused: string; drafts?: undefined }
@@ -46,7 +47,7 @@ export function byHand(practice: PracticeCase, state: TryState, question: Questi
   if (gates.includes(access) && !held(access))
     return { refused: access === 'pulled' ? 'It is down in its water: pull it first.' : 'It is closed: open it first.' }
   if (gates.includes('power-on') && !AT_SUPPLY.has(question.check)) {
-    const why = whyStill(state)
+    const why = whyStill(state, gates.includes(access))
     if (why) return { refused: why }
   }
   const harms = handsInside(state, gates)
@@ -62,11 +63,15 @@ export function byHand(practice: PracticeCase, state: TryState, question: Questi
   }
 }
 
-/** Why nothing turns that could be listened to or read while it runs. */
-function whyStill({ hands, visit }: TryState): string | undefined {
+/**
+ * Why nothing turns that could be listened to or read while it runs.
+ *
+ * @param isOpened it is run opened up, on purpose
+ */
+function whyStill({ hands, visit }: TryState, isOpened: boolean): string | undefined {
   if (!hands.power) return 'The power is off: nothing runs.'
   if (hands.tripped) return 'The supply has let go: nothing runs until it is reset.'
-  if (visit.gates.has(accessGateOf(visit.pump.kind))) return 'It is open: close it before it runs.'
+  if (!isOpened && visit.gates.has(accessGateOf(visit.pump.kind))) return 'It is open: close it before it runs.'
   return hands.asked ? undefined : 'It is turned off at its own control.'
 }
 
@@ -124,7 +129,7 @@ export function probe(practice: PracticeCase, state: TryState, probing: Probing,
 }
 
 /** The reading that the lit check asks for, else the likeliest. */
-export function readFor(reads: readonly BenchRead[], lit?: Asked): BenchRead | undefined {
+function readFor(reads: readonly BenchRead[], lit?: Asked): BenchRead | undefined {
   const key = lit && checkKey(lit)
   return (
     reads.find(({ question }) => checkKey(question as Asked) === key) ??
@@ -269,7 +274,10 @@ function poweredUp({ visit, reads, hands }: TryState): Harm[] {
   if ((hands.tripped || told || letGo) && !isReadSince && !isMended) harms.push('power-after-trip')
   if (isFailed && !isMendedSince(insulation.at)) harms.push('power-grounded')
   if (shaft?.body.answer.outcome === 'seized' && !isMendedSince(shaft.at)) harms.push('power-seized')
-  if (visit.gates.has(accessGateOf(visit.pump.kind))) harms.push('power-open')
+  const access = accessGateOf(visit.pump.kind)
+  const isOpen = visit.gates.has(access)
+  // A motor without its wet end is run alone for a moment, its shaft guarded: nothing else is run opened up.
+  if (isOpen && !(access === 'wet-end-open' && visit.gates.has('guards-on'))) harms.push('power-open')
   const turnedAt = (gate: Gate) =>
     visit.entries.findLastIndex((entry) => entry.kind === 'gate' && entry.body.gate === gate && entry.body.shut)
   // The way back of a repair fills it again before its power is on.
@@ -277,7 +285,7 @@ function poweredUp({ visit, reads, hands }: TryState): Harm[] {
     turnedAt('primed'),
     visit.entries.findLastIndex((entry) => entry.kind === 'step' && entry.body.step.startsWith('back:')),
   )
-  if (turnedAt('wet-end-open') > filledAt && !UNPRIMED.has(visit.pump.kind)) harms.push('run-dry')
+  if (!isOpen && turnedAt('wet-end-open') > filledAt && !UNPRIMED.has(visit.pump.kind)) harms.push('run-dry')
   return harms
 
   // What was replaced since is no longer what was read.
@@ -287,15 +295,6 @@ function poweredUp({ visit, reads, hands }: TryState): Harm[] {
 }
 
 /** What a reading says of this machine. */
-export function verdictOf({ pump, plate }: TryState['visit'], { question, answer: told }: Reading): Verdict {
+function verdictOf({ pump, plate }: TryState['visit'], { question, answer: told }: Reading): Verdict {
   return judgeFinding(findingOf({ question, answer: told }), { pump, plate, findings: [] }).verdict
-}
-
-type Reading = Pick<TryActs['read'], 'question' | 'answer'>
-
-/** A reading as a line of the visit holds it. */
-export function findingOf({ question, answer: told }: Reading): Finding {
-  const unit = checkInfo(question.check)?.unit
-  const finding = { ...question, ...told, ...(unit ? { unit } : {}) } as Finding
-  return Object.fromEntries(Object.entries(finding).filter(([, value]) => value !== undefined)) as unknown as Finding
 }

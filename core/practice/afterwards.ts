@@ -3,7 +3,6 @@ import { faultLabel } from '../diagnosis/words/fault-label'
 import { harmInfo, HARMS, type Harm, type Idea } from '../knowledge/practice/harms'
 import { IDEA_INFO } from '../knowledge/practice/ideas'
 import type { Reader } from '../quantity/sentence'
-import { OUTSIDE } from '../virtual/outside'
 import { harmsIn, type TryState } from './fold-try'
 import { hindsightWay, rightRepairs } from './hindsight'
 import { lampWay } from './lamp-way'
@@ -99,7 +98,7 @@ export function afterwardsOf(
   const wrong = own.find(({ key, isNeedless }) => key.startsWith('job:') && isNeedless)
   const leftAt = Math.min(unsafe[0]?.minute ?? Infinity, wrong ? wrong.at - wrong.minutes : Infinity)
   return {
-    was: practice.outside ? [outsideLabel(practice.outside)] : practice.faults.map(faultLabel),
+    was: practice.outside ? [practice.outside] : practice.faults.map(faultLabel),
     isFound: state.left.length === 0 && state.broken.length === 0,
     isGivenUp: state.ended?.body.how === 'given-up',
     rows,
@@ -117,14 +116,13 @@ export function afterwardsOf(
   }
 }
 
-const outsideLabel = (id: string): string => OUTSIDE.find((each) => each.id === id)?.id ?? id
-
 function arrived(way: Way): Way {
   const first: WayStep = { key: ARRIVING, title: 'call, prepare', told: '', minutes: ARRIVING_MINUTES }
   return { ...way, steps: [first, ...way.steps], minutes: way.minutes + ARRIVING_MINUTES }
 }
 
-const isOnWay = ({ steps }: Pick<Way, 'steps'>, { key }: WayStep): boolean => steps.some((step) => step.key === key)
+const isOnWay = ({ steps }: Pick<Way, 'steps'>, { key }: Pick<WayStep, 'key'>): boolean =>
+  steps.some((step) => step.key === key)
 
 /** Checks of the best way that were not made before somebody repaired on a guess, or the wrong thing. */
 function missedOf(own: readonly OwnStep[], best: Way): WayStep[] {

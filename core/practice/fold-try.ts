@@ -2,7 +2,7 @@ import { partsPrice } from '../diagnosis/loss'
 import { KIND_KNOWLEDGE } from '../knowledge/faults/kinds'
 import type { ActionRow } from '../knowledge/faults/model-types'
 import { harmInfo, type Harm } from '../knowledge/practice/harms'
-import { CAN_IN_REACH, GATES, type Fault, type Gate } from '../knowledge/vocabulary'
+import { CAN_IN_REACH, type Fault } from '../knowledge/vocabulary'
 import { MOTOR_HAS } from '../motor/nameplate'
 import { sumOfCents, cents } from '../quantity/money'
 import { AS_FOUND, handsByGates, type Hands, type Parted } from '../virtual/bench/hands'
@@ -144,10 +144,9 @@ function canBreak({ kind, motorType }: VirtualMachine, fault: Fault): boolean {
   return known && motorHas(motorType, FAULT_TRAITS[fault].needs)
 }
 
-/** How the machine stands under the hands: gates as they were turned, what was parted, whether it has let go. */
+/** How the machine stands under the hands: its gates, what was parted, whether it has let go, what a can holds. */
 function handsOf({ machine }: PracticeCase, lines: readonly TryLine[], visit: VisitState): Hands {
   const live = new Set(liveEntries(visit.entries).map(({ id }) => id))
-  const gates = new Set<Gate>()
   const parted = new Set<Parted>()
   let [asked, tripped, charged, hadPower] = [AS_FOUND.asked, AS_FOUND.tripped, AS_FOUND.charged, true]
   const holds = CAN_IN_REACH.includes(machine.kind) && hasCan(machine)
@@ -159,17 +158,12 @@ function handsOf({ machine }: PracticeCase, lines: readonly TryLine[], visit: Vi
       else parted.delete(line.body.what)
     } else if (line.act === 'wrote' && live.has(line.body.entry.id)) turn(line.body.entry)
   }
-  return handsByGates({ ...AS_FOUND, asked, tripped, charged, parted }, gates)
+  return handsByGates({ ...AS_FOUND, asked, tripped, charged, parted }, new Set(visit.gates.keys()))
 
   function turn(entry: Entry): void {
     const turned = turnedBy(entry)
     if (!turned) return
     const { gate, shut } = turned.body
-    gates.delete(gate)
-    if (shut) {
-      for (const undone of GATES[gate].undoes ?? []) gates.delete(undone)
-      gates.add(gate)
-    }
     if (gate === 'power-on' && shut) [tripped, hadPower] = [false, true]
     // Taken off again, or off at last: what the can held stays in it until somebody bleeds it.
     if (gate === 'power-off' && shut) [charged, hadPower] = [holds && hadPower, false]

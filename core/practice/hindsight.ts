@@ -1,19 +1,17 @@
 import { actionCost, actionMinutes, cureChance } from '../diagnosis/loss'
-import { checkKey, pickAsked, type Finding } from '../diagnosis/finding'
+import { checkKey, type Finding } from '../diagnosis/finding'
 import { accessGateOf } from '../diagnosis/gates'
 import { infer } from '../diagnosis/inference'
 import { buildModel, type DiagnosisModel } from '../diagnosis/model'
-import { checkInfo, isAsked } from '../knowledge/checks/checks'
 import type { ActionRow } from '../knowledge/faults/model-types'
 import { wholeRates } from '../knowledge/shop/rates'
-import { chance } from '../quantity/random'
 import type { Reader } from '../quantity/sentence'
-import { answer } from '../virtual/answer'
 import type { Shop } from '../visit/shop'
-import { findingOf } from './acting'
 import { spentOn } from './fold-try'
 import { jobStep, PROVING_MINUTES, provingStep } from './lamp-way'
+import { inPlace } from './offered'
 import type { PracticeCase } from './practice-case'
+import { everyReading, findingOf } from './readings'
 import { VisitClock } from './visit-clock'
 import { readStep, type Way, type WayStep } from './way'
 
@@ -27,7 +25,7 @@ const WORTH = 0.01
 export function rightRepairs(model: DiagnosisModel, practice: PracticeCase, shop: Shop): ActionRow[] {
   const rates = wholeRates(shop.rates)
   const offered = model.actions
-    .filter(({ standings, onlyAfter, onlyUnderWarranty }) => !standings && !onlyAfter && !onlyUnderWarranty)
+    .filter((action) => inPlace(action) && !action.onlyUnderWarranty)
     .sort((a, b) => actionCost(a, practice.pump, rates) - actionCost(b, practice.pump, rates))
   const curing = (faults: readonly string[]) =>
     offered.find(({ cures }) => faults.every((fault) => (cures as readonly string[]).includes(fault)))
@@ -51,13 +49,10 @@ export function hindsightWay(practice: PracticeCase, shop: Shop, reader: Reader)
   const cures = repairs.flatMap((repair) => repair.cures)
   const believed = (findings: readonly Finding[]) =>
     cureChance(model.hypotheses, infer(model, { complaints, findings: [...findings] }).probabilities, cures)
-  const could = model.checks.flatMap((check) => {
-    const question = pickAsked(check)
-    const info = checkInfo(question.check)
-    if (!info || !isAsked(info) || check.standings) return []
-    const told = answer(practice.machine, question, chance((practice.seed + 977) >>> 0), 0)
-    return [{ question, told, finding: findingOf({ question, answer: told }) }]
-  })
+  const could = everyReading(model, practice.machine, practice.seed + 977).map((reading) => ({
+    ...reading,
+    finding: findingOf(reading),
+  }))
   let clock = new VisitClock(pump)
   const made: Finding[] = []
   const steps: WayStep[] = []
@@ -74,14 +69,7 @@ export function hindsightWay(practice: PracticeCase, shop: Shop, reader: Reader)
     }
     if (!best) break
     made.push(best.each.finding)
-    steps.push(
-      readStep(
-        { question: best.each.question, answer: best.each.told },
-        best.after.minutes - clock.minutes,
-        pump,
-        reader,
-      ),
-    )
+    steps.push(readStep(best.each, best.after.minutes - clock.minutes, pump, reader))
     clock = best.after
     belief = best.belief
   }

@@ -7,7 +7,7 @@ import type { Part } from '../knowledge/vocabulary'
 import { chance } from '../quantity/random'
 import type { Reader } from '../quantity/sentence'
 import { answer } from '../virtual/answer'
-import { findingOf } from './acting'
+import { findingOf } from './readings'
 import { actionOf, spentOn } from './fold-try'
 import type { PracticeCase } from './practice-case'
 import type { Shop } from '../visit/shop'
@@ -100,11 +100,11 @@ export function jobStep(
   }
 }
 
-export function provingStep({ faults }: PracticeCase, cured: readonly string[], minutes = PROVING_MINUTES): WayStep {
+export function provingStep({ faults }: PracticeCase, cured: readonly string[]): WayStep {
   return {
     key: PROVING,
     title: 'proved',
-    minutes,
+    minutes: PROVING_MINUTES,
     told: faults.every((fault) => cured.includes(fault)) ? 'it holds' : 'it does not hold',
   }
 }

@@ -1,13 +1,10 @@
-import { pickAsked } from '../diagnosis/finding'
 import { infer } from '../diagnosis/inference'
 import { cureChance } from '../diagnosis/loss'
 import { buildModel } from '../diagnosis/model'
-import { checkInfo, isAsked } from '../knowledge/checks/checks'
 import type { ActionRow } from '../knowledge/faults/model-types'
 import { THEORIES } from '../knowledge/practice/theories'
 import { COMPLAINTS, complaintFits, type Complaint, type Fault } from '../knowledge/vocabulary'
 import { chance, type Chance } from '../quantity/random'
-import { answer } from '../virtual/answer'
 import { buildMachine } from '../virtual/build'
 import { noticeableComplaints } from '../virtual/complaint'
 import type { VirtualMachine } from '../virtual/machine'
@@ -22,6 +19,8 @@ import {
   type CaseData,
   type VirtualCase,
 } from './cases'
+import { inPlace } from './offered'
+import { everyReading, findingOf } from './readings'
 import { writeCode, type CaseCode, type Hardness } from './case-code'
 
 /** A pump with something wrong with it, to be worked on for practice. */
@@ -92,7 +91,7 @@ const FINDABLE = 0.6
 /** What the repairs with fewest parts cure that between them cure all that is wrong. */
 function curesOf(actions: readonly ActionRow[], faults: readonly Fault[]): Fault[] {
   return faults.flatMap((fault) => {
-    const own = actions.filter(({ cures, standings, onlyAfter }) => !standings && !onlyAfter && cures.includes(fault))
+    const own = actions.filter((action) => inPlace(action) && action.cures.includes(fault))
     const least = own.sort((a, b) => a.parts.length - b.parts.length || a.minutes - b.minutes)[0]
     return [fault, ...(least?.cures ?? [])]
   })
@@ -101,12 +100,7 @@ function curesOf(actions: readonly ActionRow[], faults: readonly Fault[]): Fault
 /** Does what can be read of this machine say what is wrong with it? */
 function isFindable({ pump, machine, complaints, alreadyReplaced, faults, seed }: VirtualCase): boolean {
   const model = buildModel(pump, alreadyReplaced)
-  const findings = model.checks.flatMap((check) => {
-    const question = pickAsked(check)
-    const info = checkInfo(question.check)
-    if (!info || !isAsked(info) || check.standings) return []
-    return [{ ...question, ...answer(machine, question, chance(seed), 0), ...(info.unit ? { unit: info.unit } : {}) }]
-  })
+  const findings = everyReading(model, machine, seed).map(findingOf)
   const { probabilities } = infer(model, { complaints, findings })
   // Of two that are mended alike nobody has to say which it was.
   const cures = curesOf(model.actions, faults)

@@ -7,7 +7,7 @@ import type { Verdict } from '../judgement/judgement'
 import { completePlate, type Pump } from '../motor/nameplate'
 import type { Reader } from '../quantity/sentence'
 import { valueText } from '../visit/describe'
-import { findingOf } from './acting'
+import { findingOf } from './readings'
 import type { TryActs } from './try'
 
 /** One step of a way through a case, whoever went it. */

@@ -7,7 +7,7 @@ import { controlCloses, electricState, jammed, leakMegohms, type ElectricState }
 import { INSTRUMENTS, read, SLIP } from './instruments'
 import { houseWater, submerged, type VirtualMachine } from './machine'
 import type { Chance } from '../quantity/random'
-import { virtualSound } from './sound'
+import { quietRecording } from './sound'
 import { cycleSeconds } from './water'
 
 export interface Question {
@@ -35,7 +35,6 @@ export type Answering = (seen: Seen) => Answer
 const seen = (outcome: string): Answer => ({ outcome })
 const shown = (value: number | null): Answer => ({ value })
 const CELSIUS_OF_WELL = 12
-const RECORDED = { hertz: 16_000, seconds: 5, noise: 0.01, vanes: 5 } as const
 const OHMMETER_SEES_MEGOHMS = 0.3
 
 /** Does it run, as one stands before it and closes the control? */
@@ -123,10 +122,7 @@ function sound({ machine, state, chance }: Seen, motorAlone = false): string {
 
 /** As a telephone held to it would hear it, in a quiet place. */
 function heard({ machine, chance }: Seen): Heard {
-  const bearing = USUAL_INSIDE
-  const place = chance.pick(['outer', 'inner', 'ball'] as const)
-  const values = virtualSound(machine, { ...RECORDED, bearing, place }, chance)
-  return listenTo({ hertz: RECORDED.hertz, values }, { rpm: 3_450, mainsHertz: 60 }, bearing)
+  return listenTo(quietRecording(machine, chance), { rpm: 3_450, mainsHertz: 60 }, USUAL_INSIDE)
 }
 
 function turned({ machine, question, chance }: Seen): string {

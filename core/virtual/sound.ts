@@ -1,3 +1,4 @@
+import { USUAL_INSIDE } from '../knowledge/mechanical/bearing-insides'
 import { bearingTones } from '../mechanics/bearing'
 import type { Chance } from '../quantity/random'
 import { electricState } from './electrics'
@@ -15,6 +16,9 @@ export interface Recorded {
   /** The place of the bearing that is damaged, where it is worn. */
   place: 'outer' | 'inner' | 'ball' | 'cage'
 }
+
+/** As a telephone held to it would record it, in a quiet place. */
+const QUIET = { hertz: 16_000, seconds: 5, noise: 0.01, vanes: 5 } as const
 
 const MAINS_HERTZ = 60
 const SYNCHRONOUS_HERTZ = 60
@@ -55,6 +59,12 @@ export function virtualSound(machine: VirtualMachine, recorded: Recorded, chance
     addRush(samples, hertz, { crackle: crackleOf(machine, state.water), air: suction.airLeak }, chance)
   }
   return state.energised ? levelled(samples) : samples
+}
+
+/** A recording in a quiet place, of a machine with the usual bearings. */
+export function quietRecording(machine: VirtualMachine, chance: Chance): { hertz: number; values: Float64Array } {
+  const place = chance.pick(['outer', 'inner', 'ball'] as const)
+  return { hertz: QUIET.hertz, values: virtualSound(machine, { ...QUIET, bearing: USUAL_INSIDE, place }, chance) }
 }
 
 function addTone(samples: Float64Array, hertz: number, tone: number, amplitude: number): void {

@@ -51,6 +51,27 @@ describe('hands at a machine', () => {
     expect(byHand(practice, hand.state, { check: 'listen' }).refused).toBeUndefined()
     expect(byHand(practice, hand.state, { check: 'no-such' }).refused).toBeDefined()
   })
+  it('run a motor without its wet end only with its shaft guarded, and hear it', () => {
+    const practice = seal()
+    const open = (hand: BenchHand) => {
+      for (const gate of ['power-off', 'proved-dead', 'valves-shut', 'depressurised', 'wet-end-open'] as const)
+        hand.gate(gate)
+    }
+    const careful = new BenchHand(practice)
+    open(careful)
+    careful.gate('guards-on')
+    careful.gate('power-on')
+    expect(careful.check({ check: 'motor-alone-listen' }, false)).toBe(true)
+    expect(harmsOf(careful)).toEqual([])
+    const bare = new BenchHand(practice)
+    open(bare)
+    bare.gate('power-on')
+    expect(harmsOf(bare)).toEqual(['power-open'])
+    bare.gate('wet-end-open', false)
+    bare.gate('power-off')
+    bare.gate('power-on')
+    expect(harmsOf(bare), 'closed, and not filled').toEqual(['power-open', 'run-dry'])
+  })
   it('open nothing under pressure, and no splice that is down the well', () => {
     const hand = new BenchHand(seal())
     hand.gate('power-off')

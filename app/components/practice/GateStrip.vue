@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { BLEED } from '#core/knowledge/electrical/limits'
-import { GATES, type Gate } from '#core/knowledge/vocabulary'
+import { GATES, SURFACE, type Gate } from '#core/knowledge/vocabulary'
 import { formatNumber } from '#core/quantity/format'
 import { linesRead } from '#core/practice/acting'
 import { usePractice } from '~/stores/practice'
@@ -19,6 +19,7 @@ const gates = computed<Gate[]>(() => {
     ...(kind.startsWith('well') ? (['string-secured'] as const) : []),
     'power-on',
     ...(kind.startsWith('well') || kind === 'sump' || kind === 'circulation' ? [] : (['primed'] as const)),
+    ...(SURFACE.includes(kind) ? (['guards-on'] as const) : []),
   ]
 })
 const LABELS: Partial<Record<Gate, string>> = { 'electronics-disconnected': 'leads off' }

@@ -4,6 +4,7 @@ import { accessGateOf } from '#core/diagnosis/gates'
 import { buildModel } from '#core/diagnosis/model'
 import { wholeRates } from '#core/knowledge/shop/rates'
 import { PARTS } from '#core/knowledge/vocabulary'
+import { inPlace } from '#core/practice/offered'
 import { formatMinutes } from '#core/quantity/format'
 
 /** With the lamp off or at a hint: every repair of this kind of machine, none before the others. */
@@ -15,8 +16,8 @@ const rows = computed(() => {
   const isOpen = state.value.gates.has(accessGateOf(machine.kind))
   return buildModel(pump)
     .actions.filter(
-      ({ standings, onlyAfter, onlyUnderWarranty, cures }) =>
-        !standings && !onlyAfter && (!onlyUnderWarranty || pump.underWarranty) && !cures.includes('nothing-wrong'),
+      (action) =>
+        inPlace(action) && (!action.onlyUnderWarranty || pump.underWarranty) && !action.cures.includes('nothing-wrong'),
     )
     .map((action) => ({
       ...action,

@@ -39,7 +39,7 @@ const begin = oneAtATime(async () => {
   }
 })
 function set(): void {
-  link.value = `${location.origin}/practice/case/${drawn()}`
+  link.value = caseLink(drawn())
 }
 const tries = ref<KeptTry[]>()
 async function read(): Promise<void> {

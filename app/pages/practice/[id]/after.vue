@@ -73,7 +73,7 @@ async function another(): Promise<void> {
   noOther.value = found === undefined
   if (found) await begin(writeCode(found))
 }
-const link = computed(() => `${location.origin}/practice/case/${code.value}`)
+const link = computed(() => caseLink(code.value))
 const isLinked = ref(false)
 useHead({ title: 'Afterwards · Pike Lamp' })
 </script>

@@ -5,7 +5,7 @@ import { harmInfo, type Harm } from '../knowledge/practice/harms'
 import { CAN_IN_REACH, type Fault } from '../knowledge/vocabulary'
 import { MOTOR_HAS } from '../motor/nameplate'
 import { sumOfCents, cents } from '../quantity/money'
-import { AS_FOUND, handsByGates, type Hands, type Parted } from '../virtual/bench/hands'
+import { AS_FOUND, type Hands, type Parted } from '../virtual/bench/hands'
 import type { VirtualMachine } from '../virtual/machine'
 import type { Entry } from '../visit/entry'
 import { foldVisit, type VisitState } from '../visit/fold'
@@ -148,7 +148,7 @@ function canBreak({ kind, motorType }: VirtualMachine, fault: Fault): boolean {
 function handsOf({ machine }: PracticeCase, lines: readonly TryLine[], visit: VisitState): Hands {
   const live = new Set(liveEntries(visit.entries).map(({ id }) => id))
   const parted = new Set<Parted>()
-  let [asked, tripped, charged, hadPower] = [AS_FOUND.asked, AS_FOUND.tripped, AS_FOUND.charged, true]
+  let { asked, tripped, charged, power } = AS_FOUND
   const holds = CAN_IN_REACH.includes(machine.kind) && hasCan(machine)
   for (const line of lines) {
     if (line.act === 'asked') asked = line.body.asked
@@ -158,17 +158,30 @@ function handsOf({ machine }: PracticeCase, lines: readonly TryLine[], visit: Vi
       else parted.delete(line.body.what)
     } else if (line.act === 'wrote' && live.has(line.body.entry.id)) turn(line.body.entry)
   }
-  return handsByGates({ ...AS_FOUND, asked, tripped, charged, parted }, new Set(visit.gates.keys()))
+  const { gates } = visit
+  return {
+    power,
+    tripped,
+    asked,
+    charged,
+    parted,
+    electronicsOff: gates.has('electronics-disconnected'),
+    pulled: gates.has('pulled'),
+  }
 
   function turn(entry: Entry): void {
     const turned = turnedBy(entry)
     if (!turned) return
     const { gate, shut } = turned.body
-    if (gate === 'power-on' && shut) [tripped, hadPower] = [false, true]
-    // Taken off again, or off at last: what the can held stays in it until somebody bleeds it.
-    if (gate === 'power-off' && shut) [charged, hadPower] = [holds && hadPower, false]
+    if (gate === 'power-on') turnPower(shut)
+    if (gate === 'power-off') turnPower(!shut)
     if ((gate === 'discharged' || gate === 'drive-discharged') && shut) charged = false
-    if (gate === 'power-on' && !shut) charged = holds
+  }
+  function turnPower(on: boolean): void {
+    // What a can held stays in it until somebody bleeds it.
+    if (power && !on) charged = holds
+    if (on) tripped = false
+    power = on
   }
 }
 

@@ -84,6 +84,17 @@ describe('hands at a machine', () => {
 })
 
 describe('power', () => {
+  it('is on as somebody comes, off by either handle, and leaves its charge in the can', () => {
+    const hand = new BenchHand(caseWith('pool', 'shaft-seal-leaking', 'permanent-split'))
+    expect(hand.state.hands).toMatchObject({ power: true, charged: false })
+    hand.write('gate', { gate: 'power-on', shut: false })
+    expect(hand.state.hands).toMatchObject({ power: false, charged: true })
+    hand.gate('power-on')
+    hand.gate('power-off')
+    expect(hand.state.hands).toMatchObject({ power: false, charged: true })
+    hand.gate('discharged')
+    expect(hand.state.hands.charged).toBe(false)
+  })
   it('on what has tripped before its insulation was read is harm, and after a sound reading is none', () => {
     const practice = caseWith('circulation', 'winding-to-ground')
     expect(practice.complaints.some((complaint) => complaint.startsWith('trips'))).toBe(true)

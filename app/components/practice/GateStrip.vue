@@ -23,8 +23,11 @@ const gates = computed<Gate[]>(() => {
   ]
 })
 const LABELS: Partial<Record<Gate, string>> = { 'electronics-disconnected': 'leads off' }
+/** The power is on until somebody has turned it off, whether that was written down or not. */
+const holds = (gate: Gate): boolean =>
+  gate === 'power-on' ? practice.state?.hands.power === true : state.value.gates.has(gate)
 function turn(gate: Gate): void {
-  const isShut = state.value.gates.has(gate)
+  const isShut = holds(gate)
   if (gate !== 'proved-dead' || isShut) return void visit.append('gate', { gate, shut: !isShut })
   if (!practice.state) return
   const lines = linesRead(practice.state)
@@ -42,14 +45,14 @@ function turn(gate: Gate): void {
       :key="gate"
       type="button"
       class="handle"
-      :class="{ 'is-shut': state.gates.has(gate) }"
-      :aria-pressed="state.gates.has(gate)"
+      :class="{ 'is-shut': holds(gate) }"
+      :aria-pressed="holds(gate)"
       :data-testid="`turn-${gate}`"
       @click="turn(gate)"
     >
       <svg width="44" height="20" viewBox="0 0 44 20" aria-hidden="true" stroke="currentColor">
         <path d="M0 12h44" stroke-width="2" />
-        <path v-if="state.gates.has(gate) !== (gate === 'power-on')" d="M22 1v18" stroke-width="5" />
+        <path v-if="holds(gate) !== (gate === 'power-on')" d="M22 1v18" stroke-width="5" />
         <path v-else d="M13 5h18" stroke-width="5" />
       </svg>
       {{ LABELS[gate] ?? GATES[gate].label }}

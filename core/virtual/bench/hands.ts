@@ -1,5 +1,3 @@
-import type { Gate } from '../../knowledge/vocabulary'
-
 /** What can be parted by hand to read one side alone. */
 export const PARTED = {
   'run-can': 'one wire off the run capacitor',
@@ -34,14 +32,4 @@ export const AS_FOUND: Hands = {
   pulled: false,
   parted: new Set(),
   charged: false,
-}
-
-/** What the gates that are shut say of the power and of what is off. Power is on until somebody has opened it. */
-export function handsByGates(hands: Hands, gates: ReadonlySet<Gate>): Hands {
-  return {
-    ...hands,
-    power: !gates.has('power-off'),
-    electronicsOff: gates.has('electronics-disconnected'),
-    pulled: gates.has('pulled'),
-  }
 }

@@ -56,7 +56,11 @@ export default defineNuxtConfig({
   experimental: { defaults: { nuxtLink: { prefetch: false } } },
   typescript: {
     strict: true,
-    tsConfig: { ...decorators, compilerOptions: { ...decorators.compilerOptions, noUncheckedIndexedAccess: true } },
+    tsConfig: {
+      ...decorators,
+      include: ['../core/**/*.d.ts'],
+      compilerOptions: { ...decorators.compilerOptions, noUncheckedIndexedAccess: true },
+    },
     nodeTsConfig: decorators,
     sharedTsConfig: decorators,
   },

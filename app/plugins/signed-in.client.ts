@@ -20,6 +20,8 @@ export default defineNuxtPlugin(async () => {
     await device.forget()
     const { PracticeStore } = await import('~/utils/practice-store')
     await new PracticeStore().clear()
+    const { SkillStore } = await import('~/utils/skill-store')
+    await new SkillStore().clear()
     useOpenVisit().close()
     const { path, fullPath } = router.currentRoute.value
     if (OPEN.has(path)) return

@@ -14,13 +14,14 @@ import {
   writing,
   type OnBench,
 } from '#core/practice/acting'
-import { readCode } from '#core/practice/case-code'
+import { readCode } from '#core/knowledge/practice/case-code'
 import { foldTry, type TryState } from '#core/practice/fold-try'
 import { openingOf } from '#core/practice/opening'
 import { findingOf } from '#core/practice/readings'
 import { practiceOf, type PracticeCase } from '#core/practice/practice-case'
 import { instantAfter, practiceNow, type Running } from '#core/practice/practice-clock'
-import { actsOf, draft, type LampHelp, type PracticeShop, type TryDraft, type TryLine } from '#core/practice/try'
+import type { LampHelp } from '#core/knowledge/practice/lamp-help'
+import { actsOf, draft, type PracticeShop, type TryDraft, type TryLine } from '#core/practice/try'
 import type { Parted } from '#core/virtual/bench/hands'
 import type { Probing } from '#core/virtual/bench/meter'
 import type { Entry, EntryBodies, EntryKind } from '#core/visit/entry'

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { Finding } from '#core/diagnosis/finding'
-import type { LampHelp } from '#core/practice/try'
+import type { LampHelp } from '#core/knowledge/practice/lamp-help'
 import type { Pace } from '#core/takedown/as-here'
 import type { Entry, Site } from '#core/visit/entry'
 import { foldVisit, machineOf, type VisitState } from '#core/visit/fold'

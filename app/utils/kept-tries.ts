@@ -1,4 +1,4 @@
-import { HARDNESS, readCode } from '#core/practice/case-code'
+import { HARDNESS, readCode } from '#core/knowledge/practice/case-code'
 import { actsOf, type TryLine } from '#core/practice/try'
 import { groupedBy } from '#core/quantity/grouped'
 import { KINDS } from '#core/knowledge/vocabulary'

@@ -36,6 +36,8 @@ export const CORNERS: readonly Omit<Place, 'within'>[] = [
   { id: 'prices', label: 'Prices', to: '/prices', asks: 'settings' },
   { id: 'settings', label: 'Settings', to: '/settings', asks: 'settings' },
   { id: 'people', label: 'People, devices, signing out', to: '/people', asks: 'practice' },
+  { id: 'handbook', label: 'Handbook', to: '/practice/handbook', asks: 'practice' },
+  { id: 'skills', label: 'Skills and courses', to: '/practice/skills', asks: 'practice' },
   { id: 'sources', label: 'Where the figures come from', to: '/workings/sources', asks: 'practice' },
 ]
 

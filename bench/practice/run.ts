@@ -1,6 +1,6 @@
 import { availableParallelism } from 'node:os'
 import { KINDS, type Kind } from '#core/knowledge/vocabulary'
-import { HARDNESS, type Hardness } from '#core/practice/case-code'
+import { HARDNESS, type Hardness } from '#core/knowledge/practice/case-code'
 import { runAll } from '../run-all'
 import type { Row, Task } from './worker'
 

@@ -1,7 +1,7 @@
 import { parentPort, workerData } from 'node:worker_threads'
 import type { Kind } from '#core/knowledge/vocabulary'
 import { afterwardsOf } from '#core/practice/afterwards'
-import type { Hardness } from '#core/practice/case-code'
+import type { Hardness } from '#core/knowledge/practice/case-code'
 import { practiceCase } from '#core/practice/practice-case'
 import { US_READER } from '#core/quantity/sentence'
 import { BOOK_ORDER } from '../diagnosis/symptom-orders'

@@ -33,6 +33,7 @@ import * as mechanicalBearings from './mechanical/bearings'
 import * as mechanicalSoundLimits from './mechanical/sound-limits'
 import * as mechanicalLimits from './mechanical/limits'
 import * as mechanicalMotorFit from './mechanical/motor-fit'
+import * as practiceSkillModel from './practice/skill-model'
 import * as repairsActionsHouseWater from './repairs/actions-house-water'
 import * as repairsActionsPit from './repairs/actions-pit'
 import * as repairsActionsSupply from './repairs/actions-supply'
@@ -157,6 +158,7 @@ const TRADES: readonly { trade: string; tables: readonly object[] }[] = [
       shopUrgency,
     ],
   },
+  { trade: 'Practice', tables: [practiceSkillModel] },
 ]
 
 const ORDER: readonly BasisKind[] = ['standard', 'handbook', 'maker', 'common-practice', 'shop']
@@ -174,7 +176,7 @@ export function sources(): Source[] {
 }
 
 /** Every basis anywhere inside tables. */
-function* basesIn(value: unknown): Generator<Basis> {
+export function* basesIn(value: unknown): Generator<Basis> {
   if (typeof value !== 'object' || value === null) return
   if (isBasis(value)) yield value
   else for (const inner of Object.values(value)) yield* basesIn(inner)

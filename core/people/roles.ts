@@ -59,12 +59,18 @@ const OF_OFFICE: ReadonlySet<EntryKind> = new Set<EntryKind>([
 ])
 /** Lines by which the shop speaks of itself. */
 const OF_SHOP: ReadonlySet<EntryKind> = new Set<EntryKind>(['shop-set', 'shop-forget'])
+/** Lines that every role writes: what came of its own tries. */
+const OF_ITS_OWN: ReadonlySet<EntryKind> = new Set<EntryKind>(['practice-tried'])
+/** Lines by which somebody who sees to people sets them something. */
+const OF_PEOPLE: ReadonlySet<EntryKind> = new Set<EntryKind>(['course-set'])
 /** Lines that nobody sends: the server writes them for what was asked of it. */
 export const OF_SERVER: ReadonlySet<EntryKind> = new Set<EntryKind>(['customer-forgotten'])
 
 /** May somebody of a role write a line of this kind? A line that is taken back is judged as what it takes back. */
 export function mayWrite(role: Role, kind: EntryKind): boolean {
+  if (OF_ITS_OWN.has(kind)) return may(role, 'practice')
   if (!may(role, 'write') || OF_SERVER.has(kind)) return false
+  if (OF_PEOPLE.has(kind)) return may(role, 'people')
   if (OF_SHOP.has(kind)) return may(role, 'settings')
   return role !== 'office' || OF_OFFICE.has(kind)
 }

@@ -1,8 +1,9 @@
 import { buildModel } from '../diagnosis/model'
 import { faultLabel } from '../diagnosis/words/fault-label'
 import { harmInfo, HARMS, type Harm, type Idea } from '../knowledge/practice/harms'
-import { IDEA_INFO } from '../knowledge/practice/ideas'
+import { IDEA_INFO, ideasOfFault } from '../knowledge/practice/ideas'
 import type { Reader } from '../quantity/sentence'
+import type { Mark } from '../visit/entry'
 import { harmsIn, type TryState } from './fold-try'
 import { hindsightWay, rightRepairs } from './hindsight'
 import { lampWay } from './lamp-way'
@@ -37,13 +38,6 @@ export interface Lesson {
   why: string
 }
 
-/** What one try says of one idea: how much of it was right. */
-export interface Mark {
-  idea: Idea
-  right: number
-  of: number
-}
-
 export interface Afterwards {
   /** What was wrong, in words. */
   was: string[]
@@ -61,7 +55,7 @@ export interface Afterwards {
 }
 
 /** What counts for more than one look: a part that was fitted, nobody hurt, and that it was found at all. */
-const WEIGHTS = { repair: 3, harm: 4, found: 4 } as const
+const WEIGHTS = { repair: 3, harm: 4, found: 4, about: 2 } as const
 
 /** Believed less than this of the right repair, and what was decided was a guess. */
 const A_GUESS = 0.6
@@ -112,7 +106,7 @@ export function afterwardsOf(
     missed: missed.map(({ title }) => ({ title })),
     ...(Number.isFinite(leftAt) ? { leftAt } : {}),
     ...(lessonOf(state, own, missed) ?? {}),
-    marks: marksOf(state, own, best, missed),
+    marks: marksOf(practice, state, own, best, missed),
   }
 }
 
@@ -201,7 +195,13 @@ function lessonOf(
 }
 
 /** How much of each idea was right: what the best way asks for and what was asked, and the order of it all. */
-function marksOf(state: TryState, own: readonly OwnStep[], best: Way, missed: readonly WayStep[]): Mark[] {
+function marksOf(
+  { faults }: PracticeCase,
+  state: TryState,
+  own: readonly OwnStep[],
+  best: Way,
+  missed: readonly WayStep[],
+): Mark[] {
   const marks = new Map<Idea, Mark>()
   const mark = (idea: Idea | undefined, isRight: boolean, weight = 1) => {
     if (!idea) return
@@ -212,6 +212,11 @@ function marksOf(state: TryState, own: readonly OwnStep[], best: Way, missed: re
   // What the best way asks and somebody found without asking is no mark at all.
   for (const { key, idea } of best.steps) if (idea && made.has(key)) mark(idea, true)
   for (const { idea } of missed) mark(idea, false)
+  // What the case is about is known by whoever mends it, and nothing else before it.
+  const isMendedAtOnce =
+    state.left.length === 0 && !own.some(({ key, isNeedless }) => key.startsWith('job:') && isNeedless)
+  for (const idea of new Set(faults.flatMap(ideasOfFault)))
+    if (idea !== 'order') mark(idea, isMendedAtOnce, WEIGHTS.about)
   // What else was done is order of work: it told something, or it did not.
   for (const { key, idea, isNeedless } of own) {
     if (key.startsWith('job:')) mark('order', !isNeedless, WEIGHTS.repair)

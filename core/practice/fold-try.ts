@@ -2,6 +2,7 @@ import { partsPrice } from '../diagnosis/loss'
 import { KIND_KNOWLEDGE } from '../knowledge/faults/kinds'
 import type { ActionRow } from '../knowledge/faults/model-types'
 import { harmInfo, type Harm } from '../knowledge/practice/harms'
+import type { LampHelp } from '../knowledge/practice/lamp-help'
 import { CAN_IN_REACH, type Fault } from '../knowledge/vocabulary'
 import { MOTOR_HAS } from '../motor/nameplate'
 import { sumOfCents, cents } from '../quantity/money'
@@ -16,7 +17,7 @@ import { liveEntries } from '../visit/supersession'
 import { FAULT_TRAITS } from '../knowledge/faults/fault-traits'
 import { motorHas } from '../diagnosis/model'
 import type { PracticeCase } from './practice-case'
-import { actsOf, type LampHelp, type TryLine, type TryLineOf } from './try'
+import { actsOf, type TryLine, type TryLineOf } from './try'
 
 /** What was spent so far, in the shop’s currency, and where. */
 export interface Spent {

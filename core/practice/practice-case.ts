@@ -21,7 +21,7 @@ import {
 } from './cases'
 import { inPlace } from './offered'
 import { everyReading, findingOf } from './readings'
-import { writeCode, type CaseCode, type Hardness } from './case-code'
+import { writeCode, type CaseCode, type Hardness } from '../knowledge/practice/case-code'
 
 /** A pump with something wrong with it, to be worked on for practice. */
 export interface PracticeData extends CaseData {

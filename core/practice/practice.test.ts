@@ -2,8 +2,11 @@ import { describe, expect, it } from 'vitest'
 import { checkKey } from '../diagnosis/finding'
 import { KINDS, type Kind } from '../knowledge/vocabulary'
 import { noticeableComplaints } from '../virtual/complaint'
-import { HARDNESS, readCode, writeCode, type Hardness } from './case-code'
+import { HARDNESS, readCode, writeCode, type Hardness } from '../knowledge/practice/case-code'
+import { ideasOfFault } from '../knowledge/practice/ideas'
 import { checksByHand, isOfBench } from './by-hand'
+import { caseFor } from './case-for'
+import { kindsFor } from './next-up'
 import { drawPractice, practiceCase, practiceOf } from './practice-case'
 import { instantAfter, practiceNow, TIMES_LIFE } from './practice-clock'
 
@@ -72,6 +75,17 @@ describe('a case', () => {
       expect(practice.toldStill(practice.faults)).toEqual([])
       expect(practice.toldStill([])).not.toEqual([])
     }
+  })
+})
+
+describe('a case for an idea', () => {
+  it.each(['windings', 'suction', 'pressure'] as const)('%s: has something wrong that asks for it', (idea) => {
+    const code = caseFor(idea, { kinds: kindsFor(idea), hardness: 'one' }, 300)
+    expect(code).toBeDefined()
+    expect(drawPractice(code!).faults.flatMap(ideasOfFault)).toContain(idea)
+  })
+  it('is none where no kind is left to look at', () => {
+    expect(caseFor('pressure', { kinds: [], hardness: 'one' }, 1)).toBeUndefined()
   })
 })
 

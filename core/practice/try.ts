@@ -1,14 +1,11 @@
 import type { Harm } from '../knowledge/practice/harms'
+import type { LampHelp } from '../knowledge/practice/lamp-help'
 import type { Answer, Question } from '../virtual/answer'
 import type { MeterUnit, Probing } from '../virtual/bench/meter'
 import type { Parted } from '../virtual/bench/hands'
 import type { Entry } from '../visit/entry'
 import type { PracticeData } from './practice-case'
 import type { Shop } from '../visit/shop'
-
-/** How much of the lamp is seen: nothing, a question that leads there, or all. */
-export const LAMP_HELP = ['off', 'hint', 'on'] as const
-export type LampHelp = (typeof LAMP_HELP)[number]
 
 /** What a try is reckoned with: the shop’s own rates on the day, so that a try costs later what it cost then. */
 export type PracticeShop = Pick<Shop, 'name' | 'place' | 'units' | 'numbers' | 'rates' | 'schools'>

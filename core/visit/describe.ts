@@ -13,7 +13,7 @@ import { formatReading } from '../quantity/reading'
 import { render, type Reader } from '../quantity/sentence'
 import { bearingWords, waterWords } from '../sound/words'
 import type { Unit } from '../quantity/units'
-import { REGISTER_KINDS, type Entry } from './entry'
+import { PRACTICE_KINDS, REGISTER_KINDS, type Entry } from './entry'
 import type { JudgedFinding, VisitState } from './fold'
 import { lineOf } from './line-subject'
 import { keptAnswer } from './kept-working'
@@ -65,6 +65,7 @@ const UNLISTED: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>([
   'day-order',
   'customer-forgotten',
   ...REGISTER_KINDS.filter((kind) => kind !== 'machine-set'),
+  ...PRACTICE_KINDS,
 ])
 
 /** One entry of a visit as people read it. */
@@ -266,6 +267,8 @@ function describeEntry(
     case 'shop-set':
     case 'shop-forget':
     case 'day-order':
+    case 'practice-tried':
+    case 'course-set':
     case 'retracted':
       return { text: entry.kind }
     case 'customer-set':

@@ -75,6 +75,7 @@ import {
   WorkingDayInput,
   TogetherBody,
 } from './planning-rules'
+import { CourseSetBody, practiceProblem, PracticeTriedBody } from './practice-rules'
 import { PaidBody, PriceAgreedBody, PriceChangeBody, PriceLineInput, RatesInput } from './money-rules'
 import { ClaimBody, ClaimMovedBody, MailedBody, SignedBody } from './paper-rules'
 import { RecordingBody } from './recording-rules'
@@ -94,6 +95,7 @@ import {
   JOB_SOURCES,
   JOB_STATES,
   PROOF_OUTCOMES,
+  PRACTICE_KINDS,
   REGISTER_KINDS,
   type Customer,
   type Due,
@@ -378,6 +380,8 @@ const BODIES: Record<Exclude<EntryKind, 'retracted'>, new () => object> = {
   'kept-apart': KeptApartBody,
   'customer-forgotten': CustomerForgottenBody,
   'shop-set': ShopSetBody,
+  'practice-tried': PracticeTriedBody,
+  'course-set': CourseSetBody,
 }
 
 /**
@@ -389,6 +393,7 @@ const SHOP_KINDS: ReadonlySet<EntryKind> = new Set<EntryKind>([
   'day-order',
   'customer-forgotten',
   ...REGISTER_KINDS,
+  ...PRACTICE_KINDS,
   'retracted',
 ])
 
@@ -397,6 +402,7 @@ const SHOP_ONLY: ReadonlySet<EntryKind> = new Set<EntryKind>([
   'day-order',
   'customer-forgotten',
   ...REGISTER_KINDS.filter((kind) => kind !== 'machine-set'),
+  ...PRACTICE_KINDS,
 ])
 
 const MOST_SETTLED = 20
@@ -564,7 +570,7 @@ function validBody(kind: EntryKind, plain: object): object {
       },
     ])
   if (kind === 'finding') return canonicalFinding(body as EntryBodies['finding'])
-  const unfit = registerProblem(kind, body) ?? planningProblem(kind, body)
+  const unfit = registerProblem(kind, body) ?? planningProblem(kind, body) ?? practiceProblem(kind, body)
   if (unfit) throw new InputError([unfit])
   const { machine, customer } = body as { machine?: Machine; customer?: Customer }
   if (machine && customer && machine.customerId !== customer.id)

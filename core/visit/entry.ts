@@ -2,6 +2,8 @@ import type { AccountChange, AccountLine } from '../decision/account'
 import type { Finding } from '../diagnosis/finding'
 import type { Duty } from '../motor/match-duty'
 import type { Installation, Nameplate } from '../motor/nameplate'
+import type { Harm, Idea } from '../knowledge/practice/harms'
+import type { LampHelp } from '../knowledge/practice/lamp-help'
 import type { ClaimMove } from '../knowledge/repairs/returns'
 import type { EnteredRates } from '../knowledge/shop/rates'
 import type { Construction, Gate, Kind, Part, Stage, Standing } from '../knowledge/vocabulary'
@@ -149,6 +151,43 @@ export interface HeardInRecording extends Levels {
   strongestHertz: number
 }
 
+/** What one try at a practice pump says of one idea: how much of it was right. */
+export interface Mark {
+  idea: Idea
+  right: number
+  of: number
+}
+
+export const TRY_ENDS = ['handed-over', 'given-up'] as const
+
+export interface PracticeTried {
+  /** Which case it was, as it stands in its link. */
+  code: string
+  ended: (typeof TRY_ENDS)[number]
+  found: boolean
+  /** Minutes by the clock of practice. */
+  minutes: number
+  /** Whole cents. */
+  price: number
+  /** The most of the lamp that was seen. */
+  lamp: LampHelp
+  harms: Harm[]
+  marks: Mark[]
+}
+
+export interface CourseSet {
+  course: string
+  title: string
+  /** Codes, as they stand in links. */
+  cases: string[]
+  /** Names; none where it is for everybody. */
+  for: string[]
+  /** ISO date by which they are to be worked through. */
+  by?: string
+  note?: string
+  ended?: boolean
+}
+
 export const REGISTERED = ['customer', 'machine'] as const
 /** What can stand twice in the shop's register. */
 export type Registered = (typeof REGISTERED)[number]
@@ -292,6 +331,13 @@ export interface EntryBodies {
    * out of every line that there is and of every one that arrives later.
    */
   'customer-forgotten': { customers: string[]; machines: string[]; visits: string[] }
+  /**
+   * A try at a practice pump is over: what it says of its writer’s skill. Its own journal stays on the device; this
+   * line is read where skills are shown, and nowhere else.
+   */
+  'practice-tried': PracticeTried
+  /** Cases that are set for people of the shop, by name, or for all. A later line of the same course speaks over it. */
+  'course-set': CourseSet
   /** The order in which a van goes through its visits on a day. */
   'day-order': { on: string; van: string; visits: string[] }
   'shop-set': {
@@ -321,8 +367,11 @@ export const REGISTER_KINDS = [
   'kept-apart',
 ] as const satisfies readonly EntryKind[]
 
+/** What is said of practice: no number, history or learning of the shop reads these. */
+export const PRACTICE_KINDS = ['practice-tried', 'course-set'] as const satisfies readonly EntryKind[]
+
 /** The version of an entry’s shape that is written now. Older ones are lifted on reading: see lift.ts. */
-export const ENTRY_VERSION = 13
+export const ENTRY_VERSION = 14
 
 /** A line as it was typed, and the id of its act. */
 export interface Said {

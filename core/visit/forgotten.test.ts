@@ -114,6 +114,17 @@ const SAID: { [K in EntryKind]: EntryBodies[K] } = {
     rates: { currency: 'USD', hourly: 90, trip: 40, partsMarkup: 0.2, downtime: 0, partPrices: {} },
   },
   'customer-forgotten': { customers: [CUSTOMER], machines: [MACHINE], visits: [VISIT] },
+  'practice-tried': {
+    code: 'jet.two.1k9f',
+    ended: 'handed-over',
+    found: true,
+    minutes: 95,
+    price: 41_200,
+    lamp: 'off',
+    harms: ['not-proved'],
+    marks: [{ idea: 'order', right: 4, of: 5 }],
+  },
+  'course-set': { course: OTHER, title: 'Spring', cases: ['jet.two.1k9f'], for: ['Ida'] },
 }
 const OF_SHOP: readonly EntryKind[] = [
   'shop-forget',
@@ -125,6 +136,8 @@ const OF_SHOP: readonly EntryKind[] = [
   'day-order',
   'shop-set',
   'customer-forgotten',
+  'practice-tried',
+  'course-set',
 ]
 const kinds = Object.keys(SAID) as EntryKind[]
 const line = (
@@ -189,6 +202,8 @@ describe('whom a line speaks of', () => {
       'day-order',
       'shop-set',
       'customer-forgotten',
+      'practice-tried',
+      'course-set',
     ])
     expect(isOfForgotten(line('machine-set', SAID['machine-set'], null), forgotten)).toBe(true)
     // A visit that is opened later by a device that had not heard.

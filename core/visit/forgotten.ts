@@ -144,5 +144,7 @@ const IMPERSONAL: {
   'kept-apart': asItIs,
   'day-order': asItIs,
   'shop-set': asItIs,
+  'practice-tried': asItIs,
+  'course-set': asItIs,
   'customer-forgotten': asItIs,
 }

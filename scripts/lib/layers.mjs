@@ -3,7 +3,7 @@
  * the lines below.
  */
 export const CORE_LAYERS = [
-  ['practice'],
+  ['practice', 'handbook'],
   ['virtual'],
   ['workings'],
   ['papers', 'pumps', 'people'],

@@ -10,8 +10,11 @@ import { senderOf, whoAsks } from '../utils/signed-in'
 /** A few lines are validated at once; many are, where nobody waits for them. */
 const FEW_BYTES = 32 * 1024
 
-/** Appends entries: `{ "entries": [...] }` in, which were accepted and which were known already out. All or none. */
-export default api('write', async (event) => {
+/**
+ * Appends entries: `{ "entries": [...] }` in, which were accepted and which were known already out. All or none. Each
+ * is of a kind that whoever sends it may write: of a learner the outcome of a try alone.
+ */
+export default api('practice', async (event) => {
   const bytes = await readJsonBytes(event)
   const app = await useShopApp()
   const entries = bytes.length > FEW_BYTES ? await app.work.run('entries', { bytes }) : postedEntries(jsonOf(bytes))

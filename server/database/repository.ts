@@ -21,7 +21,15 @@ import type { AnyPgColumn } from 'drizzle-orm/pg-core'
 import type { Fault, Kind } from '../../core/knowledge/vocabulary'
 import { firstOf, journeyAround } from '../../core/planning/stops'
 import type { StepRatio } from '../../core/takedown/own-times'
-import type { Customer, Entry, EntryBodies, EntryKind, HeardInRecording, Machine } from '../../core/visit/entry'
+import {
+  PRACTICE_KINDS,
+  type Customer,
+  type Entry,
+  type EntryBodies,
+  type EntryKind,
+  type HeardInRecording,
+  type Machine,
+} from '../../core/visit/entry'
 import { togetherInLedger, type LedgerRow } from '../../core/visit/ledger'
 import { liftEntry, liftJournal } from '../../core/visit/lift'
 import type { VisitRow } from '../../core/visit/visit-row'
@@ -146,6 +154,16 @@ export class Repository {
       entry,
       arrival: rows[index]?.arrival as number,
     }))
+  }
+
+  /** What was said of practice, in order of arrival. */
+  async practiceLines(): Promise<Entry[]> {
+    const rows = await this.db
+      .select({ entry: entries.entry })
+      .from(entries)
+      .where(and(isNull(entries.visitId), inArray(entries.kind, [...PRACTICE_KINDS])))
+      .orderBy(asc(entries.arrival))
+    return liftJournal(rows.map(({ entry }) => entry))
   }
 
   /** Entries in order of arrival, after one of them. */

@@ -4,6 +4,7 @@ import { byBook, byChance, byLamp, learn, type BenchHand, type Choosing } from '
 import { pickAsked, type Finding } from '#core/diagnosis/finding'
 import { infer } from '#core/diagnosis/inference'
 import { cureChance } from '#core/diagnosis/loss'
+import { ideasOfFault } from '#core/knowledge/practice/ideas'
 import { checkInfo, isAsked } from '#core/knowledge/checks/checks'
 import { KINDS, type Kind } from '#core/knowledge/vocabulary'
 import { findingOf } from '#core/practice/readings'
@@ -12,6 +13,8 @@ import { isOfBench } from '#core/practice/by-hand'
 import { drawCase, worldOf } from '#core/practice/cases'
 import { rightRepairs } from '#core/practice/hindsight'
 import { practiceCase, type PracticeCase } from '#core/practice/practice-case'
+import { skillsOf, triedIn, type Skills } from '#core/practice/skills'
+import { triedOf } from '#core/practice/tried'
 import { buildModel, faultsPossible } from '#core/diagnosis/model'
 import { chance } from '#core/quantity/random'
 import { US_READER } from '#core/quantity/sentence'
@@ -21,6 +24,8 @@ import { letsGo, meterShows } from '#core/virtual/bench/meter'
 import { placesFor } from '#core/virtual/bench/places'
 import { benchReads } from '#core/virtual/bench/reads'
 import { buildMachine } from '#core/virtual/build'
+import { ENTRY_VERSION, type Entry, type EntryBodies } from '#core/visit/entry'
+import { validEntry } from '#core/visit/entry-rules'
 import { UNNAMED_SHOP } from '#core/visit/shop'
 
 const KINDS_ALL = Object.keys(KINDS) as Kind[]
@@ -63,7 +68,50 @@ describe('simulated learners work through pumps of every kind', () => {
     expect(share('lamp')).toBeGreaterThan(share('book'))
     expect(share('book')).toBeGreaterThan(share('chance'))
   })
+
+  it('each try marks what its case is about: right by whoever mends it and nothing else before it', () => {
+    for (const { hand, after: looked } of [...after.values()].flat()) {
+      const about = hand.practice.faults.flatMap(ideasOfFault).filter((idea) => idea !== 'order')
+      for (const idea of about) {
+        const mark = looked.marks.find((each) => each.idea === idea)
+        expect(mark).toBeDefined()
+        if (!looked.isFound) expect(mark!.right).toBeLessThan(mark!.of)
+      }
+    }
+  })
+
+  it('and so do the estimates of their skill, from the one line that each try leaves', () => {
+    const skills = (name: string): Skills =>
+      skillsOf(
+        triedIn(
+          runs(name).map(({ hand, after: looked }, index) => {
+            const begun = { ...hand.state.begun.body, of: { ...hand.practice } }
+            const state = { ...hand.state, begun: { ...hand.state.begun, body: begun } }
+            return triedLine(index, triedOf(looked, state, hand.lines))
+          }),
+        ),
+      )
+    const [lamp, book, byLuck] = [skills('lamp'), skills('book'), skills('chance')]
+    expect(lamp.all.tries).toBe(KINDS_ALL.length)
+    expect(lamp.all.low).toBeGreaterThan(book.all.estimate)
+    expect(book.all.estimate).toBeGreaterThan(byLuck.all.estimate)
+    expect(lamp.ideas.order.low).toBeGreaterThan(byLuck.ideas.order.high)
+  })
 })
+
+/** The line of a try, as it is read from the journal. */
+function triedLine(index: number, body: EntryBodies['practice-tried']): Entry {
+  const id = `0190a8c0-0000-7000-8000-${String(index).padStart(12, '0')}`
+  const entry = {
+    id,
+    v: ENTRY_VERSION,
+    visitId: null,
+    kind: 'practice-tried',
+    at: '2026-05-12T08:00:00.000Z',
+    author: 'x',
+  }
+  return validEntry({ ...entry, body })
+}
 
 const AT_SUPPLY = new Set(['breaker', 'gfci', 'interlock', 'breaker-voltage', 'outlet-voltage'])
 

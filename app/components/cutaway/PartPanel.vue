@@ -82,8 +82,8 @@ const charted = computed(() => {
                   >margin to the limit
                   {{ judged.judgement.margin > 10 ? 'more than tenfold' : formatShare(judged.judgement.margin) }}
                   · </template
-                >{{ judged.judgement.basis.name }}</span
-              >
+                ><BasisLine :basis="judged.judgement.basis" :check="judged.judgement.check"
+              /></span>
             </li>
           </ul>
         </section>

@@ -23,7 +23,7 @@ const {
     <h2 class="text-[1.6rem] leading-tight" aria-live="polite" data-testid="lamp-title">{{ title }}</h2>
     <p v-if="because">{{ because }}</p>
     <ul v-if="barred.length > 0" class="border-l-4 border-lamp-ink pl-3 font-bold" data-testid="lamp-barred">
-      <li v-for="reason in barred" :key="reason">{{ reason }}</li>
+      <li v-for="reason in barred" :key="reason"><CautionText :text="reason" /></li>
     </ul>
     <slot name="gates" />
     <slot />
@@ -33,7 +33,7 @@ const {
       class="border-l-4 border-lamp-ink pl-3 text-[0.95rem] font-bold"
       data-testid="caution"
     >
-      {{ caution }}
+      <CautionText :text="caution" />
     </p>
     <div v-if="$slots.buttons" class="mt-1 flex flex-wrap gap-2"><slot name="buttons" /></div>
   </section>

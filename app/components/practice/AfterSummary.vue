@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pageOfHarm } from '#core/handbook/where'
 import type { Afterwards } from '#core/practice/afterwards'
 import { formatMinutes } from '#core/quantity/format'
 
@@ -19,7 +20,8 @@ const named = (titles: readonly string[]) =>
       <p v-if="after.unsafe.length === 0">Nothing. That is what counts most.</p>
       <ul v-else>
         <li v-for="(each, index) in after.unsafe.slice(0, MOST)" :key="index">
-          <span class="number">{{ formatMinutes(each.minute) }}</span> {{ each.label }}
+          <span class="number">{{ formatMinutes(each.minute) }}</span> {{ each.label }} ·
+          <HandbookLink :page="pageOfHarm(each.harm)" />
         </li>
         <li v-if="after.unsafe.length > MOST">and {{ after.unsafe.length - MOST }} more</li>
       </ul>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LAMP_HELP, type LampHelp } from '#core/practice/try'
+import { LAMP_HELP, type LampHelp } from '#core/knowledge/practice/lamp-help'
 
 /** How much of the lamp is seen while a try is worked on: it can be changed later. */
 const help = defineModel<LampHelp>({ required: true })

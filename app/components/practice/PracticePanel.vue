@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { harmInfo } from '#core/knowledge/practice/harms'
 import type { Stage } from '#core/knowledge/vocabulary'
-import { LAMP_HELP } from '#core/practice/try'
+import { LAMP_HELP } from '#core/knowledge/practice/lamp-help'
 import { TIMES_LIFE } from '#core/practice/practice-clock'
 import { spentOn } from '#core/practice/fold-try'
 import { formatMinutes } from '#core/quantity/format'

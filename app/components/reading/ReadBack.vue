@@ -24,9 +24,12 @@ const { reader } = useUnits()
           >: {{ render(piece.judgement.because, reader) }}.
           <strong :class="`verdict-${piece.judgement.verdict}`">{{
             VERDICT_WORDS[piece.judgement.verdict]
-          }}</strong><span v-if="pieces.length === 1" class="block text-[0.82rem] text-slate">{{
-            piece.judgement.basis.name
-          }}</span>
+          }}</strong><BasisLine
+            v-if="pieces.length === 1"
+            :basis="piece.judgement.basis"
+            :check="piece.judgement.check"
+            class="block text-[0.82rem] text-slate"
+          />
         </template>
         <template v-else-if="piece.other"
           >{{ piece.other.what }}: <strong>{{ piece.other.text }}</strong></template

@@ -84,7 +84,7 @@ function forgetTimer(): void {
           {{ formatSeconds(bleed.seconds) }} through {{ bleedOhms / 1000 }} kΩ: {{ formatNumber(bleed.microfarads) }} μF
           from {{ formatNumber(bleed.volts) }} V to 5 V
         </p>
-        <p v-if="info.caution" class="text-[0.92rem] text-rust">{{ info.caution }}</p>
+        <p v-if="info.caution" class="text-[0.92rem] text-rust"><CautionText :text="info.caution" /></p>
         <div v-if="gate === 'proved-dead'" class="mt-2 grid max-w-md grid-cols-3 gap-2">
           <label v-for="each in lines" :key="each.line" class="flex flex-col justify-end text-[0.88rem] leading-tight"
             >{{ each.line

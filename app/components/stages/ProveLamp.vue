@@ -61,7 +61,9 @@ function backToTest(): void {
       It counts after <span class="number">{{ next.waitMinutes }}</span> minutes of running.
     </p>
     <p v-if="next.allowed">{{ next.allowed.text }}</p>
-    <p class="text-[0.88rem]">{{ next.basis.name }} ({{ BASIS_WORDS[next.basis.kind] }})</p>
+    <p class="text-[0.88rem]">
+      <BasisLine :basis="next.basis" :check="next.check" /> ({{ BASIS_WORDS[next.basis.kind] }})
+    </p>
     <label v-if="leaving"
       ><span class="label">Why?</span
       ><input v-model="why" class="field" maxlength="300" data-testid="proof-why" @keydown.enter="leave('left')"

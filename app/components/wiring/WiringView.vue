@@ -158,10 +158,8 @@ const write = (check: PointCheck) => emit('ask', `${lineSubject(check)} `)
                 >{{ gateWords(check) }} · {{ checkInfo(check.check)?.minutes }} min<template
                   v-if="checkInfo(check.check)?.caution"
                 >
-                  · {{ checkInfo(check.check)?.caution }}</template
-                ></span
-              ></span
-            >
+                  · <CautionText :text="checkInfo(check.check)!.caution!" /></template></span
+            ></span>
             <span v-if="newest(check)" class="number">{{ valueText(newest(check)!, reader) }}</span>
             <button
               type="button"

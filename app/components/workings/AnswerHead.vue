@@ -22,7 +22,7 @@ const { reader } = useUnits()
     </dl>
     <ul v-if="answer.told.cautions.length > 0" class="mt-4 border-l-4 border-ink pl-3 text-[0.95rem]">
       <li v-for="(caution, index) in answer.told.cautions" :key="index" class="py-0.5">
-        {{ render(caution, reader) }}
+        <CautionText :text="render(caution, reader)" />
       </li>
     </ul>
   </div>

@@ -107,7 +107,7 @@ useHead({ title: computed(() => `${question.value.title} · Pike Lamp`) })
         <ol class="ruled mt-1" data-testid="steps">
           <li v-for="(step, index) in answer.told.steps" :key="index" class="py-2">{{ render(step, reader) }}</li>
         </ol>
-        <p class="mt-2 text-[0.92rem] text-slate">{{ answer.basis.name }}</p>
+        <p class="mt-2 text-[0.92rem] text-slate"><BasisLine :basis="answer.basis" /></p>
         <DayChart
           v-if="picture?.kind === 'pit' && picture.storm.length > 0"
           class="mt-5"

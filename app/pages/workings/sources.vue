@@ -28,7 +28,7 @@ useHead({ title: 'Where the figures come from · Pike Lamp' })
         <h2 class="mb-1 text-[1.12rem]">{{ group.trade }}</h2>
         <ul>
           <li v-for="row in group.rows" :key="row.kind + row.name" class="source">
-            <span class="text-slate">{{ BASIS_WORDS[row.kind] }}</span><span>{{ row.name }}</span>
+            <span class="text-slate">{{ BASIS_WORDS[row.kind] }}</span><BasisLine :basis="row" />
           </li>
         </ul>
       </section>

@@ -1,19 +1,29 @@
 <script setup lang="ts">
 import { IDEAS } from '#core/knowledge/practice/harms'
 import type { Afterwards } from '#core/practice/afterwards'
-import { writeCode } from '#core/practice/case-code'
+import { writeCode } from '#core/knowledge/practice/case-code'
 import { formatMinutes } from '#core/quantity/format'
 import { moneyOf } from '#core/visit/shop'
+import { mustPage } from '#core/handbook/handbook'
+import { PAGE_OF_IDEA, pageOfHarm } from '#core/handbook/where'
+import { triedOf } from '#core/practice/tried'
 import { usePractice } from '~/stores/practice'
+import { useSkills } from '~/stores/skills'
 
 /** What a try was: the own way beside the lamp’s and the best in hindsight, and the one thing to learn. */
 const id = computed(() => String(useRoute().params.id))
 const practice = usePractice()
 const { reader } = useUnits()
+const skills = useSkills()
 const after = shallowRef<Afterwards>()
+/** Harm first, as it is what is to be learned first. */
+const lessonPage = computed(() => {
+  const harm = after.value?.unsafe[0]?.harm
+  return harm ? pageOfHarm(harm) : PAGE_OF_IDEA[after.value?.lesson?.idea ?? 'order']
+})
 const state = computed(() => (practice.tryId === id.value ? practice.state : undefined))
 const code = computed(() => state.value?.begun.body.of.code ?? '')
-onMounted(() => practice.open(id.value))
+onMounted(() => Promise.all([practice.open(id.value), skills.read()]))
 watch(
   [state, reader],
   async ([now, read]) => {
@@ -23,6 +33,8 @@ watch(
       toRaw(practice.lines),
       { ...read },
     )
+    if (after.value && practice.state?.ended)
+      await skills.tell(id.value, triedOf(after.value, practice.state, practice.lines), practice.state.ended.at)
   },
   { immediate: true },
 )
@@ -107,6 +119,12 @@ useHead({ title: 'Afterwards · Pike Lamp' })
     <aside v-if="after" class="right" aria-label="what to learn" tabindex="0">
       <LampCard v-if="after.lesson" :title="after.lesson.rule" :because="after.lesson.why" data-testid="lesson">
         <p class="text-[0.95rem]">The one thing to learn: {{ IDEAS[after.lesson.idea] }}.</p>
+        <template #buttons>
+          <NuxtLink class="button" :to="`/practice/handbook/${lessonPage}`" data-testid="lesson-page"
+            >Handbook {{ mustPage(lessonPage).number }}</NuxtLink
+          >
+          <NuxtLink class="button" to="/practice">What comes next</NuxtLink>
+        </template>
       </LampCard>
       <LampCard v-else title="Nothing to put right" because="Found, mended, safe, and nothing done for nothing." />
       <div class="grid gap-2 px-5 py-4">
@@ -130,6 +148,7 @@ useHead({ title: 'Afterwards · Pike Lamp' })
           Kept in practice only, never in the shop’s numbers. Certificates are not ours to give.
         </p>
       </div>
+      <OwnSkills class="border-t border-rule px-5 py-4" />
     </aside>
   </div>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { HARDNESS, readCode } from '#core/practice/case-code'
+import { HARDNESS, readCode } from '#core/knowledge/practice/case-code'
 import { KINDS } from '#core/knowledge/vocabulary'
-import type { LampHelp } from '#core/practice/try'
+import type { LampHelp } from '#core/knowledge/practice/lamp-help'
 import { usePractice } from '~/stores/practice'
 
 /** A case that somebody set: the same pump with the same fault for whoever opens the link. */

@@ -1,4 +1,4 @@
-import { isIdOf, KINDS, type Kind } from '../knowledge/vocabulary'
+import { isIdOf, KINDS, type Kind } from '../vocabulary'
 
 /** How hard a case is, and by what. */
 export const HARDNESS = {

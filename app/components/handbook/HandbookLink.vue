@@ -1,0 +1,18 @@
+<script setup lang="ts">
+import { mustPage } from '#core/handbook/handbook'
+
+/** From a figure, a caution or a lesson to the page that says why. */
+const { page, worded = false } = defineProps<{ page: string; worded?: boolean }>()
+const to = computed(() => mustPage(page))
+</script>
+
+<template>
+  <NuxtLink
+    :to="`/practice/handbook/${page}`"
+    class="no-print whitespace-nowrap underline underline-offset-4"
+    :title="`${to.title}: ${to.rule}`"
+    :aria-label="`handbook ${to.number}, ${to.title}`"
+    data-testid="handbook-link"
+    >{{ worded ? `Handbook ${to.number}, ${to.title}` : `handbook ${to.number}` }}</NuxtLink
+  >
+</template>

@@ -1,0 +1,71 @@
+import { capacitorBleed } from '../../electrical/capacitor'
+import { BLEED } from '../../knowledge/electrical/limits'
+import { q, r, say } from '../../quantity/sentence'
+import { choice, defineLive, slider } from './live'
+
+const LINE = 120
+/** A body from hand to hand, wet and at mains, is about a thousand ohms (IEC 60479-1, from memory). */
+const BODY_OHMS = 1000
+/** From about so much a hand no longer lets go (IEC 60479-1, from memory). */
+const HOLDS_MILLIAMPS = 10
+/** Volts of each line to ground after the breaker that somebody took for the right one. */
+const STATES = [
+  { label: 'the right breaker', lines: [0, 0] },
+  { label: 'the breaker beside it', lines: [LINE, LINE] },
+  { label: 'one pole let go, one did not', lines: [LINE, 0] },
+  { label: 'right, and a timer feeds back', lines: [0, LINE] },
+] as const
+
+/** Dead is what was measured, line by line, and a capacitor on top of it. */
+export const safeHands = defineLive(
+  [
+    choice(
+      'breaker',
+      'What was turned off',
+      STATES.map(({ label }) => label),
+      2,
+    ),
+    slider('microfarads', 'The capacitor', [5, 400], 25, (value) => say`${r(value, 'uF', 2)}`, 'log'),
+    slider('seconds', 'Bled for', [0, 60], 1, (value) => say`${q(value, 'seconds', 2)}`),
+  ],
+  ({ breaker, microfarads, seconds }) => {
+    const [one, two] = (STATES[breaker] as (typeof STATES)[number]).lines
+    const across = Math.abs(one + two)
+    const held = Math.SQRT2 * 2 * LINE
+    const left = held * Math.exp(-seconds / (BLEED.ohms * microfarads * 1e-6))
+    const touched = Math.max(one, two, left)
+    const bleed = capacitorBleed(microfarads, held)
+    const isDead = one === 0 && two === 0
+    const volts = (value: number) => say`${r(value, 'V', 3)}`
+    return {
+      figures: [
+        {
+          id: 'across',
+          label: 'line to line',
+          told: volts(across),
+          verdict: across > BLEED.safeVolts ? 'failed' : 'sound',
+        },
+        { id: 'one', label: 'line 1 to ground', told: volts(one), verdict: one > BLEED.safeVolts ? 'failed' : 'sound' },
+        { id: 'two', label: 'line 2 to ground', told: volts(two), verdict: two > BLEED.safeVolts ? 'failed' : 'sound' },
+        {
+          id: 'can',
+          label: 'across the capacitor',
+          told: volts(left),
+          verdict: left > BLEED.safeVolts ? 'failed' : 'sound',
+        },
+        { id: 'wait', label: `needs, through ${BLEED.ohms / 1000} kΩ`, told: say`${q(bleed.seconds, 'seconds', 2)}` },
+        {
+          id: 'hand',
+          label: 'through a hand',
+          told: say`${(touched / BODY_OHMS) * 1000} mA`,
+          verdict: (touched / BODY_OHMS) * 1000 > HOLDS_MILLIAMPS ? 'failed' : 'sound',
+        },
+      ],
+      says: !isDead
+        ? 'The handle is off and a line is live. All three are measured, with a meter proved before and after.'
+        : left > BLEED.safeVolts
+          ? 'The lines are dead and the capacitor is not. Wait, and measure it.'
+          : 'Dead, and proved: three readings and one across the capacitor. Now a hand may go in.',
+    }
+  },
+)

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { KINDS } from '../core/knowledge/vocabulary'
+import { coursesIn } from '../core/practice/courses'
+import { skillsOf, triedIn } from '../core/practice/skills'
 import type { Entry } from '../core/visit/entry'
 import { validEntry } from '../core/visit/entry-rules'
 import { foldVisit } from '../core/visit/fold'
@@ -42,6 +44,15 @@ describe('the made-up shop', () => {
       findings: [],
       call: { complaints: [] },
     })
+  })
+
+  it('has two people who practise, and a course that is set for them', () => {
+    const tried = triedIn(entries)
+    expect(new Set(tried.map(({ who }) => who))).toEqual(new Set(['technician', 'apprentice']))
+    expect(coursesIn(entries)).toHaveLength(1)
+    const mine = tried.filter(({ who }) => who === 'technician')
+    const { all } = skillsOf(mine)
+    expect(all.estimate).toBeGreaterThan(skillsOf(tried.filter(({ who }) => who === 'apprentice')).all.estimate)
   })
 
   it('hangs on the day of seeding, and is the same for the same day', () => {

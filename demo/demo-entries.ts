@@ -1,16 +1,19 @@
 import { DEFAULT_RATES } from '../core/knowledge/shop/rates'
+import type { Idea } from '../core/knowledge/practice/harms'
 import type { Construction, Gate, Kind, Stage } from '../core/knowledge/vocabulary'
 import { completePlate, type Installation, type Nameplate } from '../core/motor/nameplate'
 import type { TakeDownStep } from '../core/takedown/plan'
 import { repairSteps } from '../core/takedown/step-plan'
 import {
   ENTRY_VERSION,
+  type CourseSet,
   type Customer,
   type Entry,
   type EntryBodies,
   type EntryKind,
   type Machine,
   type NewPart,
+  type PracticeTried,
   type Site,
 } from '../core/visit/entry'
 import { machineAfter } from '../core/visit/fitted'
@@ -20,6 +23,7 @@ import customersData from './data/customers.json'
 import historyData from './data/history.json'
 import machinesData from './data/machines.json'
 import sitesData from './data/sites.json'
+import practiceData from './data/practice.json'
 import shopData from './data/shop.json'
 import todayData from './data/today.json'
 import waitingData from './data/waiting.json'
@@ -35,6 +39,14 @@ interface MachineRow {
   plateUnreadable?: boolean
   nameplate: Nameplate
   installation: Installation
+}
+interface PracticeRows {
+  course: Pick<CourseSet, 'title' | 'cases' | 'note'>
+  tries: (Omit<PracticeTried, 'ended' | 'marks'> & {
+    daysAgo: number
+    by: string
+    marks: Partial<Record<Idea, [right: number, of: number]>>
+  })[]
 }
 interface Story {
   machine: string
@@ -106,6 +118,7 @@ export function demoEntries(today: Date): Entry[] {
   writer.sites(sitesData)
   for (const visit of todayData as unknown as TodayVisit[]) writer.today(visit)
   writer.orders()
+  writer.practised(practiceData as unknown as PracticeRows)
   for (const call of waitingData as WaitingCall[]) writer.waiting(call)
   // In the order in which they would have arrived.
   return writer.entries.sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || (a.id < b.id ? -1 : 1))
@@ -156,14 +169,20 @@ class Writer {
     return new Date(instant + 12 * 3600 * 1000).toISOString().slice(0, 10)
   }
 
-  write<K extends EntryKind>(visitId: string | null, kind: K, at: number, body: EntryBodies[K]): void {
+  write<K extends EntryKind>(
+    visitId: string | null,
+    kind: K,
+    at: number,
+    body: EntryBodies[K],
+    author: string = AUTHOR,
+  ): void {
     this.entries.push({
       id: timedId(at, this.count++),
       v: ENTRY_VERSION,
       visitId,
       kind,
       at: new Date(at).toISOString(),
-      author: AUTHOR,
+      author,
       body,
     } as unknown as Entry)
   }
@@ -280,6 +299,26 @@ class Writer {
   orders(): void {
     for (const [van, visits] of this.tours)
       this.write(null, 'day-order', this.midnight - 60 * MINUTE, { on: this.date(this.midnight), van, visits })
+  }
+
+  /** What came of the tries of two of its people at practice pumps, and the course that is set. */
+  practised({ course, tries }: PracticeRows): void {
+    this.write(null, 'course-set', this.midnight - 35 * DAY, { course: fixedId(7, 1), for: [], ...course })
+    for (const { daysAgo, by, marks, ...tried } of tries)
+      this.write(
+        null,
+        'practice-tried',
+        this.midnight - daysAgo * DAY + 17 * 60 * MINUTE,
+        {
+          ...tried,
+          ended: 'handed-over',
+          marks: (Object.keys(marks) as Idea[]).map((idea) => {
+            const [right, of] = marks[idea] as [number, number]
+            return { idea, right, of }
+          }),
+        },
+        by,
+      )
   }
 
   /** A call that has no day yet. */

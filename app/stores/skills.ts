@@ -9,12 +9,11 @@ import { SkillStore, type ToldOfPractice } from '~/utils/skill-store'
 import { writeLine } from '~/utils/write-line'
 import { useOutbox } from './outbox'
 
-const store = new SkillStore()
 const KINDS: ReadonlySet<string> = new Set(PRACTICE_KINDS)
 
 /** What tries at practice pumps say of whoever made them, and the courses that are set. */
 export const useSkills = defineStore('skills', () => {
-  const [outbox, writer] = [useOutbox(), useWriter()]
+  const [outbox, writer, store] = [useOutbox(), useWriter(), new SkillStore()]
   const told = shallowRef<ToldOfPractice>({ lines: [], people: [] })
   /** Written here since the shop told last. */
   const here = shallowRef<readonly Entry[]>([])

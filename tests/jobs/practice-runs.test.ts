@@ -85,8 +85,9 @@ describe('simulated learners work through pumps of every kind', () => {
       skillsOf(
         triedIn(
           runs(name).map(({ hand, after: looked }, index) => {
-            const begun = { ...hand.state.begun.body, of: { ...hand.practice } }
-            const state = { ...hand.state, begun: { ...hand.state.begun, body: begun } }
+            const { begun } = hand.state
+            const of = { ...begun.body.of, code: hand.practice.code }
+            const state = { ...hand.state, begun: { ...begun, body: { ...begun.body, of } } }
             return triedLine(index, triedOf(looked, state, hand.lines))
           }),
         ),

@@ -155,6 +155,41 @@ describe.each(['embedded', 'server'] as const)('people of a shop with the %s dat
     ])
   })
 
+  it('what came of a try is written by everybody, seen by its writer and by the owner; a course is the owner’s to set', async () => {
+    const own = (role: Role, kind: string, body: object) =>
+      as(role, { id: uuidv7(), visitId: null, kind, at: new Date().toISOString(), body } as unknown as Entry)
+    const tried = (role: Role) =>
+      own(role, 'practice-tried', {
+        code: 'jet.two.1k9f',
+        ended: 'handed-over',
+        found: true,
+        minutes: 90,
+        price: 40_000,
+        lamp: 'off',
+        harms: [],
+        marks: [{ idea: 'order', right: 4, of: 5 }],
+      })
+    const course = (role: Role, names: string[]) =>
+      own(role, 'course-set', { course: uuidv7(), title: 'Spring', cases: ['jet.two.1k9f'], for: names })
+    const write = (role: Role, entry: Entry) => ask('POST', '/api/entries', somebody[role].cookie, { entries: [entry] })
+    for (const role of ['learner', 'technician', 'owner'] as const)
+      expect([role, (await write(role, tried(role))).status]).toEqual([role, 200])
+    expect((await write('learner', reading(visit, 236))).status).toBe(422)
+    expect((await write('learner', { ...tried('learner'), author: 'owner' } as Entry)).status).toBe(422)
+    expect((await write('technician', course('technician', []))).status).toBe(422)
+    expect((await write('owner', course('owner', ['learner']))).status).toBe(200)
+    const told = async (role: Role) => {
+      const { said } = await ask('GET', '/api/practice', somebody[role].cookie)
+      const { lines, people } = said as { lines: Entry[]; people: string[] }
+      return { people, seen: lines.map(({ kind, author }) => `${kind} ${author}`).sort() }
+    }
+    expect(await told('learner')).toEqual({ people: [], seen: ['course-set owner', 'practice-tried learner'] })
+    expect(await told('technician')).toEqual({ people: [], seen: ['practice-tried technician'] })
+    const { people, seen } = await told('owner')
+    expect([...people].sort()).toEqual([...EVERYBODY].sort())
+    expect(seen).toHaveLength(4)
+  })
+
   it('in one browser another signs in, and what the first wrote is still taken', async () => {
     const second = await ask('POST', '/api/session', somebody.technician.cookie, {
       name: 'office',

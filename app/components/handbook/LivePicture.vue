@@ -98,8 +98,11 @@ const setPlace = ({ id: input, min, max, scale }: Slider, place: number) => {
     </div>
     <dl class="figures">
       <div v-for="each in now.figures" :key="each.id" class="flex items-center gap-2 border-b border-rule py-1">
-        <StateMark v-if="each.verdict" :verdict="each.verdict" :size="18" />
-        <dt class="min-w-0 flex-1 text-[0.95rem]" :class="{ 'pl-[26px]': !each.verdict }">{{ each.label }}</dt>
+        <dt class="flex min-w-0 flex-1 items-center gap-2 text-[0.95rem]">
+          <StateMark v-if="each.verdict" :verdict="each.verdict" :size="18" /><span v-else class="w-[18px]" />{{
+            each.label
+          }}
+        </dt>
         <dd class="number font-bold" :data-testid="`figure-${each.id}`">{{ render(each.told, reader) }}</dd>
       </div>
     </dl>
@@ -126,7 +129,7 @@ const setPlace = ({ id: input, min, max, scale }: Slider, place: number) => {
   grid-area: pushed;
   display: grid;
   align-content: start;
-  gap: 0.25rem;
+  gap: 0.5rem;
 }
 .figures {
   grid-area: figures;

@@ -37,12 +37,18 @@ function turn(name: string): void {
   course.value.for = names.includes(name) ? names.filter((each) => each !== name) : [...names, name]
 }
 async function save(): Promise<void> {
-  const { by, note, ...rest } = course.value
-  const body: CourseSet = { ...rest, ...(by ? { by } : {}), ...(note?.trim() ? { note: note.trim() } : {}) }
+  const { by, note, cases, for: names, ...rest } = course.value
+  const body: CourseSet = {
+    ...rest,
+    cases: [...cases],
+    for: [...names],
+    ...(by ? { by } : {}),
+    ...(note?.trim() ? { note: note.trim() } : {}),
+  }
   const wrong = bodyProblems('course-set', body)[0]
   problem.value = wrong ? `${wrong.field}: ${String(wrong.expected)}` : ''
   if (wrong) return
-  await skills.setCourse(structuredClone(toRaw(body)))
+  await skills.setCourse(body)
   course.value = fresh()
 }
 const end = ({ course: id, title, cases, for: names }: CourseSet) =>

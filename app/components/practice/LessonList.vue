@@ -26,7 +26,7 @@ const rows = computed(() =>
     <ul class="grid gap-x-8 sm:grid-cols-2">
       <li v-for="page in rows" :key="page.id" class="border-b border-rule">
         <NuxtLink :to="`/practice/handbook/${page.id}`" class="flex min-h-12 items-center gap-3"
-          ><span class="number w-10 text-slate">{{ page.number }}</span
+          ><span class="number w-12 shrink-0 text-slate">{{ page.number }}</span
           ><span class="min-w-0 flex-1 underline underline-offset-4">{{ page.title }}</span
           ><span v-if="page.isFound" class="text-[0.9rem] text-moss">pump found</span></NuxtLink
         >

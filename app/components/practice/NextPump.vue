@@ -14,7 +14,7 @@ const next = computed(() => skills.next)
 const idea = computed(() => IDEAS[next.value.idea])
 const because = computed(() => {
   const { tries, isDue, estimate, due } = next.value
-  if (tries === 0) return `Nothing is known of your ${idea.value} yet.`
+  if (tries === 0) return 'No try has asked for it yet.'
   const stands = `It stands at ${Math.round(100 * estimate)} of 100, the weakest`
   return isDue
     ? `${stands} of what is due.`

@@ -22,10 +22,10 @@ const count = computed(() => skills.mine.length)
     </h2>
     <SkillTable :rows="rows" label="your skill by idea" />
     <p class="mt-2 text-[0.9rem] text-slate">
-      From {{ count === 1 ? 'one try' : `${count} tries` }}; four times of five it lies in the span. What comes next is
-      the weakest of what is due, by FSRS, a published spacing method: <HandbookLink page="chances" />.<template
-        v-if="skills.isOld"
-      >
+      <template v-if="count > 0"
+        >From {{ count === 1 ? 'one try' : `${count} tries` }}; four times of five it lies in the span. </template
+      >What comes next is the weakest of what is due, by FSRS, a published spacing method:
+      <HandbookLink page="chances" />.<template v-if="skills.isOld">
         Nobody answers now: as it was told last, and what waits here.</template
       >
     </p>

@@ -50,7 +50,9 @@ useHead({ title: 'Skills and courses · Pike Lamp' })
 <template>
   <div>
     <PlaceHeader title="Skills and courses" short="Skills"
-      ><NuxtLink to="/practice" class="inline-flex min-h-12 items-center text-slate underline underline-offset-4"
+      ><NuxtLink
+        to="/practice"
+        class="inline-flex min-h-12 items-center text-slate underline underline-offset-4 max-sm:hidden"
         >Practice</NuxtLink
       ></PlaceHeader
     >

@@ -20,7 +20,7 @@ const MOTOR = typicalMotor(
 export const canOrBound = defineLive(
   [
     slider('can', 'What the capacitor has left', [1, RATED * 1.05], RATED * 0.35, (value) => say`${r(value, 'uF', 3)}`),
-    slider('held', 'What holds the shaft, of rated torque', [0.05, 1.5], STARTING.breakawayShare, (value) =>
+    slider('held', 'What holds the shaft, of rated torque', [0.05, 1], STARTING.breakawayShare, (value) =>
       formatShare(value),
     ),
   ],

@@ -71,12 +71,12 @@ describe('what the pictures show', () => {
   })
   it('a weak can and a bound shaft hum alike, and are told apart by hand', () => {
     const weak = { can: 5, held: 0.2 }
-    const bound = { can: 25, held: 1.5 }
+    const bound = { can: 30, held: 1 }
     expect(figure('can-or-bound', weak, 'torque').verdict).toBe('failed')
     expect(figure('can-or-bound', bound, 'torque').verdict).toBe('failed')
     expect(told('can-or-bound', weak, 'hand')).toBe('turns')
     expect(told('can-or-bound', bound, 'hand')).toBe('stands fast')
-    expect(says('can-or-bound', { can: 5, held: 1.5 })).toMatch(/hums again/)
+    expect(says('can-or-bound', { can: 5, held: 1 })).toMatch(/hums again/)
     expect(says('can-or-bound', { can: 25, held: 0.2 })).toMatch(/It starts/)
   })
   it('water in the grease leaves a fraction of a life: (100 / ppm)^0.6', () => {
@@ -106,20 +106,23 @@ describe('what the pictures show', () => {
     expect(told('suction-air', { air: 0.08, block: 0 }, 'pot')).toBe('empty')
   })
   it('a tank without its air starts for every glass', () => {
-    const between = (precharge: number) => Number.parseFloat(told('tank-air', { precharge }, 'between'))
-    expect(between(28 * 6.894757)).toBeGreaterThan(between(6 * 6.894757))
-    expect(figure('tank-air', { precharge: 28 * 6.894757 }, 'precharge').verdict).toBe('sound')
-    expect(says('tank-air', { precharge: 45 * 6.894757 })).toMatch(/empty before the pump is asked/)
+    const between = (air: number) => Number.parseFloat(told('tank-air', { air }, 'between'))
+    // 44 gal, 28 psi of 30/50: 44 × (42.7 / 44.7 − 42.7 / 64.7) = 13 gal.
+    expect(told('tank-air', { air: 1 }, 'drawdown')).toBe('13 gal')
+    expect(between(1)).toBeGreaterThan(60)
+    expect(between(0.05)).toBeLessThan(30)
+    expect(figure('tank-air', { air: 1 }, 'air').verdict).toBe('sound')
+    expect(says('tank-air', { air: 1.3 })).toMatch(/empty before the pump is asked/)
   })
   it('a deep pump in a shallow well runs past its range, and a valve brings it back', () => {
     expect(figure('up-thrust', { lift: 5, open: 1 }, 'flow').verdict).toBe('failed')
     expect(figure('up-thrust', { lift: 75, open: 1 }, 'flow').verdict).toBe('sound')
     expect(figure('up-thrust', { lift: 5, open: 0.06 }, 'flow').verdict).not.toBe('failed')
   })
-  it('a pole that did not let go reads live to ground alone', () => {
-    expect(told('safe-hands', { breaker: 0 }, 'across')).toBe('0 V')
-    expect(figure('safe-hands', { breaker: 2, seconds: 60 }, 'one').verdict).toBe('failed')
-    expect(figure('safe-hands', { breaker: 2, seconds: 60 }, 'two').verdict).toBe('sound')
+  it('a pole that did not let go shows nothing across, and is live to ground on both', () => {
+    expect(told('safe-hands', { breaker: 2 }, 'across')).toBe('0 V')
+    expect(told('safe-hands', { breaker: 1 }, 'across')).toBe('240 V')
+    for (const line of ['one', 'two']) expect(figure('safe-hands', { breaker: 2 }, line).verdict).toBe('failed')
     // 25 μF through 20 kΩ from 339 V to 5 V: 2.1 s.
     expect(told('safe-hands', { microfarads: 25 }, 'wait')).toBe('2.1 s')
     expect(says('safe-hands', { breaker: 0, seconds: 10, microfarads: 25 })).toMatch(/a hand may go in/)

@@ -9,7 +9,8 @@ const HOURS_A_DAY = 8
 /**
  * Life against water in the lubricant: (100 ppm / water)^0.6.
  *
- * @source Cantley, The Effect of Water in Lubricating Oil on Bearing Fatigue Life (ASLE Transactions, 1977), from memory
+ * @source Cantley, The Effect of Water in Lubricating Oil on Bearing Fatigue Life (ASLE Transactions, 1977),
+   from memory
  */
 const CLEAN_PPM = 100
 const WATER_EXPONENT = 0.6

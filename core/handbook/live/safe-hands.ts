@@ -8,12 +8,14 @@ const LINE = 120
 const BODY_OHMS = 1000
 /** From about so much a hand no longer lets go (IEC 60479-1, from memory). */
 const HOLDS_MILLIAMPS = 10
-/** Volts of each line to ground after the breaker that somebody took for the right one. */
+/**
+ * Volts of each line to ground, and across, after the breaker that somebody took for the right one. Through the motor’s
+ * winding a pole that did not let go feeds the other line too: across them there is nothing.
+ */
 const STATES = [
-  { label: 'the right breaker', lines: [0, 0] },
-  { label: 'the breaker beside it', lines: [LINE, LINE] },
-  { label: 'one pole let go, one did not', lines: [LINE, 0] },
-  { label: 'right, and a timer feeds back', lines: [0, LINE] },
+  { label: 'the right breaker', toGround: 0, across: 0 },
+  { label: 'the breaker beside it', toGround: LINE, across: 2 * LINE },
+  { label: 'its breaker, and one pole did not let go', toGround: LINE, across: 0 },
 ] as const
 
 /** Dead is what was measured, line by line, and a capacitor on top of it. */
@@ -29,13 +31,13 @@ export const safeHands = defineLive(
     slider('seconds', 'Bled for', [0, 60], 1, (value) => say`${q(value, 'seconds', 2)}`),
   ],
   ({ breaker, microfarads, seconds }) => {
-    const [one, two] = (STATES[breaker] as (typeof STATES)[number]).lines
-    const across = Math.abs(one + two)
+    const { toGround, across } = STATES[breaker] as (typeof STATES)[number]
+    const [one, two] = [toGround, toGround]
     const held = Math.SQRT2 * 2 * LINE
     const left = held * Math.exp(-seconds / (BLEED.ohms * microfarads * 1e-6))
-    const touched = Math.max(one, two, left)
+    const touched = Math.max(toGround, left)
     const bleed = capacitorBleed(microfarads, held)
-    const isDead = one === 0 && two === 0
+    const isDead = toGround === 0
     const volts = (value: number) => say`${r(value, 'V', 3)}`
     return {
       figures: [

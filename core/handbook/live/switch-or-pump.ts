@@ -39,7 +39,8 @@ export const switchOrPump = defineLive(
             : 'The switch asks, and volts leave it. What is wrong lies behind it: cable, box, pump.'
           : closes
             ? 'The contacts are shut, and nothing passes them: burnt. The pump was never asked.'
-            : 'The house wants water and the switch feels none of that: its nipple is plugged. The pump was never asked.',
+            : 'The house wants water and the switch feels none of that: its nipple is plugged. The pump was ' +
+              'never asked.',
     }
   },
 )

@@ -15,7 +15,7 @@ export const threeLeads = defineLive(
     choice(
       'order',
       'How the leads lie in the box',
-      ORDERS.map((_, index) => `the ${index + 1}. way`),
+      ORDERS.map((_, index) => `way ${index + 1} of ${ORDERS.length}`),
       3,
     ),
     choice('open', 'The windings', ['whole', 'run open', 'start open']),

@@ -8,7 +8,8 @@ const FAMILY = STAGE_FAMILIES.find(({ id }) => id === 'well-10') as StageFamily
 const CURVE = pumpCurve({ points: FAMILY.stage, stages: WELL_PUMP_STAGES })
 /** Drop pipe and what is left open of the valve at the well head, as one loss. */
 const PIPE = { insideMillimetres: 33, lengthMetres: 40, method: 'darcy' } as const
-/** A gate valve nearly shut has a loss of hundreds of velocity heads; open a fraction of one (handbook, from memory). */
+/** A gate valve nearly shut has a loss of hundreds of velocity heads; open a fraction of one (handbook, from
+  memory). */
 const OPEN_K = 0.2
 
 const runsAt = (lift: number, open: number) =>

@@ -13,8 +13,10 @@ export const LESSONS: Chapter = {
       case: 'well-two-wire.one.f',
       body: [
         text(
-          'It tripped twice. Somebody put an ohmmeter from the leads to the well casing, it showed nothing, and they put ' +
-            'the power on a third time. Push the leak about: over most of its range the ohmmeter stays silent while the ' +
+          'It tripped twice. Somebody put an ohmmeter from the leads to the well casing, it showed nothing, and ' +
+            'they put ' +
+            'the power on a third time. Push the leak about: over most of its range the ohmmeter stays silent ' +
+            'while the ' +
             'tester fails it, and while enough leaks at mains to let a ground-fault device go.',
         ),
         text('Then take the cable off in your mind: what limit holds depends on what hangs on the leads.'),
@@ -30,8 +32,10 @@ export const LESSONS: Chapter = {
       case: 'well-three-wire.one.u',
       body: [
         text(
-          'The splice was made with whatever cable was in the van, and the colours end there. Read each pair. The largest ' +
-            'is both windings in a row; the lead that is not in it is common; of the two others the one with more ohms ' +
+          'The splice was made with whatever cable was in the van, and the colours end there. Read each pair. ' +
+            'The largest ' +
+            'is both windings in a row; the lead that is not in it is common; of the two others the one with ' +
+            'more ohms ' +
             'to common is the start.',
         ),
         text('Change how they lie in the box, and name them before the words do. Then open a winding, and say which.'),
@@ -67,11 +71,13 @@ export const LESSONS: Chapter = {
       case: 'pool.redone.1',
       body: [
         text(
-          'Bearings were noisy, bearings were changed, and a week later they are noisy again. Bring water into the grease ' +
+          'Bearings were noisy, bearings were changed, and a week later they are noisy again. Bring water into ' +
+            'the grease ' +
             'and watch what is left of the years. A drip that nobody sees is thousands of parts in a million.',
         ),
         text(
-          'The other way to do it is a hammer: a bearing driven on through its balls has a mark in the race for each of ' +
+          'The other way to do it is a hammer: a bearing driven on through its balls has a mark in the race for ' +
+            'each of ' +
             'them, and sings from the first minute.',
         ),
         list(
@@ -91,11 +97,14 @@ export const LESSONS: Chapter = {
       case: 'jet.one.s',
       body: [
         text(
-          'Two hundred and thirty-six at the switch, and the motor will not pull. A joint with an ohm or two passes every ' +
-            'volt while nothing flows. Let the pump run, and look at what is left, and at the heat that one joint makes.',
+          'Two hundred and thirty-six at the switch, and the motor will not pull. A joint with an ohm or two ' +
+            'passes every ' +
+            'volt while nothing flows. Let the pump run, and look at what is left, and at the heat that one ' +
+            'joint makes.',
         ),
         text(
-          'Then both leads on one line, from end to end, piece by piece: the one that keeps volts for itself is the one.',
+          'Then both leads on one line, from end to end, piece by piece: the one that keeps volts for itself is ' +
+            'the one.',
         ),
       ],
       see: ['volts', 'wire'],
@@ -109,8 +118,10 @@ export const LESSONS: Chapter = {
       case: 'jet.one.2',
       body: [
         text(
-          'No water. The gauge stands low, so the switch should ask. Volts on its line side say that it could; volts on ' +
-            'its load side say that it does. With the gauge low and the contacts open, what the switch feels is not what ' +
+          'No water. The gauge stands low, so the switch should ask. Volts on its line side say that it could; ' +
+            'volts on ' +
+            'its load side say that it does. With the gauge low and the contacts open, what the switch feels is ' +
+            'not what ' +
             'the gauge shows: the nipple between them is a sixteenth of an inch of rust.',
         ),
         text('Set each trouble, lower the pressure, and say what you would do before you read the words.'),
@@ -126,7 +137,8 @@ export const LESSONS: Chapter = {
       case: 'pool.one.18',
       body: [
         text(
-          'Weak at the returns, and the pump gets the blame. Block the basket: flow falls and the vacuum climbs. Let air ' +
+          'Weak at the returns, and the pump gets the blame. Block the basket: flow falls and the vacuum climbs. ' +
+            'Let air ' +
             'in instead: flow falls and the vacuum goes with it, until at a few parts in a hundred it loses its water.',
         ),
         text('One gauge, one look under the lid, and the pump stays closed.'),
@@ -142,8 +154,9 @@ export const LESSONS: Chapter = {
       case: 'well-two-wire.one.1b',
       body: [
         text(
-          'Forty-four gallons stand in the corner, and let out a cup. Take the air away and watch the seconds from start ' +
-            'to start. Then raise it above cut-in, and see the other mistake: the tank is empty before the switch closes.',
+          'A tank of forty-four gallons, and it lets out next to nothing. Take the air away and watch the ' +
+            'seconds from start ' +
+            'to start. Then give it too much, and see the other mistake: it is empty before the switch closes.',
         ),
         list(
           'Power off, a tap open until the gauge is at zero, then the air valve.',
@@ -162,12 +175,15 @@ export const LESSONS: Chapter = {
       case: 'well-three-wire.one.o',
       body: [
         text(
-          'Head presses the wheels down onto their thrust washers; water that is turned upwards lifts them. Where there is ' +
-            'hardly any head, lift wins. Bring the house nearer to the water, and the point slides out of the band in ' +
+          'Head presses the wheels down onto their thrust washers; water that is turned upwards lifts them. ' +
+            'Where there is ' +
+            'hardly any head, lift wins. Bring the house nearer to the water, and the point slides out of the ' +
+            'band in ' +
             'which this pump may run; close the valve a little, and it comes back.',
         ),
         text(
-          'That is why a well is started against a valve that is nearly shut, and why a bigger pump can be the shorter-lived one.',
+          'That is why a well is started against a valve that is nearly shut, and why a bigger pump can be the ' +
+            'shorter-lived one.',
         ),
       ],
       see: ['curve', 'wells'],
@@ -181,7 +197,8 @@ export const LESSONS: Chapter = {
       case: 'spa.one.d',
       body: [
         text(
-          'The breaker is off. Choose which one it was. Line to line can read nothing while one line stands at full volts ' +
+          'The breaker is off. Choose which one it was. Line to line can read nothing while one line stands at ' +
+            'full volts ' +
             'to ground; and with both dead the capacitor holds what it had at the top of the wave.',
         ),
         text(

@@ -7,7 +7,8 @@ import { list, text, type Chapter } from '../page'
 
 const share = (of: number) => q(100 * of, 'percent', 2)
 const insulation = (setup: keyof typeof INSULATION) =>
-  say`${r(INSULATION[setup].soundMegohms, 'Mohm')} and more is sound, under ${r(INSULATION[setup].failedMegohms, 'Mohm')} has failed`
+  say`${r(INSULATION[setup].soundMegohms, 'Mohm')} and more is sound, under
+  ${r(INSULATION[setup].failedMegohms, 'Mohm')} has failed`
 
 export const MOTORS: Chapter = {
   title: 'The motor',
@@ -83,7 +84,8 @@ export const MOTORS: Chapter = {
             shaft both hum and both draw the amps of a locked rotor: by hand, power off, they differ at once.`,
         ),
         list(
-          'Under load: amps in the capacitor’s own lead and volts across it give its microfarads, without taking it out.',
+          'Under load: amps in the capacitor’s own lead and volts across it give its microfarads, without taking ' +
+            'it out.',
           'A new one of the wrong rating runs, warm, for a summer.',
           'Volts of the new one are at least those of the old. A start type never stands in for a run type.',
           'A start capacitor that died took its switch along, or the switch took it.',
@@ -98,7 +100,8 @@ export const MOTORS: Chapter = {
       body: [
         text(
           say`Round one wire, never round both. Over the plate’s service-factor amps it works too hard: low volts, a
-            rubbing wheel, a failing bearing, or it moves more than it is made for. Under ${share(CURRENT.lowFraction)} of
+            rubbing wheel, a failing bearing, or it moves more than it is made for. Under
+              ${share(CURRENT.lowFraction)} of
             full load with the shaft turning it has nothing to do: dry, air-bound, throttled, or uncoupled.`,
         ),
         text(
@@ -116,7 +119,8 @@ export const MOTORS: Chapter = {
       drawing: 'parting',
       body: [
         text(
-          'Everything between the breaker and the water stands in one row. A reading in the middle halves what is left: ' +
+          'Everything between the breaker and the water stands in one row. A reading in the middle halves what ' +
+            'is left: ' +
             'good here, it lies behind; bad here, before. Four readings find one of sixteen.',
         ),
         list(
@@ -139,17 +143,20 @@ export const MOTORS: Chapter = {
       live: 'new-bearings',
       body: [
         text(
-          'Life goes with the third power of load, and water in the grease takes most of what is left. A front bearing ' +
+          'Life goes with the third power of load, and water in the grease takes most of what is left. A front ' +
+            'bearing ' +
             'that died early sat behind a seal that dripped; a rear one behind a fan cover that was shut.',
         ),
         list(
           'Turn it by hand, off: gritty, tight, or free. Rock it: what clicks is worn.',
-          'Pressed on by its inner ring, pulled off by the ring that sits tight. A blow through the balls marks both races.',
+          'Pressed on by its inner ring, pulled off by the ring that sits tight. A blow through the balls marks ' +
+            'both races.',
           'Its number is on its side: bore, width and play follow from it.',
           'Ten seconds of its sound give the tones of its races, its balls and its cage, each by its own count.',
         ),
         text(
-          'A whine that follows speed is mostly bearings; gravel is air or starved water; a hum at twice mains is iron.',
+          'A whine that follows speed is mostly bearings; gravel is air or starved water; a hum at twice mains ' +
+            'is iron.',
         ),
       ],
       see: ['seals', 'suction', 'lesson-new-bearings'],
@@ -161,12 +168,14 @@ export const MOTORS: Chapter = {
       body: [
         list(
           'Volts, hertz, flange, shaft, speed, direction. Each wrong one is a second trip.',
-          'Horsepower times service factor is at least what the pump can ask for. Two of one horsepower can differ by half.',
+          'Horsepower times service factor is at least what the pump can ask for. Two of one horsepower can ' +
+            'differ by half.',
           'Frame letters fix the face and the shaft: hold both to the old ones all the same.',
           'A foreign plate on an old pump says what the motor is, not what the pump wants.',
         ),
         text(
-          'A plate that cannot be read is filled from what is usual for the machine, and everything judged by it says so.',
+          'A plate that cannot be read is filled from what is usual for the machine, and everything judged by it ' +
+            'says so.',
         ),
       ],
       see: ['amps', 'curve'],

@@ -13,7 +13,8 @@ export const SAFE: Chapter = {
       live: 'safe-hands',
       body: [
         text(
-          'A handle names what somebody once thought it switches. Between it and the pump lie timers, relays, a second ' +
+          'A handle names what somebody once thought it switches. Between it and the pump lie timers, relays, a ' +
+            'second ' +
             'breaker, a backup on its battery. Each of them can hold a line live while the label says off.',
         ),
         list(
@@ -23,7 +24,8 @@ export const SAFE: Chapter = {
           'Prove the meter again. A meter that died in between reads zero everywhere.',
         ),
         text(
-          'Who comes and goes, a thunderstorm, a long pause: prove it again. Rated meter, rated leads, one hand where ' +
+          'Who comes and goes, a thunderstorm, a long pause: prove it again. Rated meter, rated leads, one hand ' +
+            'where ' +
             'one is enough. Local codes and licensed practice decide who opens a panel at all.',
         ),
       ],
@@ -46,7 +48,8 @@ export const SAFE: Chapter = {
           'A capacitor that lay in a drawer can have some back. Bleed it before it is read.',
         ),
         text(
-          'A short across the terminals welds the screwdriver, can burst the can, and proves nothing about the next one.',
+          'A short across the terminals welds the screwdriver, can burst the can, and proves nothing about the ' +
+            'next one.',
         ),
       ],
       see: ['dead', 'capacitors'],
@@ -57,7 +60,8 @@ export const SAFE: Chapter = {
       rule: 'After a trip insulation is read first, dead. One reset at most, after it has passed.',
       body: [
         text(
-          'A breaker that let go has said something. What it said may stand on the casing, the pipe or the water, and ' +
+          'A breaker that let go has said something. What it said may stand on the casing, the pipe or the ' +
+            'water, and ' +
             'the next person who touches it closes the circuit.',
         ),
         list(
@@ -97,7 +101,8 @@ export const SAFE: Chapter = {
       rule: 'Reckon the weight before anything is lifted. A clamp at every joint, no hand below it.',
       body: [
         text(
-          say`Plastic pipe of ${q(30, 'length')}, full of water, with its cable and its pump, weighs ${q(45, 'mass', 1)} and
+          say`Plastic pipe of ${q(30, 'length')}, full of water, with its cable and its pump, weighs
+          ${q(45, 'mass', 1)} and
             more; steel three times that. A string that slips goes down the well, and whoever holds on goes after.`,
         ),
         list(
@@ -138,7 +143,8 @@ export const SAFE: Chapter = {
           'Nobody is in the water, and no hand in a pit, while anything is reset or tried.',
           'A pool does not restart with a drain cover that is missing or broken: suction holds people under.',
           'Drinking water that was opened is disinfected as local codes say, before anybody drinks.',
-          'Where fish or livestock live by it, the minutes count: air or a spare pump first, and the plug is written down.',
+          'Where fish or livestock live by it, the minutes count: air or a spare pump first, and the plug is ' +
+            'written down.',
           'A chlorinator that runs without flow makes gas.',
         ),
         text('Local codes and licensed practice decide on drinking water and on everything people bathe in.'),

@@ -24,7 +24,8 @@ export const SUPPLIES: Chapter = {
         ),
         list(
           'Low volts under load cook capacitors and stall motors: torque goes with the square.',
-          say`Where the supply lies ${share(1 - SUPPLY.noAmpsBelowFraction)} or more under the plate no amps are read: the
+          say`Where the supply lies ${share(1 - SUPPLY.noAmpsBelowFraction)} or more under the plate no amps are
+          read: the
             motor stalls, and cooks meanwhile.`,
           'A motor set for 230 V on 115 V hums; one set for 115 V on 230 V smokes.',
         ),
@@ -37,7 +38,8 @@ export const SUPPLIES: Chapter = {
       rule: 'A long cable is a resistor. Reckon it before the pump is blamed for being weak.',
       body: [
         text(
-          'Copper has a resistance that goes with length and inversely with cross-section, and two conductors carry the ' +
+          'Copper has a resistance that goes with length and inversely with cross-section, and two conductors ' +
+            'carry the ' +
             'current there and back. Ohms of a cable taken off a reading at the surface leave those of the motor.',
         ),
         list(
@@ -46,7 +48,8 @@ export const SUPPLIES: Chapter = {
           'A splice that is wet is read as a bad motor until the two are parted.',
         ),
         text(
-          'The drop of a run, and the size that keeps it small, are worked out under Workings. Local code decides on wiring.',
+          'The drop of a run, and the size that keeps it small, are worked out under Workings. Local code ' +
+            'decides on wiring.',
         ),
       ],
       see: ['volts', 'splitting'],

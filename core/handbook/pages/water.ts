@@ -17,13 +17,17 @@ export const WATERS: Chapter = {
       live: 'suction-air',
       body: [
         text(
-          say`No pump pulls: the air pushes, and at sea level a jet on one pipe lifts about ${q(jetLift.feet * 0.3048, 'head')}.
-            Lift, friction and warm water all take from the same purse, and ${q(NPSH_MARGIN.metres, 'head', 1)} is kept in
+          say`No pump pulls: the air pushes, and at sea level a jet on one pipe lifts about
+          ${q(jetLift.feet * 0.3048, 'head')}.
+            Lift, friction and warm water all take from the same purse, and ${q(NPSH_MARGIN.metres, 'head', 1)}
+              is kept in
             hand.`,
         ),
         text(
-          say`A vacuum gauge before the wheel: between ${r(vacuum.lowInHg, 'inHg')} and ${r(vacuum.highInHg, 'inHg')} a pool
-            pump is content. High, and the water is held back: basket, skimmer, a shut valve, a collapsed hose. Low, with
+          say`A vacuum gauge before the wheel: between ${r(vacuum.lowInHg, 'inHg')} and
+          ${r(vacuum.highInHg, 'inHg')} a pool
+            pump is content. High, and the water is held back: basket, skimmer, a shut valve, a collapsed hose.
+              Low, with
             bubbles under the lid, and air comes in.`,
         ),
         list(
@@ -33,7 +37,8 @@ export const WATERS: Chapter = {
           'Gravel in the wheel that comes and goes is starved water before it is a bearing.',
         ),
         text(
-          say`Of a jet: ${jetVacuum.inHgPerFoot} inHg for each foot of lift, and an inch or two of friction. Much more is a
+          say`Of a jet: ${jetVacuum.inHgPerFoot} inHg for each foot of lift, and an inch or two of friction. Much
+          more is a
             blocked foot valve; much less is air.`,
         ),
       ],
@@ -52,8 +57,10 @@ export const WATERS: Chapter = {
             ${r(usualSwitch.cutOutPsi, 'psi')}.`,
         ),
         text(
-          say`The tank’s air is read with the tank empty of water: ${r(precharge.belowCutInPsi, 'psi')} under cut-in, give or
-            take ${r(precharge.tolerancePsi, 'psi')}. With its air gone it gives a cup of water and the pump starts for every
+          say`The tank’s air is read with the tank empty of water: ${r(precharge.belowCutInPsi, 'psi')} under
+          cut-in, give or
+            take ${r(precharge.tolerancePsi, 'psi')}. With its air gone it gives a cup of water and the pump
+              starts for every
             glass: at least ${q(cycleSeconds.low, 'seconds')} from start to start.`,
         ),
         list(
@@ -81,7 +88,8 @@ export const WATERS: Chapter = {
         list(
           say`A filter above about ${r(filterHighPsi.value, 'psi')} wants cleaning, or is throttled.`,
           'Speed: flow goes with it, head with its square, power with its cube.',
-          'Lower than the curve everywhere: worn wheel or air. Lower at high flow alone: something before it, or the pipe.',
+          'Lower than the curve everywhere: worn wheel or air. Lower at high flow alone: something before it, or ' +
+            'the pipe.',
           'Pipes one size up often give more than a pump one size up.',
         ),
         text('Where the water goes, what a speed saves and what pipe is wanted are worked out under Workings.'),
@@ -94,7 +102,8 @@ export const WATERS: Chapter = {
       rule: 'Read at the surface everything that can be read there, before anything is pulled.',
       body: [
         text(
-          say`A submersible is cooled by the water that passes it, at least ${q(COOLING_FLOW.metresPerSecond, 'velocity', 1)},
+          say`A submersible is cooled by the water that passes it, at least
+          ${q(COOLING_FLOW.metresPerSecond, 'velocity', 1)},
             and carried by a thrust bearing that wants its load from above. Pumping against nothing lifts its wheels;
             pumping against a shut valve presses them down and boils the water.`,
         ),
@@ -113,7 +122,8 @@ export const WATERS: Chapter = {
       rule: 'Pour water in, and let it do by itself what it is there for.',
       body: [
         text(
-          say`A float switches at two heights, and the water between them is one run: too little, and it starts more often
+          say`A float switches at two heights, and the water between them is one run: too little, and it starts
+          more often
             than every ${q(cycleSeconds.sumpLow, 'seconds')}; what runs back out of the riser counts as part of it.`,
         ),
         list(

@@ -20,7 +20,8 @@ export const WORK: Chapter = {
           'Opened, pulled, taken apart: what costs an hour, and what cannot be undone.',
         ),
         text(
-          'Within each of these the next is the one that would change your mind most for its minutes. A reading whose ' +
+          'Within each of these the next is the one that would change your mind most for its minutes. A reading ' +
+            'whose ' +
             'outcome you know already is needless, however usual it is.',
         ),
         text('A second cause is found by asking what the first does not explain. A repair is over when it is proved.'),
@@ -33,7 +34,8 @@ export const WORK: Chapter = {
       rule: 'Faces clean, springs square, never dry. Water under the motor is a seal until it is shown to be a joint.',
       body: [
         list(
-          'Two faces, polished flat: a fingerprint is a leak. Rubber slides on with water or soap, never with oil or grease.',
+          'Two faces, polished flat: a fingerprint is a leak. Rubber slides on with water or soap, never with ' +
+            'oil or grease.',
           'Shaft bare of burrs and rust; its sleeve or O-ring is changed with the seal.',
           'Seconds without water score the faces: fill, open, then power.',
           'A new seal that drips within the hour is mounted askew, or its other half is the old one.',
@@ -55,7 +57,8 @@ export const WORK: Chapter = {
           'Every ring that was opened is renewed: it costs less than the way.',
         ),
         text(
-          'How many of what a construction has is usual, not known: count your own, and the machine’s card remembers it.',
+          'How many of what a construction has is usual, not known: count your own, and the machine’s card ' +
+            'remembers it.',
         ),
       ],
       see: ['force', 'seals', 'proving'],
@@ -72,7 +75,8 @@ export const WORK: Chapter = {
           'What complained is asked again. What was not there is said as not there.',
         ),
         text(
-          'The owner is told what was found, what was done, what it reads now, and what to watch; never a chance of a ' +
+          'The owner is told what was found, what was done, what it reads now, and what to watch; never a chance ' +
+            'of a ' +
             'thing that was in the hand. What does not prove goes back to the test with all that is known.',
         ),
       ],
@@ -85,17 +89,21 @@ export const WORK: Chapter = {
       body: [
         text(
           'What is usual for the machine, its age and its kind comes first; what callers say moves that a little, a ' +
-            'reading a lot. Each check is then worth what it would change, less what it costs in minutes, parts and risk. ' +
+            'reading a lot. Each check is then worth what it would change, less what it costs in minutes, parts ' +
+            'and risk. ' +
             'The one that is worth most is lit.',
         ),
         list(
-          'Figures that nobody has published are called shop estimates, and give way to what the shop’s own visits show.',
+          'Figures that nobody has published are called shop estimates, and give way to what the shop’s own ' +
+            'visits show.',
           'Chances are of what was not seen. What was in the hand has none.',
           'Two causes that are mended alike are one to whoever mends.',
         ),
         text(
-          'Skill in practice is reckoned in the same way: an estimate with the span in which it lies four times of five. ' +
-            `Tries in which the lamp was on count ${100 * SKILL_MODEL.countsWithLamp.on} parts in a hundred. Certificates are ` +
+          'Skill in practice is reckoned in the same way: an estimate with the span in which it lies four times ' +
+            'of five. ' +
+            `Tries in which the lamp was on count ${100 * SKILL_MODEL.countsWithLamp.on} parts in a hundred.
+              Certificates are ` +
             'not ours to give.',
         ),
       ],
@@ -107,7 +115,8 @@ export const WORK: Chapter = {
       rule: 'What the shop has entered wins; where it has not, an estimate stands and says that it is one.',
       body: [
         text(
-          'Minutes, prices, journeys, seasons and how long a household can do without water are needed to weigh one day, ' +
+          'Minutes, prices, journeys, seasons and how long a household can do without water are needed to weigh ' +
+            'one day, ' +
             'one repair or one load of the van against another. They begin as estimates and are moved by the shop’s ' +
             'settings and by its own visits.',
         ),

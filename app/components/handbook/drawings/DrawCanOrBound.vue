@@ -2,9 +2,9 @@
 /** What the motor starts with beside what holds the shaft: two bars, and the one that wins. */
 const { values, told, verdict } = defineProps<DrawingProps>()
 const LEFT = 150
-const WHOLE = 250
-const share = (text: string) => Math.min(1, Number.parseFloat(text.replace(',', '.')) / 160)
-const held = computed(() => Math.min(1, (values.held ?? 0) / 1.6))
+const WHOLE = 200
+const share = (text: string) => Math.min(1, Number.parseFloat(text.replace(',', '.')) / 100)
+const held = computed(() => Math.min(1, values.held ?? 0))
 </script>
 
 <template>
@@ -26,10 +26,12 @@ const held = computed(() => Math.min(1, (values.held ?? 0) / 1.6))
     }}</text>
     <text :x="LEFT" y="48" font-size="13" fill="var(--slate)">starts with</text>
     <rect :x="LEFT" y="54" :width="Math.max(2, WHOLE * share(told('torque')))" height="26" fill="var(--river)" />
-    <text :x="LEFT + 6" y="98" class="number" font-weight="700">{{ told('torque') }}</text>
+    <text :x="LEFT + 8 + WHOLE * share(told('torque'))" y="72" class="number" font-weight="700">{{
+      told('torque')
+    }}</text>
     <text :x="LEFT" y="126" font-size="13" fill="var(--slate)">what holds the shaft</text>
     <rect :x="LEFT" y="132" :width="Math.max(2, WHOLE * held)" height="26" fill="var(--ochre)" />
-    <path :d="`M${LEFT + WHOLE * held} 46v120`" stroke="var(--ochre)" stroke-width="2" stroke-dasharray="5 4" />
+    <path :d="`M${LEFT + WHOLE * held} 50v112`" stroke="var(--ochre)" stroke-width="2" stroke-dasharray="5 4" />
     <text :x="LEFT" y="190" font-size="14"
       >by hand it {{ told('hand') }}; humming it draws
       <tspan class="number" font-weight="700">{{ told('amps') }}</tspan></text

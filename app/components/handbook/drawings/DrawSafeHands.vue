@@ -16,7 +16,16 @@ const isLive = (figure: string) => verdict(figure) === 'failed'
     <circle cx="290" cy="100" r="34" fill="var(--sheet)" stroke="var(--ink)" stroke-width="3" />
     <text x="290" y="105" text-anchor="middle" font-size="13">motor</text>
     <path d="M214 78v14M214 122v-14M200 92h28M200 108h28" stroke="var(--ink)" stroke-width="3.500" />
-    <text x="234" y="90" font-size="12" :fill="inkOf(verdict('can'))">{{ told('can') }}</text>
+    <text
+      x="194"
+      y="105"
+      text-anchor="end"
+      font-size="13"
+      class="number"
+      font-weight="700"
+      :fill="inkOf(verdict('can'))"
+      >{{ told('can') }}</text
+    >
     <DrawMeter :x="112" :y="22" label="1 to ground" :shows="told('one')" :ink="inkOf(verdict('one'))" :width="80" />
     <DrawMeter :x="112" :y="160" label="2 to ground" :shows="told('two')" :ink="inkOf(verdict('two'))" :width="80" />
     <DrawMeter
@@ -29,7 +38,7 @@ const isLive = (figure: string) => verdict(figure) === 'failed'
     />
     <g transform="translate(346 70)">
       <path
-        d="M10 66v-40a6 6 0 0 1 12 0v-8a6 6 0 0 1 12 0v8a6 6 0 0 1 12 0v44c0 12 -8 20 -18 20h-6c-8 0 -12 -6 -16 -14l-8 -16"
+        d="M10 66v-40a6 6 0 0 1 12 0v-8a6 6 0 0 1 12 0v8a6 6 0 0 1 12 0v44c0 12-8 20-18 20h-6c-8 0-12-6-16-14l-8-16"
         fill="var(--sheet)"
         :stroke="isLive('hand') ? 'var(--rust)' : 'var(--moss)'"
         stroke-width="3"

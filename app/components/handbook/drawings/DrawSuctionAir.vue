@@ -32,13 +32,13 @@ const isEmpty = computed(() => told('pot') === 'empty')
     <path d="M270 118h34" :stroke="isEmpty ? 'var(--metal)' : 'var(--water)'" stroke-width="10" />
     <circle cx="338" cy="118" r="36" fill="var(--metal)" stroke="var(--ink)" stroke-width="3" />
     <path
-      d="M338 118c6 -18 20 -18 24 -10M338 118c18 6 18 20 10 24M338 118c-6 18 -20 18 -24 10M338 118c-18 -6 -18 -20 -10 -24"
+      d="M338 118c6-18 20-18 24-10M338 118c18 6 18 20 10 24M338 118c-6 18-20 18-24 10M338 118c-18-6-18-20-10-24"
       fill="none"
       stroke="var(--ink)"
       stroke-width="3"
     />
     <path d="M338 82v-40h62" fill="none" stroke="var(--ink)" stroke-width="14" />
-    <text x="400" y="70" text-anchor="end" class="number" font-weight="700" :fill="inkOf(verdict('flow'))">{{
+    <text x="412" y="70" text-anchor="end" class="number" font-weight="700" :fill="inkOf(verdict('flow'))">{{
       told('flow')
     }}</text>
     <DrawMeter :x="240" :y="184" label="vacuum" :shows="told('vacuum')" :ink="inkOf(verdict('vacuum'))" />

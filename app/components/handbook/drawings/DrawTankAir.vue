@@ -1,11 +1,11 @@
 <script setup lang="ts">
+import { airShares } from '#core/handbook/live/tank-air'
+
 /** A tank at cut-out: the air that is left above, the water that it will give below. */
 const { values, told, verdict } = defineProps<DrawingProps>()
-const KPA_OF_AIR = 101.325
-/** Between cut-in and cut-out, as the lesson has it. */
-const SPREAD_KPA = 137.9
-const full = computed(() => (values.precharge! + KPA_OF_AIR) / (values.cutIn! + SPREAD_KPA + KPA_OF_AIR))
-const low = computed(() => Math.min(1, (values.precharge! + KPA_OF_AIR) / (values.cutIn! + KPA_OF_AIR)))
+const shares = computed(() => airShares(values))
+const full = computed(() => shares.value.atCutOut)
+const low = computed(() => shares.value.atCutIn)
 const TOP = 26
 const HEIGHT = 172
 </script>
@@ -33,13 +33,13 @@ const HEIGHT = 172
       stroke="var(--river)"
       stroke-width="2.500"
     />
-    <text x="174" :y="TOP + HEIGHT * (full + low) * 0.5 + 5" fill="var(--river)"
+    <text x="200" :y="Math.min(146, Math.max(112, TOP + HEIGHT * (full + low) * 0.5 + 5))" fill="var(--river)"
       >gives <tspan class="number" font-weight="700">{{ told('drawdown') }}</tspan></text
     >
     <text x="92" y="218" text-anchor="middle" font-size="13">at cut-out</text>
     <g transform="translate(200 40)">
-      <text font-size="13" fill="var(--slate)">the air</text>
-      <text y="22" class="number" font-weight="700" :fill="inkOf(verdict('precharge'))">{{ told('precharge') }}</text>
+      <text font-size="13" fill="var(--slate)">air, empty of water</text>
+      <text y="22" class="number" font-weight="700" :fill="inkOf(verdict('air'))">{{ told('air') }}</text>
     </g>
     <g transform="translate(200 170)">
       <text font-size="13" fill="var(--slate)">from start to start</text>

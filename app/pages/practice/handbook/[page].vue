@@ -70,13 +70,7 @@ useHead({ title: computed(() => `${page.value?.title ?? 'No such page'} · Pike 
           </p>
           <LampChoice v-model="lamp" />
           <div>
-            <button
-              type="button"
-              class="button button-lit"
-              data-testid="to-pump"
-              :disabled="isMaking"
-              @click="begin"
-            >
+            <button type="button" class="button button-lit" data-testid="to-pump" :disabled="isMaking" @click="begin">
               {{ isMaking ? 'Making the pump' : 'Come to the pump' }}
             </button>
           </div>
@@ -100,7 +94,7 @@ useHead({ title: computed(() => `${page.value?.title ?? 'No such page'} · Pike 
             <li v-for="next in page.see" :key="next">
               <NuxtLink
                 :to="`/practice/handbook/${next}`"
-                class="grid min-h-12 grid-cols-[2.75rem_minmax(0,1fr)] items-center"
+                class="grid min-h-12 grid-cols-[3.4rem_minmax(0,1fr)] items-center"
                 ><span class="number text-slate">{{ mustPage(next).number }}</span
                 ><span class="underline underline-offset-4">{{ mustPage(next).title }}</span></NuxtLink
               >

@@ -16,7 +16,9 @@ useHead({ title: 'Handbook · Pike Lamp' })
 <template>
   <div>
     <PlaceHeader title="Handbook"
-      ><NuxtLink to="/practice" class="inline-flex min-h-12 items-center text-slate underline underline-offset-4"
+      ><NuxtLink
+        to="/practice"
+        class="inline-flex min-h-12 items-center text-slate underline underline-offset-4 max-sm:hidden"
         >Practice</NuxtLink
       ></PlaceHeader
     >
@@ -72,13 +74,16 @@ useHead({ title: 'Handbook · Pike Lamp' })
 
 <style scoped>
 .chapters {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(19rem, 1fr));
-  gap: 1.5rem 2.5rem;
+  columns: 19rem 2;
+  column-gap: 2.5rem;
+}
+.chapters section {
+  margin-bottom: 1.5rem;
+  break-inside: avoid;
 }
 .row {
   display: grid;
-  grid-template-columns: 2.75rem minmax(0, 1fr);
+  grid-template-columns: 3.4rem minmax(0, 1fr);
   align-items: center;
   min-height: 48px;
   text-decoration: none;

@@ -103,12 +103,6 @@ await picture('test-daylight', `/visits/${lido}/test`, {
   },
 })
 await picture('test-phone', `/visits/${lido}/test`, { size: [390, 844] })
-await picture('wiring-daylight', `/visits/${visit('cellar sump')}/test`, {
-  before: async (page) => {
-    await page.getByTestId('show-wiring').click()
-    await page.getByTestId('point-piggyback-float-outlet').click()
-  },
-})
 await picture('shop-daylight', '/shop')
 await picture('pumps-cellar', '/pumps?q=weir', { scheme: 'dark' })
 await picture('card-daylight', `/pumps/${machine('garden pool pump')}`)
@@ -134,6 +128,7 @@ await picture('practice-daylight', '/practice/case/well-three-wire.one.2', {
     await page.getByTestId('bench').evaluate((bench) => bench.scrollIntoView())
   },
 })
+await picture('lesson-daylight', '/practice/handbook/lesson-ohmmeter')
 await picture('afterwards-cellar', '/practice/case/utility.one.1', {
   scheme: 'dark',
   before: async (page) => {

@@ -25,7 +25,7 @@ if (fresh) {
     release()
   }
   // Only what Pike Lamp itself put there: a wrong PIKE_LAMP_DATA must not cost somebody a folder.
-  for (const name of ['database', 'journal.jsonl', 'photos', 'outlet', 'server.lock'])
+  for (const name of ['database', 'journal.jsonl', 'photos', 'outlet', 'instruments', 'server.lock'])
     await rm(join(dataDir, name), { recursive: true, force: true })
 }
 if (!existsSync(join(dataDir, 'journal.jsonl'))) {

@@ -232,6 +232,9 @@ const closed = computed(() => taughtKinds.value.reduce((sum, { visits }) => sum 
             <NuxtLink v-if="self.may('files')" class="button" to="/pumps/files" data-testid="to-files"
               >In and out</NuxtLink
             >
+            <NuxtLink v-if="self.may('write')" class="button" to="/instruments" data-testid="to-instruments"
+              >Instruments</NuxtLink
+            >
             <NuxtLink class="button" to="/people" data-testid="to-people">People</NuxtLink>
           </div>
           <OnThisDevice class="mt-8" />

@@ -46,13 +46,17 @@ export interface OfferedReading {
   source: string
 }
 
-/** Another book than the shop’s, and what its visits have that real ones have not. */
-export interface OtherBook extends JournalBook {
-  /** How much of the lamp is seen. */
-  help: () => LampHelp
+/** Where readings come from that stand ready. */
+export interface Offers {
   offered: () => OfferedReading | undefined
   /** What was offered is in the journal, or is not wanted. */
   settle: () => void
+}
+
+/** Another book than the shop’s, and what its visits have that real ones have not. */
+export interface OtherBook extends JournalBook, Offers {
+  /** How much of the lamp is seen. */
+  help: () => LampHelp
   /** Says why something is not to be had. */
   refuse: (why: string) => void
 }
@@ -85,6 +89,7 @@ export const useVisit = defineStore('visit', () => {
 
   /** Another book than the shop’s: that of a try, of which the shop never hears. */
   const book = shallowRef<OtherBook>()
+  const offers = shallowRef<Offers>()
   const { entries, merge, clear, append, appendSaid, settle } = visitJournal(
     visitId,
     writer,
@@ -216,8 +221,12 @@ export const useVisit = defineStore('visit', () => {
     openBook,
     /** How much of the lamp is seen: of a real machine all of it. */
     help: computed((): LampHelp => book.value?.help() ?? 'on'),
-    offered: computed(() => book.value?.offered()),
-    settleOffer: () => book.value?.settle(),
+    offered: computed(() => (book.value ?? offers.value)?.offered()),
+    settleOffer: () => (book.value ?? offers.value)?.settle(),
+    /** From now on instruments, or whoever else has something ready, offer it to the line. */
+    hearOffers: (from: Offers | undefined) => {
+      offers.value = from
+    },
     refuse: (why: string) => book.value?.refuse(why),
     clockAt: (now: number) => book.value?.clockAt(now) ?? now,
     take: merge,

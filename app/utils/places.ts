@@ -22,7 +22,7 @@ export const PLACES: readonly Place[] = [
     label: 'Shop',
     to: '/shop',
     asks: 'look',
-    within: ['/shop', '/ledger', '/prices', '/settings', '/people'],
+    within: ['/shop', '/ledger', '/prices', '/settings', '/people', '/instruments'],
   },
 ]
 
@@ -35,6 +35,7 @@ export const CORNERS: readonly Omit<Place, 'within'>[] = [
   { id: 'ledger', label: 'Ledger', to: '/ledger', asks: 'money' },
   { id: 'prices', label: 'Prices', to: '/prices', asks: 'settings' },
   { id: 'settings', label: 'Settings', to: '/settings', asks: 'settings' },
+  { id: 'instruments', label: 'Instruments', to: '/instruments', asks: 'write' },
   { id: 'people', label: 'People, devices, signing out', to: '/people', asks: 'practice' },
   { id: 'handbook', label: 'Handbook', to: '/practice/handbook', asks: 'practice' },
   { id: 'skills', label: 'Skills and courses', to: '/practice/skills', asks: 'practice' },

@@ -3,7 +3,7 @@ import { NO_WAY } from './ask'
 /** Tells the shop something, and what it says to that: what was asked for, or why not, in its words. */
 export async function told<T>(
   path: string,
-  method: 'POST' | 'PATCH' | 'DELETE',
+  method: 'POST' | 'PUT' | 'PATCH' | 'DELETE',
   body?: object,
 ): Promise<{ said: T } | { problem: string }> {
   const response = await fetch(path, {

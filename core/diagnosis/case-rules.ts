@@ -130,6 +130,9 @@ export class FindingInput implements Finding {
   @MayBeAbsent() @IsString() @MaxLength(40) hedge?: string
   @OptionalQuantity({ min: 0, max: 10 }) clearanceMillimetres?: number
   @MayBeAbsent() @IsString() @MaxLength(40) code?: string
+  @OptionalQuantity({ min: 0, max: 1e9 }) error?: number
+  @OptionalQuantity({ min: 0, max: 1e12 }) range?: number
+  @MayBeAbsent() @IsString() @MaxLength(60) instrument?: string
 }
 
 export class DiagnoseInput implements DiagnosisCase {

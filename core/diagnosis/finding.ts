@@ -31,6 +31,12 @@ export interface Finding {
   hedge?: string
   clearanceMillimetres?: number
   code?: string
+  /** How far the instrument may be off, in the value’s unit. */
+  error?: number
+  /** The end of the range that it was read in. */
+  range?: number
+  /** The instrument that sent it. */
+  instrument?: string
 }
 
 /** The one case format: what a diagnosis starts from. */

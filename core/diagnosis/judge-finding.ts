@@ -14,7 +14,7 @@ import { RETAINING_COMPOUND } from '../knowledge/repairs/cures'
 import { PARTS, SUBMERGED, WELLS, isIdOf } from '../knowledge/vocabulary'
 import type { CompletePlate, GuessedFigure, Pump } from '../motor/nameplate'
 import { formatNumber } from '../quantity/format'
-import type { Unit } from '../quantity/units'
+import { isUnit, type Unit } from '../quantity/units'
 import { batteryCells, plainBand, shutoffPsi, type ReadingBand } from './expected-reading'
 import { sortedLeads, type Finding } from './finding'
 import { groundReading, isRolePair, threePairs, windingOhmsAt20, windingPair } from './winding-reading'
@@ -46,13 +46,33 @@ export function judgeFinding(raw: Finding, context: JudgingContext): Judgement {
   const finding = groundReading(raw)
   const part = partOfFinding(finding)
   const judged =
-    finding.outcome === undefined ? byGuess(judgeMeasured(finding, context), finding, context) : judgeSeen(finding)
+    finding.outcome === undefined
+      ? byError(byGuess(judgeMeasured(finding, context), finding, context), finding, context)
+      : judgeSeen(finding)
   return {
     check: finding.check,
     ...(part ? { part } : {}),
     ...(finding.leads ? { leads: finding.leads } : {}),
     ...judged,
     subject: detailed(judged.subject, finding),
+  }
+}
+
+/**
+ * A reading nearer to a limit than its instrument can tell is unclear: at an end of what it may be it judges otherwise.
+ */
+function byError(judged: Judgement, finding: Finding, context: JudgingContext): Judgement {
+  const { error, value } = finding
+  if (!error || typeof value !== 'number' || judged.verdict === 'unclear') return judged
+  const fails = [Math.max(0, value - error), value + error].map(
+    (end) => judgeMeasured({ ...finding, value: end }, context).verdict === 'failed',
+  )
+  if (fails.every((end) => end === (judged.verdict === 'failed'))) return judged
+  const off = isUnit(judged.unit) ? r(error, judged.unit, 2) : formatNumber(error)
+  return {
+    ...judged,
+    verdict: 'unclear',
+    because: say`${judged.because}; the instrument may be off by ${off}, and the limit lies within that`,
   }
 }
 

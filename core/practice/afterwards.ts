@@ -105,7 +105,7 @@ export function afterwardsOf(
     needless,
     missed: missed.map(({ title }) => ({ title })),
     ...(Number.isFinite(leftAt) ? { leftAt } : {}),
-    ...(lessonOf(state, own, missed) ?? {}),
+    ...(lessonOf(practice, state, own, missed) ?? {}),
     marks: marksOf(practice, state, own, best, missed),
   }
 }
@@ -176,6 +176,7 @@ function ladder(own: readonly OwnStep[], lamp: Way, best: Way, missed: readonly 
 
 /** What is to be kept in mind: harm before all, then what was missed, then what was done for nothing. */
 function lessonOf(
+  { faults }: PracticeCase,
   state: TryState,
   own: readonly OwnStep[],
   missed: readonly WayStep[],
@@ -188,11 +189,13 @@ function lessonOf(
   const idea =
     missed.find((step) => step.idea !== undefined)?.idea ??
     own.filter(({ isNeedless }) => isNeedless).sort((a, b) => b.minutes - a.minutes)[0]?.idea
-  if (idea) return { lesson: { idea, rule: IDEA_INFO[idea].rule, why: IDEA_INFO[idea].why } }
-  return own.some(({ isNeedless }) => isNeedless)
-    ? { lesson: { idea: 'order', rule: IDEA_INFO.order.rule, why: IDEA_INFO.order.why } }
-    : undefined
+  if (idea) return { lesson: asLesson(idea) }
+  if (own.some(({ isNeedless }) => isNeedless)) return { lesson: asLesson('order') }
+  // Left as it was, and nothing done wrong on the way there: what it was about is what was not known.
+  return state.left.length > 0 ? { lesson: asLesson(faults.flatMap(ideasOfFault)[0] ?? 'order') } : undefined
 }
+
+const asLesson = (idea: Idea): Lesson => ({ idea, rule: IDEA_INFO[idea].rule, why: IDEA_INFO[idea].why })
 
 /** How much of each idea was right: what the best way asks for and what was asked, and the order of it all. */
 function marksOf(

@@ -12,7 +12,7 @@ import { formatMoney, inNumberStyle } from '../quantity/number-style'
 import { formatReading } from '../quantity/reading'
 import { render, type Reader } from '../quantity/sentence'
 import { bearingWords, waterWords } from '../sound/words'
-import type { Unit } from '../quantity/units'
+import { isUnit, type Unit } from '../quantity/units'
 import { PRACTICE_KINDS, REGISTER_KINDS, type Entry } from './entry'
 import type { JudgedFinding, VisitState } from './fold'
 import { lineOf } from './line-subject'
@@ -68,6 +68,14 @@ const UNLISTED: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>([
   ...PRACTICE_KINDS,
 ])
 
+/** Which instrument sent it, and how far it may be off. */
+function sentBy({ instrument, error, unit }: Finding, reader: Reader): string | undefined {
+  if (!instrument) return undefined
+  return error !== undefined && isUnit(unit)
+    ? `${instrument}, ± ${formatReading(error, unit, reader.system, 2)}`
+    : instrument
+}
+
 /** One entry of a visit as people read it. */
 export function journalLine(entry: Entry, judged: ReadonlyMap<string, JudgedFinding>, reader: Reader): JournalLine {
   return { id: entry.id, at: entry.at, entry, ...describeEntry(entry, judged.get(entry.id), reader) }
@@ -122,7 +130,9 @@ function describeEntry(
       if (!found) return { text: entry.body.check }
       return {
         text: found.judgement.subject,
-        detail: [entry.body.hedge, render(found.judgement.because, reader)].filter(Boolean).join(' · '),
+        detail: [entry.body.hedge, render(found.judgement.because, reader), sentBy(entry.body, reader)]
+          .filter(Boolean)
+          .join(' · '),
         value: valueText(found, reader),
         verdict: found.judgement.verdict,
       }

@@ -94,6 +94,9 @@ const findingFields: Record<string, Schema> = {
   at: text(40),
   clearanceMillimetres: number,
   code: text(40),
+  error: number,
+  range: number,
+  instrument: text(60),
 }
 const customer = object({ id: uuid, name: text(120), place: text(200), phone: text(40), mail: text() }, [
   'id',

@@ -12,7 +12,7 @@ export const CORE_LAYERS = [
   ['planning'],
   ['decision'],
   ['takedown'],
-  ['language'],
+  ['language', 'instruments'],
   ['diagnosis'],
   ['electrical', 'hydraulics', 'mechanics', 'energy', 'sound', 'logs'],
   ['motor'],

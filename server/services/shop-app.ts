@@ -7,6 +7,7 @@ import { Dues } from '../database/dues'
 import { Register } from '../database/register'
 import { ARRIVED, Repository } from '../database/repository'
 import { Search } from '../database/search'
+import { Instruments } from '../instruments/hub'
 import { lockDataFolder } from './data-lock'
 import { heavyWork, type HeavyWork } from './heavy-work'
 import { LiveLines } from './live-lines'
@@ -57,6 +58,8 @@ export interface ShopApp {
   outlet: MailOutlet
   /** Who works here. */
   people: People
+  /** What measures here and says so itself. */
+  instruments: Instruments
   kind: Connection['kind']
   dataDir: string
   report?: JournalReport
@@ -127,6 +130,8 @@ export async function openShopApp({
     const people = new People(embedded ? new PeopleFile(folder) : new PeopleTable(connection), slowHash)
     say(whoSentence(await people.isAnybody()))
     const journal = new Journal(repository, file, photos)
+    const instruments = new Instruments(folder)
+    ends.push(() => instruments.close())
     const outlet = new MailOutlet(join(folder, 'outlet'), smtp)
     await carryOutForgetting({ repository, journal, photos, outlet, dataDir: folder }, report)
     // Counting a million rows takes as long as the rest of a warm start; the number of the newest line is known at
@@ -153,6 +158,7 @@ export async function openShopApp({
       work,
       outlet,
       people,
+      instruments,
       kind: connection.kind,
       dataDir: folder,
       report,

@@ -62,7 +62,7 @@ export const guard = defineEventHandler((event) => {
     'x-frame-options': 'DENY',
     'cross-origin-opener-policy': 'same-origin',
     ...(isSafeWay(event) ? { 'strict-transport-security': 'max-age=31536000' } : {}),
-    'permissions-policy': 'camera=(self), microphone=(self), geolocation=()',
+    'permissions-policy': 'camera=(self), microphone=(self), serial=(self), geolocation=()',
     'content-security-policy': contentPolicy(),
   })
   const refuse = (status: number, title: string, field: string, value: string | undefined, expected: string) => {

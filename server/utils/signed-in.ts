@@ -1,7 +1,7 @@
-import { BlockList, isIPv6 } from 'node:net'
 import type { H3Event, SessionConfig } from 'h3'
 import { clearSession, getCookie, getQuery, getRequestHeader, getSession, setResponseHeader, updateSession } from 'h3'
 import { may, type Permission, type Role } from '../../core/people/roles'
+import { isLoopback, isNear } from '../services/addresses'
 import type { Sender } from '../services/people/authors'
 import type { Writer } from '../../core/visit/entry'
 import type { SignedIn } from '../services/people/people'
@@ -24,18 +24,6 @@ const MOST_BEFORE = 5
 const YEAR = 365 * 86_400
 const COOKIE = 'pike-lamp'
 
-/** Addresses from which a proxy may speak for others: this machine's own, and private networks (RFC 1918, RFC 4193). */
-const [loopback, nearby] = [new BlockList(), new BlockList()]
-loopback.addSubnet('127.0.0.0', 8, 'ipv4')
-loopback.addAddress('::1', 'ipv6')
-for (const [network, prefix] of [
-  ['10.0.0.0', 8],
-  ['172.16.0.0', 12],
-  ['192.168.0.0', 16],
-] as const)
-  nearby.addSubnet(network, prefix, 'ipv4')
-nearby.addSubnet('fc00::', 7, 'ipv6')
-const isIn = (list: BlockList, address: string) => list.check(address, isIPv6(address) ? 'ipv6' : 'ipv4')
 /** By whom the connection is held. An IPv4 address in the form of IPv6 is one all the same. */
 const peerOf = (event: H3Event) => (event.node.req.socket.remoteAddress ?? '').replace(/^::ffff:/, '')
 
@@ -49,14 +37,14 @@ function isFromHere(event: H3Event): boolean {
   const passedOn = ['forwarded', 'x-forwarded-for', 'x-forwarded-host', 'x-real-ip', 'via'].some((name) =>
     getRequestHeader(event, name),
   )
-  return !passedOn && isIn(loopback, peerOf(event)) && isLoopbackName(getRequestHeader(event, 'host') ?? '')
+  return !passedOn && isLoopback(peerOf(event)) && isLoopbackName(getRequestHeader(event, 'host') ?? '')
 }
 
 /** Where a request comes from: what the last proxy before this server says, where it is one of ours. */
 function addressOf(event: H3Event): string {
   const peer = peerOf(event)
   const told = getRequestHeader(event, 'x-forwarded-for')?.split(',').at(-1)?.trim()
-  return (told && (isIn(loopback, peer) || isIn(nearby, peer)) ? told : peer).slice(0, 45)
+  return (told && isNear(peer) ? told : peer).slice(0, 45)
 }
 
 /** Who asks; nobody where it is not known. */

@@ -219,6 +219,15 @@ describe('folded again', () => {
 
 describe('afterwards', () => {
   const lookBack = (hand: BenchHand) => afterwardsOf(hand.practice, hand.lines, hand.state, US_READER)
+  it('of what was given up at once there is something to learn: what it was about', () => {
+    const practice = caseWith('pool', 'suction-air-leak')
+    const hand = new BenchHand(practice)
+    hand.end('given-up')
+    const after = lookBack(hand)
+    expect(after).toMatchObject({ isFound: false, isGivenUp: true, unsafe: [], needless: [] })
+    expect(after.lesson?.idea).toBe('suction')
+    expect(after.marks).toContainEqual({ idea: 'suction', right: 0, of: expect.any(Number) })
+  })
 
   it('who does what the lamp says is right beside it, and has nothing to learn of harm', () => {
     const hand = learn(caseWith('utility', 'run-capacitor-failed'), byLamp, 1)

@@ -32,6 +32,10 @@ const ROUTES: Readonly<Record<string, readonly Role[] | 'anyone'>> = {
   'GET /api/due.ics': SHOP,
   'POST /api/entries': ALL,
   'GET /api/practice': ALL,
+  'GET /api/instruments': SHOP,
+  'PUT /api/instruments': OWNER,
+  'POST /api/instruments/stand-ins': OWNER,
+  'GET /api/instruments/live': SHOP,
   'GET /api/sounds': SHOP,
   'GET /api/forecast': SHOP,
   'GET /api/ledger': OWNER,
@@ -115,7 +119,7 @@ describe.each(['embedded', 'server'] as const)('people of a shop with the %s dat
     const [method = '', pattern = ''] = route.split(' ')
     const path = pattern.replace('[hash]', 'a'.repeat(64)).replace('[name]', 'diagnose').replaceAll('[id]', uuidv7())
     const isClosed = (status: number) => status === 401 || status === 403
-    const hasBody = method === 'POST' || method === 'PATCH'
+    const hasBody = method === 'POST' || method === 'PATCH' || method === 'PUT'
     for (const role of EVERYBODY) {
       if (route === 'DELETE /api/session') continue
       const { status } = await ask(method, path, somebody[role].cookie, hasBody ? {} : undefined)

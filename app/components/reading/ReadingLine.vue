@@ -4,6 +4,7 @@ import { VERDICT_WORDS } from '#core/judgement/judgement'
 import type { Scene } from '#core/language/scene'
 import { valueText } from '#core/visit/describe'
 import { draftsOf } from '#core/visit/line-entries'
+import { useInstruments } from '~/stores/instruments'
 
 /** One line to say what was seen: what it means is read back before Enter; what can mean two things is asked. */
 const { stage, lit = null } = defineProps<{ stage: 'test' | 'prove'; lit?: Scene['lit'] }>()
@@ -12,6 +13,10 @@ const correcting = defineModel<string | undefined>('correcting')
 const emit = defineEmits<{ photo: [] }>()
 const { visit, state } = useVisitContext()
 const { reader } = useUnits()
+const instruments = useInstruments()
+onMounted(() => {
+  if (!visit.isPractice) void instruments.look()
+})
 const input = useTemplateRef<HTMLTextAreaElement>('input')
 /** Enter was pressed on a question: from now on a digit answers it. */
 const insisted = ref(false)
@@ -131,6 +136,7 @@ defineExpose({ focus: () => input.value?.focus() })
 
 <template>
   <section aria-label="reading line" class="no-print border-t-[1.500px] border-ink bg-sheet" data-testid="reading-line">
+    <LazyInstrumentStrip v-if="instruments.isAny && !visit.isPractice" :lit="lit" />
     <LazyOfferedReading v-if="isOffered" ref="offered" :stage="stage" />
     <QuickKeys v-if="line === '' && !isOffered" :lit="lit" class="quick" @say="say" @begin="begin" />
     <div class="line" :class="{ 'is-behind': isOffered }">

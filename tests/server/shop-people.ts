@@ -16,7 +16,7 @@ export function routesFound(): string[] {
   return readdirSync(API, { recursive: true, encoding: 'utf8' })
     .filter((name) => name.endsWith('.ts') && !name.includes('[...'))
     .map((name) => {
-      const [, path = '', method = ''] = /^(.*?)\.(get|post|patch|delete)\.ts$/.exec(name) ?? []
+      const [, path = '', method = ''] = /^(.*?)\.(get|post|put|patch|delete)\.ts$/.exec(name) ?? []
       return `${method.toUpperCase()} /api/${path.replace(/\/index$/, '')}`
     })
 }

@@ -1,6 +1,7 @@
 import { availableParallelism } from 'node:os'
 import { KINDS, type Kind } from '#core/knowledge/vocabulary'
 import { HARDNESS, type Hardness } from '#core/knowledge/practice/case-code'
+import { skillFrom } from '#core/practice/skills'
 import { runAll } from '../run-all'
 import type { Row, Task } from './worker'
 
@@ -30,7 +31,7 @@ export async function runBench({
   console.log(
     `${rows.length} practice runs, seeds from ${seed}; ${rows.filter((row) => !row.isEnded).length} without an end\n`,
   )
-  console.log('learner    runs  found %  hurt %  minutes  over best  needless  missed  marks %')
+  console.log('learner    runs  found %  hurt %  minutes  over best  needless  missed  marks %  skill, its span')
   for (const learner of LEARNERS)
     console.log(
       line(
@@ -56,7 +57,10 @@ const mean = (rows: readonly Row[], of: (row: Row) => number) =>
 const percent = (rows: readonly Row[], is: (row: Row) => boolean) =>
   String(Math.round(100 * mean(rows, (row) => Number(is(row)))))
 
+const hundred = (share: number) => (100 * share).toFixed(0)
+
 function line(learner: string, rows: readonly Row[]): string {
+  const skill = skillFrom(rows.map(({ right, of }) => ({ right, of, counts: 1 })))
   const marks = rows.reduce((sum, { right }) => sum + right, 0) / rows.reduce((sum, { of }) => sum + of, 0)
   const figures = [
     String(rows.length).padStart(6),
@@ -75,6 +79,7 @@ function line(learner: string, rows: readonly Row[]): string {
       .toFixed(1)
       .padStart(8),
     (100 * marks).toFixed(0).padStart(9),
+    `${hundred(skill.estimate).padStart(7)}, ${hundred(skill.low)} to ${hundred(skill.high)}`,
   ]
   return `${learner.padEnd(9)}${figures.join('')}`
 }

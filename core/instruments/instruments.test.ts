@@ -225,7 +225,7 @@ describe('what a reading is', () => {
   const cap = { check: 'capacitance', part: 'run-capacitor' }
   it('is decided by the lit check', () => {
     expect(offerOf(reading(236), { check: 'supply-voltage' })).toMatchObject({
-      finding: { check: 'supply-voltage', value: 236, error: 1.5, instrument: 'multimeter' },
+      finding: { check: 'supply-voltage', value: 236, unit: 'V', error: 1.5, instrument: 'multimeter' },
     })
     expect(offerOf(reading(236), { check: 'supply-voltage-loaded' })).toMatchObject({
       finding: { check: 'supply-voltage-loaded' },
@@ -234,6 +234,7 @@ describe('what a reading is', () => {
   it.each([
     ['another unit than is asked for', reading(236), cap, /volts, and μF/],
     ['nothing lit', reading(236), undefined, /nothing is lit/],
+    ['a peak', reading(40, 0, { function: 'CURR:AC', unit: 'A' }), { check: 'locked-current' }, /no instrument/],
     ['a check that is seen', reading(236), { check: 'weep-hole' }, /no instrument/],
     ['direct volts for alternating', reading(12), { check: 'battery-voltage' }, /volts/],
     ['a flat battery', reading(236, 0, { isFlat: true }), { check: 'supply-voltage' }, /flat/],

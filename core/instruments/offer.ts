@@ -7,8 +7,12 @@ import type { InstrumentReading } from './reading'
 /** Checks that are read with direct volts: all others with alternating. */
 const DIRECT: ReadonlySet<string> = new Set(['battery-voltage'])
 
+/** The most that was drawn as it started: no display that stands still shows that. */
+const PEAKS: ReadonlySet<string> = new Set(['locked-current'])
+
 /** The function that a check is read with; nothing where it is read by no instrument that talks. */
 export function functionFor({ check }: Asked): FunctionName | undefined {
+  if (PEAKS.has(check)) return undefined
   switch (checkInfo(check)?.unit) {
     case 'V':
       return DIRECT.has(check) ? 'VOLT:DC' : 'VOLT:AC'
@@ -53,6 +57,7 @@ export function offerOf(reading: InstrumentReading, lit: Asked | undefined): Off
     finding: {
       ...pickAsked(lit),
       value,
+      unit: reading.unit,
       ...(value === null ? {} : { error: Number(error.toPrecision(2)) }),
       ...(range === undefined ? {} : { range }),
       ...(wanted === 'INS' && testVolts ? { testVolts } : {}),

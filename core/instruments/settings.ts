@@ -14,7 +14,7 @@ import {
 } from 'class-validator'
 import { InputError } from '../validation/input-error'
 import { IdOf, MayBeAbsent, OptionalQuantity } from '../validation/rules'
-import { FUNCTIONS, type FunctionName } from './functions'
+import { FUNCTIONS, meterFunction, type Accuracy, type FunctionName } from './functions'
 
 export const INSTRUMENT_WAYS = ['scpi', 'csv'] as const
 
@@ -36,6 +36,15 @@ export interface InstrumentSetting {
   testVolts?: number
   /** Its dial is turned from here, to what the lit check asks for. */
   turns?: boolean
+}
+
+/** How far an instrument may be off: as its owner entered it, else the usual. */
+export function accuracyOf(
+  { accuracyPercent, accuracyFloor }: Pick<InstrumentSetting, 'accuracyPercent' | 'accuracyFloor'>,
+  name: FunctionName,
+): Accuracy {
+  const { share, floor } = meterFunction(name).accuracy
+  return { share: accuracyPercent === undefined ? share : accuracyPercent / 100, floor: accuracyFloor ?? floor }
 }
 
 class InstrumentInput implements InstrumentSetting {

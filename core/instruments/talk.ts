@@ -2,7 +2,7 @@ import { errorOf, meterFunction, type FunctionName } from './functions'
 import { LineReader } from './line-reader'
 import type { InstrumentReading } from './reading'
 import { ASKS, configure, isFlatBattery, readConfiguration, readNumber, type Configuration } from './scpi'
-import type { InstrumentSetting } from './settings'
+import { accuracyOf, type InstrumentSetting } from './settings'
 
 /** An instrument that says nothing for so long is asked again, milliseconds. */
 export const PATIENCE = 1_500
@@ -112,23 +112,19 @@ export class ScpiTalk {
     if (si === undefined) return undefined
     this.#misses = 0
     if (++this.#readings % ASKED_ANEW === 0) this.#due.push('configuration', 'condition')
-    const { id, name, accuracyPercent, accuracyFloor, testVolts } = this.setting
+    const { id, name, testVolts } = this.setting
     if (!this.#configuration) return undefined
     const { function: set, range } = this.#configuration
-    const { unit, perSi, accuracy } = meterFunction(set)
+    const { unit, perSi } = meterFunction(set)
     const inUnit = (value: number) => Number((value * perSi).toPrecision(7))
     const value = si === null ? null : inUnit(si)
-    const own = {
-      share: accuracyPercent === undefined ? accuracy.share : accuracyPercent / 100,
-      floor: accuracyFloor ?? accuracy.floor,
-    }
     return {
       instrument: id,
       name,
       function: set,
       unit,
       value,
-      error: value === null ? 0 : errorOf(value, own),
+      error: value === null ? 0 : errorOf(value, accuracyOf(this.setting, set)),
       ...(range === undefined ? {} : { range: inUnit(range) }),
       ...(set === 'INS' && testVolts ? { testVolts } : {}),
       ...(this.#isFlat ? { isFlat: true } : {}),

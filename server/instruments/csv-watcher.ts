@@ -1,7 +1,7 @@
 import { open, stat } from 'node:fs/promises'
 import { errorOf, meterFunction, type FunctionName } from '../../core/instruments/functions'
 import { LineReader } from '../../core/instruments/line-reader'
-import type { InstrumentSetting } from '../../core/instruments/settings'
+import { accuracyOf, type InstrumentSetting } from '../../core/instruments/settings'
 import { readUnit } from '../../core/quantity/units'
 import type { Driver, Listener } from './driver'
 
@@ -17,6 +17,8 @@ export class CsvWatcher implements Driver {
   #isStopped = false
   #from: number | undefined
   #lines = new LineReader()
+  /** The first line that ends is the end of one. */
+  #isHalf = false
   /** How many of the program’s unit one of its last column is. */
   #toUnit: ((value: number) => number) | undefined
   #stood: string | undefined
@@ -63,14 +65,25 @@ export class CsvWatcher implements Driver {
     // What it held before it was looked at is no reading of now; a file that was begun anew is read from its beginning.
     if (this.#from === undefined || size < this.#from) {
       this.#toUnit = unitIn(await this.#part(0, Math.min(size, MOST_HEAD)), this.setting.function)
-      this.#lines = new LineReader()
-      this.#from = this.#from === undefined ? size : 0
+      await this.#begin(this.#from === undefined ? size : 0)
     }
     if (size === this.#from) return
-    const from = Math.max(this.#from, size - MOST_NEW)
+    if (size - (this.#from as number) > MOST_NEW) await this.#begin(size - MOST_NEW)
+    const from = this.#from as number
     const text = await this.#part(from, size - from)
     this.#from = size
-    for (const line of this.#lines.push(text)) this.#hear(line)
+    for (const line of this.#lines.push(text)) {
+      // The end of a line whose beginning was passed over is no number.
+      if (this.#isHalf) this.#isHalf = false
+      else this.#hear(line)
+    }
+  }
+
+  /** Reads on from here, which may be in the middle of a line. */
+  async #begin(from: number): Promise<void> {
+    this.#lines = new LineReader()
+    this.#isHalf = from > 0 && (await this.#part(from - 1, 1)) !== '\n'
+    this.#from = from
   }
 
   async #part(from: number, length: number): Promise<string> {
@@ -84,23 +97,22 @@ export class CsvWatcher implements Driver {
   }
 
   #hear(line: string): void {
-    const { id, name, function: set, accuracyPercent, accuracyFloor } = this.setting
+    const { id, name, function: set } = this.setting
     const last =
       line
         .split(/[,;\t]/)
         .at(-1)
         ?.trim() ?? ''
     if (!set || !/^[+-]?\d+(\.\d+)?$/.test(last)) return
-    const { unit, accuracy } = meterFunction(set)
+    const { unit } = meterFunction(set)
     const value = this.#toUnit?.(Number(last)) ?? Number(last)
-    const share = accuracyPercent === undefined ? accuracy.share : accuracyPercent / 100
     this.listener.heard({
       instrument: id,
       name,
       function: set,
       unit,
       value,
-      error: errorOf(value, { share, floor: accuracyFloor ?? accuracy.floor }),
+      error: errorOf(value, accuracyOf(this.setting, set)),
       at: this.now(),
     })
   }

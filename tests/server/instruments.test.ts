@@ -140,6 +140,21 @@ describe('instruments of a shop', () => {
     await vi.waitFor(() => expect(heard).toHaveLength(2), TIMEOUT)
     expect(heard[1]!.value).toBeCloseTo(50, 1)
   })
+  it('the end of a line that was half written when it was first looked at is no reading', async () => {
+    await mkdir(join(folder.path, 'instruments'), { recursive: true })
+    const path = join(folder.path, 'instruments/log.csv')
+    await writeFile(path, 'time,pressure (psi)\n0,4')
+    await hub.set({ instruments: [{ id: 'l', name: 'logger', by: 'csv', file: 'log.csv', function: 'PRES' }] })
+    const { heard, told } = await followed()
+    await vi.waitFor(() => expect(told.states[0]).toMatchObject({ is: 'connected' }), TIMEOUT)
+    await appendFile(path, '8.5\n1,48.6\n')
+    await vi.waitFor(() => expect(heard.length).toBeGreaterThan(0), TIMEOUT)
+    expect(heard.map(({ value }) => value)).toEqual([48.6])
+    // Far more than is read at once: what is cut by that is no reading either.
+    await appendFile(path, `${'2,12345678.25\n'.repeat(12_000)}3,47.5\n`)
+    await vi.waitFor(() => expect(heard.at(-1)?.value).toBe(47.5), TIMEOUT)
+    for (const { value } of heard) expect([48.6, 47.5, 12345678.25]).toContain(value)
+  })
   it('a logger without its file says so, and is heard once there is one', async () => {
     await hub.set({ instruments: [{ id: 'l', name: 'logger', by: 'csv', file: 'late.csv', function: 'TEMP' }] })
     const { told } = await followed()

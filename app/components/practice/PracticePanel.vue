@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pageOfHarm } from '#core/handbook/where'
 import { harmInfo } from '#core/knowledge/practice/harms'
 import type { Stage } from '#core/knowledge/vocabulary'
 import { LAMP_HELP } from '#core/knowledge/practice/lamp-help'
@@ -27,6 +28,7 @@ const harms = computed(() =>
     .map(({ id, at, body }) => ({
       id,
       at: formatMinutes((at - (state.value?.begun.at ?? 0)) / 60_000),
+      page: pageOfHarm(body.harm),
       ...harmInfo(body.harm),
     })),
 )
@@ -85,7 +87,7 @@ const latest = computed(() => harms.value[0])
       <p>
         <strong class="text-rust">unsafe</strong>, <span class="number">{{ latest.at }}</span>: {{ latest.label }}
       </p>
-      <p class="text-[0.95rem]">{{ latest.inLife }} {{ latest.instead }}</p>
+      <p class="text-[0.95rem]">{{ latest.inLife }} {{ latest.instead }} <HandbookLink :page="latest.page" /></p>
       <p v-if="harms.length > 1" class="text-[0.92rem] text-slate">and {{ harms.length - 1 }} more before it</p>
     </div>
     <p v-if="practice.refused" role="status" class="mt-2 border-l-4 border-ochre pl-3" data-testid="refused">

@@ -2,6 +2,7 @@ import { appendFile, mkdir, rm, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import type { FunctionName } from '../../../core/instruments/functions'
 import type { InstrumentSetting } from '../../../core/instruments/settings'
+import { KPA_PER_PSI } from '../../../core/quantity/conversions'
 import { chance } from '../../../core/quantity/random'
 import { measured, pumpOfCode } from './measured'
 import { NO_TROUBLES, StandIn, TROUBLES, type Troubles } from './stand-in'
@@ -71,7 +72,7 @@ export class StandIns {
     let seconds = 0
     const logging = setInterval(() => {
       const psi = value('PRES')
-      const kPa = psi === null ? undefined : psi * 6.894757 * (1 + dice.normal(0, 0.002))
+      const kPa = psi === null ? undefined : psi * KPA_PER_PSI * (1 + dice.normal(0, 0.002))
       seconds += LOG_EVERY / 1000
       if (kPa !== undefined) void appendFile(log, `${seconds},${kPa.toFixed(2)}\n`).catch(() => undefined)
     }, LOG_EVERY)

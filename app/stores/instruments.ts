@@ -32,15 +32,16 @@ export const useInstruments = defineStore('instruments', () => {
   const heardAt = new Map<string, number>()
   /** Are there any at all? Nothing is listened to where there are none. */
   const isAny = ref(false)
+  const isByCable = ref(false)
   let source: EventSource | undefined
   let sweeping: ReturnType<typeof setInterval> | undefined
   const serial = new SerialMeter(
     (readings) => hear(readings),
     (state) => {
       states.value = [...states.value.filter(({ instrument }) => instrument !== state.instrument), state]
+      isByCable.value = state.is === 'connected'
     },
   )
-  const isByCable = ref(false)
 
   function hear(readings: readonly InstrumentReading[]): void {
     const now = new Map(settled.value)
@@ -69,6 +70,9 @@ export const useInstruments = defineStore('instruments', () => {
   /** Listens, for what the lit check is read with. */
   function listen(to: Asked | undefined): void {
     lit.value = to
+    // What stood on a display before it was asked for is read anew.
+    followers.clear()
+    settled.value = new Map()
     const want = to && functionFor(to)
     serial.want(want)
     stopListening()
@@ -133,7 +137,6 @@ export const useInstruments = defineStore('instruments', () => {
   /** Asks the browser for a meter on a cable. */
   async function connectCable(): Promise<void> {
     trouble.value = (await serial.connect()) ?? ''
-    isByCable.value = serial.isConnected
     isAny.value ||= isByCable.value
   }
 

@@ -33,9 +33,6 @@ export class SerialMeter {
   static isPossible(): boolean {
     return serialOf() !== undefined
   }
-  get isConnected(): boolean {
-    return this.#talk !== undefined
-  }
   want(name: FunctionName | undefined): void {
     this.#want = name
     if (this.#talk) this.#talk.want = name

@@ -21,9 +21,11 @@ const judgement = computed(() =>
     : undefined,
 )
 function take(): void {
-  if (!offered.value) return
-  visit.append('finding', { ...offered.value.finding, stage })
+  const taken = offered.value?.finding
+  if (!taken) return
+  // Before it is written: what is asked for next may change with the line, and this is no reading of that.
   visit.settleOffer()
+  visit.append('finding', { ...taken, stage })
 }
 defineExpose({ take })
 </script>

@@ -73,6 +73,23 @@ describe('skills on a device', () => {
     expect(skills.mine).toHaveLength(1)
   })
 
+  it('a line that waited and is acknowledged while the shop is asked stays seen', async () => {
+    shop.isAway = true
+    void useSkills().tell(TRY, body, ENDED)
+    await vi.waitFor(() => expect(useOutbox().pending).toHaveLength(1))
+    // Another page of this device: what waited is all that it knows of it.
+    setActivePinia(createPinia())
+    const skills = useSkills()
+    await useOutbox().ready
+    shop.isAway = false
+    const asked = skills.read()
+    shop.lines = []
+    await useOutbox().flush()
+    await asked
+    expect(useOutbox().pending).toEqual([])
+    expect(skills.mine).toHaveLength(1)
+  })
+
   it('what the shop told last is known without a signal, in another page too', async () => {
     const skills = useSkills()
     await skills.tell(TRY, body, ENDED)

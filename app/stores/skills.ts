@@ -20,6 +20,10 @@ export const useSkills = defineStore('skills', () => {
   /** What is shown is what the shop told last: nobody answers now. */
   const isOld = ref(false)
   const now = ref(Date.now())
+  // Acknowledged after the shop was asked what it knows: it stands in neither answer.
+  outbox.onAccepted((entries) => {
+    here.value = [...here.value, ...entries.filter(({ kind }) => KINDS.has(kind))]
+  })
 
   const lines = computed(() => {
     const waiting = outbox.pending.filter(({ kind }) => KINDS.has(kind))

@@ -125,10 +125,15 @@ export const usePractice = defineStore('practice', () => {
     return id
   }
 
+  /** The lines of a try that this device keeps, the oldest first. */
+  async function linesOf(id: string): Promise<TryLine[]> {
+    return (await store.linesOf(id)).sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1))
+  }
+
   async function open(id: string): Promise<void> {
     if (tryId.value === id && practice.value) return
     reset(id)
-    const kept = (await store.linesOf(id)).sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1))
+    const kept = await linesOf(id)
     if (tryId.value !== id) return
     const of = actsOf(kept, 'begun')[0]?.body.of
     if (!of) {
@@ -262,6 +267,7 @@ export const usePractice = defineStore('practice', () => {
     hint,
     end,
     hold,
+    linesOf,
     /** Every try that this device keeps. */
     kept: () => store.all(),
     drop: (id: string) => store.drop(id),

@@ -15,6 +15,7 @@ import * as safety from '../knowledge/checks/safety'
 import * as owner from '../knowledge/repairs/owner-words'
 import * as returns from '../knowledge/repairs/returns'
 import { basesIn, sources, type Source } from '../knowledge/sources'
+import { groupedBy } from '../quantity/grouped'
 import * as dropPipes from '../knowledge/water/drop-pipes'
 import * as logLimits from '../knowledge/water/log-limits'
 import { PRESSURES } from '../knowledge/water/pressures'
@@ -59,6 +60,7 @@ const PAGE_OF_TRADE: Readonly<Record<string, string>> = {
 
 const keyOf = ({ kind, name }: Basis) => `${kind} ${name}`
 let known: ReadonlyMap<string, string> | undefined
+let sourcesByPage: ReadonlyMap<string, readonly Source[]> | undefined
 /** Where every basis stands, worked out once. */
 function pagesOfBases(): ReadonlyMap<string, string> {
   if (known) return known
@@ -92,8 +94,10 @@ export function pageOfBasis(basis: Basis, check?: string): string {
 }
 
 /** The sources of the figures that a page is about. */
-export function sourcesOf(page: string): Source[] {
-  return sources().filter((source) => pageOfBasis(source) === page)
+export function sourcesOf(page: string): readonly Source[] {
+  // All tables are walked for the list: once, and not for each page of a search.
+  sourcesByPage ??= groupedBy(sources(), (source) => pageOfBasis(source))
+  return sourcesByPage.get(page) ?? []
 }
 
 /** By what it speaks of, the first that fits: a caution of several sentences belongs to what can hurt most. */

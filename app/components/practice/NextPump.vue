@@ -4,12 +4,11 @@ import { HARDNESS, MOST_SEED, writeCode } from '#core/knowledge/practice/case-co
 import { IDEAS } from '#core/knowledge/practice/harms'
 import type { LampHelp } from '#core/knowledge/practice/lamp-help'
 import { PAGE_OF_IDEA } from '#core/handbook/where'
-import { usePractice } from '~/stores/practice'
 import { useSkills } from '~/stores/skills'
 
 /** The one thing worth practising next: the weakest of what is due, and a pump that asks for it. */
 const { lamp } = defineProps<{ lamp: LampHelp }>()
-const [skills, practice] = [useSkills(), usePractice()]
+const skills = useSkills()
 const next = computed(() => skills.next)
 const idea = computed(() => IDEAS[next.value.idea])
 const because = computed(() => {
@@ -32,8 +31,7 @@ const begin = oneAtATime(async () => {
     const found = await useLooker().caseFor(wanted, { kinds: [...kinds], hardness }, from)
     isNone.value = found === undefined
     if (!found) return
-    const id = await practice.begin(writeCode(found), lamp, await practiceShop())
-    await navigateTo(`/practice/${id}/call`)
+    await comeToPump(writeCode(found), lamp)
   } finally {
     isLooking.value = false
   }

@@ -35,8 +35,7 @@ const isMaking = ref(false)
 const begin = oneAtATime(async () => {
   isMaking.value = true
   try {
-    const id = await practice.begin(drawn(), chosen.value.lamp, await practiceShop())
-    await navigateTo(`/practice/${id}/call`)
+    await comeToPump(drawn(), chosen.value.lamp)
   } finally {
     isMaking.value = false
   }
@@ -50,10 +49,9 @@ async function read(): Promise<void> {
 }
 /** A try that was ended and not looked back on is told all the same. */
 async function tellEnded(): Promise<void> {
-  const kept = await practice.kept()
-  for (const { id, ended } of keptTries(kept)) {
+  for (const { id, ended } of keptTries(await practice.kept())) {
     if (!ended || skills.isTold(id)) continue
-    const lines = kept.filter(({ tryId }) => tryId === id).sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1))
+    const lines = await practice.linesOf(id)
     const tried = await useLooker().tried(lines, { ...reader.value })
     if (tried) await skills.tell(id, tried, lines.at(-1)?.at ?? Date.now())
   }

@@ -67,11 +67,7 @@ const more = computed(() => {
   if (minutes <= 1 && price <= 1) return 'As short as it could be.'
   return `${formatMinutes(Math.max(0, minutes))} and ${money(Math.max(0, price))} more than the best way.`
 })
-async function begin(next: string): Promise<void> {
-  const lamp = state.value?.lamp ?? 'off'
-  const fresh = await practice.begin(next, lamp, await practiceShop())
-  await navigateTo(`/practice/${fresh}/call`)
-}
+const begin = (next: string) => comeToPump(next, state.value?.lamp ?? 'off')
 const again = oneAtATime(() => begin(code.value))
 const isLooking = ref(false)
 const noOther = ref(false)

@@ -2,17 +2,12 @@
 import { HARDNESS, readCode } from '#core/knowledge/practice/case-code'
 import { KINDS } from '#core/knowledge/vocabulary'
 import type { LampHelp } from '#core/knowledge/practice/lamp-help'
-import { usePractice } from '~/stores/practice'
 
 /** A case that somebody set: the same pump with the same fault for whoever opens the link. */
 const code = computed(() => String(useRoute().params.code))
 const read = computed(() => readCode(code.value))
-const practice = usePractice()
 const lamp = ref<LampHelp>('off')
-const begin = oneAtATime(async () => {
-  const id = await practice.begin(code.value, lamp.value, await practiceShop())
-  await navigateTo(`/practice/${id}/call`)
-})
+const begin = oneAtATime(() => comeToPump(code.value, lamp.value))
 useHead({ title: 'A case · Pike Lamp' })
 </script>
 

@@ -5,7 +5,6 @@ import { harmsOf, sourcesOf } from '#core/handbook/where'
 import { BASIS_WORDS } from '#core/judgement/judgement'
 import type { LampHelp } from '#core/knowledge/practice/lamp-help'
 import { render } from '#core/quantity/sentence'
-import { usePractice } from '~/stores/practice'
 
 /** A page of the handbook: what to keep, a picture, the words, and all that leads here. */
 const id = computed(() => String(useRoute().params.page))
@@ -18,7 +17,6 @@ const beside = computed(() => {
   const at = PAGES.findIndex((each) => each.id === id.value)
   return { before: PAGES[at - 1], after: PAGES[at + 1] }
 })
-const practice = usePractice()
 const lamp = ref<LampHelp>('off')
 const isMaking = ref(false)
 const begin = oneAtATime(async () => {
@@ -26,8 +24,7 @@ const begin = oneAtATime(async () => {
   if (!code) return
   isMaking.value = true
   try {
-    const begun = await practice.begin(code, lamp.value, await practiceShop())
-    await navigateTo(`/practice/${begun}/call`)
+    await comeToPump(code, lamp.value)
   } finally {
     isMaking.value = false
   }

@@ -88,11 +88,10 @@ const closed = computed(() => taughtKinds.value.reduce((sum, { visits }) => sum 
 
 <template>
   <div class="min-h-dvh">
-    <PlaceHeader title="Shop"
-      ><p v-if="view" class="min-w-0 shrink-[99] truncate text-slate max-sm:hidden">
-        {{ view.shop.name || 'It has no name yet' }}<template v-if="view.shop.place">, {{ view.shop.place }}</template>
-      </p></PlaceHeader
-    >
+    <PlaceHeader title="Shop" />
+    <p v-if="view" class="mx-auto max-w-6xl px-5 pt-5 text-slate max-sm:px-3 max-sm:pt-3">
+      {{ view.shop.name || 'It has no name yet' }}<template v-if="view.shop.place">, {{ view.shop.place }}</template>
+    </p>
     <main class="mx-auto grid max-w-6xl gap-x-10 gap-y-6 p-5 max-sm:p-3 lg:grid-cols-[1fr_20rem]">
       <div v-if="problem">
         <p class="mb-3 font-bold">{{ problem }}</p>
@@ -137,14 +136,14 @@ const closed = computed(() => taughtKinds.value.reduce((sum, { visits }) => sum 
                 role="group"
                 :aria-label="`what ${KINDS[kind]} visits taught`"
               >
-                <table class="w-full min-w-[30rem] border-collapse">
+                <table class="w-full border-collapse">
                   <thead>
                     <tr class="border-b border-ink text-left">
                       <th scope="col" class="py-1">cause</th>
-                      <th scope="col" class="text-right">yours</th>
-                      <th scope="col" class="text-right">estimated</th>
-                      <th scope="col" class="text-right">now</th>
-                      <th scope="col" class="w-[34%] pl-4">from estimate to now</th>
+                      <th scope="col" class="pl-4 text-right">yours</th>
+                      <th scope="col" class="pl-4 text-right">estimated</th>
+                      <th scope="col" class="pl-4 text-right">now</th>
+                      <th scope="col" class="w-[34%] pl-4 max-sm:hidden">from estimate to now</th>
                     </tr>
                   </thead>
                   <tbody>
@@ -153,7 +152,7 @@ const closed = computed(() => taughtKinds.value.reduce((sum, { visits }) => sum 
                       <td class="number text-right">{{ cause.counted }}</td>
                       <td class="number text-right text-slate">{{ formatPercent(cause.estimated) }}</td>
                       <td class="number text-right font-bold">{{ formatPercent(cause.learned) }}</td>
-                      <td class="pl-4">
+                      <td class="pl-4 max-sm:hidden">
                         <svg viewBox="0 0 200 16" class="h-4 w-full" aria-hidden="true">
                           <path d="M0 8h200" stroke="var(--rule)" />
                           <path

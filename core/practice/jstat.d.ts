@@ -1,8 +1,10 @@
 declare module 'jstat' {
-  export const jStat: {
+  /** One CommonJS function with its parts: Node knows no named export of it. */
+  const jStat: {
     beta: {
       /** The quantile of the beta distribution. */
       inv(share: number, alpha: number, beta: number): number
     }
   }
+  export default jStat
 }

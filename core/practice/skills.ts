@@ -1,4 +1,4 @@
-import { jStat } from 'jstat'
+import jStat from 'jstat'
 import { readCode } from '../knowledge/practice/case-code'
 import { IDEAS, type Idea } from '../knowledge/practice/harms'
 import { SKILL_MODEL } from '../knowledge/practice/skill-model'

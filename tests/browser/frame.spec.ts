@@ -1,3 +1,4 @@
+import { CORNERS, PLACES } from '../../app/utils/places'
 import { expect, fixClock, keptAt, say, test } from './shop'
 
 test('the lamp moves without anything else moving', async ({ page, standing }) => {
@@ -95,6 +96,22 @@ test('touch targets are 48 pixels or more', async ({ page, standing }) => {
     )
     expect(small, stage).toEqual([])
   }
+})
+
+test('the name of a place is never cut, whatever else stands in its head', async ({ page, standing }) => {
+  await fixClock(page)
+  // With a visit open the row of places is as long as it gets.
+  await page.goto(`${standing.url}/visits/${standing.lido}/call`)
+  await expect(page.getByTestId('complaints')).toBeVisible()
+  const cut: string[] = []
+  for (const to of [...PLACES, ...CORNERS].map((place) => place.to)) {
+    await page.goto(standing.url + to)
+    const title = page.locator('header h1')
+    await expect(title, to).toBeVisible()
+    const missing = await title.evaluate(({ scrollWidth, clientWidth }) => scrollWidth - clientWidth)
+    if (missing > 1) cut.push(`${to}: ${missing} px`)
+  }
+  expect(cut).toEqual([])
 })
 
 test('the scheme is switched by hand, kept, and amber is only the lamp’s', async ({ page, standing }) => {

@@ -13,6 +13,6 @@ const { open } = useFinder()
     @click="open = true"
   >
     <kbd class="number border-[1.5px] border-ink px-2 text-[1rem] leading-6">/</kbd
-    ><span v-if="!bare" class="max-lg:hidden">find</span>
+    ><span v-if="!bare" class="max-2xl:hidden">find</span>
   </button>
 </template>

@@ -10,7 +10,7 @@ const { title, short = undefined } = defineProps<{
 <template>
   <div class="no-print">
     <OutboxBanner />
-    <header class="flex min-h-16 items-center gap-x-5 border-b border-rule px-5 py-1 max-sm:gap-x-2 max-sm:px-3">
+    <header class="flex min-h-16 items-center gap-x-5 border-b border-rule px-5 py-1 max-sm:gap-x-1 max-sm:px-2">
       <NuxtLink to="/" aria-label="to the Day" class="inline-flex min-h-12 min-w-12 items-center"
         ><LampLogo
       /></NuxtLink>

@@ -15,7 +15,7 @@ const { other, toggle } = useScheme()
   >
     <component :is="other === 'cellar' ? Moon : Sun" :size="18" aria-hidden="true" /><span
       v-if="!bare"
-      class="number max-sm:hidden"
+      class="number max-2xl:hidden"
       >{{ other }}</span
     >
   </button>

@@ -14,7 +14,7 @@ const { other, toggle } = useUnits()
     data-testid="units"
     @click="toggle"
   >
-    <Ruler :size="18" aria-hidden="true" /><span v-if="!bare" class="number max-sm:hidden">{{
+    <Ruler :size="18" aria-hidden="true" /><span v-if="!bare" class="number max-2xl:hidden">{{
       other === 'us' ? 'US' : 'metric'
     }}</span>
   </button>

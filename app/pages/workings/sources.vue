@@ -13,8 +13,10 @@ useHead({ title: 'Where the figures come from · Pike Lamp' })
 
 <template>
   <div class="min-h-dvh">
-    <PlaceHeader title="Where the figures come from"
-      ><NuxtLink to="/workings" class="inline-flex min-h-12 items-center text-slate underline underline-offset-4"
+    <PlaceHeader title="Where the figures come from" short="Sources"
+      ><NuxtLink
+        to="/workings"
+        class="inline-flex min-h-12 items-center text-slate underline underline-offset-4 max-sm:hidden"
         >Workings</NuxtLink
       ></PlaceHeader
     >

@@ -92,7 +92,7 @@ const asWell = (id: string) =>
         class="max-w-60"
       />
       <details>
-        <summary class="min-h-8 text-[0.92rem]">
+        <summary class="min-h-12 py-3 text-[0.92rem]">
           parts <span class="number">{{ money(option.partsPrice) }}</span>, labour
           <span class="number">{{ money(option.labourPrice) }}</span>
         </summary>

@@ -1,11 +1,12 @@
+import { groupedBy } from '../quantity/grouped'
 import { CAPACITOR } from '../knowledge/electrical/limits'
 
 export interface StockCapacitor {
   microfarads: number
   volts: number
 }
-export interface Substitute extends StockCapacitor {
-  of: StockCapacitor[]
+export interface Substitute<T extends StockCapacitor = StockCapacitor> extends StockCapacitor {
+  of: T[]
   deviationPercent: number
 }
 
@@ -41,18 +42,18 @@ const MOST_SHOWN = 8
  *
  * Each capacitor of the stock is there once.
  */
-export function substitutes(
+export function substitutes<T extends StockCapacitor>(
   wanted: StockCapacitor,
-  stock: readonly StockCapacitor[],
+  stock: readonly T[],
   tolerancePercent = CAPACITOR.runTolerancePercent,
-): { single?: Substitute; parallel: Substitute[]; series: Substitute[] } {
-  const fits = (of: readonly StockCapacitor[], made: StockCapacitor): Substitute[] => {
+): { single?: Substitute<T>; parallel: Substitute<T>[]; series: Substitute<T>[] } {
+  const fits = (of: readonly T[], made: StockCapacitor): Substitute<T>[] => {
     const deviationPercent = (100 * (made.microfarads - wanted.microfarads)) / wanted.microfarads
     return Math.abs(deviationPercent) <= tolerancePercent && made.volts >= wanted.volts
       ? [{ ...made, of: [...of], deviationPercent }]
       : []
   }
-  const nearest = (list: Substitute[]) =>
+  const nearest = (list: Substitute<T>[]) =>
     list.sort((a, b) => Math.abs(a.deviationPercent) - Math.abs(b.deviationPercent) || a.of.length - b.of.length)
   const groups = combinations(stock)
   const single = nearest(stock.flatMap((each) => fits([each], each)))[0]
@@ -63,24 +64,20 @@ export function substitutes(
   }
 }
 
-/** Every group of two to three different capacitors of the stock. */
-function combinations(stock: readonly StockCapacitor[]): StockCapacitor[][] {
-  let grown: number[][] = stock.map((_, index) => [index])
-  const groups: number[][] = []
-  for (let size = 2; size <= MOST_TOGETHER; size++) {
-    grown = grown.flatMap((group) =>
-      stock.flatMap((_, index) => (index > (group.at(-1) as number) ? [[...group, index]] : [])),
+/** Every group of two to three capacitors of the stock; of those that are alike, each number of them once. */
+function combinations<T extends StockCapacitor>(stock: readonly T[]): T[][] {
+  const alike = [...groupedBy(stock, ({ microfarads, volts }) => `${microfarads}/${volts}`).values()]
+  let grown: { group: T[]; kind: number; taken: number }[] = [{ group: [], kind: 0, taken: 0 }]
+  const groups: T[][] = []
+  for (let size = 1; size <= MOST_TOGETHER; size++) {
+    grown = grown.flatMap(({ group, kind, taken }) =>
+      alike.slice(kind).flatMap((of, further) => {
+        const before = further === 0 ? taken : 0
+        const next = of[before]
+        return next ? [{ group: [...group, next], kind: kind + further, taken: before + 1 }] : []
+      }),
     )
-    groups.push(...grown)
+    if (size > 1) groups.push(...grown.map(({ group }) => group))
   }
-  const seen = new Set<string>()
   return groups
-    .map((group) => group.map((index) => stock[index] as StockCapacitor))
-    .filter((group) => {
-      const key = group
-        .map(({ microfarads, volts }) => `${microfarads}/${volts}`)
-        .sort()
-        .join('+')
-      return !seen.has(key) && seen.add(key)
-    })
 }

@@ -12,7 +12,7 @@ export function bearingSize(designation: string): {
   outsideMillimetres: number
   widthMillimetres: number
 } {
-  const base = /^\s*(6[023]\d\d)/.exec(designation)?.[1]
+  const base = /^\s*(6[023]\d\d|6[02]\d(?!\d))/.exec(designation)?.[1]
   const found = base === undefined || !Object.hasOwn(BEARINGS, base) ? undefined : BEARINGS[base]
   if (!found)
     throw badField('designation', designation, `one of ${Object.keys(BEARINGS).join(', ')}, with or without its suffix`)

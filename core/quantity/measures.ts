@@ -29,6 +29,7 @@ export const MEASURES = {
     metric: { unit: 'cm', perCore: 100 },
   },
   /** millimetres */ bore: { us: { unit: 'in', perCore: inches }, metric: { unit: 'mm', perCore: 1 } },
+  /** millimetres, of what is named by them everywhere */ millimetres: plain('mm'),
   /** kilopascals, gauge */ pressure: { us: { unit: 'psi', perCore: psi }, metric: { unit: 'kPa', perCore: 1 } },
   /** litres a second */ flow: { us: { unit: 'gpm', perCore: gallons * 60 }, metric: { unit: 'L/s', perCore: 1 } },
   /** litres */ volume: { us: { unit: 'gal', perCore: gallons }, metric: { unit: 'L', perCore: 1 } },

@@ -14,6 +14,7 @@ export const CORE_LAYERS = [
   ['takedown'],
   ['language', 'instruments'],
   ['diagnosis'],
+  ['fits'],
   ['electrical', 'hydraulics', 'mechanics', 'energy', 'sound', 'logs'],
   ['motor'],
   ['knowledge'],

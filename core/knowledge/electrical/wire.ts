@@ -20,6 +20,8 @@ export const WIRE_SIZES: readonly WireSize[] = [
   { awg: '3/0', ampacity: 165 },
   { awg: '4/0', ampacity: 195 },
 ]
+/** Wire that is met in a box or on a lead, thinnest first: the two thinnest carry signals and cords. */
+export const WIRE_GAUGES: readonly string[] = ['18', '16', ...WIRE_SIZES.map(({ awg }) => awg)]
 export const AMPACITY_BASIS: Basis = {
   kind: 'standard',
   name: 'NEC table 310.16, copper, 60 °C column, no derating (from memory); local code decides',

@@ -55,6 +55,7 @@ const PAGE_OF_TRADE: Readonly<Record<string, string>> = {
   Repairs: 'take-down',
   'Take-down': 'take-down',
   'The shop': 'shop',
+  Parts: 'fits',
   Practice: 'chances',
 }
 

@@ -28,6 +28,11 @@ import * as faultsKinds from './faults/kinds'
 import * as faultsLives from './faults/lives'
 import * as faultsModelTypes from './faults/model-types'
 import * as faultsThresholds from './faults/thresholds'
+import * as fitsElectric from './fits/electric'
+import * as fitsMechanical from './fits/mechanical'
+import * as fitsORings from './fits/o-rings'
+import * as fitsPipeEnds from './fits/pipe-ends'
+import * as fitsWater from './fits/water'
 import * as mechanicalBearingInsides from './mechanical/bearing-insides'
 import * as mechanicalBearings from './mechanical/bearings'
 import * as mechanicalSoundLimits from './mechanical/sound-limits'
@@ -51,6 +56,7 @@ import * as shopLoading from './shop/loading'
 import * as shopPractices from './shop/practices'
 import * as shopRates from './shop/rates'
 import * as shopSeasons from './shop/seasons'
+import * as shelfMoves from './shelf/moves'
 import * as shopShelf from './shop/shelf'
 import * as shopShelves from './shop/shelves'
 import * as shopStakes from './shop/stakes'
@@ -158,6 +164,7 @@ const TRADES: readonly { trade: string; tables: readonly object[] }[] = [
       shopUrgency,
     ],
   },
+  { trade: 'Parts', tables: [fitsElectric, fitsMechanical, fitsORings, fitsPipeEnds, fitsWater, shelfMoves] },
   { trade: 'Practice', tables: [practiceSkillModel] },
 ]
 

@@ -1,4 +1,4 @@
-import { REGISTER_KINDS, type EntryKind } from '../visit/entry'
+import { REGISTER_KINDS, SHELF_KINDS, type EntryKind } from '../visit/entry'
 
 /** Who somebody is in the shop. */
 export const ROLES = {
@@ -38,9 +38,10 @@ export function may(role: Role, permission: Permission): boolean {
   return (PERMISSIONS[permission] as readonly Role[]).includes(role)
 }
 
-/** Lines that the office writes: calls, days, the register, what was paid. What is read at a pump is not for it. */
+/** Lines that the office writes: calls, days, the register, the shelves, what was paid. What is read at a pump is not for it. */
 const OF_OFFICE: ReadonlySet<EntryKind> = new Set<EntryKind>([
   ...REGISTER_KINDS,
+  ...SHELF_KINDS,
   'visit-opened',
   'call',
   'planned',

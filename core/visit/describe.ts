@@ -13,7 +13,7 @@ import { formatReading } from '../quantity/reading'
 import { render, type Reader } from '../quantity/sentence'
 import { bearingWords, waterWords } from '../sound/words'
 import { isUnit, type Unit } from '../quantity/units'
-import { PRACTICE_KINDS, REGISTER_KINDS, type Entry } from './entry'
+import { PRACTICE_KINDS, REGISTER_KINDS, SHELF_KINDS, type Entry } from './entry'
 import type { JudgedFinding, VisitState } from './fold'
 import { lineOf } from './line-subject'
 import { keptAnswer } from './kept-working'
@@ -66,6 +66,7 @@ const UNLISTED: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>([
   'customer-forgotten',
   ...REGISTER_KINDS.filter((kind) => kind !== 'machine-set'),
   ...PRACTICE_KINDS,
+  ...SHELF_KINDS,
 ])
 
 /** Which instrument sent it, and how far it may be off. */
@@ -279,6 +280,10 @@ function describeEntry(
     case 'day-order':
     case 'practice-tried':
     case 'course-set':
+    case 'article-set':
+    case 'stock-moved':
+    case 'stock-counted':
+    case 'bay-set':
     case 'retracted':
       return { text: entry.kind }
     case 'customer-set':

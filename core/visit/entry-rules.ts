@@ -76,6 +76,7 @@ import {
   TogetherBody,
 } from './planning-rules'
 import { CourseSetBody, practiceProblem, PracticeTriedBody } from './practice-rules'
+import { ArticleSetBody, BaySetBody, shelfProblem, StockCountedBody, StockMovedBody } from './shelf-rules'
 import { PaidBody, PriceAgreedBody, PriceChangeBody, PriceLineInput, RatesInput } from './money-rules'
 import { ClaimBody, ClaimMovedBody, MailedBody, SignedBody } from './paper-rules'
 import { RecordingBody } from './recording-rules'
@@ -97,6 +98,7 @@ import {
   PROOF_OUTCOMES,
   PRACTICE_KINDS,
   REGISTER_KINDS,
+  SHELF_KINDS,
   type Customer,
   type Due,
   type Entry,
@@ -382,6 +384,10 @@ const BODIES: Record<Exclude<EntryKind, 'retracted'>, new () => object> = {
   'shop-set': ShopSetBody,
   'practice-tried': PracticeTriedBody,
   'course-set': CourseSetBody,
+  'article-set': ArticleSetBody,
+  'stock-moved': StockMovedBody,
+  'stock-counted': StockCountedBody,
+  'bay-set': BaySetBody,
 }
 
 /**
@@ -394,6 +400,7 @@ const SHOP_KINDS: ReadonlySet<EntryKind> = new Set<EntryKind>([
   'customer-forgotten',
   ...REGISTER_KINDS,
   ...PRACTICE_KINDS,
+  ...SHELF_KINDS,
   'retracted',
 ])
 
@@ -403,6 +410,7 @@ const SHOP_ONLY: ReadonlySet<EntryKind> = new Set<EntryKind>([
   'customer-forgotten',
   ...REGISTER_KINDS.filter((kind) => kind !== 'machine-set'),
   ...PRACTICE_KINDS,
+  ...SHELF_KINDS,
 ])
 
 const MOST_SETTLED = 20
@@ -570,7 +578,11 @@ function validBody(kind: EntryKind, plain: object): object {
       },
     ])
   if (kind === 'finding') return canonicalFinding(body as EntryBodies['finding'])
-  const unfit = registerProblem(kind, body) ?? planningProblem(kind, body) ?? practiceProblem(kind, body)
+  const unfit =
+    registerProblem(kind, body) ??
+    planningProblem(kind, body) ??
+    practiceProblem(kind, body) ??
+    shelfProblem(kind, body)
   if (unfit) throw new InputError([unfit])
   const { machine, customer } = body as { machine?: Machine; customer?: Customer }
   if (machine && customer && machine.customerId !== customer.id)

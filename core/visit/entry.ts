@@ -1,5 +1,8 @@
 import type { AccountChange, AccountLine } from '../decision/account'
 import type { Finding } from '../diagnosis/finding'
+import type { Article } from '../fits/article'
+import type { AnyPlace, ShelfPlace } from '../fits/shelf-place'
+import type { MoveWhy } from '../knowledge/shelf/moves'
 import type { Duty } from '../motor/match-duty'
 import type { Installation, Nameplate } from '../motor/nameplate'
 import type { Harm, Idea } from '../knowledge/practice/harms'
@@ -192,6 +195,31 @@ export const REGISTERED = ['customer', 'machine'] as const
 /** What can stand twice in the shop's register. */
 export type Registered = (typeof REGISTERED)[number]
 
+export interface StockMoved {
+  article: string
+  /** Pieces, or metres of what is cut off a drum. */
+  count: number
+  from: AnyPlace
+  to: AnyPlace
+  why: MoveWhy
+  /** ISO date until which it may lie. */
+  until?: string
+  /** The visit that it was used at, and for which of its parts: one part of a visit is used once, however often said. */
+  visit?: string
+  use?: string
+  note?: string
+}
+/**
+ * What was counted at a place: from then on so many are there. What the entries before it come to is not changed by it:
+ * the difference stands beside it, with its reason once somebody gives one.
+ */
+export interface StockCounted {
+  article: string
+  place: ShelfPlace
+  counted: number
+  why?: string
+}
+
 /** Everything that can be written in a visit's journal, by kind. */
 export interface EntryBodies {
   'visit-opened': {
@@ -338,6 +366,12 @@ export interface EntryBodies {
   'practice-tried': PracticeTried
   /** Cases that are set for people of the shop, by name, or for all. A later line of the same course speaks over it. */
   'course-set': CourseSet
+  /** What lies on the shop's shelves, one kind of thing. A later line of the same article speaks over it. */
+  'article-set': { article: Article }
+  'stock-moved': StockMoved
+  'stock-counted': StockCounted
+  /** A bay of the shop, by the name on it. A later line of the same bay speaks over it. */
+  'bay-set': { bay: string; name: string; gone?: boolean }
   /** The order in which a van goes through its visits on a day. */
   'day-order': { on: string; van: string; visits: string[] }
   'shop-set': {
@@ -370,8 +404,16 @@ export const REGISTER_KINDS = [
 /** What is said of practice: no number, history or learning of the shop reads these. */
 export const PRACTICE_KINDS = ['practice-tried', 'course-set'] as const satisfies readonly EntryKind[]
 
+/** What is said of the shop's shelves. */
+export const SHELF_KINDS = [
+  'article-set',
+  'stock-moved',
+  'stock-counted',
+  'bay-set',
+] as const satisfies readonly EntryKind[]
+
 /** The version of an entry’s shape that is written now. Older ones are lifted on reading: see lift.ts. */
-export const ENTRY_VERSION = 14
+export const ENTRY_VERSION = 15
 
 /** A line as it was typed, and the id of its act. */
 export interface Said {

@@ -125,6 +125,19 @@ const SAID: { [K in EntryKind]: EntryBodies[K] } = {
     marks: [{ idea: 'order', right: 4, of: 5 }],
   },
   'course-set': { course: OTHER, title: 'Spring', cases: ['jet.two.1k9f'], for: ['Ida'] },
+  'article-set': { article: { id: OTHER, name: '6203 2RS', family: 'bearing', spec: { bore: 17 } } },
+  'stock-moved': {
+    article: OTHER,
+    count: 1,
+    from: 'van:van-1',
+    to: 'machine',
+    why: 'used',
+    visit: VISIT,
+    use: 'bearings',
+    note: THEIRS,
+  },
+  'stock-counted': { article: OTHER, place: 'van:van-1', counted: 3 },
+  'bay-set': { bay: 'a', name: 'A, capacitors' },
 }
 const OF_SHOP: readonly EntryKind[] = [
   'shop-forget',
@@ -138,6 +151,10 @@ const OF_SHOP: readonly EntryKind[] = [
   'customer-forgotten',
   'practice-tried',
   'course-set',
+  'article-set',
+  'stock-moved',
+  'stock-counted',
+  'bay-set',
 ]
 const kinds = Object.keys(SAID) as EntryKind[]
 const line = (
@@ -204,6 +221,9 @@ describe('whom a line speaks of', () => {
       'customer-forgotten',
       'practice-tried',
       'course-set',
+      'article-set',
+      'stock-counted',
+      'bay-set',
     ])
     expect(isOfForgotten(line('machine-set', SAID['machine-set'], null), forgotten)).toBe(true)
     // A visit that is opened later by a device that had not heard.

@@ -35,17 +35,19 @@ export function isOfForgotten({ kind, visitId, body }: Entry, { customers, machi
   // What says that they were removed is no word of theirs.
   if (kind === 'customer-forgotten') return false
   if (visitId !== null && visits.has(visitId)) return true
-  const { customer, machine, site, machineId } = body as {
+  const { customer, machine, site, machineId, visit } = body as {
     customer?: Customer
     machine?: Machine
     site?: Site
     machineId?: string
+    visit?: string
   }
   const isTheirs = (id: string | undefined) => id !== undefined && customers.has(id)
   return (
     isTheirs(customer?.id) ||
     isTheirs(machine?.customerId) ||
     isTheirs(site?.customerId) ||
+    visits.has(visit ?? '') ||
     machines.has(machine?.id ?? machineId ?? '')
   )
 }
@@ -146,5 +148,9 @@ const IMPERSONAL: {
   'shop-set': asItIs,
   'practice-tried': asItIs,
   'course-set': asItIs,
+  'article-set': asItIs,
+  'stock-moved': (body) => without(body, 'note'),
+  'stock-counted': asItIs,
+  'bay-set': asItIs,
   'customer-forgotten': asItIs,
 }

@@ -6,7 +6,7 @@ export const CORE_LAYERS = [
   ['practice', 'handbook'],
   ['virtual'],
   ['workings'],
-  ['papers', 'pumps', 'people'],
+  ['papers', 'pumps', 'people', 'shelf'],
   ['visit'],
   ['questions'],
   ['planning'],

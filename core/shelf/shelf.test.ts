@@ -1,0 +1,122 @@
+import { describe, expect, it } from 'vitest'
+import { METRIC_READER, US_READER } from '../quantity/sentence'
+import type { Entry } from '../visit/entry'
+import { compactLines } from './compact'
+import { byCode, codeOf, listArticles } from './listing'
+import { placesOf, usualBay } from './places'
+import { stockFrom } from './stock'
+
+const [BEARING, RING] = ['019e0000-0000-7000-8000-00000000000a', '019e0000-0000-7000-8000-00000000000b']
+let made = 0
+const line = (kind: Entry['kind'], day: number, body: object, more: object = {}): Entry =>
+  ({
+    id: `l${++made}`,
+    lamport: made,
+    visitId: null,
+    kind,
+    at: `2026-05-${String(day).padStart(2, '0')}T08:00:00.000Z`,
+    author: 'Ida',
+    body,
+    ...more,
+  }) as unknown as Entry
+const lines = [
+  line('article-set', 1, {
+    article: {
+      id: BEARING,
+      name: '6203 2RS',
+      family: 'bearing',
+      part: 'bearings',
+      spec: { bore: 17, outside: 40, width: 12 },
+    },
+  }),
+  line('article-set', 1, {
+    article: {
+      id: RING,
+      name: '-242',
+      family: 'o-ring',
+      spec: { inside: 101.19, section: 3.53 },
+      codes: ['4012345678901'],
+    },
+  }),
+  line('bay-set', 1, { bay: 'k', name: 'K' }),
+  line('stock-moved', 2, { article: BEARING, count: 6, from: 'supplier', to: 'bay:k', why: 'received' }),
+  line('stock-moved', 2, {
+    article: RING,
+    count: 4,
+    from: 'supplier',
+    to: 'bay:k',
+    why: 'received',
+    until: '2026-06-20',
+  }),
+  line('stock-moved', 3, { article: RING, count: 2, from: 'bay:k', to: 'van:van-1', why: 'loaded' }),
+  line('stock-moved', 3, { article: BEARING, count: 1, from: 'van:van-1', to: 'machine', why: 'used' }),
+  line('stock-counted', 9, { article: BEARING, place: 'bay:k', counted: 5 }),
+]
+const stock = stockFrom(lines)
+const today = '2026-05-12'
+
+describe('the shelf as it is read', () => {
+  it('lists by family and name, in the reader’s units, with where it lies and what grows old', () => {
+    const list = listArticles(stock, { today, reader: METRIC_READER })
+    expect(list.map(({ article, total }) => [article.name, total])).toEqual([
+      ['6203 2RS', 4],
+      ['-242', 4],
+    ])
+    expect(list[0]?.told).toBe('bore 17 mm, outside 40 mm, width 12 mm')
+    expect(list[0]?.places).toEqual([
+      { place: 'bay:k', count: 5 },
+      { place: 'van:van-1', count: -1 },
+    ])
+    expect(list[1]?.oldOn).toBe('2026-06-20')
+    expect(listArticles(stock, { today: '2026-03-01', reader: METRIC_READER })[1]?.oldOn).toBeUndefined()
+    expect(listArticles(stock, { today, reader: US_READER })[1]?.told).toMatch(/inside 3\.984 in/)
+  })
+
+  it('is found by its words, its measures, its code, and by place', () => {
+    const found = (words: string) =>
+      listArticles(stock, { words, today, reader: METRIC_READER }).map(({ article }) => article.id)
+    expect([found('6203'), found('ring 101'), found('4012345678901'), found('nothing')]).toEqual([
+      [BEARING],
+      [RING],
+      [RING],
+      [],
+    ])
+    expect(listArticles(stock, { place: 'bench', today, reader: METRIC_READER })).toEqual([])
+    expect(byCode(stock, codeOf(BEARING))?.id).toBe(BEARING)
+    expect(byCode(stock, ' 4012345678901 ')?.id).toBe(RING)
+    expect(byCode(stock, '7')).toBeUndefined()
+  })
+
+  it('has the shop’s vans, its bench, and its own bays or the usual ones', () => {
+    const vans = [{ id: 'van-1', name: 'the blue van' }]
+    expect(placesOf(stock, vans).map(({ id }) => id)).toEqual(['van:van-1', 'bench', 'bay:k'])
+    expect(placesOf({ bays: new Map() }, vans).map(({ id }) => id)).toContain('bay:a')
+    expect([usualBay('run-capacitor'), usualBay(undefined)]).toEqual(['bay:a', undefined])
+  })
+})
+
+describe('lines put together', () => {
+  it('come to the same, with fewer of them, and with what follows', () => {
+    const later = [line('stock-moved', 20, { article: RING, count: 1, from: 'van:van-1', to: 'scrap', why: 'broken' })]
+    const together = compactLines(lines, '2026-05-12T00:00:00.000Z')
+    expect(together.length).toBeLessThan(lines.length)
+    const [whole, short] = [stockFrom([...lines, ...later]), stockFrom([...together, ...later])]
+    const lying = (of: typeof whole) => new Map([...of.at].filter(([, { count }]) => count !== 0))
+    expect(lying(short)).toEqual(lying(whole))
+    expect([...short.articles]).toEqual([...whole.articles])
+    expect([...short.bays]).toEqual([...whole.bays])
+  })
+
+  it('what was put right or taken back keeps its line, and all that was done after it', () => {
+    const count = lines.at(-1) as Entry
+    const right = line('stock-counted', 10, { article: BEARING, place: 'bay:k', counted: 3 }, { supersedes: count.id })
+    const together = compactLines([...lines, right], '2026-05-12T00:00:00.000Z')
+    expect(together.map(({ id }) => id)).toEqual(expect.arrayContaining([count.id, right.id]))
+    const back = line('retracted', 30, {}, { supersedes: right.id })
+    expect(
+      [...stockFrom([...together, back]).at.values()].find(
+        ({ place, article }) => place === 'bay:k' && article === BEARING,
+      )?.count,
+    ).toBe(5)
+  })
+})

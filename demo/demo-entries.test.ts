@@ -3,6 +3,7 @@ import { KINDS } from '../core/knowledge/vocabulary'
 import { coursesIn } from '../core/practice/courses'
 import { skillsOf, triedIn } from '../core/practice/skills'
 import type { Entry } from '../core/visit/entry'
+import { stockFrom } from '../core/shelf/stock'
 import { validEntry } from '../core/visit/entry-rules'
 import { foldVisit } from '../core/visit/fold'
 import { demoEntries } from './demo-entries'
@@ -53,6 +54,15 @@ describe('the made-up shop', () => {
     const mine = tried.filter(({ who }) => who === 'technician')
     const { all } = skillsOf(mine)
     expect(all.estimate).toBeGreaterThan(skillsOf(tried.filter(({ who }) => who === 'apprentice')).all.estimate)
+  })
+
+  it('has shelves in two vans and eight bays, each article measured by its name, and a count to explain', () => {
+    const stock = stockFrom(entries)
+    const measured = [...stock.articles.values()].filter(({ family }) => family)
+    expect(measured.length).toBeGreaterThan(40)
+    for (const { name, spec } of measured) expect([name, Object.keys(spec).length]).not.toEqual([name, 0])
+    expect(new Set([...stock.at.values()].map(({ place }) => place)).size).toBeGreaterThan(8)
+    expect(stock.differences).toMatchObject([{ expected: 5, counted: 3 }])
   })
 
   it('hangs on the day of seeding, and is the same for the same day', () => {

@@ -1,6 +1,9 @@
+import { readAsked, readSpec } from '../core/fits/read-spec'
+import { familyOf } from '../core/knowledge/fits/families'
+import type { Condition } from '../core/knowledge/shelf/moves'
 import { DEFAULT_RATES } from '../core/knowledge/shop/rates'
 import type { Idea } from '../core/knowledge/practice/harms'
-import type { Construction, Gate, Kind, Stage } from '../core/knowledge/vocabulary'
+import type { Construction, Gate, Kind, Part, Stage } from '../core/knowledge/vocabulary'
 import { completePlate, type Installation, type Nameplate } from '../core/motor/nameplate'
 import type { TakeDownStep } from '../core/takedown/plan'
 import { repairSteps } from '../core/takedown/step-plan'
@@ -24,6 +27,7 @@ import historyData from './data/history.json'
 import machinesData from './data/machines.json'
 import sitesData from './data/sites.json'
 import practiceData from './data/practice.json'
+import shelfData from './data/shelf.json'
 import shopData from './data/shop.json'
 import todayData from './data/today.json'
 import waitingData from './data/waiting.json'
@@ -47,6 +51,20 @@ interface PracticeRows {
     by: string
     marks: Partial<Record<Idea, [right: number, of: number]>>
   })[]
+}
+interface ShelfRows {
+  articles: {
+    name: string
+    part?: Part
+    price: number
+    condition?: Condition
+    note?: string
+    /** Months until what lies is too old. */
+    monthsLeft?: number
+    /** By a van’s id, or a place. */
+    at: Record<string, number>
+  }[]
+  counted: { name: string; van: string; counted: number }
 }
 interface Story {
   machine: string
@@ -119,6 +137,7 @@ export function demoEntries(today: Date): Entry[] {
   for (const visit of todayData as unknown as TodayVisit[]) writer.today(visit)
   writer.orders()
   writer.practised(practiceData as unknown as PracticeRows)
+  writer.shelves(shelfData as unknown as ShelfRows)
   for (const call of waitingData as WaitingCall[]) writer.waiting(call)
   // In the order in which they would have arrived.
   return writer.entries.sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || (a.id < b.id ? -1 : 1))
@@ -319,6 +338,50 @@ class Writer {
         },
         by,
       )
+  }
+
+  /** What lies in the bays and the vans, and a count that came out otherwise. */
+  shelves({ articles, counted }: ShelfRows): void {
+    const received = this.midnight - 40 * DAY + 8 * 60 * MINUTE
+    for (const [index, { name, part, price, condition, note, monthsLeft, at }] of articles.entries()) {
+      const id = fixedId(8, index)
+      const family = part === undefined ? readAsked(name)?.family : familyOf(part)
+      const said = {
+        id,
+        name,
+        ...(part ? { part } : {}),
+        ...(condition ? { condition } : {}),
+        ...(note ? { note } : {}),
+      }
+      this.write(null, 'article-set', received + index * MINUTE, {
+        article: {
+          ...said,
+          ...(family ? { family } : {}),
+          spec: family ? readSpec(family, name) : {},
+          price: Math.round(price * 100),
+          // Two of three were asked for lately.
+          pricedOn: this.date(this.midnight - (index % 3 === 0 ? 140 : 30) * DAY),
+        },
+      })
+      for (const [place, count] of Object.entries(at))
+        this.write(null, 'stock-moved', received + (60 + index) * MINUTE, {
+          article: id,
+          count,
+          from: condition ? 'machine' : 'supplier',
+          to: place.startsWith('van-') ? `van:${place}` : (place as `bay:${string}`),
+          why: condition ? 'kept' : 'received',
+          ...(monthsLeft === undefined ? {} : { until: this.date(this.midnight + monthsLeft * 30 * DAY) }),
+        })
+    }
+    const article = fixedId(
+      8,
+      articles.findIndex(({ name }) => name === counted.name),
+    )
+    this.write(null, 'stock-counted', this.midnight - 3 * DAY + 7 * 60 * MINUTE, {
+      article,
+      place: `van:${counted.van}`,
+      counted: counted.counted,
+    })
   }
 
   /** A call that has no day yet. */

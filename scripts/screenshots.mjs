@@ -117,6 +117,9 @@ await picture('shop-daylight', '/shop')
 await picture('pumps-cellar', '/pumps?q=weir', { scheme: 'dark' })
 await picture('card-daylight', `/pumps/${machine('garden pool pump')}`)
 await picture('workings-daylight', '/workings')
+await picture('shelf-daylight', '/shelf', {
+  before: (page) => page.getByTestId('shelf-query').fill('30 uF 370 V round'),
+})
 const come = async (page) => {
   await page.getByTestId('begin-case').click()
   await page.getByTestId('practice-head').waitFor()
@@ -176,12 +179,6 @@ await picture('decide-daylight', `/visits/${lido}/decide`, {
     await say(page, 'run cap 27')
     await page.getByTestId('option-replace-run-capacitor').getByRole('radio').click()
     await page.getByTestId('decision-chart').locator('svg').first().waitFor()
-  },
-})
-await picture('offer-daylight', `/visits/${lido}/decide`, {
-  before: async (page) => {
-    await page.getByTestId('show-owner').click()
-    await page.getByTestId('owner-offer').locator('article').first().waitFor()
   },
 })
 await picture('repair-daylight', `/visits/${visit('garden pool pump')}/decide`, {

@@ -20,8 +20,9 @@ export default defineNuxtPlugin(async () => {
     await device.forget()
     const { PracticeStore } = await import('~/utils/practice-store')
     await new PracticeStore().clear()
-    const { SkillStore } = await import('~/utils/skill-store')
-    await new SkillStore().clear()
+    const { practiceTold, shelfTold } = await import('~/utils/told-store')
+    await practiceTold().clear()
+    await shelfTold().clear()
     useOpenVisit().close()
     const { path, fullPath } = router.currentRoute.value
     if (OPEN.has(path)) return

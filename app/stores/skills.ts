@@ -5,7 +5,7 @@ import { nextUp, standingsOf } from '#core/practice/next-up'
 import { skillsOf, triedIn, whoWrote } from '#core/practice/skills'
 import { PRACTICE_KINDS, type CourseSet, type Entry, type PracticeTried } from '#core/visit/entry'
 import { useWriter } from '~/composables/useWriter'
-import { SkillStore, type ToldOfPractice } from '~/utils/skill-store'
+import { practiceTold, type ToldOfPractice } from '~/utils/told-store'
 import { writeLine } from '~/utils/write-line'
 import { useOutbox } from './outbox'
 
@@ -13,7 +13,7 @@ const KINDS: ReadonlySet<string> = new Set(PRACTICE_KINDS)
 
 /** What tries at practice pumps say of whoever made them, and the courses that are set. */
 export const useSkills = defineStore('skills', () => {
-  const [outbox, writer, store] = [useOutbox(), useWriter(), new SkillStore()]
+  const [outbox, writer, store] = [useOutbox(), useWriter(), practiceTold()]
   const told = shallowRef<ToldOfPractice>({ lines: [], people: [] })
   /** Written here since the shop told last. */
   const here = shallowRef<readonly Entry[]>([])

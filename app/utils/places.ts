@@ -17,6 +17,7 @@ export const PLACES: readonly Place[] = [
   { id: 'pumps', label: 'Pumps', to: '/pumps', asks: 'look', within: ['/pumps'] },
   { id: 'workings', label: 'Workings', to: '/workings', asks: 'practice', within: ['/workings'] },
   { id: 'practice', label: 'Practice', to: '/practice', asks: 'practice', within: ['/practice'] },
+  { id: 'shelf', label: 'Shelf', to: '/shelf', asks: 'look', within: ['/shelf'] },
   {
     id: 'shop',
     label: 'Shop',
@@ -32,6 +33,7 @@ export const CORNERS: readonly Omit<Place, 'within'>[] = [
   { id: 'week', label: 'Week', to: '/week', asks: 'look' },
   { id: 'due', label: 'What comes due', to: '/due', asks: 'look' },
   { id: 'files', label: 'In and out: files, import, CSV, vCard', to: '/pumps/files', asks: 'files' },
+  { id: 'count', label: 'Count a van or a bay', to: '/shelf/count', asks: 'write' },
   { id: 'ledger', label: 'Ledger', to: '/ledger', asks: 'money' },
   { id: 'prices', label: 'Prices', to: '/prices', asks: 'settings' },
   { id: 'settings', label: 'Settings', to: '/settings', asks: 'settings' },

@@ -121,8 +121,8 @@ const read = (spec: Readonly<Record<string, number | string | undefined>>): Spec
   Object.fromEntries(Object.entries(spec).filter((pair): pair is [string, number | string] => pair[1] !== undefined))
 
 /**
- * Limits of each family, said a second time and by themselves: what is said to fit, with or without something done about
- * it, keeps them.
+ * Limits of each family, said a second time and by themselves: what is said to fit, with or without something done
+ * about it, keeps them.
  */
 const LIMITS: Partial<Record<FamilyId, (wanted: Record<string, number>, offered: Record<string, number>) => boolean>> =
   {

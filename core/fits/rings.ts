@@ -25,8 +25,8 @@ export function ringOf(dash: string): Ring | undefined {
 }
 
 /**
- * The standard rings nearest to what was measured, nearest first: a ring that lay in a pump is flat and stretched, so the
- * section decides before the inside.
+ * The standard rings nearest to what was measured, nearest first: a ring that lay in a pump is flat and stretched, so
+ * the section decides before the inside.
  */
 export function nearestRings(insideMillimetres: number, sectionMillimetres: number, most = 3): Ring[] {
   const off = ({ insideMillimetres: inside, sectionMillimetres: section }: Ring) =>

@@ -12,7 +12,41 @@ export interface Written {
 }
 
 const NUMBER = String.raw`(?:\d+[\s-]\d+\/\d+|\d+\/\d+|\d+(?:[.,]\d+)?|[.,]\d+)`
-const UNIT = String.raw`(?:[uμµ]f(?:d)?|mfd|mf|volts?|vac|v|amps?|a|hp|psi|kpa|bar|gpm|l\/s|gal(?:lons?)?|litres?|liters?|l|mm|cm|m|inch(?:es)?|in|"|ft|feet|'|rpm|hz|awg|ga|conductors?|wires?|°)`
+const UNIT = `(?:${[
+  '[uμµ]fd?',
+  'mfd',
+  'mf',
+  'volts?',
+  'vac',
+  'v',
+  'amps?',
+  'a',
+  'hp',
+  'psi',
+  'kpa',
+  'bar',
+  'gpm',
+  'l/s',
+  'gal(?:lons?)?',
+  'litres?',
+  'liters?',
+  'l',
+  'mm',
+  'cm',
+  'm',
+  'inch(?:es)?',
+  'in',
+  '"',
+  'ft',
+  'feet',
+  "'",
+  'rpm',
+  'hz',
+  'awg',
+  'ga',
+  'conductors?',
+  'wires?',
+].join('|')})`
 const WRITTEN = new RegExp(String.raw`(?<![\d.,/])(${NUMBER})\s*(${UNIT})?(?![a-z\d])`, 'gi')
 
 /** A text in which fractions that have a sign are written out: `1¼` as `1 1/4`. */

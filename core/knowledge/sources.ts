@@ -57,6 +57,7 @@ import * as shopPractices from './shop/practices'
 import * as shopRates from './shop/rates'
 import * as shopSeasons from './shop/seasons'
 import * as shelfMoves from './shelf/moves'
+import * as shelfPrices from './shelf/prices'
 import * as shopShelf from './shop/shelf'
 import * as shopShelves from './shop/shelves'
 import * as shopStakes from './shop/stakes'
@@ -164,7 +165,10 @@ const TRADES: readonly { trade: string; tables: readonly object[] }[] = [
       shopUrgency,
     ],
   },
-  { trade: 'Parts', tables: [fitsElectric, fitsMechanical, fitsORings, fitsPipeEnds, fitsWater, shelfMoves] },
+  {
+    trade: 'Parts',
+    tables: [fitsElectric, fitsMechanical, fitsORings, fitsPipeEnds, fitsWater, shelfMoves, shelfPrices],
+  },
   { trade: 'Practice', tables: [practiceSkillModel] },
 ]
 

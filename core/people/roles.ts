@@ -38,7 +38,10 @@ export function may(role: Role, permission: Permission): boolean {
   return (PERMISSIONS[permission] as readonly Role[]).includes(role)
 }
 
-/** Lines that the office writes: calls, days, the register, the shelves, what was paid. What is read at a pump is not for it. */
+/**
+ * Lines that the office writes: calls, days, the register, the shelves, what was paid. What is read at a pump is not
+ * for it.
+ */
 const OF_OFFICE: ReadonlySet<EntryKind> = new Set<EntryKind>([
   ...REGISTER_KINDS,
   ...SHELF_KINDS,

@@ -2,9 +2,9 @@ import type { Entry } from '../visit/entry'
 import { stockFrom } from './stock'
 
 /**
- * The lines of the shelves with what is older than a day put together: what lay where on that day instead of how it came
- * there, and the articles and bays as they were said last. Read like any others they come to the same; nothing of them
- * is kept or sent on.
+ * The lines of the shelves with what is older than a day put together: what lay where on that day instead of how it
+ * came there, and the articles and bays as they were said last. Read like any others they come to the same; nothing of
+ * them is kept or sent on.
  *
  * @param before an ISO instant
  */

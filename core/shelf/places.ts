@@ -7,6 +7,8 @@ import type { Stock } from './stock'
 export interface NamedPlace {
   id: ShelfPlace
   name: string
+  /** Where many stand beside each other. */
+  short: string
 }
 
 /** The usual bays of a shop, until it has said its own. */
@@ -16,11 +18,11 @@ const USUAL_BAYS = SHELVES.map(({ id, name }) => ({ bay: id.toLowerCase(), name:
 export function placesOf({ bays }: Pick<Stock, 'bays'>, vans: readonly Pick<ShopVan, 'id' | 'name'>[]): NamedPlace[] {
   const own = bays.size > 0 ? [...bays.values()] : USUAL_BAYS
   return [
-    ...vans.map(({ id, name }): NamedPlace => ({ id: `van:${id}`, name })),
-    { id: 'bench', name: 'the bench' },
+    ...vans.map(({ id, name }): NamedPlace => ({ id: `van:${id}`, name, short: name })),
+    { id: 'bench', name: 'the bench', short: 'bench' },
     ...[...own]
       .sort((a, b) => (a.name < b.name ? -1 : 1))
-      .map(({ bay, name }): NamedPlace => ({ id: `bay:${bay}`, name })),
+      .map(({ bay, name }): NamedPlace => ({ id: `bay:${bay}`, name, short: `bay ${bay.toUpperCase()}` })),
   ]
 }
 

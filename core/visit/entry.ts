@@ -204,7 +204,7 @@ export interface StockMoved {
   why: MoveWhy
   /** ISO date until which it may lie. */
   until?: string
-  /** The visit that it was used at, and for which of its parts: one part of a visit is used once, however often said. */
+  /** The visit that it was used at, and for which of its parts: one of a visit is used once, however often said. */
   visit?: string
   use?: string
   note?: string

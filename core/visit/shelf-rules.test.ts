@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { InputError } from '../validation/input-error'
+import type { InputError } from '../validation/input-error'
 import { ENTRY_VERSION } from './entry'
 import { validEntry } from './entry-rules'
 

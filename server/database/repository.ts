@@ -23,6 +23,7 @@ import { firstOf, journeyAround } from '../../core/planning/stops'
 import type { StepRatio } from '../../core/takedown/own-times'
 import {
   PRACTICE_KINDS,
+  SHELF_KINDS,
   type Customer,
   type Entry,
   type EntryBodies,
@@ -157,11 +158,16 @@ export class Repository {
   }
 
   /** What was said of practice, in order of arrival. */
-  async practiceLines(): Promise<Entry[]> {
+  practiceLines = () => this.shopLines(PRACTICE_KINDS)
+
+  /** What was said of the shop's shelves, in order of arrival. */
+  shelfLines = () => this.shopLines([...SHELF_KINDS, 'retracted'])
+
+  private async shopLines(kinds: readonly EntryKind[]): Promise<Entry[]> {
     const rows = await this.db
       .select({ entry: entries.entry })
       .from(entries)
-      .where(and(isNull(entries.visitId), inArray(entries.kind, [...PRACTICE_KINDS])))
+      .where(and(isNull(entries.visitId), inArray(entries.kind, [...kinds])))
       .orderBy(asc(entries.arrival))
     return liftJournal(rows.map(({ entry }) => entry))
   }

@@ -54,6 +54,7 @@ const ROUTES: Readonly<Record<string, readonly Role[] | 'anyone'>> = {
   'POST /api/register/import': OFFICE,
   'GET /api/register/imports': OFFICE,
   'POST /api/register/take-back': OFFICE,
+  'GET /api/shelf': SHOP,
   'GET /api/shop': SHOP,
   'GET /api/visits/[id]': SHOP,
   'GET /api/visits/[id]/claim.pdf': SHOP,

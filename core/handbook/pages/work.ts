@@ -52,19 +52,19 @@ export const WORK: Chapter = {
         list(
           'Never fewer volts or amps than the old one. Capacitance within its tolerance: more is as wrong as less.',
           'A bearing by bore, outside and width, whatever the number says; sealed where there is water.',
-          'An O-ring by its section first: what lay in a groove is flat and stretched. A little too small is stretched ' +
-            'on; too large lies loose and is pinched.',
-          'A shaft seal by shaft, seat, head and height. The one that looked the same is the dearest part of the trade.',
+          'An O-ring by its section first: what lay in a groove is flat and stretched. A little too small is ' +
+            'stretched on; too large lies loose and is pinched.',
+          'A shaft seal by shaft, seat, head and height. The one that looked the same is the dearest part there is.',
           'An impeller of the other hand throws little water and screws itself off.',
           'A float in one piece up to its outlet; a splice made for that wire, and for water where it lies in water.',
         ),
         text(
-          'What fits with something done about it is said with what that is: another strap, a setting, a bushing. Each ' +
-            'adapter is one more place to leak: three at most, and the fewest.',
+          'What fits with something done about it is said with what that is: another strap, a setting, a bushing. ' +
+            'Each adapter is one more place to leak: three at most, and the fewest.',
         ),
         text(
-          'Rubber, capacitors, grease and cement grow old on the shelf. What lies longest is used first, and measured ' +
-            'before it goes in.',
+          'Rubber, capacitors, grease and cement grow old on the shelf. What lies longest is used first, and ' +
+            'measured before it goes in.',
         ),
       ],
       see: ['motor-fit', 'seals', 'capacitors'],

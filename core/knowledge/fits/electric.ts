@@ -101,7 +101,7 @@ export const START_CAPACITOR: Family = {
   fields: {
     microfarads: {
       as: 'number',
-      label: 'Capacitance, middle of its print',
+      label: 'Middle of its print',
       isEssential: true,
       measure: 'microfarads',
       above: 0,

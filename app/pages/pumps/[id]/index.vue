@@ -115,6 +115,8 @@ useHead({
           >New visit</NuxtLink
         ><button type="button" class="button" @click="print">Print the card</button
         ><NuxtLink class="button" :to="`/pumps/${card.machine.id}/label`" data-testid="card-label">Label</NuxtLink
+        ><NuxtLink class="button" :to="{ path: '/shelf', query: { machine: card.machine.id } }" data-testid="card-fits"
+          >What fits</NuxtLink
         ><button type="button" class="button" data-testid="card-correct" @click="asking = 'correct'">Correct</button
         ><button
           v-if="!card.retired"

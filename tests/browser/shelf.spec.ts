@@ -1,0 +1,119 @@
+import { stockFrom, type Stock } from '../../core/shelf/stock'
+import { seriousOn } from './axe'
+import { expect, fixClock, keptAt, test } from './shop'
+
+/** What the shop has of its shelves by now. */
+async function shelvesOf(url: string): Promise<Stock> {
+  const { lines } = (await (await fetch(`${url}/api/shelf`)).json()) as { lines: Parameters<typeof stockFrom>[0] }
+  return stockFrom(lines)
+}
+const inVan = (stock: Stock, name: string, van: string) => {
+  const article = [...stock.articles.values()].find((each) => each.name === name)
+  return article && stock.at.get(`van:${van} ${article.id}`)?.count
+}
+
+test('a van is counted for the first time: known things, a new one, and a slip that is refused', async ({
+  page,
+  shop,
+}) => {
+  await fixClock(page)
+  await page.goto(`${shop.url}/shelf`)
+  await page.getByTestId('to-count').click()
+  await page.getByTestId('place-van:van-2').click()
+  const row = page.getByTestId('count--242 EPDM')
+  await expect(row).toBeVisible()
+  await row.getByRole('button', { name: 'one less of' }).click()
+  const ptfe = page.getByRole('textbox', { name: 'how many PTFE tape' })
+  await ptfe.fill('-3')
+  await page.getByTestId('keep-count').click()
+  await expect(page.getByTestId('count-problem')).toContainText('PTFE tape: “-3” is no count; a number from 0 on')
+  expect(inVan(await shelvesOf(shop.url), '-242 EPDM', 'van-2')).toBe(2)
+  await ptfe.fill('3')
+  // What nobody had written down: its number says what it is.
+  await page.getByTestId('count-search').fill('6205 2RS C3 spare')
+  await page.getByTestId('count-new').click()
+  await expect(page.getByRole('textbox', { name: 'how many 6205 2RS C3 spare' })).toHaveValue('1')
+  await page.getByTestId('count-search').fill('6204')
+  await page.getByTestId('count-search').press('Enter')
+  await page.getByTestId('keep-count').click()
+  await expect(page.getByTestId('count-kept')).toHaveText('The small van: 4 counted')
+  await expect.poll(async () => inVan(await shelvesOf(shop.url), '-242 EPDM', 'van-2')).toBe(1)
+  const stock = await shelvesOf(shop.url)
+  expect(inVan(stock, '6204 2RS C3', 'van-2')).toBe(1)
+  expect([...stock.articles.values()].find(({ name }) => name === '6205 2RS C3 spare')).toMatchObject({
+    family: 'bearing',
+    spec: { bore: 25, outside: 52, width: 15, closure: 'seals' },
+  })
+  // What was counted otherwise than written waits for its reason.
+  const differences = page.getByTestId('differences')
+  await expect(differences).toContainText('-242 EPDM, The small van: written 2, counted 1')
+  await differences.getByRole('textbox', { name: 'why -242 EPDM was counted otherwise' }).fill('used at the weir')
+  await differences.getByRole('textbox', { name: 'why -242 EPDM was counted otherwise' }).press('Enter')
+  await expect(differences).not.toContainText('-242 EPDM')
+  await expect
+    .poll(async () => (await shelvesOf(shop.url)).differences.find(({ why }) => why === 'used at the weir')?.counted)
+    .toBe(1)
+})
+
+test('a part that does not fit says why, point by point; what fits stands before it', async ({ page, standing }) => {
+  await fixClock(page)
+  await page.goto(`${standing.url}/shelf`)
+  await page.getByTestId('shelf-query').fill('30 uF 440 V round')
+  const answer = page.getByTestId('fit-answer')
+  await expect(answer.getByTestId('fit-fits').first()).toContainText('30 μF 440 V round')
+  const oval = answer.getByTestId('fit-does-not').filter({ hasText: '30 μF 370 V oval' })
+  await expect(oval).toContainText('Fewer volts than the old one')
+  await oval.locator('summary').click()
+  await expect(oval.getByRole('row', { name: /Volts 440 V 370 V/ })).toContainText('never below the old one’s')
+  await expect(answer.getByTestId('made-of')).toContainText('25 μF 440 V round + 5 μF 440 V round')
+  // Another measure, another answer.
+  await page.getByTestId('spec-volts').fill('370')
+  await page.getByTestId('spec-volts').press('Tab')
+  await expect(answer.getByTestId('fit-fits-with').first()).toContainText('another strap')
+  await page.getByTestId('spec-microfarads').fill('much')
+  await page.getByTestId('spec-microfarads').press('Tab')
+  await expect(page.getByTestId('spec-fields').getByRole('alert')).toContainText('much: a number, such as 12.5 or 5/8')
+  // Adapters are found among what lies there.
+  await page.getByTestId('shelf-query').fill('gauge 100 psi 1/2 male')
+  await expect(page.getByTestId('adapters')).toHaveText('1/2 male x 1/4 female')
+  expect(await seriousOn(page)).toEqual([])
+})
+
+test('a machine asks for what is known of it', async ({ page, standing }) => {
+  await fixClock(page)
+  const [opened] = await keptAt(standing.url, standing.lido, 'visit-opened')
+  await page.goto(`${standing.url}/pumps/${opened?.body.machine.id}`)
+  await page.getByTestId('card-fits').click()
+  await expect(page.getByTestId('machine-parts')).toContainText('filter pump 2')
+  await page.getByTestId('wanted-run-capacitor').click()
+  await expect(page.getByTestId('fit-answer')).toContainText('What fits, as a run capacitor')
+  await expect(page.getByTestId('spec-microfarads')).toHaveValue('30')
+})
+
+test('what comes and goes is written, seen at once without a way to the shop, and taken back', async ({
+  page,
+  shop,
+}) => {
+  await fixClock(page)
+  await page.goto(`${shop.url}/shelf`)
+  await page.getByTestId('shelf-query').fill('tape')
+  await page.getByText('PTFE tape').first().click()
+  const lying = page.getByTestId('lying')
+  await expect(lying).toContainText('12')
+  await page.getByTestId('move-count').fill('0')
+  await page.getByTestId('move').click()
+  await expect(page.getByTestId('move-problem')).toContainText('count:')
+  await page.getByTestId('move-why').selectOption('moved')
+  await page.getByTestId('move-from').selectOption('bay:f')
+  await page.getByTestId('move-to').selectOption('van:van-2')
+  await page.getByTestId('move-count').fill('4')
+  await page.context().setOffline(true)
+  await page.getByTestId('move').click()
+  await expect(lying.getByRole('listitem').filter({ hasText: 'The small van' })).toContainText('7')
+  await page.context().setOffline(false)
+  await expect.poll(async () => inVan(await shelvesOf(shop.url), 'PTFE tape', 'van-2'), { timeout: 30_000 }).toBe(7)
+  await page.getByRole('button', { name: /take back: 4 moved/ }).click()
+  await expect(lying.getByRole('listitem').filter({ hasText: 'The small van' })).toContainText('3')
+  await expect.poll(async () => inVan(await shelvesOf(shop.url), 'PTFE tape', 'van-2')).toBe(3)
+  expect(await seriousOn(page)).toEqual([])
+})

@@ -81,7 +81,7 @@ export function adapterChain(
   return undefined
 }
 
-/** How many pieces at least are still wanted behind each end, whatever is used up: what cannot arrive is not gone on. */
+/** How many pieces at least are still wanted behind each end, whatever is used up: what cannot arrive is left. */
 function piecesLeft(to: PipeEnd, byEnd: ByEnd, most: number): Map<string, number> {
   const left = new Map(EVERY_END.filter((end) => mates(end, to)).map((end) => [key(end), 0]))
   for (let pieces = 1; pieces <= most; pieces++)

@@ -26,7 +26,7 @@ describe('what fits of what is at hand', () => {
     expect(names(answer.fits)).toEqual(['29 uF 370 V round'])
     expect(names(answer.fitsWith)).toEqual(['30 uF 370 V oval'])
     expect(names(answer.notRead)).toEqual(['30 uF 440 V', '30 uF'])
-    expect(names(answer.doesNot)).toHaveLength(3)
+    expect(names(answer.doesNot)).toEqual(['35 uF 440 V', '30 uF 250 V', '80 uF 440 V'])
   })
 
   it('a capacitor is made of two, never of more of one than there are, never below its volts', () => {

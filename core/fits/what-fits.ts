@@ -83,6 +83,7 @@ export function whatFits<C extends Candidate>(wanted: Wanted, candidates: readon
         points(a, 'does-not') - points(b, 'does-not') ||
         points(a, 'not-read') - points(b, 'not-read') ||
         a.needs.length - b.needs.length ||
+        offBy(wanted.spec, a.candidate.spec) - offBy(wanted.spec, b.candidate.spec) ||
         (a.candidate.price ?? 0) - (b.candidate.price ?? 0) ||
         (a.candidate.name < b.candidate.name ? -1 : 1),
     )
@@ -95,6 +96,14 @@ export function whatFits<C extends Candidate>(wanted: Wanted, candidates: readon
     doesNot: of('does-not').slice(0, MOST_OTHERS),
     made: wanted.family === 'run-capacitor' ? madeOf(wanted.spec, candidates) : [],
   }
+}
+
+/** How far the sizes of two are from each other, by ratio: the nearest of what does not fit is looked at first. */
+function offBy(wanted: Spec, offered: Spec): number {
+  return Object.entries(wanted).reduce((sum, [name, value]) => {
+    const other = offered[name]
+    return typeof value === 'number' && typeof other === 'number' ? sum + Math.abs(Math.log(other / value)) : sum
+  }, 0)
 }
 
 const points = (fitted: Fit, verdict: MatchVerdict) => fitted.points.filter((point) => point.verdict === verdict).length

@@ -41,12 +41,6 @@ const noLess = (tooSmall: string, basis: Basis = ELECTRIC_FIT_BASIS): NumberRule
   tooLarge: '',
   basis,
 })
-const CAN_BODY = {
-  as: 'choice',
-  label: 'Body',
-  choices: choicesOf({ round: 'round', oval: 'oval' }),
-  rule: { needs: 'another strap: nothing may chafe', otherwise: '', basis: BODY_BASIS },
-} as const
 const roomFor = (what: string): NumberRule => ({
   under: Infinity,
   over: 1,
@@ -55,6 +49,16 @@ const roomFor = (what: string): NumberRule => ({
   tooLarge: '',
   basis: BODY_BASIS,
 })
+const CAN_BODY: Family['fields'] = {
+  body: {
+    as: 'choice',
+    label: 'Body',
+    choices: choicesOf({ round: 'round', oval: 'oval' }),
+    rule: { needs: 'another strap: nothing may chafe', otherwise: '', basis: BODY_BASIS },
+  },
+  diameter: { as: 'number', label: 'Across', measure: 'millimetres', above: 0, max: 200, rule: roomFor('wider') },
+  height: { as: 'number', label: 'Height', measure: 'millimetres', above: 0, max: 300, rule: roomFor('taller') },
+}
 const THINNEST_FIRST = WIRE_GAUGES.map((awg) => ({ id: awg, label: `${awg} AWG` }))
 
 export const RUN_CAPACITOR: Family = {
@@ -88,9 +92,7 @@ export const RUN_CAPACITOR: Family = {
       max: 1000,
       rule: noLess('Fewer volts than the old one: it would not last.'),
     },
-    body: CAN_BODY,
-    diameter: { as: 'number', label: 'Across', measure: 'millimetres', above: 0, max: 200, rule: roomFor('wider') },
-    height: { as: 'number', label: 'Height', measure: 'millimetres', above: 0, max: 300, rule: roomFor('taller') },
+    ...CAN_BODY,
   },
 }
 export const START_CAPACITOR: Family = {
@@ -124,9 +126,7 @@ export const START_CAPACITOR: Family = {
       max: 1000,
       rule: noLess('Fewer volts than the old one: it bursts.'),
     },
-    body: CAN_BODY,
-    diameter: { as: 'number', label: 'Across', measure: 'millimetres', above: 0, max: 200, rule: roomFor('wider') },
-    height: { as: 'number', label: 'Height', measure: 'millimetres', above: 0, max: 300, rule: roomFor('taller') },
+    ...CAN_BODY,
   },
 }
 export const CONTROL_BOX: Family = {

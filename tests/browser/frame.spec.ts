@@ -99,6 +99,14 @@ test('touch targets are 48 pixels or more', async ({ page, standing }) => {
   }
 })
 
+/** What some places say beside their name. */
+const SAID_BESIDE: Readonly<Record<string, string>> = {
+  '/': 'day-summary',
+  '/due': 'due-count',
+  '/pumps': 'pumps-count',
+  '/shelf': 'shelf-count',
+}
+
 test('the name of a place is never cut, whatever else stands in its head', async ({ page, standing }) => {
   await fixClock(page)
   // With a visit open the row of places is as long as it gets.
@@ -109,6 +117,9 @@ test('the name of a place is never cut, whatever else stands in its head', async
     await page.goto(standing.url + to)
     const title = page.locator('header h1')
     await expect(title, to).toBeVisible()
+    // What is said beside it comes once it is read, and takes room.
+    const beside = SAID_BESIDE[to]
+    if (beside) await expect(page.getByTestId(beside)).toBeAttached()
     const missing = await title.evaluate(({ scrollWidth, clientWidth }) => scrollWidth - clientWidth)
     if (missing > 1) cut.push(`${to}: ${missing} px`)
   }

@@ -2,6 +2,7 @@ import jsQR from 'jsqr'
 import sharp from 'sharp'
 import type { Page } from '@playwright/test'
 import { called, type Call } from './called'
+import { PLACES } from '../../app/utils/places'
 import { expect, fixClock, keptAt, test } from './shop'
 
 const boiler = (name: string, customer: Call['customer']): Call => ({
@@ -264,7 +265,7 @@ test('all places and all eight stages are on the screen at once', async ({ page,
   for (const name of ['the joints of the visit', 'places']) {
     const links = page.getByRole('navigation', { name }).getByRole('link')
     // At the desk the open visit is named in the head, and not among the places once more.
-    expect(await links.count()).toBe(name !== 'places' ? 8 : width > 900 ? 5 : 6)
+    expect(await links.count()).toBe(name !== 'places' ? 8 : width > 900 ? PLACES.length : PLACES.length + 1)
     for (const link of await links.all()) {
       const box = await link.boundingBox()
       expect(box?.x).toBeGreaterThanOrEqual(0)

@@ -20,7 +20,11 @@ const { title, short = undefined } = defineProps<{
             short
           }}</span>
         </h1></slot
-      ><slot />
+      >
+      <!-- What is said beside the name gives way before the name does. -->
+      <div v-if="$slots.default" class="flex min-w-0 shrink-[999] items-center overflow-hidden [&>p]:truncate">
+        <slot />
+      </div>
       <PlaceNav class="ml-auto shrink-0" />
       <span class="flex shrink-0 items-center max-[900px]:ml-auto"
         ><StandingWord /><FindButton /><UnitSwitch /><SchemeSwitch

@@ -14,7 +14,7 @@ import { useOutbox } from './outbox'
 
 const KINDS: ReadonlySet<string> = new Set([...SHELF_KINDS, 'retracted'])
 const isOfShelf = ({ kind, visitId }: Entry) => visitId === null && KINDS.has(kind)
-const NOTHING: ToldOfShelf = { lines: [], vans: [], currency: UNNAMED_SHOP.rates.currency, partsMarkup: 0 }
+const NOTHING: ToldOfShelf = { lines: [], vans: [], currency: UNNAMED_SHOP.rates.currency }
 
 /** What lies on the shop's shelves: as the shop told it last, with what was written here since. */
 export const useShelf = defineStore('shelf', () => {
@@ -70,6 +70,8 @@ export const useShelf = defineStore('shelf', () => {
     lines,
     stock,
     places,
+    /** Counts that came out otherwise, without a reason yet. */
+    unexplained: computed(() => stock.value.differences.filter(({ why }) => !why)),
     isRead,
     isOld,
     currency: computed(() => told.value.currency),

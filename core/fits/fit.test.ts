@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Spec, SpecField } from '../knowledge/fits/family'
+import { readOf, type Spec, type SpecField } from '../knowledge/fits/family'
 import { FAMILIES, familyOf, type FamilyId } from '../knowledge/fits/families'
 import { isIdOf, PARTS, type Part } from '../knowledge/vocabulary'
 import { WIRE_GAUGES } from '../knowledge/electrical/wire'
@@ -114,11 +114,9 @@ const anyPair = (family: FamilyId): fc.Arbitrary<[wanted: Spec, offered: Spec]> 
     .chain((wanted) =>
       fc
         .record(Object.fromEntries(fields.map(([name, field]) => [name, near(wanted[name], field)])))
-        .map((offered): [Spec, Spec] => [read(wanted), read(offered)]),
+        .map((offered): [Spec, Spec] => [readOf(wanted), readOf(offered)]),
     )
 }
-const read = (spec: Readonly<Record<string, number | string | undefined>>): Spec =>
-  Object.fromEntries(Object.entries(spec).filter((pair): pair is [string, number | string] => pair[1] !== undefined))
 
 /**
  * Limits of each family, said a second time and by themselves: what is said to fit, with or without something done

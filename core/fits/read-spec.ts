@@ -1,4 +1,4 @@
-import type { Spec } from '../knowledge/fits/family'
+import { readOf, type Spec } from '../knowledge/fits/family'
 import type { FamilyId } from '../knowledge/fits/families'
 import { PIPE_SIZE_NAMES } from '../knowledge/fits/pipe-ends'
 import { BEARING_SUFFIXES, END_WORDS, FAMILY_WORDS } from '../knowledge/fits/spellings'
@@ -9,7 +9,7 @@ import { ringOf } from './rings'
 import { asMeasure, numbersIn, plainText, type Written } from './written'
 
 type Draft = Record<string, number | string>
-type Reader = (text: string, numbers: readonly Written[]) => Draft
+type Reader = (text: string, numbers: readonly Written[]) => Spec
 
 const BEARING_NUMBER = /(?<![\d.])(6[023]\d\d|6[02]\d(?!\d))/
 const DASH = /(?:\bas\s?568\s*-?\s*|\bdash\s*|\bo-?\s?ring\s*-?\s*|(?:^|\s)-)(\d{1,3})\b(?!\s*(?:mm|in\b|"|x))/i
@@ -66,10 +66,6 @@ function spanOf(text: string): number | undefined {
 
 const first = (numbers: readonly Written[], measure: Measure) =>
   numbers.map((number) => asMeasure(number, measure)).find((value) => value !== undefined)
-const known = (draft: Readonly<Record<string, number | string | undefined>>): Draft =>
-  Object.fromEntries(
-    Object.entries(draft).filter((pairOf): pairOf is [string, number | string] => pairOf[1] !== undefined),
-  )
 const wordOf = (text: string, words: Readonly<Record<string, RegExp>>) =>
   Object.entries(words).find(([, written]) => written.test(text))?.[0]
 
@@ -110,12 +106,12 @@ function bearing(text: string): Draft {
   return draft
 }
 
-function ring(text: string, numbers: readonly Written[]): Draft {
+function ring(text: string, numbers: readonly Written[]): Spec {
   const standard = ringOf(DASH.exec(text)?.[1] ?? 'none')
   const two = pair(text)
   // Without a unit a section of more than the widest in inches is one in millimetres.
   const unit = two?.unit || ((two?.b ?? 0) > 0.5 ? 'mm' : 'in')
-  return known({
+  return readOf({
     inside:
       standard?.insideMillimetres ??
       (two && asMeasure({ value: two.a, unit }, 'bore')) ??
@@ -131,7 +127,7 @@ function ring(text: string, numbers: readonly Written[]): Draft {
 const can =
   (middle: (text: string) => number | undefined): Reader =>
   (text, numbers) =>
-    known({
+    readOf({
       microfarads: middle(text) ?? first(numbers, 'microfarads'),
       volts: first(numbers, 'volts'),
       body: wordOf(text, BODIES),
@@ -153,12 +149,12 @@ function ends(text: string, numbers: readonly Written[]): { size: string; end: s
 }
 const port: Reader = (text, numbers) => {
   const end = ends(text, numbers)[0]
-  return known({ port: end?.size, end: end?.end })
+  return readOf({ port: end?.size, end: end?.end })
 }
 
-function wires(text: string, numbers: readonly Written[]): Draft {
+function wires(text: string, numbers: readonly Written[]): Spec {
   const gauge = /\b(\d\/0|\d{1,2})\s*(?:awg|ga)\b/i.exec(text)?.[1]
-  return known({
+  return readOf({
     wire: gauge !== undefined && WIRE_GAUGES.includes(gauge) ? gauge : undefined,
     conductors: first(numbers, 'count'),
     where: wordOf(text, PLACES),
@@ -166,10 +162,10 @@ function wires(text: string, numbers: readonly Written[]): Draft {
 }
 
 /** `115/230 V`: as delivered, and the other. */
-function volts(text: string, numbers: readonly Written[]): Draft {
+function volts(text: string, numbers: readonly Written[]): Spec {
   const [, low, high] = /(\d{2,3})\s*\/\s*(\d{2,3})\s*v/i.exec(text) ?? []
   return low === undefined || high === undefined
-    ? known({ volts: first(numbers, 'volts') })
+    ? readOf({ volts: first(numbers, 'volts') })
     : { volts: Number(high), otherVolts: Number(low) }
 }
 
@@ -179,7 +175,7 @@ const READERS: Readonly<Record<FamilyId, Reader>> = {
   bearing,
   'o-ring': ring,
   'shaft-seal': (text, numbers) =>
-    known({
+    readOf({
       shaft: sizeBy(text, numbers, /shaft/i),
       seat: sizeBy(text, numbers, /seat/i),
       head: sizeBy(text, numbers, /head/i),
@@ -187,45 +183,46 @@ const READERS: Readonly<Record<FamilyId, Reader>> = {
       stuff: wordOf(text, STUFFS),
     }),
   motor: (text, numbers) =>
-    known({
+    readOf({
       horsepower: first(numbers, 'horsepower'),
       ...volts(text, numbers),
       rpm: first(numbers, 'rpm'),
       frame: FRAME.exec(text)?.[0].replace(/\s/g, '').toUpperCase(),
     }),
   pump: (text, numbers) =>
-    known({ flow: first(numbers, 'flow'), head: first(numbers, 'head'), volts: first(numbers, 'volts') }),
+    readOf({ flow: first(numbers, 'flow'), head: first(numbers, 'head'), volts: first(numbers, 'volts') }),
   impeller: (text, numbers) =>
-    known({
+    readOf({
       diameter: first(numbers, 'bore'),
       hand: wordOf(text, { counter: /\bccw\b|counter/i, clockwise: /\bcw\b|clockwise/i }),
     }),
   'pressure-switch': (text, numbers) => {
     const two = pair(text)
     const unit = two?.unit || 'psi'
-    return known({
+    return readOf({
       cutIn: two && asMeasure({ value: two.a, unit }, 'pressure'),
       cutOut: two && asMeasure({ value: two.b, unit }, 'pressure'),
       horsepower: first(numbers, 'horsepower'),
       ...port(text, numbers),
     })
   },
-  tank: (text, numbers) => known({ litres: first(numbers, 'volume'), ...port(text, numbers) }),
+  tank: (text, numbers) => readOf({ litres: first(numbers, 'volume'), ...port(text, numbers) }),
   'float-switch': (text, numbers) =>
-    known({
+    readOf({
       amps: first(numbers, 'amps'),
       volts: first(numbers, 'volts'),
       cord: first(numbers, 'length'),
       plug: wordOf(text, { piggyback: /piggyback/i, control: /\bcontrol\b/i, wired: /\bwired\b/i }),
       swing: wordOf(text, { vertical: /vertical/i, tether: /tether/i }),
     }),
-  'control-box': (text, numbers) => known({ horsepower: first(numbers, 'horsepower'), volts: first(numbers, 'volts') }),
+  'control-box': (text, numbers) =>
+    readOf({ horsepower: first(numbers, 'horsepower'), volts: first(numbers, 'volts') }),
   valve: port,
-  'relief-valve': (text, numbers) => known({ pressure: first(numbers, 'pressure'), ...port(text, numbers) }),
-  gauge: (text, numbers) => known({ range: first(numbers, 'pressure'), ...port(text, numbers) }),
+  'relief-valve': (text, numbers) => readOf({ pressure: first(numbers, 'pressure'), ...port(text, numbers) }),
+  gauge: (text, numbers) => readOf({ range: first(numbers, 'pressure'), ...port(text, numbers) }),
   fitting: (text, numbers) => {
     const [one, other] = ends(text, numbers)
-    return known({ size: one?.size, end: one?.end, otherSize: other?.size, otherEnd: other?.end })
+    return readOf({ size: one?.size, end: one?.end, otherSize: other?.size, otherEnd: other?.end })
   },
   splice: wires,
   cable: wires,

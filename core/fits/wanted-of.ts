@@ -1,5 +1,5 @@
 import { START_CAN, SUBMERGED } from '../knowledge/fits/electric'
-import type { Spec } from '../knowledge/fits/family'
+import { readOf, type Spec } from '../knowledge/fits/family'
 import { familyOf, type FamilyId } from '../knowledge/fits/families'
 import { VALVE_FIT } from '../knowledge/fits/water'
 import { HOUSE_WATER, type Kind, type Part } from '../knowledge/vocabulary'
@@ -55,15 +55,13 @@ function fittedParts({ fitted = [] }: KnownMachine): WantedPart[] {
   })
 }
 
-const known = (spec: Readonly<Record<string, number | string | undefined>>): Spec =>
-  Object.fromEntries(Object.entries(spec).filter((pair): pair is [string, number | string] => pair[1] !== undefined))
 const psi = (value: number | undefined) => (value === undefined ? undefined : fromShown(value, 'pressure', 'us'))
 
 function ratedParts({ kind, nameplate: plate, installation = {} }: KnownMachine): WantedPart[] {
   const { serviceFactorAmps, fullLoadAmps } = plate
   const start = plate.startCapacitorMicrofarads
   const specs: Partial<Record<Part, Spec>> = {
-    motor: known({
+    motor: readOf({
       volts: plate.volts,
       otherVolts: plate.otherVolts,
       hertz: plate.hertz,
@@ -76,20 +74,20 @@ function ratedParts({ kind, nameplate: plate, installation = {} }: KnownMachine)
     }),
     ...(plate.runCapacitorMicrofarads === undefined
       ? {}
-      : { 'run-capacitor': known({ microfarads: plate.runCapacitorMicrofarads, volts: plate.runCapacitorVolts }) }),
+      : { 'run-capacitor': readOf({ microfarads: plate.runCapacitorMicrofarads, volts: plate.runCapacitorVolts }) }),
     ...(start === undefined
       ? {}
       : {
-          'start-capacitor': known({
+          'start-capacitor': readOf({
             microfarads: typeof start === 'number' ? start * START_CAN.middleOfLow : (start[0] + start[1]) / 2,
             volts: plate.startCapacitorVolts,
           }),
         }),
     ...(kind === 'well-three-wire'
-      ? { 'control-box': known({ horsepower: plate.horsepower, volts: plate.volts }) }
+      ? { 'control-box': readOf({ horsepower: plate.horsepower, volts: plate.volts }) }
       : {}),
     ...(kind === 'sump'
-      ? { 'float-switch': known({ amps: serviceFactorAmps ?? fullLoadAmps, volts: plate.volts, action: 'pump-down' }) }
+      ? { 'float-switch': readOf({ amps: serviceFactorAmps ?? fullLoadAmps, volts: plate.volts, action: 'pump-down' }) }
       : {}),
     ...(HOUSE_WATER.includes(kind) ? houseWater(plate, installation) : {}),
     ...(installation.cableAwg === undefined || !Object.hasOwn(SUBMERGED.conductors, kind)
@@ -97,7 +95,7 @@ function ratedParts({ kind, nameplate: plate, installation = {} }: KnownMachine)
       : { cable: underWater(kind, installation.cableAwg), splice: underWater(kind, installation.cableAwg) }),
     ...(neededHead(kind, installation) === undefined
       ? {}
-      : { pump: known({ head: neededHead(kind, installation), volts: plate.volts }) }),
+      : { pump: readOf({ head: neededHead(kind, installation), volts: plate.volts }) }),
   }
   return Object.entries(specs).flatMap(([part, spec]) => {
     const family = familyOf(part as Part)
@@ -109,10 +107,10 @@ function houseWater(plate: Nameplate, { cutInPsi, cutOutPsi, tankLitres }: Insta
   return {
     ...(cutInPsi === undefined && cutOutPsi === undefined
       ? {}
-      : { 'pressure-switch': known({ cutIn: psi(cutInPsi), cutOut: psi(cutOutPsi), horsepower: plate.horsepower }) }),
+      : { 'pressure-switch': readOf({ cutIn: psi(cutInPsi), cutOut: psi(cutOutPsi), horsepower: plate.horsepower }) }),
     ...(cutOutPsi === undefined
       ? {}
-      : { 'pressure-gauge': known({ range: (psi(cutOutPsi) as number) * VALVE_FIT.gaugeShare }) }),
+      : { 'pressure-gauge': readOf({ range: (psi(cutOutPsi) as number) * VALVE_FIT.gaugeShare }) }),
     ...(tankLitres === undefined ? {} : { tank: { litres: tankLitres } }),
   }
 }

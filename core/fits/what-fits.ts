@@ -151,9 +151,9 @@ function withAdapters<C extends Candidate>(wanted: Wanted, candidate: C, all: re
     chains,
     needs: [
       ...needs,
-      ...chains.map(() => 'adapters, tape or cement at each joint, and its cure time before pressure'),
+      ...(chains.length > 0 ? ['adapters, tape or cement at each joint, and its cure time before pressure'] : []),
       ...(isShort ? ['adapters that are not at hand'] : []),
-    ].filter((need, at, every) => every.indexOf(need) === at),
+    ],
   }
 }
 

@@ -4,9 +4,10 @@ import { toldField } from '../fits/fit'
 import type { Article } from '../fits/article'
 import type { ShelfPlace } from '../fits/shelf-place'
 import { addDays, formatISO, parseISO } from 'date-fns'
+import { groupedBy } from '../quantity/grouped'
 import { render, type Reader } from '../quantity/sentence'
 import { SHELF_LIFE } from '../knowledge/shelf/moves'
-import type { Stock } from './stock'
+import { whole, type Stock } from './stock'
 
 /** An article as one line of a list. */
 export interface ListedArticle {
@@ -41,9 +42,13 @@ export function listArticles(
 ): ListedArticle[] {
   const asked = words.toLowerCase().split(/\s+/).filter(Boolean)
   const near = formatISO(addDays(parseISO(today), SHELF_LIFE.warnDays), { representation: 'date' })
+  const lying = groupedBy(
+    [...at.values()].filter(({ count }) => count !== 0),
+    ({ article }) => article,
+  )
   return [...articles.values()]
     .flatMap((article): ListedArticle[] => {
-      const here = [...at.values()].filter((each) => each.article === article.id && each.count !== 0)
+      const here = lying.get(article.id) ?? []
       const told = toldMeasures(article, reader).join(', ')
       const text =
         `${article.name} ${told} ${article.family ? FAMILIES[article.family].name : ''} ${article.note ?? ''} ${(
@@ -60,7 +65,7 @@ export function listArticles(
         {
           article,
           told,
-          total: Math.round(here.reduce((sum, { count }) => sum + count, 0) * 1000) / 1000,
+          total: whole(here.reduce((sum, { count }) => sum + count, 0)),
           places: here.map(({ place: where, count }) => ({ place: where, count })),
           ...(oldOn === undefined ? {} : { oldOn }),
         },
@@ -78,11 +83,15 @@ function orderOf({ family, part, name }: Article): string {
   return `${String(at).padStart(3, '0')} ${name.toLowerCase().replace(/\d+/g, (number) => number.padStart(8, '0'))}`
 }
 
-/** The article that a code belongs to, as it was read by a camera or typed. */
+/** A count as it is written: never rounded, for what is shown is typed again. */
+export const countWords = (count: number) => String(whole(count))
+
+/** The article that a code belongs to, as it was read by a camera or typed; or that is called so. */
 export function byCode({ articles }: Pick<Stock, 'articles'>, code: string): Article | undefined {
   const wanted = code.trim()
   return [...articles.values()].find(
-    ({ id, codes = [], gone }) => !gone && (codeOf(id) === wanted || codes.includes(wanted)),
+    ({ id, name, codes = [], gone }) =>
+      !gone && (codeOf(id) === wanted || codes.includes(wanted) || name.toLowerCase() === wanted.toLowerCase()),
   )
 }
 /** What the shop’s own label of an article says. */

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { METRIC_READER, US_READER } from '../quantity/sentence'
 import type { Entry } from '../visit/entry'
 import { compactLines } from './compact'
-import { byCode, codeOf, listArticles } from './listing'
+import { byCode, codeOf, countWords, listArticles } from './listing'
 import { placesOf, usualBay } from './places'
 import { stockFrom } from './stock'
 
@@ -84,7 +84,9 @@ describe('the shelf as it is read', () => {
     expect(listArticles(stock, { place: 'bench', today, reader: METRIC_READER })).toEqual([])
     expect(byCode(stock, codeOf(BEARING))?.id).toBe(BEARING)
     expect(byCode(stock, ' 4012345678901 ')?.id).toBe(RING)
+    expect(byCode(stock, '6203 2rs')?.id).toBe(BEARING)
     expect(byCode(stock, '7')).toBeUndefined()
+    expect([countWords(120.25), countWords(0.1 + 0.2), countWords(-1)]).toEqual(['120.25', '0.3', '-1'])
   })
 
   it('has the shop’s vans, its bench, and its own bays or the usual ones', () => {

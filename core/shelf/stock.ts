@@ -117,7 +117,7 @@ function at(stock: Stock, place: ShelfPlace, article: string): AtPlace {
 }
 
 /** Metres of cable are cut to the millimetre: sums stay whole thousandths. */
-const whole = (count: number) => Math.round(count * 1000) / 1000
+export const whole = (count: number) => Math.round(count * 1000) / 1000
 
 function put(stock: Stock, place: ShelfPlace, article: string, { count: more, until }: Lot): void {
   const here = at(stock, place, article)

@@ -5,6 +5,4 @@ export interface ToldOfShelf {
   lines: Entry[]
   vans: ShopVan[]
   currency: string
-  /** Added to what the shop pays for a part. */
-  partsMarkup: number
 }

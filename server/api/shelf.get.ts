@@ -13,10 +13,5 @@ export default api('look', async (): Promise<ToldOfShelf> => {
   const { repository } = await useShopApp()
   const lines = await repository.shelfLines()
   const { vans = [], rates } = shopOf((await repository.shopEntries()).map(({ entry }) => entry))
-  return {
-    lines: compactLines(lines, subDays(serverNow(), DAYS_TOLD).toISOString()),
-    vans,
-    currency: rates.currency,
-    partsMarkup: rates.partsMarkup,
-  }
+  return { lines: compactLines(lines, subDays(serverNow(), DAYS_TOLD).toISOString()), vans, currency: rates.currency }
 })

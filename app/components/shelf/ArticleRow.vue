@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import type { ShelfPlace } from '#core/fits/shelf-place'
-import type { ListedArticle } from '#core/shelf/listing'
+import { countWords, type ListedArticle } from '#core/shelf/listing'
 import { CONDITIONS } from '#core/knowledge/shelf/moves'
-import { formatNumber } from '#core/quantity/format'
 import { useShelf } from '~/stores/shelf'
 
 /** One article in the list: how many, what it measures, where it lies. */
@@ -10,7 +9,7 @@ const { line, place = undefined } = defineProps<{ line: ListedArticle; place?: S
 const shelf = useShelf()
 const count = computed(() => (place ? (line.places.find((each) => each.place === place)?.count ?? 0) : line.total))
 const where = computed(() =>
-  line.places.map((each) => `${shelf.shortName(each.place)}: ${formatNumber(each.count)}`).join(' · '),
+  line.places.map((each) => `${shelf.shortName(each.place)}: ${countWords(each.count)}`).join(' · '),
 )
 const about = computed(() =>
   [
@@ -26,7 +25,7 @@ const about = computed(() =>
 <template>
   <li class="border-b border-rule">
     <NuxtLink :to="`/shelf/${line.article.id}`" class="row" :data-testid="`article-${line.article.id}`">
-      <span class="number count" :class="{ 'text-rust': count < 0 }">{{ formatNumber(count) }}</span>
+      <span class="number count" :class="{ 'text-rust': count < 0 }">{{ countWords(count) }}</span>
       <span class="min-w-0"
         ><strong class="number block truncate">{{ line.article.name }}</strong
         ><span class="block truncate text-slate">{{ about }}</span></span

@@ -4,9 +4,8 @@ import { readAsked } from '#core/fits/read-spec'
 import { isShelfPlace, type ShelfPlace } from '#core/fits/shelf-place'
 import type { Article } from '#core/fits/article'
 import { FAMILIES } from '#core/knowledge/fits/families'
-import { formatNumber } from '#core/quantity/format'
 import { readNumber } from '#core/quantity/read-number'
-import { byCode, listArticles } from '#core/shelf/listing'
+import { byCode, countWords, listArticles } from '#core/shelf/listing'
 import { formatISO } from 'date-fns'
 import { useShelf } from '~/stores/shelf'
 
@@ -64,7 +63,7 @@ async function keep(): Promise<void> {
 }
 function step(article: string, expected: number, by: number): void {
   const now = readNumber(typed.value[article] ?? '') ?? Math.max(0, expected)
-  typed.value = { ...typed.value, [article]: formatNumber(Math.max(0, now + by)) }
+  typed.value = { ...typed.value, [article]: countWords(Math.max(0, now + by)) }
 }
 function next(event: Event): void {
   const inputs = [...document.querySelectorAll<HTMLInputElement>('[data-count]')]
@@ -109,9 +108,8 @@ async function fresh(): Promise<void> {
   take(article)
 }
 const reasons = ref<Record<string, string>>({})
-const unexplained = computed(() => shelf.stock.differences.filter(({ why }) => !why))
 async function explain(line: string): Promise<void> {
-  const of = unexplained.value.find((each) => each.line === line)
+  const of = shelf.unexplained.find((each) => each.line === line)
   const why = (reasons.value[line] ?? '').trim()
   if (!of || !why) return
   const { article, place: at, counted: pieces } = of
@@ -134,7 +132,7 @@ useHead({ title: 'Count · Pike Lamp' })
               ><strong class="number block">{{ row.article.name }}</strong
               ><span class="block truncate text-slate max-sm:hidden">{{ row.about }}</span></span
             >
-            <span class="text-slate max-sm:hidden">written: {{ formatNumber(row.expected) }}</span>
+            <span class="text-slate max-sm:hidden">written: {{ countWords(row.expected) }}</span>
             <span class="flex gap-1">
               <button
                 type="button"
@@ -148,7 +146,7 @@ useHead({ title: 'Count · Pike Lamp' })
                 data-count
                 class="field number w-20 text-right"
                 inputmode="decimal"
-                :placeholder="formatNumber(Math.max(0, row.expected))"
+                :placeholder="countWords(Math.max(0, row.expected))"
                 :aria-label="`how many ${row.article.name}`"
                 @keydown.enter.prevent="next"
               /><button
@@ -161,7 +159,7 @@ useHead({ title: 'Count · Pike Lamp' })
               ><button
                 type="button"
                 class="button max-sm:hidden"
-                @click="typed = { ...typed, [row.article.id]: formatNumber(Math.max(0, row.expected)) }"
+                @click="typed = { ...typed, [row.article.id]: countWords(Math.max(0, row.expected)) }"
               >
                 as written
               </button>
@@ -201,18 +199,21 @@ useHead({ title: 'Count · Pike Lamp' })
           Keep {{ counted.length }} counted
         </button>
       </form>
-      <section v-if="unexplained.length > 0" class="mt-8" data-testid="differences">
+      <section v-if="shelf.unexplained.length > 0" class="mt-8" data-testid="differences">
         <h2 class="border-b border-ink pb-1 text-xl">Counted otherwise than written</h2>
         <p class="py-2 text-slate">
           What was counted stands. Why it was another number helps the next time: used and not written, lent, broken.
         </p>
         <ul class="ruled">
-          <li v-for="each in unexplained" :key="each.line" class="flex flex-wrap items-center gap-x-4 gap-y-2 py-2">
+          <li
+            v-for="each in shelf.unexplained"
+            :key="each.line"
+            class="flex flex-wrap items-center gap-x-4 gap-y-2 py-2"
+          >
             <span class="min-w-0 grow"
               ><strong class="number">{{ shelf.stock.articles.get(each.article)?.name }}</strong
-              >, {{ shelf.placeName(each.place) }}: written
-              <span class="number">{{ formatNumber(each.expected) }}</span>, counted
-              <span class="number">{{ formatNumber(each.counted) }}</span> by {{ each.author }}</span
+              >, {{ shelf.placeName(each.place) }}: written <span class="number">{{ countWords(each.expected) }}</span>,
+              counted <span class="number">{{ countWords(each.counted) }}</span> by {{ each.author }}</span
             >
             <input
               v-model="reasons[each.line]"

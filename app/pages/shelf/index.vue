@@ -1,14 +1,11 @@
 <script setup lang="ts">
 import { readAsked } from '#core/fits/read-spec'
-import { wantedOf, type WantedPart } from '#core/fits/wanted-of'
-import type { Spec } from '#core/knowledge/fits/family'
-import { FAMILIES, type FamilyId } from '#core/knowledge/fits/families'
-import { PARTS } from '#core/knowledge/vocabulary'
+import type { Wanted } from '#core/fits/what-fits'
+import { FAMILIES } from '#core/knowledge/fits/families'
 import type { ShelfPlace } from '#core/fits/shelf-place'
 import { groupedBy } from '#core/quantity/grouped'
 import { listArticles } from '#core/shelf/listing'
 import { formatISO } from 'date-fns'
-import type { CardView } from '~/utils/register-views'
 import { useSelf } from '~/stores/self'
 import { useShelf } from '~/stores/shelf'
 
@@ -17,7 +14,7 @@ const [shelf, self, route] = [useShelf(), useSelf(), useRoute()]
 const { reader } = useUnits()
 const words = ref(typeof route.query.q === 'string' ? route.query.q : '')
 const place = ref<ShelfPlace>()
-const wanted = ref<{ family: FamilyId; spec: Spec; written?: string }>()
+const wanted = shallowRef<Wanted>()
 onMounted(shelf.read)
 watch(
   words,
@@ -28,19 +25,6 @@ watch(
 )
 /** The machine whose parts are asked for. */
 const machineId = computed(() => (typeof route.query.machine === 'string' ? route.query.machine : ''))
-const machine = ref<CardView>()
-watch(
-  machineId,
-  async (id) => {
-    const response = id ? await fetch(`/api/machines/${id}/card`).catch(() => undefined) : undefined
-    machine.value = response?.ok ? ((await response.json()) as CardView) : undefined
-  },
-  { immediate: true },
-)
-const parts = computed((): WantedPart[] => (machine.value ? wantedOf(machine.value.card.machine) : []))
-const choose = ({ family, spec, written }: WantedPart) => {
-  wanted.value = { family, spec, ...(written ? { written } : {}) }
-}
 const today = formatISO(new Date(), { representation: 'date' })
 const list = computed(() =>
   listArticles(shelf.stock, {
@@ -58,7 +42,6 @@ const groups = computed(() =>
   })),
 )
 const isEmpty = computed(() => shelf.isRead && shelf.stock.articles.size === 0)
-const unexplained = computed(() => shelf.stock.differences.filter(({ why }) => !why).length)
 useHead({ title: 'Shelf · Pike Lamp' })
 </script>
 
@@ -73,24 +56,7 @@ useHead({ title: 'Shelf · Pike Lamp' })
       <p v-if="shelf.isOld" class="px-5 pt-2 text-slate" role="status">
         No way to the shop: this is how it was told last, with what was written here since.
       </p>
-      <section v-if="machine" class="px-5 pt-3 max-sm:px-3" data-testid="machine-parts">
-        <h2 class="text-xl">
-          What is known of {{ machine.card.machine.name }}, {{ machine.card.customer.name }}, that has to fit
-        </h2>
-        <div role="group" aria-label="its parts" class="flex flex-wrap gap-2 py-2">
-          <button
-            v-for="(each, index) in parts"
-            :key="index"
-            type="button"
-            class="toggle"
-            :aria-pressed="wanted?.spec === each.spec"
-            :data-testid="`wanted-${each.part}`"
-            @click="choose(each)"
-          >
-            {{ PARTS[each.part] }}<span v-if="each.written" class="number">{{ each.written }}</span>
-          </button>
-        </div>
-      </section>
+      <MachineWants v-if="machineId" :id="machineId" :chosen="wanted?.spec" @choose="wanted = $event" />
       <FitAnswer
         v-if="wanted"
         :family="wanted.family"
@@ -98,10 +64,10 @@ useHead({ title: 'Shelf · Pike Lamp' })
         @change="wanted = { ...wanted, spec: $event }"
       />
       <PlaceChips v-if="!isEmpty && !wanted" v-model="place" />
-      <p v-if="unexplained > 0 && !wanted" class="px-5 pb-2 max-sm:px-3">
+      <p v-if="shelf.unexplained.length > 0 && !wanted" class="px-5 pb-2 max-sm:px-3">
         <NuxtLink to="/shelf/count" class="inline-flex min-h-12 items-center underline" data-testid="unexplained"
-          >{{ counted(unexplained, 'count') }} came out otherwise than the lines before it, without a reason
-          yet</NuxtLink
+          >{{ counted(shelf.unexplained.length, 'count') }} came out otherwise than the lines before it, without a
+          reason yet</NuxtLink
         >
       </p>
       <template v-if="!wanted">

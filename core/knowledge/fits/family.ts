@@ -81,6 +81,13 @@ export interface Family {
 /** Measures of an article, or of what is wanted; what is absent was not read. */
 export type Spec = Readonly<Record<string, number | string>>
 
+/** Measures without what was not read. */
+export function readOf(measures: Readonly<Record<string, number | string | undefined>>): Spec {
+  return Object.fromEntries(
+    Object.entries(measures).filter((pair): pair is [string, number | string] => pair[1] !== undefined),
+  )
+}
+
 /** Choices by their words, in that order. */
 export function choicesOf(words: Readonly<Record<string, string>>): Choice[] {
   return Object.entries(words).map(([id, label]) => ({ id, label }))

@@ -4,9 +4,8 @@ import { isShelfPlace, type AnyPlace } from '#core/fits/shelf-place'
 import { FAMILIES } from '#core/knowledge/fits/families'
 import { CONDITIONS, MOVES, OUTSIDE } from '#core/knowledge/shelf/moves'
 import { PARTS } from '#core/knowledge/vocabulary'
-import { formatNumber } from '#core/quantity/format'
 import { isOldPrice } from '#core/shelf/prices'
-import { toldMeasures } from '#core/shelf/listing'
+import { countWords, toldMeasures } from '#core/shelf/listing'
 import type { Entry } from '#core/visit/entry'
 import { liveEntries } from '#core/visit/supersession'
 import { useSelf } from '~/stores/self'
@@ -38,7 +37,7 @@ const history = computed(() =>
         return [
           {
             line,
-            text: `${formatNumber(count)} ${MOVES[why].label}: ${nameOf(from)} to ${nameOf(to)}`,
+            text: `${countWords(count)} ${MOVES[why].label}: ${nameOf(from)} to ${nameOf(to)}`,
             ...(note ? { note } : {}),
           },
         ]
@@ -47,7 +46,7 @@ const history = computed(() =>
         return [
           {
             line,
-            text: `${nameOf(line.body.place)} counted: ${formatNumber(line.body.counted)}`,
+            text: `${nameOf(line.body.place)} counted: ${countWords(line.body.counted)}`,
             ...(line.body.why ? { note: line.body.why } : {}),
           },
         ]
@@ -118,13 +117,13 @@ useHead({ title: computed(() => `${article.value?.name ?? 'Article'} · Pike Lam
           <ul class="ruled" data-testid="lying">
             <li v-for="each in lying" :key="each.place" class="flex min-h-12 items-center gap-4">
               <strong class="number w-14 text-right text-[1.35rem]" :class="{ 'text-rust': each.count < 0 }">{{
-                formatNumber(each.count)
+                countWords(each.count)
               }}</strong><span>{{ shelf.placeName(each.place) }}</span
               ><span v-if="each.count < 0">more was taken than anybody brought: count it</span
               ><span v-else class="text-slate">{{
                 each.lots
                   .filter(({ until }) => until)
-                  .map(({ count, until }) => `${formatNumber(count)} until ${until}`)
+                  .map(({ count, until }) => `${countWords(count)} until ${until}`)
                   .join(' · ')
               }}</span>
             </li>

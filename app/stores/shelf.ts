@@ -10,6 +10,7 @@ import { UNNAMED_SHOP } from '#core/visit/shop'
 import { useWriter } from '~/composables/useWriter'
 import { shelfTold } from '~/utils/told-store'
 import { writeLine } from '~/utils/write-line'
+import { useLive } from './live'
 import { useOutbox } from './outbox'
 
 const KINDS: ReadonlySet<string> = new Set([...SHELF_KINDS, 'retracted'])
@@ -24,9 +25,17 @@ export const useShelf = defineStore('shelf', () => {
   const isRead = ref(false)
   /** What is shown is what the shop told last: nobody answers now. */
   const isOld = ref(false)
+  const hear = (entries: readonly Entry[]) => {
+    const heard = entries.filter(isOfShelf)
+    if (heard.length > 0) here.value = [...here.value, ...heard]
+  }
   // Acknowledged while the shop was asked: it stands in neither answer.
-  outbox.onAccepted((entries) => {
-    here.value = [...here.value, ...entries.filter(isOfShelf)]
+  outbox.onAccepted(hear)
+  // What the others take and count is seen while one looks.
+  const live = useLive()
+  live.onLines(hear)
+  live.onMissed(() => {
+    if (isRead.value) void read()
   })
   const lines = computed(() => {
     const waiting = outbox.pending.filter(isOfShelf)

@@ -9,15 +9,15 @@ import { stockFrom } from './stock'
  * @param before an ISO instant
  */
 export function compactLines(lines: readonly Entry[], before: string): Entry[] {
-  const superseded = new Set(lines.flatMap(({ supersedes }) => supersedes ?? []))
-  const isOld = ({ id, at, supersedes }: Entry) => at < before && !supersedes && !superseded.has(id)
-  const old = lines.filter(isOld)
-  const oldest = lines.filter((line) => !isOld(line))
-  // A line that was put right, or puts one right, stays as it is; what was done before it must not be counted over it.
-  const firstKept = oldest.reduce((first, { at }) => (at < first ? at : first), before)
-  const together = old.filter(({ at }) => at < firstKept)
-  const { articles, bays, at } = stockFrom(together)
-  const head = { visitId: null, at: firstKept, author: 'Pike Lamp' } as const
+  const first = firstOfEach(lines)
+  // What was put right or taken back since stays as it is, and all that was done after it: it counts from there.
+  const since = lines.reduce((earliest, { id, at }) => {
+    const begun = first(id)
+    return at >= before && begun < earliest ? begun : earliest
+  }, before)
+  const isOld = ({ id }: Entry) => first(id) < since
+  const { articles, bays, at } = stockFrom(lines.filter(isOld))
+  const head = { visitId: null, at: since, author: 'Pike Lamp' } as const
   const make = (kind: Entry['kind'], key: string, body: object): Entry =>
     ({ ...head, id: `together ${key}`, kind, body }) as unknown as Entry
   return [
@@ -30,7 +30,19 @@ export function compactLines(lines: readonly Entry[], before: string): Entry[] {
             make('stock-moved', `${key} ${index}`, { article, ...lot, from: 'nowhere', to: place, why: 'found' }),
           ),
     ),
-    ...old.filter(({ at: instant }) => instant >= firstKept),
-    ...oldest,
+    ...lines.filter((line) => !isOld(line)),
   ]
+}
+
+/** When the first of the lines was written that a line corrects or takes back, or whose corrections it is among. */
+function firstOfEach(lines: readonly Entry[]): (id: string) => string {
+  const byId = new Map(lines.map((line) => [line.id, line]))
+  const known = new Map<string, string>()
+  return (id) => {
+    const way: Entry[] = []
+    for (let line = byId.get(id); line && !way.includes(line); line = byId.get(line.supersedes ?? '')) way.push(line)
+    const begun = known.get(id) ?? way.reduce((earliest, { at }) => (at < earliest ? at : earliest), way[0]?.at ?? '')
+    known.set(id, begun)
+    return begun
+  }
 }

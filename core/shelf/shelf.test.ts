@@ -4,7 +4,7 @@ import type { Entry } from '../visit/entry'
 import { compactLines } from './compact'
 import { byCode, codeOf, countWords, listArticles } from './listing'
 import { placesOf, usualBay } from './places'
-import { stockFrom } from './stock'
+import { countOf, stockFrom } from './stock'
 
 const [BEARING, RING] = ['019e0000-0000-7000-8000-00000000000a', '019e0000-0000-7000-8000-00000000000b']
 let made = 0
@@ -109,16 +109,25 @@ describe('lines put together', () => {
     expect([...short.bays]).toEqual([...whole.bays])
   })
 
-  it('what was put right or taken back keeps its line, and all that was done after it', () => {
+  const older = (all: readonly Entry[]) => all.filter(({ id }) => !id.startsWith('together ')).length
+  const right = (day: number, of: Entry) =>
+    line('stock-counted', day, { article: BEARING, place: 'bay:k', counted: 3 }, { supersedes: of.id })
+
+  it('what was put right long ago is put together like the rest', () => {
+    const together = compactLines([...lines, right(10, lines.at(-1) as Entry)], '2026-05-12T00:00:00.000Z')
+    expect(older(together)).toBe(0)
+    expect(countOf(stockFrom(together), BEARING, 'bay:k')).toBe(3)
+  })
+
+  it('what is put right or taken back since keeps its line, and all that was done after it', () => {
     const count = lines.at(-1) as Entry
-    const right = line('stock-counted', 10, { article: BEARING, place: 'bay:k', counted: 3 }, { supersedes: count.id })
-    const together = compactLines([...lines, right], '2026-05-12T00:00:00.000Z')
-    expect(together.map(({ id }) => id)).toEqual(expect.arrayContaining([count.id, right.id]))
-    const back = line('retracted', 30, {}, { supersedes: right.id })
-    expect(
-      [...stockFrom([...together, back]).at.values()].find(
-        ({ place, article }) => place === 'bay:k' && article === BEARING,
-      )?.count,
-    ).toBe(5)
+    const [old, fresh] = [right(10, count), right(20, count)]
+    const together = compactLines([...lines, fresh], '2026-05-12T00:00:00.000Z')
+    expect(together.map(({ id }) => id)).toEqual(expect.arrayContaining([count.id, fresh.id]))
+    expect(countOf(stockFrom(together), BEARING, 'bay:k')).toBe(3)
+    const back = line('retracted', 30, {}, { supersedes: old.id })
+    const taken = compactLines([...lines, old, back], '2026-05-12T00:00:00.000Z')
+    expect(countOf(stockFrom(taken), BEARING, 'bay:k')).toBe(5)
+    expect(older(taken)).toBe(3)
   })
 })

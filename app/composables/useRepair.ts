@@ -27,6 +27,7 @@ export function useRepair() {
   const { visit, state } = useVisitContext()
   const { plan, records, clock } = storeToRefs(useRepairPlan())
   const { settle } = useNewParts()
+  const shelfUse = useShelfUse()
   const { reader } = useUnits()
   /** What hangs on the water is known at once; how long it is off, once the clock is read. */
   const downtime = computed<WaterStakes & Partial<Downtime>>(
@@ -60,11 +61,19 @@ export function useRepair() {
   const verdicts = computed(() => new Map([...partVerdicts(state.value)].map(([part, { verdict }]) => [part, verdict])))
   const whileOpen = computed(() =>
     plan.value
-      ? whileOpenSums(plan.value.whileOpen, likely.value, state.value.plate.ageYears, visit.shop.rates, verdicts.value)
+      ? whileOpenSums(
+          plan.value.whileOpen,
+          likely.value,
+          state.value.plate.ageYears,
+          visit.shop.rates,
+          state.value.pump,
+          verdicts.value,
+        )
       : [],
   )
   function tick(step: string, done: boolean, { count, places, reason, note, answer }: Ticked = {}): void {
     const planned = steps.value.find(({ id }) => id === step)
+    const before = shelfUse.inPlace()
     visit.append('step', {
       step,
       done,
@@ -76,6 +85,7 @@ export function useRepair() {
       ...(planned ? { estimate: planned.estimate } : {}),
     })
     if (done) settle()
+    void shelfUse.follow(before)
     // Counted otherwise than its construction: the machine remembers, for next time.
     if (
       done &&

@@ -2,7 +2,7 @@
 import { addDays, format, parseISO, startOfDay } from 'date-fns'
 import { isBegun } from '#core/planning/day'
 import { errandOf, hoursOf, vansOf } from '#core/planning/day-plan'
-import { openIn } from '#core/planning/stops'
+import { openIn, visitsOf } from '#core/planning/stops'
 import type { Fit } from '#core/planning/order/day-order'
 import type { Routes } from '#core/planning/order/stop'
 import { workMoment } from '#core/planning/order/moment'
@@ -186,6 +186,13 @@ const load = computed(() => {
   const ahead = new Set(visits.value.flatMap(openIn))
   return Object.fromEntries(Object.entries(planned.value?.load ?? {}).filter(([id]) => ahead.has(id)))
 })
+const vanOf = computed(() =>
+  Object.fromEntries(
+    tours.value.flatMap(({ van, rows }) =>
+      rows.flatMap(({ visit }) => visitsOf(visit).map(({ id }) => [id, van.id] as const)),
+    ),
+  ),
+)
 
 const total = computed(() => unfinished.value)
 const summary = computed(() => {
@@ -315,7 +322,14 @@ useHead({ title: computed(() => `${format(day.value, 'EEEE d MMMM')} · Pike Lam
               :fit-id="call && fits[0] ? { id: call.id, after: placeBefore(fits[0]) } : undefined"
               :units="view.shop.units"
             />
-            <DayLoad class="px-4 pb-4" :load="load" :visits="visits" @load="loaded" />
+            <LazyDayLoad
+              v-if="Object.keys(load).length > 0"
+              class="px-4 pb-4"
+              :load="load"
+              :visits="visits"
+              :van-of="vanOf"
+              @load="loaded"
+            />
           </div>
           <div class="waiting">
             <CallsWaiting

@@ -21,7 +21,7 @@ beforeEach(() => {
   vi.stubGlobal('fetch', async (url: string, init?: { body: string }) => {
     if (shop.isAway) throw new TypeError('fetch failed')
     if (url === '/api/shelf')
-      return Response.json({ lines: shop.lines, vans: VANS, currency: 'USD', partsMarkup: 0.2 } satisfies ToldOfShelf)
+      return Response.json({ lines: shop.lines, vans: VANS, currency: 'USD' } satisfies ToldOfShelf)
     shop.lines.push(...(JSON.parse(init?.body ?? '{}') as { entries: Entry[] }).entries)
     return Response.json({ accepted: [] })
   })

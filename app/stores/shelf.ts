@@ -5,6 +5,9 @@ import type { ShelfPlace } from '#core/fits/shelf-place'
 import { placesOf } from '#core/shelf/places'
 import { countOf, stockFrom } from '#core/shelf/stock'
 import type { ToldOfShelf } from '#core/shelf/told-of-shelf'
+import { groupedBy } from '#core/quantity/grouped'
+import type { MoveWhy } from '#core/knowledge/shelf/moves'
+import { liveEntries } from '#core/visit/supersession'
 import { nextLamport, SHELF_KINDS, type Entry, type EntryBodies, type StockMoved } from '#core/visit/entry'
 import { UNNAMED_SHOP } from '#core/visit/shop'
 import { useWriter } from '~/composables/useWriter'
@@ -42,6 +45,11 @@ export const useShelf = defineStore('shelf', () => {
     return [...new Map([...told.value.lines, ...here.value, ...waiting].map((line) => [line.id, line])).values()]
   })
   const stock = computed(() => stockFrom(lines.value))
+  /** What moved for a visit and stands, by the use that it was for. */
+  const movedFor = computed(() => {
+    const moves = liveEntries(lines.value).filter((line) => line.kind === 'stock-moved')
+    return groupedBy(moves, ({ body: { visit, use } }) => `${visit ?? ''} ${use ?? ''}`)
+  })
   const places = computed(() => placesOf(stock.value, told.value.vans))
 
   /** Asks the shop; where nobody answers it is as it was told last. */
@@ -85,20 +93,26 @@ export const useShelf = defineStore('shelf', () => {
     isOld,
     currency: computed(() => told.value.currency),
     read,
+    /** Asked once; from then on what is written is heard. */
+    ensure: async () => {
+      if (!isRead.value) await read()
+    },
     write,
     placeName: (id: string) => places.value.find((place) => place.id === id)?.name ?? id,
     shortName: (id: string) => places.value.find((place) => place.id === id)?.short ?? id,
     countOf: (article: string, place?: ShelfPlace) => countOf(stock.value, article, place),
     keepArticle: (article: Article) => write({ kind: 'article-set', body: { article } }),
-    move: (body: StockMoved) => write({ kind: 'stock-moved', body }),
-    takeBack: async (line: string) => {
-      const back = writeLine(
-        { visitId: null, ...writer.value, lamport: nextLamport(lines.value), supersedes: line },
-        'retracted',
-        {},
+    move: (...bodies: StockMoved[]) => write(...bodies.map((body) => ({ kind: 'stock-moved' as const, body }))),
+    /** What moved for a use of a visit: loaded for it, or used up by it. */
+    movesOf: (visit: string, use: string, why: MoveWhy) =>
+      (movedFor.value.get(`${visit} ${use}`) ?? []).filter(({ body }) => body.why === why),
+    takeBack: async (...taken: string[]) => {
+      const first = nextLamport(lines.value)
+      const back = taken.map((line, index) =>
+        writeLine({ visitId: null, ...writer.value, lamport: first + index, supersedes: line }, 'retracted', {}),
       )
-      here.value = [...here.value, back]
-      await outbox.add([back])
+      here.value = [...here.value, ...back]
+      await outbox.add(back)
     },
   }
 })

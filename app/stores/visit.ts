@@ -71,7 +71,7 @@ const NOT_FROM_HERE: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>([
 ])
 
 /** What the shop says of itself, which every visit hangs on. */
-const SHOP_SAID: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>(['shop-set', 'shop-forget'])
+const SHOP_SAID: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>(['shop-set', 'shop-forget', 'article-set'])
 
 /** The open visit: its journal, the state folded from it, and what the worker thinks of it. */
 export const useVisit = defineStore('visit', () => {

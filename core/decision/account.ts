@@ -28,6 +28,8 @@ export interface AccountLine {
   change?: number
   /** The usual price, which the shop has not made its own. */
   isGuessed?: true
+  /** The shelf’s price, and the oldest day on which one of its pieces was priced. */
+  pricedOn?: string
 }
 /** What a visit comes to: every line in whole cents, and their sum. */
 export interface Account {
@@ -48,6 +50,8 @@ export interface AccountScene {
   comesAgain?: boolean
   changes?: readonly AccountChange[]
   isGuessed?: (part: Part) => boolean
+  /** ISO date of a price that comes from the shelf. */
+  pricedOn?: (part: Part) => string | undefined
   /** Another visit of its journey bears the journey and the least charge. */
   rides?: boolean
   /** The other visits of its journey: the least charge is for all of them. */
@@ -64,7 +68,15 @@ export interface AccountScene {
 export function accountOf(
   bill: Pick<Bill, 'parts' | 'labourPrice' | 'minutes'> | undefined,
   charges: Charges & Pick<EnteredRates, 'trip' | 'hourly' | 'afterHours'>,
-  { isAway, comesAgain = false, changes = [], isGuessed = () => false, rides = false, beside = [] }: AccountScene,
+  {
+    isAway,
+    comesAgain = false,
+    changes = [],
+    isGuessed = () => false,
+    pricedOn = () => undefined,
+    rides = false,
+    beside = [],
+  }: AccountScene,
 ): Account {
   const free = new Map<Part, string>([
     ...changes.flatMap(({ own }): [Part, string][] => (own ? [[own, 'brought by you']] : [])),
@@ -79,6 +91,7 @@ export function accountOf(
           label: isGuessed(part) ? `${label}, at the usual price` : label,
           amount: cents(price),
           ...(isGuessed(part) ? { isGuessed: true as const } : {}),
+          ...(pricedOn(part) === undefined ? {} : { pricedOn: pricedOn(part) as string }),
         },
   )
   const work: AccountLine[] = bill

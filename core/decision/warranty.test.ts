@@ -4,7 +4,12 @@ import type { Part } from '../knowledge/vocabulary'
 import { warrantyWorth } from './warranty'
 
 const worth = (parts: Part[], years?: number) =>
-  warrantyWorth({ parts: parts.map((part) => ({ part, label: part, price: 0 })) }, DEFAULT_RATES, 'pool', years)
+  warrantyWorth(
+    { parts: parts.map((part) => ({ part, label: part, price: 0 })) },
+    DEFAULT_RATES,
+    { kind: 'pool' },
+    years,
+  )
 
 describe('what a warranty is worth', () => {
   it('is the chance of an early end times what it would cost', () => {

@@ -1,8 +1,7 @@
 import { WARRANTED } from '../knowledge/constructions/part-groups'
 import { livesOf, NEW_WARRANTY_YEARS } from '../knowledge/faults/lives'
 import type { EnteredRates } from '../knowledge/shop/rates'
-import type { Kind } from '../knowledge/vocabulary'
-import { partsPrice } from '../diagnosis/loss'
+import { partsPrice, type PricedFor } from '../diagnosis/part-price'
 import { chanceOfFailing } from '../takedown/while-open'
 import type { Option } from './options'
 
@@ -14,14 +13,14 @@ import type { Option } from './options'
 export function warrantyWorth(
   { parts }: Pick<Option, 'parts'>,
   rates: EnteredRates,
-  kind: Kind,
+  machine: PricedFor,
   years: number = NEW_WARRANTY_YEARS,
 ): number {
   return parts
     .filter(({ part }) => WARRANTED.includes(part))
     .reduce(
       (sum, { part }) =>
-        sum + chanceOfFailing(livesOf(part, kind) ?? [7, 12], 0, years) * partsPrice([part], rates, { kind }),
+        sum + chanceOfFailing(livesOf(part, machine.kind) ?? [7, 12], 0, years) * partsPrice([part], rates, machine),
       0,
     )
 }

@@ -10,9 +10,9 @@ import {
   expectedLosses,
   lifeLoss,
   lossTable,
-  partsPrice,
   stakesOf,
 } from './loss'
+import { partsPrice } from './part-price'
 import type { DiagnosisModel } from './model'
 
 const pump: Pump = { kind: 'pool', nameplate: { volts: 230 } }

@@ -1,18 +1,11 @@
 import { BEING_WRONG, type Rates } from '../knowledge/shop/rates'
 import type { ActionRow } from '../knowledge/faults/model-types'
 import { livesOf, WEAR_OUT } from '../knowledge/faults/lives'
-import {
-  LIFE_LEFT,
-  LOST_WITH_MOTOR,
-  METRED,
-  OPENS_MOTOR,
-  STAKES,
-  TWO_PEOPLE,
-  WARRANTY_RETURN,
-} from '../knowledge/shop/stakes'
+import { LIFE_LEFT, LOST_WITH_MOTOR, OPENS_MOTOR, STAKES, TWO_PEOPLE, WARRANTY_RETURN } from '../knowledge/shop/stakes'
 import { WELLS, type Part } from '../knowledge/vocabulary'
 import type { Pump } from '../motor/nameplate'
 import { accessMinutes } from './gates'
+import { partsPrice } from './part-price'
 import type { DiagnosisModel, Hypothesis } from './model'
 
 /** Minutes of a repair, with reaching the place unless it stands open already. */
@@ -38,24 +31,6 @@ export function actionCost(
     (actionMinutes(action, pump, open) / 60) * rates.hourly +
     (helped / 60) * rates.helperHourly
   )
-}
-
-/**
- * Price of parts, markup included; a kind's own price before the general one, cable and pipe by the metre where the
- * length is known. A part without a price counts nothing and is listed by the caller.
- */
-export function partsPrice(
-  parts: ActionRow['parts'],
-  rates: Pick<Rates, 'partPrices' | 'partsMarkup'>,
-  { kind, installation }: Pick<Pump, 'kind' | 'installation'>,
-): number {
-  const priceOf = (part: Part): number => {
-    const listed = rates.partPrices[`${part}:${kind}`] ?? rates.partPrices[part] ?? 0
-    const metred = METRED[part]
-    const metres = metred && installation?.[metred.length]
-    return metred && metres !== undefined ? (listed * metres) / metred.pricedFor : listed
-  }
-  return parts.reduce((sum, part) => sum + priceOf(part), 0) * (1 + rates.partsMarkup)
 }
 
 /** What hangs on the pump, beside its own price. */

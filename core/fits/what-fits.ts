@@ -74,8 +74,21 @@ const PORTS: Readonly<Partial<Record<FamilyId, readonly (readonly [size: string,
  * @param candidates articles at hand; adapters are found among them too
  */
 export function whatFits<C extends Candidate>(wanted: Wanted, candidates: readonly C[]): Answer<C> {
+  const answered = heldAgainstAll(wanted, candidates)
+  const of = (verdict: MatchVerdict) => answered.filter((each) => each.verdict === verdict)
+  return {
+    fits: of('fits'),
+    fitsWith: of('fits-with'),
+    notRead: of('not-read'),
+    doesNot: of('does-not').slice(0, MOST_OTHERS),
+    made: wanted.family === 'run-capacitor' ? madeOf(wanted.spec, candidates) : [],
+  }
+}
+
+/** Each article of the family against what is wanted, the nearest first. */
+export function heldAgainstAll<C extends Candidate>(wanted: Wanted, candidates: readonly C[]): Answered<C>[] {
   const pieces = piecesOf(candidates)
-  const answered = candidates
+  return candidates
     .filter(({ family }) => family === wanted.family)
     .map((candidate): Answered<C> => withAdapters(wanted, candidate, pieces))
     .sort(
@@ -87,15 +100,6 @@ export function whatFits<C extends Candidate>(wanted: Wanted, candidates: readon
         (a.candidate.price ?? 0) - (b.candidate.price ?? 0) ||
         (a.candidate.name < b.candidate.name ? -1 : 1),
     )
-  const of = (verdict: MatchVerdict) => answered.filter((each) => each.verdict === verdict)
-  const fits = of('fits')
-  return {
-    fits,
-    fitsWith: of('fits-with'),
-    notRead: of('not-read'),
-    doesNot: of('does-not').slice(0, MOST_OTHERS),
-    made: wanted.family === 'run-capacitor' ? madeOf(wanted.spec, candidates) : [],
-  }
 }
 
 /** How far the sizes of two are from each other, by ratio: the nearest of what does not fit is looked at first. */

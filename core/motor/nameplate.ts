@@ -73,6 +73,8 @@ export interface Pump {
   underWarranty?: boolean
   /** Years of parts that are not as old as the machine. */
   partAges?: Partial<Record<Part, number>>
+  /** What identifies the parts that are in it, where it was written down. */
+  fitted?: readonly { part: Part; identity?: string; until?: string }[]
   nameplate: Nameplate
   installation?: Installation
 }

@@ -1,3 +1,4 @@
+import type { PartWant } from '../fits/for-part'
 import { LOAD_ENOUGH, ODD_SHELF, SHELVES } from '../knowledge/shop/shelves'
 import type { Part } from '../knowledge/vocabulary'
 import type { LoadItem, Preparation } from './preparation'
@@ -17,6 +18,8 @@ export interface Loading {
   count: number
   /** For which visits, each with how likely it is wanted there, and under which item it is ticked. */
   wanted: { visitId: string; probability: number; because: string; item: string }[]
+  /** What it is replaced by, at the first of them. */
+  wants: PartWant[]
   isLoaded: boolean
 }
 
@@ -34,10 +37,11 @@ const TOOLS_SHELF = ''
 export function morningLoad(load: Readonly<Record<string, DayLoadOf>>): Loading[] {
   const found = new Map<string, Loading>()
   for (const [visitId, { parts, tools, loaded }] of Object.entries(load))
-    for (const { id, label, kind, probability, because } of [...parts, ...tools]) {
-      const key = `${kind} ${label}`
+    for (const { id, label, kind, probability, because, wants = [] } of [...parts, ...tools]) {
+      // One name with other measures is another thing: the seal set of this pump and of that one.
+      const key = `${kind} ${label} ${JSON.stringify(wants.map(({ spec, identity }) => [spec, identity]))}`
       const shelf = kind === 'tool' ? TOOLS_SHELF : (SHELF_OF.get(id.replace(/^part:/, '') as Part) ?? ODD_SHELF.id)
-      const thing = found.get(key) ?? { label, kind, shelf, count: 0, wanted: [], isLoaded: true }
+      const thing = found.get(key) ?? { label, kind, shelf, count: 0, wanted: [], wants, isLoaded: true }
       thing.wanted.push({ visitId, probability, because, item: id })
       thing.isLoaded &&= loaded.includes(id)
       found.set(key, thing)

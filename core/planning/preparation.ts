@@ -2,6 +2,7 @@ import type { Bill } from '../decision/bill'
 import { partLabel } from '../decision/part-label'
 import { marginals, type Reasoning } from '../diagnosis/reasoning'
 import { faultLabel } from '../diagnosis/words/fault-label'
+import type { PartWant } from '../fits/for-part'
 import { LOADING } from '../knowledge/shop/loading'
 
 export interface LoadItem {
@@ -11,6 +12,8 @@ export interface LoadItem {
   fault: string
   because: string
   probability: number
+  /** What this machine takes for it, where the list is made for a whole day. */
+  wants?: PartWant[]
 }
 export interface Preparation {
   suspects: { fault: string; label: string; probability: number }[]

@@ -1,4 +1,4 @@
-import { partsPrice } from '../diagnosis/loss'
+import { partsPrice } from '../diagnosis/part-price'
 import { KIND_KNOWLEDGE } from '../knowledge/faults/kinds'
 import type { ActionRow } from '../knowledge/faults/model-types'
 import { harmInfo, type Harm } from '../knowledge/practice/harms'

@@ -1,6 +1,6 @@
 import type { Article } from '../fits/article'
 import { isShelfPlace, type AnyPlace, type ShelfPlace } from '../fits/shelf-place'
-import { compareEntries, SHELF_KINDS, type Entry, type EntryOf } from '../visit/entry'
+import { compareEntries, SHELF_KINDS, type Entry, type EntryOf, type StockMoved } from '../visit/entry'
 import { liveEntries } from '../visit/supersession'
 
 /** Some of one article at one place that may lie until the same day. */
@@ -35,7 +35,7 @@ export interface Stock {
   /** Where something is, was or is missing; by place and article. */
   at: Map<string, AtPlace>
   differences: Difference[]
-  /** Lines that say once more that a part of a visit was used: they count nothing. */
+  /** Lines that say once more that a part was loaded for a visit or used at it: they count nothing. */
   twice: string[]
 }
 type ShelfLine = Extract<Entry, { kind: (typeof SHELF_KINDS)[number] }>
@@ -68,8 +68,8 @@ export function stockFrom(lines: readonly Entry[]): Stock {
     else if (line.kind === 'stock-counted') count(stock, line)
     else if (line.kind === 'stock-moved') {
       const { visit, use, why, article, from, to, until } = line.body
-      // Two devices at one visit, or a step ticked twice: the part went into the machine once.
-      const once = visit !== undefined && use !== undefined && why === 'used' ? `${visit} ${use} ${article}` : undefined
+      // Two devices at one visit, or a step ticked twice: the part went into the van, and into the machine, once.
+      const once = visit !== undefined && use !== undefined ? onceKey(line.body) : undefined
       if (once !== undefined && used.has(once)) {
         stock.twice.push(line.id)
         continue
@@ -82,6 +82,12 @@ export function stockFrom(lines: readonly Entry[]): Stock {
     }
   }
   return stock
+}
+
+/** What happens once for a use of a visit, however often it is said: loading it out of one place, and using it up. */
+function onceKey({ why, visit, use, article, from, to }: StockMoved): string | undefined {
+  if (why === 'used') return `${visit} ${use} ${article}`
+  return why === 'loaded' ? `${visit} ${use} ${article} ${from} ${to}` : undefined
 }
 
 /** When what a line says was done: a line that corrects another stands at the time of the first. */

@@ -2,21 +2,23 @@ import { describe, expect, it } from 'vitest'
 import { DEFAULT_RATES } from '../knowledge/shop/rates'
 import { chanceOfFailing, whileOpenSums } from './while-open'
 
+const POOL = { kind: 'pool' } as const
+
 describe('what lies open anyway', () => {
   it('an old seal is worth doing while the wet end is open, a new one is not', () => {
-    const sums = (age: number) => whileOpenSums([{ part: 'shaft-seal', minutes: 20 }], 90, age, DEFAULT_RATES)[0]
+    const sums = (age: number) => whileOpenSums([{ part: 'shaft-seal', minutes: 20 }], 90, age, DEFAULT_RATES, POOL)[0]
     expect(sums(7)).toMatchObject({ worth: true })
     expect(sums(0.5)).toMatchObject({ worth: false })
   })
 
   it('the sum is the one that is said: part and minutes now, against chance × (journey, take-down, part) later', () => {
-    const [sum] = whileOpenSums([{ part: 'bearings', minutes: 30 }], 60, 5, {
-      ...DEFAULT_RATES,
-      hourly: 100,
-      trip: 80,
-      partsMarkup: 0.5,
-      partPrices: { bearings: 20 },
-    })
+    const [sum] = whileOpenSums(
+      [{ part: 'bearings', minutes: 30 }],
+      60,
+      5,
+      { ...DEFAULT_RATES, hourly: 100, trip: 80, partsMarkup: 0.5, partPrices: { bearings: 20 } },
+      POOL,
+    )
     expect(sum?.now).toBeCloseTo(30 + 50, 9)
     expect(sum?.later).toBeCloseTo((sum?.chance ?? 0) * (80 + 150 + 30), 9)
   })
@@ -35,6 +37,7 @@ describe('what lies open anyway', () => {
         60,
         2,
         DEFAULT_RATES,
+        POOL,
         new Map(verdict ? [['run-capacitor', verdict]] : []),
       )[0]?.chance ?? 0
     expect(chance('sound')).toBe(chance())
@@ -43,5 +46,5 @@ describe('what lies open anyway', () => {
   })
 
   it('says nothing of a part without a price', () =>
-    expect(whileOpenSums([{ part: 'volute', minutes: 5 }], 60, 5, DEFAULT_RATES)).toEqual([]))
+    expect(whileOpenSums([{ part: 'volute', minutes: 5 }], 60, 5, DEFAULT_RATES, POOL)).toEqual([]))
 })

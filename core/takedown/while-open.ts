@@ -1,6 +1,7 @@
 import type { Verdict } from '../judgement/judgement'
 import { LIVES, TIRED_HAZARD, WEAR_OUT } from '../knowledge/faults/lives'
 import type { EnteredRates } from '../knowledge/shop/rates'
+import { partsPrice, type PricedFor } from '../diagnosis/part-price'
 import type { Part } from '../knowledge/vocabulary'
 import type { TakeDownPlan } from './plan'
 
@@ -44,13 +45,13 @@ export function whileOpenSums(
   takeDownMinutes: number,
   ageYears: number,
   rates: EnteredRates,
+  machine: PricedFor,
   verdicts: ReadonlyMap<string, Verdict> = new Map(),
 ): WhileOpen[] {
   return open
     .flatMap(({ part, minutes }): WhileOpen[] => {
-      const [life, price] = [LIVES[part], rates.partPrices[part]]
-      if (!life || price === undefined) return []
-      const material = price * (1 + rates.partsMarkup)
+      const [life, material] = [LIVES[part], partsPrice([part], rates, machine)]
+      if (!life || material === 0) return []
       const verdict = verdicts.get(part)
       const chance =
         verdict === 'failed'

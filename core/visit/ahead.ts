@@ -1,9 +1,11 @@
 import { needsTwo } from '../diagnosis/loss'
 import { VISIT_MINUTES } from '../knowledge/shop/day'
-import { WELLS } from '../knowledge/vocabulary'
+import { wantsOf, type PartWant } from '../fits/for-part'
+import { isIdOf, PARTS, WELLS } from '../knowledge/vocabulary'
 import { later, spreadOf, workMoment } from '../planning/order/moment'
 import type { Spread } from '../planning/order/stop'
 import type { DayLoadOf } from '../planning/morning'
+import type { LoadItem } from '../planning/preparation'
 import { urgencyOf, type Urgency } from '../planning/urgency'
 import type { Pace } from '../takedown/as-here'
 import type { VisitState } from './fold'
@@ -35,8 +37,21 @@ export function aheadOf(state: VisitState, shop: Shop, pace: Pace, experience: E
     urgency: urgencyOf({ kind: state.machine.kind, complaints, withoutWater, livestock, onlySupply }),
     people: arranged.people ?? (isHoisted ? 2 : 1),
     byDaylight: state.standing === 'installed' && WELLS.includes(state.machine.kind),
-    load: { parts: outlook.preparation.parts, tools: outlook.preparation.tools, loaded: [...state.loaded] },
+    load: {
+      parts: outlook.preparation.parts.map((item) => ({ ...item, wants: partWants(state, item) })),
+      tools: outlook.preparation.tools,
+      loaded: [...state.loaded],
+    },
   }
+}
+
+/** What a thing on the list is replaced by at this machine: nothing where it is no part of the vocabulary. */
+export function partWants(
+  { machine, newParts }: Pick<VisitState, 'machine' | 'newParts'>,
+  { id }: Pick<LoadItem, 'id'>,
+): PartWant[] {
+  const part = id.replace(/^part:/, '')
+  return isIdOf(PARTS, part) ? wantsOf(machine, part, newParts.get(part)?.identity) : []
 }
 
 /** Whoever says how long it takes is right half of the time, and seldom off by a third. */

@@ -362,7 +362,7 @@ export function pumpOf(machine: Machine, onDay: string): Pump {
     installation: machine.installation,
     ...(age === undefined ? {} : { ageYears: age }),
     underWarranty: machine.warrantyUntil !== undefined && machine.warrantyUntil >= onDay.slice(0, 10),
-    ...(machine.fitted ? { partAges: partAgesOf(machine, onDay) } : {}),
+    ...(machine.fitted ? { partAges: partAgesOf(machine, onDay), fitted: machine.fitted } : {}),
   }
 }
 

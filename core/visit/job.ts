@@ -16,6 +16,7 @@ import type { TakeDownStep } from '../takedown/plan'
 import { openedJoints } from '../takedown/progress'
 import { repairSteps, type Repair, type RepairOptions } from '../takedown/step-plan'
 import type { VisitState } from './fold'
+import { shelfPriceOf } from '../diagnosis/part-price'
 import { isGuessedPrice, type Shop } from './shop'
 
 /** What the shop's own visits make of each fault's rate, as a multiple. */
@@ -224,8 +225,8 @@ export function visitAccount(
     priceChanges,
     journey,
     agreedStanding,
-    machine,
-  }: Pick<VisitState, 'priceChanges' | 'journey' | 'agreedStanding' | 'machine'>,
+    pump,
+  }: Pick<VisitState, 'priceChanges' | 'journey' | 'agreedStanding' | 'pump'>,
   bill: Bill | undefined,
   shop: Shop,
 ): Account {
@@ -233,7 +234,11 @@ export function visitAccount(
     isAway: agreedStanding === 'installed',
     comesAgain: bill?.lines.some(({ id }) => isReturn(id)) ?? false,
     changes: priceChanges,
-    isGuessed: (part) => isGuessedPrice(shop, part, machine.kind),
+    isGuessed: (part) => shelfPriceOf(part, shop.rates, pump) === undefined && isGuessedPrice(shop, part, pump.kind),
+    pricedOn: (part) =>
+      shelfPriceOf(part, shop.rates, pump)
+        ?.of.map(({ pricedOn }) => pricedOn)
+        .sort()[0],
     ...journey,
   })
 }

@@ -47,7 +47,7 @@ export function partsGoingIn(
     return {
       part,
       plated: PLATED.has(part),
-      isIn: isIn(part, plan.steps, records),
+      isIn: isPartIn(part, plan.steps, records),
       isFitted: last !== undefined,
       ...(known ? { known } : {}),
       ...(before ? { before } : {}),
@@ -55,8 +55,8 @@ export function partsGoingIn(
   })
 }
 
-/** All that is done to it is done, and something has been closed after that. */
-function isIn(part: Part, steps: Repair['steps'], records: Records): boolean {
+/** Is a part in its place: all that is done to it is done, and something has been closed after that? */
+export function isPartIn(part: Part, steps: Repair['steps'], records: Records): boolean {
   const done = (id: string) => records.get(id)?.done === true
   const own = steps.filter(({ id }) => id.startsWith(`work:${part}:`))
   if (!own.every(({ id }) => done(id))) return false

@@ -28,10 +28,17 @@ export interface Shop {
 export const UNNAMED_SHOP: Shop = { name: 'This shop', place: '', units: 'us', rates: DEFAULT_RATES }
 
 /** The shop as its next line says it: only what is its own. */
-export function enteredShop({ unset: _, guessedPrices = [], ...shop }: Shop): Omit<Shop, 'unset' | 'guessedPrices'> {
+export function enteredShop(known: Shop): Omit<Shop, 'unset' | 'guessedPrices'> {
+  const { unset: _, guessedPrices = [], ...shop } = withoutArticles(known)
   const guessed = new Set(guessedPrices)
   const own = Object.entries(shop.rates.partPrices).filter(([key]) => !guessed.has(key))
   return { ...shop, rates: { ...shop.rates, partPrices: Object.fromEntries(own) } }
+}
+
+/** The shop as it is reckoned with where nothing comes off its shelves. */
+export function withoutArticles(shop: Shop): Shop {
+  const { articles: _, ...rates } = shop.rates
+  return { ...shop, rates }
 }
 
 /** Is this part's price, on a kind of machine, the usual one and not the shop's own? */

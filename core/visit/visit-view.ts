@@ -1,5 +1,6 @@
 import { DEFAULT_RATES, wholeRates } from '../knowledge/shop/rates'
 import type { Earlier } from '../diagnosis/diagnose'
+import type { PricedArticle } from '../knowledge/shelf/priced'
 import type { Kind } from '../knowledge/vocabulary'
 import type { Pace } from '../takedown/as-here'
 import type { Entry } from './entry'
@@ -55,9 +56,38 @@ export function consideredIn(parts: readonly VisitPart[], shop: Shop): Considere
   )
 }
 
-/** The shop as its own entries say it. */
+/** The shop as its own entries say it, with the prices of what it keeps. */
 export function shopOf(shopEntries: readonly Entry[]): Shop {
-  const entered = newestOf(liveEntries(shopEntries), 'shop-set')?.body
+  const live = liveEntries(shopEntries)
+  const shop = shopAsEntered(live)
+  const articles = pricedArticles(live)
+  return articles.length === 0 ? shop : { ...shop, rates: { ...shop.rates, articles } }
+}
+
+/** Articles whose price is known, each as it was said last. */
+function pricedArticles(live: readonly Entry[]): PricedArticle[] {
+  const newest = new Map(ofKind(live, 'article-set').map(({ body: { article } }) => [article.id, article] as const))
+  return [...newest.values()].flatMap(({ id, name, part, family, spec, kinds, codes, price, pricedOn, gone }) =>
+    gone || price === undefined || pricedOn === undefined
+      ? []
+      : [
+          {
+            id,
+            name,
+            spec,
+            price,
+            pricedOn,
+            ...(part ? { part } : {}),
+            ...(family ? { family } : {}),
+            ...(kinds ? { kinds } : {}),
+            ...(codes ? { codes } : {}),
+          },
+        ],
+  )
+}
+
+function shopAsEntered(live: readonly Entry[]): Shop {
+  const entered = newestOf(live, 'shop-set')?.body
   if (!entered) return { ...UNNAMED_SHOP, name: '', unset: true, guessedPrices: Object.keys(DEFAULT_RATES.partPrices) }
   const guessedPrices = Object.keys(DEFAULT_RATES.partPrices).filter((key) => !(key in entered.rates.partPrices))
   // A shop that was entered before a price was known goes by the usual one, on every screen alike.

@@ -56,7 +56,7 @@ import { customers, entries, files, machines, meta, ORDERED_DAY, pictures, sites
 export const ARRIVED = 'pike_lamp_arrived'
 const ROWS_AT_ONCE = 2_000
 /** Lines in which the shop speaks of itself, and those that take one of them back. */
-const OF_ITSELF: readonly EntryKind[] = ['shop-set', 'shop-forget', 'retracted']
+const OF_ITSELF: readonly EntryKind[] = ['shop-set', 'shop-forget', 'article-set', 'retracted']
 
 /** What one visit's steps teach, and how new it is. */
 export interface PacedVisit {

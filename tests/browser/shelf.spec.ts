@@ -1,6 +1,11 @@
 import { stockFrom, type Stock } from '../../core/shelf/stock'
 import { seriousOn } from './axe'
-import { expect, fixClock, keptAt, test } from './shop'
+import type { Entry } from '../../core/visit/entry'
+import { ofKind } from '../../core/visit/of-kind'
+import { v7 as uuidv7 } from 'uuid'
+import { post } from '../server/serve'
+import { closeStep, title } from './repair-steps'
+import { expect, fixClock, keptAt, NOW, test } from './shop'
 
 /** What the shop has of its shelves by now. */
 async function shelvesOf(url: string): Promise<Stock> {
@@ -115,5 +120,53 @@ test('what comes and goes is written, seen at once without a way to the shop, an
   await page.getByRole('button', { name: /take back: 4 moved/ }).click()
   await expect(lying.getByRole('listitem').filter({ hasText: 'The small van' })).toContainText('3')
   await expect.poll(async () => inVan(await shelvesOf(shop.url), 'PTFE tape', 'van-2')).toBe(3)
+  expect(await seriousOn(page)).toEqual([])
+})
+
+test('a repair uses its parts: loaded by the list, taken out of the van by its ticks, put back when undone', async ({
+  page,
+  shop,
+}) => {
+  const CAN = '30 μF 370 V oval'
+  const write = async (visitId: string | null, kind: string, body: object) => {
+    const entry = { id: uuidv7(), visitId, kind, at: NOW.toISOString(), author: 'test', body }
+    expect((await post(`${shop.url}/api/entries`, { entries: [entry] })).status).toBe(200)
+  }
+  const can = [...(await shelvesOf(shop.url)).articles.values()].find(({ name }) => name === CAN)
+  await write(null, 'stock-moved', { article: can?.id, count: 1, from: 'van:van-1', to: 'nowhere', why: 'lost' })
+  await write(shop.lido, 'decision', { option: 'replace-run-capacitor' })
+  await fixClock(page)
+  await page.goto(`${shop.url}/visits/${shop.lido}/prepare`)
+  const thing = page.getByTestId('load-part:run-capacitor')
+  await expect(thing.getByTestId('lies')).toHaveText(`1 from bay A: ${CAN}`)
+  await thing.click()
+  await expect.poll(async () => inVan(await shelvesOf(shop.url), CAN, 'van-1')).toBe(1)
+  await thing.click()
+  await expect(thing.getByTestId('lies')).toHaveText(`1 from bay A: ${CAN}`)
+  await expect.poll(async () => inVan(await shelvesOf(shop.url), CAN, 'van-1')).toBe(0)
+  await thing.click()
+  await expect.poll(async () => inVan(await shelvesOf(shop.url), CAN, 'van-1')).toBe(1)
+
+  await page.goto(`${shop.url}/visits/${shop.lido}/repair`)
+  const used = page.getByTestId('used-parts')
+  await expect(used.getByTestId('used-summary')).toHaveText('0 of 1 taken')
+  await used.getByTestId('used-parts-open').click()
+  await expect(used.getByTestId('take-run-capacitor')).toHaveText(CAN)
+  for (let turn = 0; turn < 40 && (await title(page).innerText()) !== 'Everything is back'; turn++)
+    await closeStep(page)
+  await expect(used.getByTestId('use-run-capacitor')).toContainText(`1 × ${CAN}`)
+  await expect.poll(async () => inVan(await shelvesOf(shop.url), CAN, 'van-1')).toBe(0)
+  const { lines } = (await (await fetch(`${shop.url}/api/shelf`)).json()) as { lines: Entry[] }
+  const taken = ofKind(lines, 'stock-moved').filter(({ body }) => body.why === 'used' && body.visit === shop.lido)
+  expect(taken.map(({ body }) => [body.use, body.count, body.to])).toEqual([['run-capacitor', 1, 'machine']])
+  await used.getByRole('button', { name: 'take back: run capacitor' }).click()
+  await expect.poll(async () => inVan(await shelvesOf(shop.url), CAN, 'van-1')).toBe(1)
+  await expect(used.getByTestId('take-run-capacitor')).toHaveText(CAN)
+  await used.getByTestId('take-run-capacitor').click()
+  await expect.poll(async () => inVan(await shelvesOf(shop.url), CAN, 'van-1')).toBe(0)
+  // Another device ticks the same steps: the part went into the machine once.
+  await write(null, 'stock-moved', taken[0]?.body as object)
+  expect((await shelvesOf(shop.url)).twice).toHaveLength(1)
+  expect(inVan(await shelvesOf(shop.url), CAN, 'van-1')).toBe(0)
   expect(await seriousOn(page)).toEqual([])
 })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { actionMinutes, partsPrice } from '#core/diagnosis/loss'
+import { actionMinutes } from '#core/diagnosis/loss'
+import { partsPrice } from '#core/diagnosis/part-price'
 import { accessGateOf } from '#core/diagnosis/gates'
 import { buildModel } from '#core/diagnosis/model'
 import { wholeRates } from '#core/knowledge/shop/rates'

@@ -35,6 +35,7 @@ watch(
     <PumpCutaway v-else compact :lit="current?.part" @part="(part) => emit('part', part)" />
     <RepairAhead />
     <NewParts :lit="current?.id" @photo="(caption) => emit('photo', caption)" />
+    <UsedParts />
     <div ref="list" class="steps">
       <section v-for="(group, at) in phases" :key="at" :aria-label="PHASE_LABELS[group.phase]">
         <h2 class="mt-3 border-b border-rule text-base">{{ PHASE_LABELS[group.phase] }}</h2>

@@ -3,6 +3,8 @@ import { readNumber } from '#core/quantity/read-number'
 import { DEFAULT_RATES } from '#core/knowledge/shop/rates'
 import { PARTS, type Part } from '#core/knowledge/vocabulary'
 import { enteredShop } from '#core/visit/shop'
+import { isOldPrice } from '#core/shelf/prices'
+import { format, formatISO, parseISO } from 'date-fns'
 import { useSelf } from '~/stores/self'
 
 /** Parts whose price the shop has not made its own: it is asked here, and remembered. */
@@ -13,6 +15,13 @@ const problem = ref('')
 const parts = computed(() => [
   ...new Set(account.value.lines.flatMap(({ part, isGuessed }) => (part && isGuessed ? [part] : []))),
 ])
+const today = formatISO(new Date(), { representation: 'date' })
+/** Prices of the shelf that nobody has asked for since a season. */
+const old = computed(() =>
+  account.value.lines.flatMap(({ part, pricedOn }) =>
+    part && pricedOn !== undefined && isOldPrice({ pricedOn }, today) ? [{ part, pricedOn }] : [],
+  ),
+)
 const keyOf = (part: Part) => {
   const own = `${part}:${state.value.machine.kind}` as const
   return DEFAULT_RATES.partPrices[own] === undefined ? part : own
@@ -35,6 +44,13 @@ async function keep(part: Part): Promise<void> {
 </script>
 
 <template>
+  <p v-if="old.length > 0" class="mt-2 border-t border-rule pt-2 text-[0.95rem]" data-testid="old-prices">
+    Older than a season:
+    {{
+      old.map(({ part, pricedOn }) => `${PARTS[part]}, priced ${format(parseISO(pricedOn), 'd MMM yyyy')}`).join('; ')
+    }}.
+    <NuxtLink to="/shelf" class="inline-flex min-h-12 items-center underline">Ask again what it costs</NuxtLink>
+  </p>
   <section v-if="parts.length > 0 && !visit.shop.unset" class="mt-2 border-t border-rule pt-2" data-testid="guessed">
     <p class="text-[0.95rem]">
       Usual prices, not yet yours.

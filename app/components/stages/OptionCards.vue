@@ -23,9 +23,7 @@ const rowsOf = (id: string) =>
   (offered.value.get(id)?.rows ?? []).flatMap((row) => (LABELS[row.id] ? [{ ...row, label: LABELS[row.id] }] : []))
 const money = useMoney()
 const worth = (option: Option) =>
-  wayOf('warranty', visit.shop.schools) === 'priced'
-    ? warrantyWorth(option, visit.shop.rates, state.value.machine.kind)
-    : 0
+  wayOf('warranty', visit.shop.schools) === 'priced' ? warrantyWorth(option, visit.shop.rates, state.value.pump) : 0
 /** Where the keyboard enters the choice: at what is chosen, else at the first. */
 const entered = computed(() =>
   options.value.some(({ id }) => id === state.value.decision) ? state.value.decision : options.value[0]?.id,

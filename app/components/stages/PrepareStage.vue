@@ -1,5 +1,7 @@
 <script setup lang="ts">
+import { useShelf } from '~/stores/shelf'
 import type { LoadItem } from '#core/planning/preparation'
+import { partWants } from '#core/visit/ahead'
 import { formatPercent } from '#core/quantity/format'
 
 const emit = defineEmits<{ photo: [caption: string] }>()
@@ -9,8 +11,18 @@ const groups = computed(() => [
   { title: 'Parts', items: preparation.value?.parts ?? [] },
   { title: 'Tools', items: preparation.value?.tools ?? [] },
 ])
-function toggle(item: LoadItem): void {
-  visit.append('loaded', { item: item.id, loaded: !state.value.loaded.has(item.id) })
+const shelf = useShelf()
+const { van, vans } = useMyVan()
+const shelves = useShelfLoad()
+onMounted(shelf.ensure)
+/** A pump for practice takes nothing off the shop’s shelves. */
+const wantsOf = (item: LoadItem) => (visit.isPractice ? [] : partWants(state.value, item))
+async function toggle(item: LoadItem): Promise<void> {
+  const isIn = state.value.loaded.has(item.id)
+  visit.append('loaded', { item: item.id, loaded: !isIn })
+  if (visit.isPractice) return
+  const forVisit = { visitId: state.value.id, item: item.id }
+  await (isIn ? shelves.unload([forVisit]) : shelves.load(forVisit, wantsOf(item), van.value))
 }
 </script>
 
@@ -25,6 +37,7 @@ function toggle(item: LoadItem): void {
           : 'From the complaint alone. Each thing is there for its suspect.'
       }}
     </p>
+    <VanChoice v-if="!visit.isPractice && vans.length > 1" v-model="van" :vans="vans" class="mb-3" />
     <NewParts class="mb-4 border-t" @photo="(caption) => emit('photo', caption)" />
     <div class="grid gap-x-8 gap-y-5 md:grid-cols-2">
       <section v-for="group in groups" :key="group.title" :aria-label="group.title">
@@ -46,8 +59,11 @@ function toggle(item: LoadItem): void {
                 }}<span class="block text-[0.88rem] text-slate"
                   >{{ item.because.toLowerCase()
                   }}<template v-if="item.fault">, {{ formatPercent(item.probability) }}</template></span
-                ></span
-              >
+                ><LoadPlace
+                  v-if="!state.loaded.has(item.id) && wantsOf(item).length > 0"
+                  :wants="wantsOf(item)"
+                  :van="van"
+              /></span>
             </button>
           </li>
         </ul>

@@ -1,4 +1,5 @@
 import type { Basis } from '../../judgement/judgement'
+import type { PricedArticle } from '../shelf/priced'
 import type { Kind, Part } from '../vocabulary'
 
 /** What the shop charges and pays. Every figure is a default that the shop enters for itself. */
@@ -19,6 +20,8 @@ export interface Rates {
   afterHours: number
   /** By part; `part:kind` where a kind's own differs, as a motor's does. */
   partPrices: Partial<Record<Part | `${Part}:${Kind}`, number>>
+  /** What lies on the shelves or can be ordered, with its price: what fits a machine is charged by it. */
+  articles?: readonly PricedArticle[]
 }
 
 export const RATES_BASIS: Basis = { kind: 'shop', name: 'default rates; the shop enters its own' }

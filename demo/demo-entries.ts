@@ -53,6 +53,18 @@ interface PracticeRows {
   })[]
 }
 interface ShelfRows {
+  suppliers: {
+    name: string
+    service?: string
+    freight?: number
+    freeFrom?: number
+    minimum?: number
+    leadDays: number
+    /** What it asks, as a multiple of what the shop reckons with; and of how many articles it sells one. */
+    times: number
+    sells: number
+  }[]
+  order: { daysAgo: number; comesIn: number; lines: Record<string, number> }
   articles: {
     name: string
     part?: Part
@@ -341,7 +353,7 @@ class Writer {
   }
 
   /** What lies in the bays and the vans, and a count that came out otherwise. */
-  shelves({ articles, counted }: ShelfRows): void {
+  shelves({ articles, counted, suppliers, order }: ShelfRows): void {
     const received = this.midnight - 40 * DAY + 8 * 60 * MINUTE
     for (const [index, { name, part, price, condition, note, monthsLeft, at }] of articles.entries()) {
       const id = fixedId(8, index)
@@ -381,6 +393,59 @@ class Writer {
       article,
       place: `van:${counted.van}`,
       counted: counted.counted,
+    })
+    this.buying(articles, suppliers, order)
+  }
+
+  /** Whom the shop buys from, what that costs, and an order that is under way. */
+  private buying(articles: ShelfRows['articles'], suppliers: ShelfRows['suppliers'], order: ShelfRows['order']): void {
+    const at = this.midnight - 30 * DAY
+    const cents = (amount: number) => Math.round(amount * 100)
+    const fresh = articles.flatMap(({ name, price, condition }, index) => (condition ? [] : [{ name, price, index }]))
+    for (const [who, { name, service, freight, freeFrom, minimum, leadDays, times, sells }] of suppliers.entries()) {
+      const supplier = fixedId(9, who)
+      this.write(null, 'supplier-set', at, {
+        supplier: {
+          id: supplier,
+          name,
+          leadDays,
+          ...(service ? { service } : {}),
+          ...(freight ? { freight: cents(freight) } : {}),
+          ...(freeFrom ? { freeFrom: cents(freeFrom) } : {}),
+          ...(minimum ? { minimum: cents(minimum) } : {}),
+        },
+      })
+      for (const { price, index } of fresh.filter((each) => each.index % sells === 0)) {
+        const asked = cents(price * times)
+        this.write(null, 'offer-set', at + (index + 1) * MINUTE, {
+          offer: {
+            article: fixedId(8, index),
+            supplier,
+            code: `${name.slice(0, 1)}-${String(101 + index)}`,
+            prices: [
+              { from: 1, price: asked },
+              ...(price < 30 ? [{ from: 10, price: cents(price * times * 0.88) }] : []),
+            ],
+            pricedOn: this.date(at),
+          },
+        })
+      }
+    }
+    const id = fixedId(9, suppliers.length)
+    const placed = this.midnight - order.daysAgo * DAY + 16 * 60 * MINUTE
+    this.write(null, 'order-placed', placed, {
+      order: id,
+      supplier: fixedId(9, 0),
+      number: `${this.date(this.midnight).slice(2, 4)}-1`,
+      lines: Object.entries(order.lines).map(([name, count], line) => {
+        const { index, price } = fresh.find((each) => each.name === name) as (typeof fresh)[number]
+        return { line: line + 1, article: fixedId(8, index), count, code: `W-${101 + index}`, price: cents(price) }
+      }),
+    })
+    this.write(null, 'order-moved', placed + 20 * MINUTE, {
+      order: id,
+      to: 'confirmed',
+      expectedOn: this.date(this.midnight + order.comesIn * DAY),
     })
   }
 

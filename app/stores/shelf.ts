@@ -2,13 +2,21 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { Article } from '#core/fits/article'
 import type { ShelfPlace } from '#core/fits/shelf-place'
+import { boughtFrom } from '#core/shelf/bought'
 import { placesOf } from '#core/shelf/places'
 import { countOf, stockFrom } from '#core/shelf/stock'
 import type { ToldOfShelf } from '#core/shelf/told-of-shelf'
 import { groupedBy } from '#core/quantity/grouped'
 import type { MoveWhy } from '#core/knowledge/shelf/moves'
 import { liveEntries } from '#core/visit/supersession'
-import { nextLamport, SHELF_KINDS, type Entry, type EntryBodies, type StockMoved } from '#core/visit/entry'
+import {
+  nextLamport,
+  BUYING_KINDS,
+  SHELF_KINDS,
+  type Entry,
+  type EntryBodies,
+  type StockMoved,
+} from '#core/visit/entry'
 import { UNNAMED_SHOP } from '#core/visit/shop'
 import { useWriter } from '~/composables/useWriter'
 import { shelfTold } from '~/utils/told-store'
@@ -16,7 +24,7 @@ import { writeLine } from '~/utils/write-line'
 import { useLive } from './live'
 import { useOutbox } from './outbox'
 
-const KINDS: ReadonlySet<string> = new Set([...SHELF_KINDS, 'retracted'])
+const KINDS: ReadonlySet<string> = new Set([...SHELF_KINDS, ...BUYING_KINDS, 'retracted'])
 const isOfShelf = ({ kind, visitId }: Entry) => visitId === null && KINDS.has(kind)
 const NOTHING: ToldOfShelf = { lines: [], vans: [], currency: UNNAMED_SHOP.rates.currency }
 
@@ -45,6 +53,7 @@ export const useShelf = defineStore('shelf', () => {
     return [...new Map([...told.value.lines, ...here.value, ...waiting].map((line) => [line.id, line])).values()]
   })
   const stock = computed(() => stockFrom(lines.value))
+  const bought = computed(() => boughtFrom(lines.value))
   /** What moved for a visit and stands, by the use that it was for. */
   const movedFor = computed(() => {
     const moves = liveEntries(lines.value).filter((line) => line.kind === 'stock-moved')
@@ -67,7 +76,7 @@ export const useShelf = defineStore('shelf', () => {
     isRead.value = true
   }
 
-  type ShelfKind = (typeof SHELF_KINDS)[number]
+  type ShelfKind = (typeof SHELF_KINDS)[number] | (typeof BUYING_KINDS)[number]
   type Line = { [K in ShelfKind]: { kind: K; body: EntryBodies[K]; supersedes?: string } }[ShelfKind]
   /** Writes lines that belong together, one after the other. */
   async function write(...said: Line[]): Promise<void> {
@@ -86,6 +95,8 @@ export const useShelf = defineStore('shelf', () => {
   return {
     lines,
     stock,
+    bought,
+    vans: computed(() => told.value.vans),
     places,
     /** Counts that came out otherwise, without a reason yet. */
     unexplained: computed(() => stock.value.differences.filter(({ why }) => !why)),

@@ -9,6 +9,7 @@ import * as mechanicalLimits from '../knowledge/mechanical/limits'
 import * as motorFit from '../knowledge/mechanical/motor-fit'
 import { HARMS, type Harm, type Idea } from '../knowledge/practice/harms'
 import { IDEA_OF_CHECK } from '../knowledge/practice/ideas'
+import * as keeping from '../knowledge/shelf/keeping'
 import * as skillModel from '../knowledge/practice/skill-model'
 import * as proofs from '../knowledge/repairs/proofs'
 import * as safety from '../knowledge/checks/safety'
@@ -43,6 +44,7 @@ const PAGE_OF_TABLE: readonly (readonly [page: string, ...tables: object[]])[] =
   ['pressure', PRESSURES, { basis: water.BOYLE_BASIS }, logLimits, sizing],
   ['ground', safety],
   ['proving', proofs, owner, returns],
+  ['keeping', keeping],
   ['order', skillModel.SPACING],
   ['chances', skillModel.SKILL_MODEL],
 ]

@@ -56,6 +56,7 @@ import * as shopLoading from './shop/loading'
 import * as shopPractices from './shop/practices'
 import * as shopRates from './shop/rates'
 import * as shopSeasons from './shop/seasons'
+import * as shelfKeeping from './shelf/keeping'
 import * as shelfMoves from './shelf/moves'
 import * as shelfPrices from './shelf/prices'
 import * as shopShelf from './shop/shelf'
@@ -167,7 +168,7 @@ const TRADES: readonly { trade: string; tables: readonly object[] }[] = [
   },
   {
     trade: 'Parts',
-    tables: [fitsElectric, fitsMechanical, fitsORings, fitsPipeEnds, fitsWater, shelfMoves, shelfPrices],
+    tables: [fitsElectric, fitsMechanical, fitsORings, fitsPipeEnds, fitsWater, shelfKeeping, shelfMoves, shelfPrices],
   },
   { trade: 'Practice', tables: [practiceSkillModel] },
 ]

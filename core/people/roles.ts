@@ -1,4 +1,4 @@
-import { REGISTER_KINDS, SHELF_KINDS, type EntryKind } from '../visit/entry'
+import { BUYING_KINDS, REGISTER_KINDS, SHELF_KINDS, type EntryKind } from '../visit/entry'
 
 /** Who somebody is in the shop. */
 export const ROLES = {
@@ -45,6 +45,7 @@ export function may(role: Role, permission: Permission): boolean {
 const OF_OFFICE: ReadonlySet<EntryKind> = new Set<EntryKind>([
   ...REGISTER_KINDS,
   ...SHELF_KINDS,
+  ...BUYING_KINDS,
   'visit-opened',
   'call',
   'planned',

@@ -52,8 +52,20 @@ export function exposed(machine: FleetMachine): Exposed {
  *
  * @returns expected counts by `groupOf`
  */
-export function expectedFailures(of: Exposed, { from, to }: Stretch, days: SeasonDays): Map<string, number> {
+export function expectedFailures(of: Exposed, stretch: Stretch, days: SeasonDays): Map<string, number> {
   const expected = new Map<string, number>()
+  for (const { row, count } of expectedByFault(of, stretch, days))
+    expected.set(groupOf(row), (expected.get(groupOf(row)) ?? 0) + count)
+  return expected
+}
+
+/** The same, fault by fault. */
+export function expectedByFault(
+  of: Exposed,
+  { from, to }: Stretch,
+  days: SeasonDays,
+): { row: FaultRow; count: number }[] {
+  const counts = new Map<FaultRow, number>()
   const steps = Math.max(1, Math.ceil((to - from) / STEP))
   for (let step = 0; step < steps; step++) {
     const start = from + ((to - from) * step) / steps
@@ -62,10 +74,10 @@ export function expectedFailures(of: Exposed, { from, to }: Stretch, days: Seaso
     if (years === 0) continue
     for (const row of of.rows) {
       const count = yearlyRate(row, ageAt(of, row.part, (start + end) / 2), of.dutyHoursPerDay) * years
-      expected.set(groupOf(row), (expected.get(groupOf(row)) ?? 0) + count)
+      counts.set(row, (counts.get(row) ?? 0) + count)
     }
   }
-  return expected
+  return [...counts].map(([row, count]) => ({ row, count }))
 }
 
 /** Years of a part at an instant: since it was put in, else since the machine was; the usual age where nobody knows. */

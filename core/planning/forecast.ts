@@ -94,6 +94,13 @@ const sumOf = (all: readonly Seen[]): Seen =>
     NOTHING_SEEN,
   )
 
+/** By how much each group fails more often in this shop than the tables say, as far as its own visits tell. */
+export function groupFactors({ machines, failures }: Fleet, days: SeasonDays, now: number): Record<string, number> {
+  const seen = seenBefore(machines.map(exposed), failures, days, now)
+  const shop = shopFactor([...seen.values()])
+  return Object.fromEntries([...seen].map(([group, of]) => [group, groupFactor(of, shop)]))
+}
+
 /** What failed of each group while this shop was called to its machines, beside what the tables say of those years. */
 function seenBefore(
   all: readonly Exposed[],

@@ -6,6 +6,13 @@ import type { LoadItem, Preparation } from './preparation'
 /** What one visit wants in the van, and what of it is in. */
 export interface DayLoadOf extends Pick<Preparation, 'parts' | 'tools'> {
   loaded: readonly string[]
+  /** Each repair that it may come to, with all that it takes: what the van is to hold for the visit to be finished. */
+  repairs?: readonly RepairWants[]
+}
+/** A repair by its chance and what it takes. */
+export interface RepairWants {
+  probability: number
+  wants: readonly PartWant[]
 }
 
 /** One thing to load for the whole day. */

@@ -3,6 +3,8 @@ import { partLabel } from '../decision/part-label'
 import { marginals, type Reasoning } from '../diagnosis/reasoning'
 import { faultLabel } from '../diagnosis/words/fault-label'
 import type { PartWant } from '../fits/for-part'
+import type { ActionRow } from '../knowledge/faults/model-types'
+import type { Part } from '../knowledge/vocabulary'
 import { LOADING } from '../knowledge/shop/loading'
 
 export interface LoadItem {
@@ -15,8 +17,15 @@ export interface LoadItem {
   /** What this machine takes for it, where the list is made for a whole day. */
   wants?: PartWant[]
 }
+/** A repair that may be the one, and the parts of the vocabulary that it takes. */
+export interface LikelyRepair {
+  probability: number
+  parts: readonly Part[]
+}
 export interface Preparation {
   suspects: { fault: string; label: string; probability: number }[]
+  /** Every repair that is likely enough to count, however seldom its parts are carried. */
+  repairs: LikelyRepair[]
   parts: LoadItem[]
   tools: LoadItem[]
 }
@@ -37,17 +46,17 @@ export function prepare({ model, posterior }: Reasoning): Preparation {
     because: EVERY_VISIT,
     probability: 1,
   }))
-  const suspects = [...marginals(model, posterior.fromComplaint)]
+  const likely = [...marginals(model, posterior.fromComplaint)]
     .map(([fault, probability]) => ({ fault, label: faultLabel(fault), probability }))
-    .filter(({ fault, probability }) => fault !== 'nothing-wrong' && probability >= LOADING.worthLoading)
+    .filter(({ fault, probability }) => fault !== 'nothing-wrong' && probability >= LOADING.worthCounting)
     .sort((a, b) => b.probability - a.probability)
+  const suspects = likely
+    .filter(({ probability }) => probability >= LOADING.worthLoading)
     .slice(0, LOADING.mostSuspects)
   const parts = new Map<string, LoadItem>()
   const tools = new Map<string, LoadItem>(always.map((item) => [item.id, item]))
   for (const { fault, label, probability } of suspects) {
-    const repair = model.actions
-      .filter(({ cures }) => (cures as readonly string[]).includes(fault))
-      .sort((a, b) => a.cures.length - b.cures.length)[0]
+    const repair = repairFor(model.actions, fault)
     for (const part of repair?.parts ?? []) {
       if (LOADING.bulky.has(part) && probability < LOADING.bulkyFrom) continue
       const id = `part:${part}`
@@ -59,7 +68,18 @@ export function prepare({ model, posterior }: Reasoning): Preparation {
       if (!tools.has(id)) tools.set(id, { id, label: tool, kind: 'tool', fault, because: label, probability })
     }
   }
-  return { suspects, parts: [...parts.values()], tools: [...tools.values()] }
+  const repairs = likely.map(({ fault, probability }) => ({
+    probability,
+    parts: repairFor(model.actions, fault)?.parts ?? [],
+  }))
+  return { suspects, repairs, parts: [...parts.values()], tools: [...tools.values()] }
+}
+
+/** What cures a fault and as little besides as can be. */
+export function repairFor(actions: readonly ActionRow[], fault: string): ActionRow | undefined {
+  return actions
+    .filter(({ cures }) => (cures as readonly string[]).includes(fault))
+    .sort((a, b) => a.cures.length - b.cures.length)[0]
 }
 
 /**
@@ -83,6 +103,7 @@ export function prepareAgreed(
   const known = new Set(everyVisit.map(({ id }) => id))
   return {
     suspects,
+    repairs: [{ probability: 1, parts: bill.parts.map(({ part }) => part) }],
     parts: bill.parts.map(({ part, label }) => needed(`part:${part}`, label, 'part')),
     tools: [
       ...everyVisit,

@@ -67,9 +67,9 @@ export function stockFrom(lines: readonly Entry[]): Stock {
     else if (line.kind === 'bay-set') bay(stock, line.body)
     else if (line.kind === 'stock-counted') count(stock, line)
     else if (line.kind === 'stock-moved') {
-      const { visit, use, why, article, from, to, until } = line.body
+      const { article, from, to, until } = line.body
       // Two devices at one visit, or a step ticked twice: the part went into the van, and into the machine, once.
-      const once = visit !== undefined && use !== undefined ? onceKey(line.body) : undefined
+      const once = onceKey(line.body)
       if (once !== undefined && used.has(once)) {
         stock.twice.push(line.id)
         continue
@@ -84,8 +84,14 @@ export function stockFrom(lines: readonly Entry[]): Stock {
   return stock
 }
 
-/** What happens once for a use of a visit, however often it is said: loading it out of one place, and using it up. */
-function onceKey({ why, visit, use, article, from, to }: StockMoved): string | undefined {
+/**
+ * What happens once, however often it is said: loading a part for a use of a visit out of one place, using it up, and
+ * taking in what a delivery brought of a line of an order.
+ */
+function onceKey({ why, visit, use, article, from, to, order, line, delivery }: StockMoved): string | undefined {
+  if (order !== undefined && delivery !== undefined && (why === 'received' || why === 'returned'))
+    return `${why} ${order} ${line} ${delivery} ${article}`
+  if (visit === undefined || use === undefined) return undefined
   if (why === 'used') return `${visit} ${use} ${article}`
   return why === 'loaded' ? `${visit} ${use} ${article} ${from} ${to}` : undefined
 }

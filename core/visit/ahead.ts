@@ -26,7 +26,7 @@ export interface Ahead {
 export function aheadOf(state: VisitState, shop: Shop, pace: Pace, experience: Experience): Ahead {
   // What is done asks for nothing any more.
   const outlook: Outlook = state.handedOver
-    ? { likely: [], preparation: { suspects: [], parts: [], tools: [] } }
+    ? { likely: [], preparation: { suspects: [], repairs: [], parts: [], tools: [] } }
     : outlookOf(state, shop, pace, experience)
   const { complaints, withoutWater } = state.call
   const { livestock, onlySupply } = state.machine.installation ?? {}
@@ -40,6 +40,10 @@ export function aheadOf(state: VisitState, shop: Shop, pace: Pace, experience: E
     load: {
       parts: outlook.preparation.parts.map((item) => ({ ...item, wants: partWants(state, item) })),
       tools: outlook.preparation.tools,
+      repairs: outlook.preparation.repairs.map(({ probability, parts }) => ({
+        probability,
+        wants: parts.flatMap((part) => wantsOf(state.machine, part, state.newParts.get(part)?.identity)),
+      })),
       loaded: [...state.loaded],
     },
   }

@@ -284,6 +284,12 @@ function describeEntry(
     case 'stock-moved':
     case 'stock-counted':
     case 'bay-set':
+    case 'level-set':
+    case 'keeping-set':
+    case 'supplier-set':
+    case 'offer-set':
+    case 'order-placed':
+    case 'order-moved':
     case 'retracted':
       return { text: entry.kind }
     case 'customer-set':

@@ -76,6 +76,15 @@ import {
   TogetherBody,
 } from './planning-rules'
 import { CourseSetBody, practiceProblem, PracticeTriedBody } from './practice-rules'
+import {
+  buyingProblem,
+  KeepingSetBody,
+  LevelSetBody,
+  OfferSetBody,
+  OrderMovedBody,
+  OrderPlacedBody,
+  SupplierSetBody,
+} from './buying-rules'
 import { ArticleSetBody, BaySetBody, shelfProblem, StockCountedBody, StockMovedBody } from './shelf-rules'
 import { PaidBody, PriceAgreedBody, PriceChangeBody, PriceLineInput, RatesInput } from './money-rules'
 import { ClaimBody, ClaimMovedBody, MailedBody, SignedBody } from './paper-rules'
@@ -98,6 +107,7 @@ import {
   PROOF_OUTCOMES,
   PRACTICE_KINDS,
   REGISTER_KINDS,
+  BUYING_KINDS,
   SHELF_KINDS,
   type Customer,
   type Due,
@@ -388,6 +398,12 @@ const BODIES: Record<Exclude<EntryKind, 'retracted'>, new () => object> = {
   'stock-moved': StockMovedBody,
   'stock-counted': StockCountedBody,
   'bay-set': BaySetBody,
+  'level-set': LevelSetBody,
+  'keeping-set': KeepingSetBody,
+  'supplier-set': SupplierSetBody,
+  'offer-set': OfferSetBody,
+  'order-placed': OrderPlacedBody,
+  'order-moved': OrderMovedBody,
 }
 
 /**
@@ -401,6 +417,7 @@ const SHOP_KINDS: ReadonlySet<EntryKind> = new Set<EntryKind>([
   ...REGISTER_KINDS,
   ...PRACTICE_KINDS,
   ...SHELF_KINDS,
+  ...BUYING_KINDS,
   'retracted',
 ])
 
@@ -411,6 +428,7 @@ const SHOP_ONLY: ReadonlySet<EntryKind> = new Set<EntryKind>([
   ...REGISTER_KINDS.filter((kind) => kind !== 'machine-set'),
   ...PRACTICE_KINDS,
   ...SHELF_KINDS,
+  ...BUYING_KINDS,
 ])
 
 const MOST_SETTLED = 20
@@ -582,7 +600,8 @@ function validBody(kind: EntryKind, plain: object): object {
     registerProblem(kind, body) ??
     planningProblem(kind, body) ??
     practiceProblem(kind, body) ??
-    shelfProblem(kind, body)
+    shelfProblem(kind, body) ??
+    buyingProblem(kind, body)
   if (unfit) throw new InputError([unfit])
   const { machine, customer } = body as { machine?: Machine; customer?: Customer }
   if (machine && customer && machine.customerId !== customer.id)

@@ -19,6 +19,7 @@ import type { JointCorrection } from '../takedown/as-here'
 import type { JobConditions } from '../takedown/conditions'
 import type { TakeDownFound } from '../takedown/plan'
 import type { BearingVerdict, Doubt, Levels, WaterVerdict } from '../sound/verdicts'
+import type { OrderMoved, OrderPlaced, Supplier, SupplierOffer } from './buying'
 
 export interface Customer {
   id: string
@@ -207,6 +208,10 @@ export interface StockMoved {
   /** The visit that it was used at, and for which of its parts: one of a visit is used once, however often said. */
   visit?: string
   use?: string
+  /** The order that it came with or goes back of, its line there, and the delivery: each is received once. */
+  order?: string
+  line?: number
+  delivery?: string
   note?: string
 }
 /**
@@ -372,6 +377,15 @@ export interface EntryBodies {
   'stock-counted': StockCounted
   /** A bay of the shop, by the name on it. A later line of the same bay speaks over it. */
   'bay-set': { bay: string; name: string; gone?: boolean }
+  /** How much of an article the owner wants there, pieces; absent: as much as the program says. */
+  'level-set': { article: string; level?: number }
+  /** So much money may lie in the shop, whole cents; absent: as much as is worth it. */
+  'keeping-set': { most?: number }
+  /** Whom the shop buys from. A later line of the same supplier speaks over it. */
+  'supplier-set': { supplier: Supplier }
+  'offer-set': { offer: SupplierOffer }
+  'order-placed': OrderPlaced
+  'order-moved': OrderMoved
   /** The order in which a van goes through its visits on a day. */
   'day-order': { on: string; van: string; visits: string[] }
   'shop-set': {
@@ -411,9 +425,18 @@ export const SHELF_KINDS = [
   'stock-counted',
   'bay-set',
 ] as const satisfies readonly EntryKind[]
+/** What the shop wants to have, and what it buys. */
+export const BUYING_KINDS = [
+  'level-set',
+  'keeping-set',
+  'supplier-set',
+  'offer-set',
+  'order-placed',
+  'order-moved',
+] as const satisfies readonly EntryKind[]
 
 /** The version of an entry’s shape that is written now. Older ones are lifted on reading: see lift.ts. */
-export const ENTRY_VERSION = 15
+export const ENTRY_VERSION = 16
 
 /** A line as it was typed, and the id of its act. */
 export interface Said {

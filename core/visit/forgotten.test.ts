@@ -138,6 +138,14 @@ const SAID: { [K in EntryKind]: EntryBodies[K] } = {
   },
   'stock-counted': { article: OTHER, place: 'van:van-1', counted: 3 },
   'bay-set': { bay: 'a', name: 'A, capacitors' },
+  'level-set': { article: OTHER, level: 3 },
+  'keeping-set': { most: 400_000 },
+  'supplier-set': { supplier: { id: OTHER, name: 'Wharf Supplies' } },
+  'offer-set': {
+    offer: { article: OTHER, supplier: OTHER, code: 'B 17', prices: [{ from: 1, price: 610 }], pricedOn: '2026-05-01' },
+  },
+  'order-placed': { order: OTHER, supplier: OTHER, number: '26-14', lines: [{ line: 1, article: OTHER, count: 4 }] },
+  'order-moved': { order: OTHER, to: 'confirmed', expectedOn: '2026-05-16' },
 }
 const OF_SHOP: readonly EntryKind[] = [
   'shop-forget',
@@ -155,6 +163,12 @@ const OF_SHOP: readonly EntryKind[] = [
   'stock-moved',
   'stock-counted',
   'bay-set',
+  'level-set',
+  'keeping-set',
+  'supplier-set',
+  'offer-set',
+  'order-placed',
+  'order-moved',
 ]
 const kinds = Object.keys(SAID) as EntryKind[]
 const line = (
@@ -224,6 +238,12 @@ describe('whom a line speaks of', () => {
       'article-set',
       'stock-counted',
       'bay-set',
+      'level-set',
+      'keeping-set',
+      'supplier-set',
+      'offer-set',
+      'order-placed',
+      'order-moved',
     ])
     expect(isOfForgotten(line('machine-set', SAID['machine-set'], null), forgotten)).toBe(true)
     // A visit that is opened later by a device that had not heard.

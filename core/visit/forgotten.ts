@@ -152,5 +152,11 @@ const IMPERSONAL: {
   'stock-moved': (body) => without(body, 'note'),
   'stock-counted': asItIs,
   'bay-set': asItIs,
+  'level-set': asItIs,
+  'keeping-set': asItIs,
+  'supplier-set': asItIs,
+  'offer-set': asItIs,
+  'order-placed': asItIs,
+  'order-moved': (body) => without(body, 'note'),
   'customer-forgotten': asItIs,
 }

@@ -45,3 +45,54 @@ describe('lines of the shelf', () => {
     expect(problem(kind, body)).toBe(field)
   })
 })
+
+describe('what the shop buys', () => {
+  const OFFER = { article: ID, supplier: ID, code: 'W-1', prices: [{ from: 1, price: 610 }], pricedOn: '2026-05-01' }
+  const ORDER = { order: ID, supplier: ID, number: '26-1', lines: [{ line: 1, article: ID, count: 4 }] }
+  it('is taken as it is', () => {
+    expect(
+      problem('supplier-set', { supplier: { id: ID, name: 'Wharf', service: 'http://127.0.0.1:4177' } }),
+    ).toBeUndefined()
+    expect(problem('offer-set', { offer: OFFER })).toBeUndefined()
+    expect(problem('order-placed', ORDER)).toBeUndefined()
+    expect(problem('order-moved', { order: ID, to: 'confirmed', expectedOn: '2026-05-16' })).toBeUndefined()
+    expect(problem('level-set', { article: ID, level: 0 })).toBeUndefined()
+    expect(problem('level-set', { article: ID })).toBeUndefined()
+    expect(problem('keeping-set', { most: 400_000 })).toBeUndefined()
+    expect(problem('stock-moved', { ...MOVED, order: ID, line: 1, delivery: 'D1' })).toBeUndefined()
+  })
+
+  it.each([
+    ['supplier-set', { supplier: { id: ID, name: '' } }, 'body.supplier.name'],
+    ['supplier-set', { supplier: { id: ID, name: 'W', service: 'http://prices.example' } }, 'body.supplier.service'],
+    [
+      'supplier-set',
+      { supplier: { id: ID, name: 'W', service: 'https://a:b@prices.example' } },
+      'body.supplier.service',
+    ],
+    ['supplier-set', { supplier: { id: ID, name: 'W', freight: -1 } }, 'body.supplier.freight'],
+    ['offer-set', { offer: { ...OFFER, prices: [] } }, 'body.offer.prices'],
+    [
+      'offer-set',
+      {
+        offer: {
+          ...OFFER,
+          prices: [
+            { from: 5, price: 1 },
+            { from: 2, price: 1 },
+          ],
+        },
+      },
+      'body.offer.prices.1.from',
+    ],
+    ['order-placed', { ...ORDER, lines: [] }, 'body.lines'],
+    ['order-placed', { ...ORDER, lines: [ORDER.lines[0], ORDER.lines[0]] }, 'body.lines.1.line'],
+    ['order-placed', { ...ORDER, lines: [{ line: 1, article: ID, count: 0 }] }, 'body.lines.0.count'],
+    ['order-moved', { order: ID, to: 'lost' }, 'body.to'],
+    ['level-set', { article: ID, level: -1 }, 'body.level'],
+    ['keeping-set', { most: 0.5 }, 'body.most'],
+    ['stock-moved', { ...MOVED, order: ID }, 'body.line'],
+  ])('%s %j is refused at %s', (kind, body, field) => {
+    expect(problem(kind, body)).toBe(field)
+  })
+})

@@ -62,6 +62,9 @@ export class StockMovedBody implements StockMoved {
   @MayBeAbsent() @CalendarDay() until?: string
   @MayBeAbsent() @rule('isUuid', isUuid, 'is a UUID in lower case') visit?: string
   @MayBeAbsent() @IsString() @Length(1, 120) use?: string
+  @MayBeAbsent() @rule('isUuid', isUuid, 'is a UUID in lower case') order?: string
+  @MayBeAbsent() @IsInt() @Min(1) line?: number
+  @MayBeAbsent() @IsString() @Length(1, 80) delivery?: string
   @MayBeAbsent() @IsString() @Length(1, 300) note?: string
 }
 export class StockCountedBody implements StockCounted {
@@ -95,7 +98,7 @@ export function shelfProblem(kind: EntryKind, body: object): FieldProblem | unde
   return kind === 'stock-moved' ? moveProblem(body as StockMoved) : undefined
 }
 
-function moveProblem({ why, from, to, visit, use }: StockMoved): FieldProblem | undefined {
+function moveProblem({ why, from, to, visit, use, order, line }: StockMoved): FieldProblem | undefined {
   const sides = [
     ['from', from, MOVES[why].from],
     ['to', to, MOVES[why].to],
@@ -110,6 +113,8 @@ function moveProblem({ why, from, to, visit, use }: StockMoved): FieldProblem | 
           right === 'inside' ? `a place of the shop: it is ${MOVES[why].label}` : `${right.join(' or ')}, for ${why}`,
       }
   }
+  if (order !== undefined && line === undefined)
+    return { field: 'line', value: line, expected: 'the line of the order that it came for' }
   if (from === to) return { field: 'to', value: to, expected: 'another place than it comes from' }
   return use !== undefined && visit === undefined
     ? { field: 'visit', value: visit, expected: 'the visit that it was used at' }

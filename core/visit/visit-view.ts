@@ -67,22 +67,24 @@ export function shopOf(shopEntries: readonly Entry[]): Shop {
 /** Articles whose price is known, each as it was said last. */
 function pricedArticles(live: readonly Entry[]): PricedArticle[] {
   const newest = new Map(ofKind(live, 'article-set').map(({ body: { article } }) => [article.id, article] as const))
-  return [...newest.values()].flatMap(({ id, name, part, family, spec, kinds, codes, price, pricedOn, gone }) =>
-    gone || price === undefined || pricedOn === undefined
-      ? []
-      : [
-          {
-            id,
-            name,
-            spec,
-            price,
-            pricedOn,
-            ...(part ? { part } : {}),
-            ...(family ? { family } : {}),
-            ...(kinds ? { kinds } : {}),
-            ...(codes ? { codes } : {}),
-          },
-        ],
+  return [...newest.values()].flatMap(
+    ({ id, name, part, family, spec, kinds, codes, price, pricedOn, gone, condition }) =>
+      // What was kept from a machine is worth what it is worth: nobody is charged for a new one by it.
+      gone || price === undefined || pricedOn === undefined || (condition ?? 'new') !== 'new'
+        ? []
+        : [
+            {
+              id,
+              name,
+              spec,
+              price,
+              pricedOn,
+              ...(part ? { part } : {}),
+              ...(family ? { family } : {}),
+              ...(kinds ? { kinds } : {}),
+              ...(codes ? { codes } : {}),
+            },
+          ],
   )
 }
 

@@ -23,6 +23,7 @@ import { firstOf, journeyAround } from '../../core/planning/stops'
 import type { StepRatio } from '../../core/takedown/own-times'
 import {
   PRACTICE_KINDS,
+  BUYING_KINDS,
   SHELF_KINDS,
   type Customer,
   type Entry,
@@ -161,7 +162,7 @@ export class Repository {
   practiceLines = () => this.shopLines(PRACTICE_KINDS)
 
   /** What was said of the shop's shelves, in order of arrival. */
-  shelfLines = () => this.shopLines([...SHELF_KINDS, 'retracted'])
+  shelfLines = () => this.shopLines([...SHELF_KINDS, ...BUYING_KINDS, 'retracted'])
 
   private async shopLines(kinds: readonly EntryKind[]): Promise<Entry[]> {
     const rows = await this.db

@@ -125,7 +125,8 @@ export class ForecastBook {
   }
 }
 
-function fleetMachine({ machine, first, retiredOn }: FleetRow, now: number): Fleet['machines'][number] {
+/** A machine as its failing is reckoned with. */
+export function fleetMachine({ machine, first, retiredOn }: FleetRow, now: number): Fleet['machines'][number] {
   const { id, kind, construction, nameplate, installation, installedOn, fitted = [] } = machine
   return {
     id,

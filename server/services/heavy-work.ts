@@ -18,6 +18,8 @@ const LONGEST = {
   trends: 60_000,
   machine: 60_000,
   forecast: 60_000,
+  shelf: 60_000,
+  priceList: 60_000,
   registerLines: 60_000,
   registerPlan: 60_000,
   registerTable: 60_000,

@@ -30,6 +30,7 @@ import { RejectedFile, REJECTED_NAME } from './rejected-file'
 import type { RoadService } from './roads/road-service'
 import { ValleyRoads } from './roads/valley-roads'
 import { SearchIndex } from './search-index'
+import { ShelfBook } from './shelf-book'
 
 /** How the journal file was found at the start; absent where a database server keeps the journal. */
 export interface JournalReport extends Reconciled {
@@ -53,6 +54,8 @@ export interface ShopApp {
   /** What the visits of a day ask of it. */
   days: DayBook
   forecasts: ForecastBook
+  /** How much to keep and what to load. */
+  shelves: ShelfBook
   roads: RoadService
   work: HeavyWork
   outlet: MailOutlet
@@ -154,6 +157,7 @@ export async function openShopApp({
       pace: new PaceBook(repository),
       days: new DayBook(),
       forecasts: new ForecastBook(),
+      shelves: new ShelfBook(),
       roads: new ValleyRoads(),
       work,
       outlet,

@@ -8,6 +8,7 @@ import { NotSo } from '../services/people/people'
 import { BucketTrouble } from '../services/photos/picture-bucket'
 import { openedApp } from './app'
 import { log } from './log'
+import { SupplierTrouble } from '../suppliers/service'
 import { allowed, type Asked } from './signed-in'
 
 /** An answer other than success, as RFC 9457 problem+json. */
@@ -70,6 +71,7 @@ function asProblem(error: unknown): Problem {
   if (error instanceof SyntaxError || error instanceof Malformed) return malformed(error.message)
   if (error instanceof TooHeavy)
     return new Problem(422, error.message, [{ field: '', value: undefined, expected: 'less at once' }])
+  if (error instanceof SupplierTrouble) return new Problem(502, error.message)
   if (error instanceof BucketTrouble || error instanceof TooBusy) return new Problem(503, error.message)
   const trouble = error instanceof DatabaseTrouble ? error : troubleOf(error)
   if (trouble) return new Problem(trouble.status, trouble.message)

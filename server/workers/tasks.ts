@@ -8,7 +8,8 @@ import { readVisitFile, toVisitFile, type VisitFile } from '../../core/visit/vis
 import { keptForRuns } from '../../core/workings/define-working'
 import { runByName, runLine } from '../../core/workings/registry'
 import { aheadOf, type Ahead } from '../../core/visit/ahead'
-import { forecastOf, type Fleet, type Forecast } from '../../core/planning/forecast'
+import { forecastOf, groupFactors, type Fleet, type Forecast } from '../../core/planning/forecast'
+import { shelfPlan, type ShelfGrounds, type ShelfPlan } from '../../core/shelf/levels/plan'
 import type { Stretch } from '../../core/planning/season'
 import type { SeasonDays } from '../../core/knowledge/shop/seasons'
 import type { Kind } from '../../core/knowledge/vocabulary'
@@ -27,6 +28,7 @@ import { machineStates } from '../../core/visit/machine-states'
 import type { Entry, Machine, MailedPaper, PaperName } from '../../core/visit/entry'
 import { leafText } from '../../core/visit/leaf'
 import { lastReadingsOf } from '../services/day-view'
+import { plannedPrices } from '../services/price-lists'
 import { readLines } from '../services/journal-lines'
 import { jsonOf } from '../services/json'
 import { postedEntries } from '../services/posted-entries'
@@ -71,6 +73,9 @@ interface MachineRead {
   /** What was read before each of the visits, and what its machine read last. */
   visits: { history: HistoryReading[]; lastReadings: HistoryReading[] }[]
 }
+
+/** A shelf plan with what its factors follow from in place of them. */
+type ShelfAsked = Omit<ShelfGrounds, 'factors'> & { failures: Fleet['failures']; now: number }
 
 interface ForecastAsked {
   fleet: Fleet
@@ -191,6 +196,13 @@ export const TASKS = {
       }),
     }
   },
+
+  /** How much to keep of what, and what goes into which van. */
+  shelf: ({ failures, now, ...asked }: ShelfAsked): ShelfPlan =>
+    shelfPlan({ ...asked, factors: groupFactors({ machines: asked.machines, failures }, asked.days, now) }),
+
+  /** What a supplier's price list would change. */
+  priceList: plannedPrices,
 
   /** A file of customers and machines as lines of fields. */
   registerLines: ({ name, text, mapping }: RegisterFile): RegisterLines => registerLines({ name, text, mapping }),

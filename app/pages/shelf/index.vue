@@ -51,7 +51,7 @@ useHead({ title: 'Shelf · Pike Lamp' })
       ><p v-if="shelf.isRead" class="text-slate max-lg:hidden" data-testid="shelf-count">
         {{ counted(shelf.stock.articles.size, 'article') }}
       </p></PlaceHeader
-    >
+    ><ShelfNav />
     <main class="found">
       <p v-if="shelf.isOld" class="px-5 pt-2 text-slate" role="status">
         No way to the shop: this is how it was told last, with what was written here since.
@@ -124,7 +124,7 @@ useHead({ title: 'Shelf · Pike Lamp' })
 .shelf {
   display: grid;
   height: 100dvh;
-  grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr);
+  grid-template: auto auto minmax(0, 1fr) auto / minmax(0, 1fr);
 }
 .found {
   overflow-y: auto;

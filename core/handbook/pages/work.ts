@@ -70,6 +70,30 @@ export const WORK: Chapter = {
       see: ['motor-fit', 'seals', 'capacitors'],
     },
     {
+      id: 'keeping',
+      title: 'How much to keep',
+      rule: 'The second trip is the dearest part of the trade; a part that lies costs a fifth of its price a year.',
+      body: [
+        list(
+          'A part is kept where what it saves in second trips is more than what it costs to lie there.',
+          'How often it is wanted comes from the machines there are, their ages, and what failed here before.',
+          'It is kept for as long as a delivery takes, and for its delay: twice the time is not twice the stock.',
+          'What is dear and seldom is ordered when it is wanted; what is cheap is kept though it is seldom.',
+          'What may not lie long is kept the less: what is thrown away was bought for nothing.',
+        ),
+        text(
+          'A van has little room: what rides is what today’s visits are likely to take, whole repairs before halves, ' +
+            'then what comes unforeseen. Where less money may lie than would be worth it, what saves least for its ' +
+            'money is left out first.',
+        ),
+        text(
+          'A level is a reckoning from rates that nobody knows for certain. Whoever knows better fixes it by hand, and ' +
+            'the program says beside it what it would have kept.',
+        ),
+      ],
+      see: ['fits', 'chances', 'shop'],
+    },
+    {
       id: 'take-down',
       title: 'Down, and the way back',
       rule: 'What goes back the way it came: photographed, counted, laid in the order it came off.',

@@ -5,6 +5,8 @@ import type { Part } from '../vocabulary'
 export const LOADING = {
   /** Suspects less likely than this bring nothing into the van, unless nothing is likelier. */
   worthLoading: 0.04,
+  /** Suspects less likely than this do not count where it is asked whether a visit can be finished. */
+  worthCounting: 0.01,
   mostSuspects: 6,
   /** From here on a bulky part is carried on a suspicion. */
   bulkyFrom: 0.5,

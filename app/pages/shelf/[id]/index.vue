@@ -57,8 +57,7 @@ const history = computed(() =>
 )
 /** Put together by the shop of what is long ago: nothing to take back. */
 const isTold = (line: string) => !line.startsWith('together ')
-const money = (cents: number) =>
-  new Intl.NumberFormat('en-US', { style: 'currency', currency: shelf.currency }).format(cents / 100)
+const { money } = useShelfMoney()
 const isChanging = ref(false)
 const today = formatISO(new Date(), { representation: 'date' })
 useHead({ title: computed(() => `${article.value?.name ?? 'Article'} · Pike Lamp`) })
@@ -95,7 +94,7 @@ useHead({ title: computed(() => `${article.value?.name ?? 'Article'} · Pike Lam
             </ul>
             <p v-if="article.note" class="my-2 max-w-[68ch]">{{ article.note }}</p>
             <p v-if="article.price !== undefined" class="my-2" data-testid="price">
-              The shop pays <strong class="number">{{ money(article.price) }}</strong>, as of
+              The shop pays <strong class="number">{{ money(article.price / 100) }}</strong>, as of
               {{ format(new Date(`${article.pricedOn}T12:00`), 'd MMM yyyy')
               }}<template v-if="isOldPrice(article, today)">: <strong>older than a season, ask again</strong></template
               >.

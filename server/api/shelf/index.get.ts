@@ -1,9 +1,9 @@
 import { subDays } from 'date-fns'
-import { compactLines } from '../../core/shelf/compact'
-import type { ToldOfShelf } from '../../core/shelf/told-of-shelf'
-import { shopOf } from '../../core/visit/visit-view'
-import { serverNow, useShopApp } from '../utils/app'
-import { api } from '../utils/problem'
+import { compactLines } from '../../../core/shelf/compact'
+import type { ToldOfShelf } from '../../../core/shelf/told-of-shelf'
+import { shopOf } from '../../../core/visit/visit-view'
+import { serverNow, useShopApp } from '../../utils/app'
+import { api } from '../../utils/problem'
 
 /** So far back what moved is told line by line; older lines are put together. */
 const DAYS_TOLD = 60

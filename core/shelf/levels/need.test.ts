@@ -1,0 +1,73 @@
+import { describe, expect, it } from 'vitest'
+import type { Article } from '../../fits/article'
+import { readSpec } from '../../fits/read-spec'
+import { USUAL_SEASONS } from '../../planning/season'
+import { articleShares, needsOf, type ShelfMachine } from './need'
+
+const FROM = Date.parse('2026-05-01')
+const SUMMER = { from: FROM, to: FROM + 90 * 86_400_000 }
+const WINTER = { from: Date.parse('2026-12-01'), to: Date.parse('2027-02-01') }
+const can = (name: string): Article => ({
+  id: name,
+  name,
+  part: 'run-capacitor',
+  family: 'run-capacitor',
+  spec: readSpec('run-capacitor', name),
+})
+const seal = (id: string): Article => ({ id, name: id, part: 'shaft-seal', spec: {} })
+function pool(id: string, microfarads: number, more: Partial<ShelfMachine> = {}): ShelfMachine {
+  const nameplate = {
+    volts: 230,
+    motorType: 'permanent-split' as const,
+    runCapacitorMicrofarads: microfarads,
+    runCapacitorVolts: 370,
+  }
+  return {
+    id,
+    pump: { kind: 'pool', construction: 'band-clamp', nameplate },
+    installedAt: FROM - 8 * 365 * 86_400_000,
+    fitted: [],
+    knownSince: FROM,
+    known: { kind: 'pool', nameplate },
+    ...more,
+  }
+}
+const of = (machines: ShelfMachine[], articles: Article[], stretch = SUMMER, times = 1) =>
+  needsOf(machines, articles, stretch, USUAL_SEASONS, () => times)
+
+describe('how often an article is wanted', () => {
+  it('comes from the machines that take it, and from no others', () => {
+    const needs = of(
+      [pool('a', 30), pool('b', 30), pool('c', 20)],
+      [can('30 μF 440 V'), can('20 μF 370 V'), can('50 μF 370 V')],
+    )
+    const [thirty, twenty] = [needs.articles.get('30 μF 440 V'), needs.articles.get('20 μF 370 V')]
+    expect([thirty?.machines, twenty?.machines, needs.articles.get('50 μF 370 V')]).toEqual([2, 1, undefined])
+    expect(thirty?.perYear).toBeCloseTo(2 * (twenty?.perYear ?? 0), 9)
+  })
+
+  it('follows the season, the age and what failed here before', () => {
+    const rate = (...asked: Parameters<typeof of>) => of(...asked).articles.get('30 μF 440 V')?.perYear ?? 0
+    const articles = [can('30 μF 440 V')]
+    expect(rate([pool('a', 30)], articles, WINTER), 'a pool does not run in winter').toBeLessThan(
+      0.1 * rate([pool('a', 30)], articles),
+    )
+    expect(rate([pool('a', 30, { installedAt: FROM - 365 * 86_400_000 })], articles)).toBeLessThan(
+      rate([pool('a', 30)], articles),
+    )
+    expect(rate([pool('a', 30)], articles, SUMMER, 3)).toBeCloseTo(3 * rate([pool('a', 30)], articles), 9)
+    expect(rate([pool('a', 30, { goneAt: FROM })], articles)).toBe(0)
+  })
+
+  it('where nobody knows which of several it is, each has its share; what nothing serves is said', () => {
+    const needs = of([pool('a', 30)], [seal('one'), seal('two')])
+    expect(needs.articles.get('one')?.perYear).toBeCloseTo(needs.articles.get('two')?.perYear ?? 0, 12)
+    expect(needs.unmet.map(({ part }) => part)).toContain('run-capacitor')
+    expect(needs.unmet.map(({ part }) => part)).not.toContain('shaft-seal')
+    const shares = articleShares([seal('one'), seal('two')])
+    expect(shares({ part: 'shaft-seal', kind: 'pool', use: 'shaft-seal', spec: {}, needed: 1 })).toEqual([
+      { article: 'one', share: 0.5 },
+      { article: 'two', share: 0.5 },
+    ])
+  })
+})

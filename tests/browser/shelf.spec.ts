@@ -4,6 +4,8 @@ import type { Entry } from '../../core/visit/entry'
 import { ofKind } from '../../core/visit/of-kind'
 import { v7 as uuidv7 } from 'uuid'
 import { post } from '../server/serve'
+import { fromUblOrder } from '../../core/shelf/papers/ubl'
+import { NO_SUPPLIER_TROUBLES, SupplierStandIn } from '../../server/suppliers/stand-in/stand-in'
 import { closeStep, title } from './repair-steps'
 import { expect, fixClock, keptAt, NOW, test } from './shop'
 
@@ -169,4 +171,93 @@ test('a repair uses its parts: loaded by the list, taken out of the van by its t
   expect((await shelvesOf(shop.url)).twice).toHaveLength(1)
   expect(inVan(await shelvesOf(shop.url), CAN, 'van-1')).toBe(0)
   expect(await seriousOn(page)).toEqual([])
+})
+
+test('an order from the list to the shelf: the supplier away, one thing wrong that goes back, and the right one', async ({
+  page,
+  shop,
+}) => {
+  const CAN = '30 μF 370 V oval'
+  const supplier = await SupplierStandIn.start({ troubles: { ...NO_SUPPLIER_TROUBLES }, today: NOW })
+  try {
+    const sold = supplier.items.find(({ name }) => name === CAN)
+    if (sold) sold.stock = 100
+    await fixClock(page)
+    await page.goto(`${shop.url}/shelf/orders`)
+    await page.getByRole('link', { name: 'Wharf Supplies', exact: true }).click()
+    await page.getByTestId('supplier-service').fill('http://prices.example')
+    await page.getByTestId('keep-supplier').click()
+    await expect(page.getByTestId('supplier-problem')).toContainText('an address with https, or on this machine')
+    await page.getByTestId('supplier-service').fill(supplier.address)
+    await page.getByTestId('keep-supplier').click()
+    await expect(page.getByTestId('supplier-problem')).toHaveCount(0)
+    // Its prices are looked at before they count.
+    supplier.troubles.isAway = true
+    await page.getByTestId('ask-prices').click()
+    await expect(page.getByTestId('price-trouble')).toHaveText('Wharf Supplies does not answer.')
+    supplier.troubles.isAway = false
+    await page.getByTestId('ask-prices').click()
+    await expect(page.getByTestId('price-plan')).toContainText('Nothing is written yet')
+    await page.getByTestId('keep-prices').click()
+    await expect(page.getByTestId('prices-kept')).toContainText('prices kept')
+
+    // The owner wants more of one thing than need says.
+    await page.goto(`${shop.url}/shelf/levels`)
+    await page.getByTestId('show-all').click()
+    const level = page.getByTestId(`level-${CAN}`)
+    await level.getByRole('textbox').fill('-4')
+    await level.getByRole('button', { name: 'Fix' }).click()
+    await expect(page.getByTestId('level-problem')).toContainText('is no count')
+    await level.getByRole('textbox').fill('30')
+    await level.getByRole('button', { name: 'Fix' }).click()
+    await expect(level).toContainText('24 to order')
+
+    // Away: the order stands all the same, and is told once more.
+    await page.goto(`${shop.url}/shelf/orders`)
+    const card = page.getByTestId('buy-Wharf Supplies')
+    await expect(card).toContainText(CAN)
+    for (const box of await card.getByRole('textbox').all())
+      if ((await box.getAttribute('aria-label')) !== `how many ${CAN}`) await box.fill('0')
+    supplier.troubles.isAway = true
+    await card.getByTestId('order-Wharf Supplies').click()
+    await expect(page.getByTestId('order-trouble')).toHaveText('Wharf Supplies does not answer.')
+    Object.assign(supplier.troubles, { isAway: false, wrong: 1 })
+    await page.getByTestId('open-orders').getByRole('link', { name: '26-2' }).click()
+    await expect(page.getByTestId('order-state')).toHaveText('ordered')
+    await page.getByTestId('send-order').click()
+    await expect(page.getByTestId('order-state')).toHaveText('confirmed')
+    await page.getByTestId('ask-deliveries').click()
+    await expect(page.getByText('Nothing has left since.')).toBeVisible()
+    supplier.passDay()
+    supplier.passDay()
+
+    // What lies beside it with them came.
+    await page.getByTestId('ask-deliveries').click()
+    await expect(page.getByTestId('came-wrong')).toContainText('30 μF 440 V round')
+    expect(await seriousOn(page)).toEqual([])
+    await page.getByTestId('take-in').click()
+    await expect(page.getByTestId('order-state')).toHaveText('something wrong came')
+    await expect(page.getByTestId('wrong-line')).toContainText('24 × 30 μF 440 V round came for it')
+    await page.getByTestId('send-back-30 μF 440 V round').click()
+    await expect(page.getByTestId('order-state')).toHaveText('confirmed')
+
+    // The right one comes with a note that somebody reads off its paper.
+    await page.getByTestId('receive').click()
+    await page.getByTestId('take-in').click()
+    await expect(page.getByTestId('delivery-problem')).toContainText('The number on the delivery note is missing')
+    await page.getByTestId('delivery-number').fill('second')
+    await page.getByTestId('take-in').click()
+    await expect(page.getByTestId('order-state')).toHaveText('all there')
+    const total = (stock: Stock, name: string) =>
+      [...stock.at.values()].reduce(
+        (sum, { article, count }) => (stock.articles.get(article)?.name === name ? sum + count : sum),
+        0,
+      )
+    await expect.poll(async () => total(await shelvesOf(shop.url), CAN)).toBe(26)
+    expect(total(await shelvesOf(shop.url), '30 μF 440 V round')).toBe(1)
+    const xml = await page.request.get(`${page.url().replace('/shelf/orders', '/api/shelf/orders')}/order.xml`)
+    expect(fromUblOrder(await xml.text())).toMatchObject({ number: '26-2', lines: [{ name: CAN, count: 24 }] })
+  } finally {
+    await supplier.stop()
+  }
 })

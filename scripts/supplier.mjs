@@ -1,5 +1,5 @@
-// A made-up supplier on this machine: a catalogue of some four hundred things of no make, prices and stock that move, and
-// deliveries that are late, or wrong.
+// A made-up supplier on this machine: a catalogue of some four hundred things of no make, prices and stock that move,
+// and deliveries that are late, or wrong.
 // node scripts/supplier.mjs [--port 4177] [--day-seconds 60] [--no-troubles]
 import { parseArgs } from 'node:util'
 import { bundle } from './lib/bundle.mjs'

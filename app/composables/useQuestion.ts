@@ -9,19 +9,32 @@ import { useVisit } from '~/stores/visit'
 
 type Input = Record<string, unknown>
 
+/** The question whose stock is what lies in the van. */
+const FROM_VAN = 'capacitor-from-van'
+
 /** One question on its page: what it was asked with, what came of it, and the address that asks it again. */
 export function useQuestion(id: Ref<string>, visitId: Ref<string | undefined>, written: Ref<string | undefined>) {
   const visit = useVisit()
+  const inVan = useCansInVan(() => id.value === FROM_VAN)
   const question = computed(() => questionById(id.value))
   const linkProblem = ref('')
   const taken = computed<Taken<Input>>(() => {
     const state = visitId.value && visit.visitId === visitId.value ? visit.state : undefined
-    return state && question.value.take ? question.value.take(knownHere(state)) : { input: {}, sources: {} }
+    const known = state && question.value.take ? question.value.take(knownHere(state)) : { input: {}, sources: {} }
+    const stock = id.value === FROM_VAN ? inVan.cans() : []
+    return stock.length === 0
+      ? known
+      : { input: { ...known.input, stock }, sources: { ...known.sources, stock: 'the van' } }
   })
   const input = shallowRef<Input>({})
   /** The numbers of the link, else of the machine, else the usual ones. */
   watch(
-    [id, visitId, () => visit.visitId === visitId.value && visit.state !== undefined],
+    [
+      id,
+      visitId,
+      () => visit.visitId === visitId.value && visit.state !== undefined,
+      () => id.value === FROM_VAN && inVan.isRead(),
+    ],
     () => {
       linkProblem.value = ''
       const start = { ...usualInput<Input>(question.value.fields), ...taken.value.input }

@@ -63,7 +63,14 @@ const OF_OFFICE: ReadonlySet<EntryKind> = new Set<EntryKind>([
   'retracted',
 ])
 /** Lines by which the shop speaks of itself. */
-const OF_SHOP: ReadonlySet<EntryKind> = new Set<EntryKind>(['shop-set', 'shop-forget'])
+const OF_SHOP: ReadonlySet<EntryKind> = new Set<EntryKind>([
+  'shop-set',
+  'shop-forget',
+  // Whom the server asks, and how much money lies, is for whoever settles the rest.
+  'supplier-set',
+  'level-set',
+  'keeping-set',
+])
 /** Lines that every role writes: what came of its own tries. */
 const OF_ITS_OWN: ReadonlySet<EntryKind> = new Set<EntryKind>(['practice-tried'])
 /** Lines by which somebody who sees to people sets them something. */

@@ -4,8 +4,8 @@ import { stockFrom } from './stock'
 
 /**
  * The lines of the shelves with what is older than a day put together: what lay where on that day instead of how it
- * came there, and the articles, bays, suppliers and levels as they were said last. Read like any others they come to the
- * same, but for orders that were over by then, which are left out; nothing of them is kept or sent on.
+ * came there, and the articles, bays, suppliers and levels as they were said last. Read like any others they come to
+ * the same, but for orders that were over by then, which are left out; nothing of them is kept or sent on.
  *
  * @param before an ISO instant
  */

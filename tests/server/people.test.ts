@@ -57,6 +57,7 @@ const ROUTES: Readonly<Record<string, readonly Role[] | 'anyone'>> = {
   'GET /api/shelf': SHOP,
   'GET /api/shelf/plan': SHOP,
   'POST /api/shelf/delivery': SHOP,
+  'GET /api/visits/[id]/reach': SHOP,
   'GET /api/shelf/orders/[id]/deliveries': SHOP,
   'GET /api/shelf/orders/[id]/order.csv': SHOP,
   'GET /api/shelf/orders/[id]/order.xml': SHOP,

@@ -94,7 +94,7 @@ function take(): void {
       >
         <input
           :value="typed[index] ?? countWords(row.count)"
-          class="field number text-right"
+          class="field number w-20 text-right"
           inputmode="decimal"
           :aria-label="`how many ${row.name} came`"
           @input="typed[index] = ($event.target as HTMLInputElement).value"
@@ -103,14 +103,13 @@ function take(): void {
           >{{ row.article ? nameOf(row.article) : row.name
           }}<span class="block text-[0.92rem]" :class="row.is === 'right' ? 'text-slate' : 'font-bold text-rust'"
             >line {{ row.line }}, {{ IS[row.is] }}</span
-          ><label v-if="!note" class="block"
-            ><span class="sr-only">what came in place of {{ row.name }}</span
-            ><input
-              v-model="instead[index]"
-              class="field"
-              list="articles-known"
-              placeholder="something else came: its name"
-              :data-testid="`instead-${row.name}`" /></label
+          >
+          <details v-if="!note">
+            <summary class="min-h-12 cursor-pointer py-3 underline">something else came</summary>
+            <label
+              ><span class="label">What came in place of {{ row.name }}</span
+              ><input v-model="instead[index]" class="field" list="articles-known" :data-testid="`instead-${row.name}`"
+            /></label></details
         ></span>
         <select v-model="places[index]" class="field" :aria-label="`where ${row.name} goes`">
           <option :value="undefined">

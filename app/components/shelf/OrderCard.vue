@@ -53,14 +53,18 @@ function order(): void {
   >
     <h3 class="text-lg">From {{ of.supplier.name }}</h3>
     <ul class="ruled">
-      <li v-for="line in of.lines" :key="line.article" class="flex min-h-12 flex-wrap items-center gap-x-4 py-1">
+      <li
+        v-for="line in of.lines"
+        :key="line.article"
+        class="grid min-h-12 grid-cols-[5rem_minmax(0,1fr)_auto] items-center gap-x-4 py-1 sm:grid-cols-[5rem_minmax(0,1fr)_auto_6rem]"
+      >
         <input
           :value="typed[line.article] ?? countWords(line.count)"
-          class="field number w-20 text-right"
+          class="field number text-right"
           inputmode="decimal"
           :aria-label="`how many ${nameOf(line.article)}`"
           @input="typed[line.article] = ($event.target as HTMLInputElement).value"
-        /><span class="min-w-0 grow"
+        /><span class="min-w-0"
           >{{ nameOf(line.article)
           }}<span class="block text-[0.92rem] text-slate"
             ><span v-if="line.code" class="number">{{ line.code }}</span
@@ -69,8 +73,10 @@ function order(): void {
               >, {{ counted(line.visits.length, 'visit') }} waiting for it</template
             ></span
           ></span
-        ><span v-if="line.price !== undefined" class="number text-slate">{{ money(line.price / 100) }}</span
-        ><span class="number w-24 text-right">{{
+        ><span v-if="line.price !== undefined" class="number text-slate max-sm:hidden">{{
+          money(line.price / 100)
+        }}</span
+        ><span class="number text-right sm:col-start-4">{{
           line.price === undefined ? 'no price' : money(amountOf(line) / 100)
         }}</span>
       </li>

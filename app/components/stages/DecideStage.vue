@@ -10,6 +10,7 @@ const { options } = useVisitContext()
       Minutes and price are those of the plan. Expected cost adds what it costs if this is not the whole cure.
     </p>
     <OptionCards />
+    <LazyNowOrLater />
     <JobRows />
     <OnePlan />
     <DecisionChart v-if="options.length > 1" :options="options" class="mt-4" />

@@ -90,7 +90,7 @@ useHead({ title: 'How much to keep · Pike Lamp' })
               ><strong class="figure number">{{ money(plan.at.tied) }}</strong> at these levels</span
             >
           </p>
-          <form v-if="self.may('write')" class="flex items-end gap-2" @submit.prevent="limit">
+          <form v-if="self.writes('keeping-set')" class="flex items-end gap-2" @submit.prevent="limit">
             <label
               ><span class="label">At most may lie</span
               ><input
@@ -149,7 +149,7 @@ useHead({ title: 'How much to keep · Pike Lamp' })
                 ></span
               >
             </p>
-            <form v-if="self.may('write')" class="flex items-center gap-2" @submit.prevent="fix(each)">
+            <form v-if="self.writes('level-set')" class="flex items-center gap-2" @submit.prevent="fix(each)">
               <input
                 :value="typed[each.article] ?? (each.fixed === undefined ? '' : countWords(each.fixed))"
                 class="field number w-20"

@@ -87,8 +87,8 @@ export const WORK: Chapter = {
             'money is left out first.',
         ),
         text(
-          'A level is a reckoning from rates that nobody knows for certain. Whoever knows better fixes it by hand, and ' +
-            'the program says beside it what it would have kept.',
+          'A level is a reckoning from rates that nobody knows for certain. Whoever knows better fixes it by hand, ' +
+            'and the program says beside it what it would have kept.',
         ),
       ],
       see: ['fits', 'chances', 'shop'],

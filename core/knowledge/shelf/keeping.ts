@@ -11,7 +11,9 @@ export const KEEPING = {
   mostUses: 40,
   basis: {
     kind: 'shop',
-    name: 'what lies costs a fifth of its price a year; a second trip is a journey, half an hour and the customer’s trouble',
+    name:
+      'what lies costs a fifth of its price a year; a second trip is a journey, half an hour and the ' +
+      'customer’s trouble',
   } satisfies Basis,
 }
 /** How long a delivery takes until the shop’s own deliveries say it. */

@@ -99,7 +99,8 @@ const UNPRICED = 20
 /** How much to keep of what, what goes into which van, and what that does for the visits that are planned. */
 export function shelfPlan(grounds: ShelfGrounds): ShelfPlan {
   const { today, machines, days, factors, fixed, onOrder, visits, rates, vans, lead } = grounds
-  const articles = grounds.articles.filter(({ gone }) => !gone)
+  // What was kept from a machine is not bought again.
+  const articles = grounds.articles.filter(({ gone, condition = 'new' }) => !gone && condition === 'new')
   const from = Date.parse(today)
   const stretch = { from, to: addDays(from, NEED_AHEAD.rateDays).getTime() }
   const needs = needsOf(machines, articles, stretch, days, (group) => factors[group] ?? 1)

@@ -111,9 +111,9 @@ export interface LoadedVan {
 }
 
 /**
- * What should ride in vans of limited room, all of them together: step by step what is worth most for the room it takes,
- * a repair's pieces together, for half of what a repair takes finishes nothing. No piece rides twice; where it makes no
- * difference it stays where it is.
+ * What should ride in vans of limited room, all of them together: step by step what is worth most for the room it
+ * takes, a repair's pieces together, for half of what a repair takes finishes nothing. No piece rides twice; where it
+ * makes no difference it stays where it is.
  *
  * @param articles how many there are of each in all places together
  * @param room litres of each van

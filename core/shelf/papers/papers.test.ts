@@ -154,8 +154,13 @@ describe('a delivery held against its order', () => {
 })
 
 describe('a price list', () => {
-  const LIST =
-    'Number;Description;Net;Currency;From;Pack\nW-1;6203 2RS C3;5,90;USD;1;\nW-1;6203 2RS C3;5,10;USD;10;\nW-2;-242 EPDM, bag;2.40;USD;;5\nW-3;a hat;9;USD;;'
+  const LIST = [
+    'Number;Description;Net;Currency;From;Pack',
+    'W-1;6203 2RS C3;5,90;USD;1;',
+    'W-1;6203 2RS C3;5,10;USD;10;',
+    'W-2;-242 EPDM, bag;2.40;USD;;5',
+    'W-3;a hat;9;USD;;',
+  ].join('\n')
   const plan = (offers: SupplierOffer[] = []) =>
     pricePlan(readPriceList(LIST, 'USD'), {
       articles: [BEARING, RING, NITRILE],

@@ -169,7 +169,11 @@ useHead({ title: 'Orders · Pike Lamp' })
               }}</NuxtLink>
             </li>
           </ul>
-          <NuxtLink v-if="self.may('write')" class="button mt-2" to="/shelf/suppliers/new" data-testid="new-supplier"
+          <NuxtLink
+            v-if="self.writes('supplier-set')"
+            class="button mt-2"
+            to="/shelf/suppliers/new"
+            data-testid="new-supplier"
             >New supplier</NuxtLink
           >
         </section>

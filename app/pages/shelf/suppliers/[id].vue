@@ -3,10 +3,11 @@ import { v7 as uuidv7 } from 'uuid'
 import { readNumber } from '#core/quantity/read-number'
 import { PRICE_FIELDS, type PriceField, type PriceMapping, type PricePlan } from '#core/shelf/papers/price-list'
 import type { Supplier } from '#core/visit/buying'
+import { useSelf } from '~/stores/self'
 import { useShelf } from '~/stores/shelf'
 
 /** Whom the shop buys from, on what terms, and what it asks: a price list is looked at before it counts. */
-const [shelf, route] = [useShelf(), useRoute()]
+const [shelf, self, route] = [useShelf(), useSelf(), useRoute()]
 const { money } = useShelfMoney()
 const buying = useBuying()
 const { trouble, isBusy } = buying
@@ -139,7 +140,7 @@ useHead({ title: computed(() => `${known.value?.name ?? 'Supplier'} · Pike Lamp
         <p v-if="problem" role="alert" class="font-bold text-rust sm:col-span-2" data-testid="supplier-problem">
           {{ problem }}
         </p>
-        <div class="sm:col-span-2">
+        <div v-if="self.writes('supplier-set')" class="sm:col-span-2">
           <button type="submit" class="button" data-testid="keep-supplier">Keep it</button>
         </div>
       </form>

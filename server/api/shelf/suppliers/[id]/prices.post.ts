@@ -8,7 +8,7 @@ import { pathId } from '../../../../utils/views'
 
 const MOST_FILE_BYTES = 16 * 1024 * 1024
 
-/** What a price list of a supplier would change: one that is sent, or the one that it answers with. Nothing is written. */
+/** What a price list of a supplier would change: one that is sent, or the one that it answers with. */
 export default api('write', async (event) => {
   const supplier = pathId(getRouterParam(event, 'id'), 'supplier')
   const file = priceRequest(await readJson(event, MOST_FILE_BYTES))

@@ -10,6 +10,7 @@ import type { PriceChange } from '#core/shelf/papers/price-list'
 import { usualBay } from '#core/shelf/places'
 import type { Supplier } from '#core/visit/buying'
 import { useShelf } from '~/stores/shelf'
+import { useDayJournal } from './useDayJournal'
 import { draft, useDrafts } from './useDrafts'
 
 /** What is taken in of a delivery: so many of an article for a line of the order, and where it goes. */

@@ -1,4 +1,4 @@
-import { onMounted } from 'vue'
+import { watch } from 'vue'
 import { useSelf } from '~/stores/self'
 import { useShelf } from '~/stores/shelf'
 import { useMyVan } from './useMyVan'
@@ -10,9 +10,13 @@ const MOST_OF_ONE = 3
 export function useCansInVan(isAsked: () => boolean) {
   const [shelf, self] = [useShelf(), useSelf()]
   const { van } = useMyVan()
-  onMounted(() => {
-    if (isAsked() && self.may('look')) void shelf.ensure()
-  })
+  watch(
+    isAsked,
+    (asked) => {
+      if (asked && self.may('look')) void shelf.ensure()
+    },
+    { immediate: true },
+  )
   const cans = () =>
     [...shelf.stock.articles.values()].flatMap(({ id, family, spec, gone }) => {
       const { microfarads, volts } = spec

@@ -4,6 +4,7 @@ import { apartFrom, openIn, visitsOf } from '#core/planning/stops'
 import type { DueCall } from '#core/pumps/due-list'
 import type { Entry, EntryBodies, EntryKind } from '#core/visit/entry'
 import type { LineDraft } from '#core/pumps/corrections'
+import { ask } from '~/utils/ask'
 import type { CustomerView } from '~/utils/register-views'
 import { draft, useDrafts } from './useDrafts'
 

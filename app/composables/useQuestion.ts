@@ -6,6 +6,7 @@ import { usualInput } from '#core/questions/fields'
 import { InputError, type FieldProblem } from '#core/validation/input-error'
 import { knownHere } from '#core/visit/known-here'
 import { useVisit } from '~/stores/visit'
+import { useCansInVan } from './useCansInVan'
 
 type Input = Record<string, unknown>
 

@@ -36,7 +36,7 @@ const adds = ({ fetch, later }: NowOrLater) =>
     </div>
     <p v-if="isAllNow" class="py-1">All that any of them takes is in the van.</p>
     <ul v-else class="ruled">
-      <li v-for="way in ways" :key="way.option" class="py-2" :data-testid="`way-${way.option}`">
+      <li v-for="way in ways" :key="way.option" class="py-2" :data-testid="`now-${way.option}`">
         <p class="flex flex-wrap items-baseline gap-x-4">
           <span class="min-w-0 grow">{{ labelOf(way.option) }}</span><strong v-if="way.isNow"
             >can be finished now</strong

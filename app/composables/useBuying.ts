@@ -2,12 +2,11 @@ import { addMonths, formatISO } from 'date-fns'
 import { v7 as uuidv7 } from 'uuid'
 import { ref } from 'vue'
 import type { ShelfPlace } from '#core/fits/shelf-place'
-import { FAMILIES } from '#core/knowledge/fits/families'
+import { shelfMonthsOf } from '#core/knowledge/fits/families'
 import type { OrderState } from '#core/shelf/bought'
 import type { BuyingFrom } from '#core/shelf/buying-list'
 import type { DeliveryLine } from '#core/shelf/papers/delivery'
 import type { PriceChange } from '#core/shelf/papers/price-list'
-import { usualBay } from '#core/shelf/places'
 import type { Supplier } from '#core/visit/buying'
 import { useShelf } from '~/stores/shelf'
 import { useDayJournal } from './useDayJournal'
@@ -140,9 +139,7 @@ export function useBuying() {
     await tellVisits(order.order, new Date(), whole)
   }
   function untilOf(article: string): { until?: string } {
-    const family = shelf.stock.articles.get(article)?.family
-    const of = family && FAMILIES[family]
-    const months = of && 'shelfMonths' in of ? of.shelfMonths : undefined
+    const months = shelfMonthsOf(shelf.stock.articles.get(article)?.family)
     return months === undefined ? {} : { until: formatISO(addMonths(new Date(), months), { representation: 'date' }) }
   }
 
@@ -194,6 +191,5 @@ export function useBuying() {
     sendBack,
     keepPrices,
     keepSupplier: (supplier: Supplier) => shelf.write({ kind: 'supplier-set', body: { supplier } }),
-    bayOf: (article: string): ShelfPlace => usualBay(shelf.stock.articles.get(article)?.part) ?? 'bench',
   }
 }

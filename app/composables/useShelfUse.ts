@@ -36,16 +36,16 @@ export function useShelfUse() {
       'part' in each && isIdOf(PARTS, each.part) ? [each.part] : [],
     )
     return [...new Set([...planned, ...fitted.map(({ part }) => part)])].flatMap((part) => {
-      const known = fitted.findLast((each) => each.part === part) ?? newParts.get(part)
-      const isIn = known !== undefined && fitted.includes(known as never)
+      const last = fitted.findLast((each) => each.part === part)
+      const identity = (last ?? newParts.get(part))?.identity
       const inPlan = plan.value !== undefined && planned.includes(part)
-      return wantsOf(machine, part, known?.identity).map((want): PartUse => {
+      return wantsOf(machine, part, identity).map((want): PartUse => {
         const use = rounds.length > 0 && inPlan ? `${want.use}, round ${rounds.length + 1}` : want.use
         return {
           part,
           want,
           use,
-          isIn: isIn || (inPlan && isPartIn(part, plan.value?.steps ?? [], records.value)),
+          isIn: last !== undefined || (inPlan && isPartIn(part, plan.value?.steps ?? [], records.value)),
           lying: lyingFor(want, shelf.stock),
           used: shelf.movesOf(id, use, 'used'),
         }

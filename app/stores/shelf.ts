@@ -111,6 +111,7 @@ export const useShelf = defineStore('shelf', () => {
     write,
     placeName: (id: string) => places.value.find((place) => place.id === id)?.name ?? id,
     shortName: (id: string) => places.value.find((place) => place.id === id)?.short ?? id,
+    articleName: (article: string) => stock.value.articles.get(article)?.name ?? article,
     countOf: (article: string, place?: ShelfPlace) => countOf(stock.value, article, place),
     keepArticle: (article: Article) => write({ kind: 'article-set', body: { article } }),
     move: (...bodies: StockMoved[]) => write(...bodies.map((body) => ({ kind: 'stock-moved' as const, body }))),

@@ -1,13 +1,13 @@
 import { randomGamma } from 'd3-random'
 import type { Article } from '#core/fits/article'
-import { KEEPING, LEAD, NEED_AHEAD, VAN_ROOM } from '#core/knowledge/shelf/keeping'
+import { LEAD, NEED_AHEAD, VAN_ROOM } from '#core/knowledge/shelf/keeping'
 import { DEFAULT_RATES } from '#core/knowledge/shop/rates'
 import { groupFactor, shopFactor, type Seen } from '#core/planning/futures'
 import { USUAL_SEASONS } from '#core/planning/season'
 import type { Chance } from '#core/quantity/random'
-import { bestLevel, timesWithin } from '#core/shelf/levels/level'
+import { bestLevel, secondTripCost, timesWithin } from '#core/shelf/levels/level'
 import { articleShares, needsOf } from '#core/shelf/levels/need'
-import { roomOf, visitNeed, type PlannedVisit } from '#core/shelf/levels/plan'
+import { roomOf, visitNeed, type PlannedVisit } from '#core/shelf/levels/van-plan'
 import { bestVanLoads, type Loadable } from '#core/shelf/levels/van-load'
 import type { MadeUpShop } from './made-up-shop'
 
@@ -33,8 +33,7 @@ export interface Policy {
   think?: (scene: Scene) => void
 }
 
-export const secondTripCost =
-  DEFAULT_RATES.trip + DEFAULT_RATES.downtime + (KEEPING.againMinutes / 60) * DEFAULT_RATES.hourly
+const SECOND_TRIP = secondTripCost(DEFAULT_RATES)
 
 /** Nothing lies anywhere: every part is ordered when it is wanted. */
 export const nothing = (): Policy => ({ name: 'nothing', wanted: () => ({ upTo: 0, from: -1 }), load: () => undefined })
@@ -102,7 +101,7 @@ export function byNeed(shop: MadeUpShop, start: number, most = Number.POSITIVE_I
       const priceOf = (id: string) => (byId.get(id)?.price ?? 0) / 100
       const levelsAt = (keepingTimes: number) =>
         [...needs.articles].map(([id, { perYear, pieces }]) => {
-          const grounds = { perYear, pieces, planned: [], price: priceOf(id), secondTrip: secondTripCost, lead: LEAD }
+          const grounds = { perYear, pieces, planned: [], price: priceOf(id), secondTrip: SECOND_TRIP, lead: LEAD }
           return { id, perYear, pieces, level: bestLevel({ ...grounds, vans: shop.vans.length, keepingTimes }).level }
         })
       const times = timesWithin(most, (tried) =>

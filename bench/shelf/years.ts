@@ -11,7 +11,7 @@ import type { RepairWants } from '#core/planning/morning'
 import { USUAL_SEASONS } from '#core/planning/season'
 import { chance, type Chance } from '#core/quantity/random'
 import type { ShelfMachine } from '#core/shelf/levels/need'
-import type { PlannedVisit } from '#core/shelf/levels/plan'
+import type { PlannedVisit } from '#core/shelf/levels/van-plan'
 import { makesUsed, type MadeUpShop } from './made-up-shop'
 import { leadDays, type Policy, type Scene } from './policies'
 

@@ -76,8 +76,7 @@ export function wantsOf(machine: KnownMachine, part: Part, identity?: string): P
  */
 export function articlesFor<A extends Offered>(want: PartWant, articles: readonly A[]): ArticleFor<A>[] {
   const meant = articles.filter(
-    ({ kinds, ...article }) =>
-      !('gone' in article && article.gone) && (kinds === undefined || kinds.length === 0 || kinds.includes(want.kind)),
+    (article) => !('gone' in article && article.gone) && (!article.kinds?.length || article.kinds.includes(want.kind)),
   )
   const called = meant.filter((article) => isCalled(article, want.identity))
   const isKnown = want.family !== undefined && Object.keys(want.spec).length > 0
@@ -91,10 +90,7 @@ export function articlesFor<A extends Offered>(want: PartWant, articles: readonl
     ...held.filter(({ article }) => !called.includes(article)),
     ...byName.map((article): ArticleFor<A> => ({ article, verdict: 'not-read', needs: [] })),
   ]
-  return answered
-    .map((each, index) => ({ each, rank: ORDER.indexOf(each.verdict) * answered.length + index }))
-    .sort((a, b) => a.rank - b.rank)
-    .map(({ each }) => each)
+  return answered.toSorted((a, b) => ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict))
 }
 const ORDER: readonly MatchVerdict[] = ['fits', 'fits-with', 'not-read']
 
@@ -104,16 +100,8 @@ function isCalled({ name, codes = [] }: Offered, identity: string | undefined): 
 }
 
 function heldAgainst<A extends Offered>({ part, family, spec }: PartWant, articles: readonly A[]): ArticleFor<A>[] {
-  const candidates = articles.map((article) => ({
-    id: article.id,
-    name: article.name,
-    article,
-    spec: article.spec,
-    ...(article.family ? { family: article.family } : {}),
-    ...(article.price === undefined ? {} : { price: article.price }),
-  }))
-  return heldAgainstAll({ family: family as FamilyId, spec }, candidates).flatMap(
-    ({ candidate: { article }, verdict, needs }): ArticleFor<A>[] =>
+  return heldAgainstAll({ family: family as FamilyId, spec }, articles).flatMap(
+    ({ candidate: article, verdict, needs }): ArticleFor<A>[] =>
       verdict === 'does-not' || (verdict === 'not-read' && article.part !== part) ? [] : [{ article, verdict, needs }],
   )
 }

@@ -1,5 +1,6 @@
 import { articlesFor, type ArticleFor, type PartWant } from '../fits/for-part'
 import type { ShelfPlace } from '../fits/shelf-place'
+import { groupedBy } from '../quantity/grouped'
 import { whole, type Stock } from './stock'
 
 /** An article that may serve for a part, and where it lies. */
@@ -17,11 +18,12 @@ export interface VanLoad {
 
 /** What lies somewhere and may serve for a part, the surest first. */
 export function lyingFor(want: PartWant, { articles, at }: Pick<Stock, 'articles' | 'at'>): Lying[] {
-  const there = [...at.values()].filter(({ count }) => count > 0)
+  const there = groupedBy(
+    [...at.values()].filter(({ count }) => count > 0),
+    ({ article }) => article,
+  )
   return articlesFor(want, [...articles.values()]).flatMap((each): Lying[] => {
-    const places = there
-      .filter(({ article }) => article === each.article.id)
-      .map(({ place, count }) => ({ place, count }))
+    const places = (there.get(each.article.id) ?? []).map(({ place, count }) => ({ place, count }))
     return places.length > 0 ? [{ ...each, places }] : []
   })
 }

@@ -1,9 +1,10 @@
 import { addDays, formatISO, parseISO } from 'date-fns'
 import type { PartWant } from '../fits/for-part'
 import type { ShelfPlace } from '../fits/shelf-place'
-import { KEEPING, LEAD } from '../knowledge/shelf/keeping'
+import { LEAD } from '../knowledge/shelf/keeping'
 import type { Rates } from '../knowledge/shop/rates'
 import type { Supplier, SupplierOffer } from '../visit/buying'
+import { secondTripCost } from './levels/level'
 import { usable, type Lying } from './lying'
 
 /** How far it is from the machine, minutes one way; absent where it is on no map. */
@@ -106,7 +107,7 @@ export function nowOrLater(
     expectedCost: number
     parts: readonly { part: string; sources: readonly PartSource[] }[]
   }[],
-  { hourly, trip, downtime }: Pick<Rates, 'hourly' | 'trip' | 'downtime'>,
+  rates: Pick<Rates, 'hourly' | 'trip' | 'downtime'>,
 ): NowOrLater[] {
   return options
     .map(({ id, expectedCost, parts }): NowOrLater => {
@@ -118,8 +119,8 @@ export function nowOrLater(
       // One way brings all that lies at one place.
       const ways = new Map(missing.map(({ source }) => [source.place ?? source.supplier ?? '', source.minutes]))
       const minutes = [...ways.values()].reduce<number>((sum, each) => sum + (each ?? FAR), 0)
-      const fetch = minutes <= MOST_FETCHING ? { minutes, cost: (minutes / 60) * hourly } : undefined
-      const cost = trip + downtime + (KEEPING.againMinutes / 60) * hourly
+      const fetch = minutes <= MOST_FETCHING ? { minutes, cost: (minutes / 60) * rates.hourly } : undefined
+      const cost = secondTripCost(rates)
       const days = missing.map(({ source }) => source.on)
       const on = days.every((day) => day !== undefined) ? days.sort().at(-1) : undefined
       const isNowhere = missing.some(({ source }) => source.from === 'nowhere')

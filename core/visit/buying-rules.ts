@@ -16,9 +16,9 @@ import {
 } from 'class-validator'
 import type { FieldProblem } from '../validation/input-error'
 import { CalendarDay, IdOf, isUuid, MayBeAbsent, Quantity, rule, Uuid } from '../validation/rules'
+import { MOST_PIECES } from './shelf-rules'
 import { ORDER_MOVES, type OrderMoved, type OrderPlaced, type Supplier, type SupplierOffer } from './buying'
 
-const MOST_PIECES = 100_000
 const MOST_CENTS = 10_000_000_00
 const MOST_LINES = 500
 

@@ -24,7 +24,7 @@ import { CalendarDay, IdOf, isUuid, MayBeAbsent, Quantity, rule, Uuid } from '..
 import type { EntryBodies, EntryKind, StockCounted, StockMoved } from './entry'
 
 /** More of one thing lies on no shelf of a shop: a slip of the finger. */
-const MOST_PIECES = 100_000
+export const MOST_PIECES = 100_000
 const MOST_CENTS = 100_000_00
 
 const PLACE = 'must be bay:, van: or bench, such as van:van-1'

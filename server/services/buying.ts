@@ -16,14 +16,15 @@ import { Problem } from '../utils/problem'
 import type { PriceFile } from './price-lists'
 import type { ShopApp } from './shop-app'
 
-interface Known {
+export interface ShelfKnown {
   lines: Entry[]
   stock: Stock
   bought: Bought
   shop: ReturnType<typeof shopOf>
 }
 
-async function knownOf({ repository }: Pick<ShopApp, 'repository'>): Promise<Known> {
+/** What the shop has, buys and charges, read and folded once. */
+export async function shelfKnown({ repository }: Pick<ShopApp, 'repository'>): Promise<ShelfKnown> {
   const lines = await repository.shelfLines()
   return {
     lines,
@@ -49,7 +50,7 @@ export async function priceListOf(
   app: ShopApp,
   { supplier, file, today }: { supplier: string; file?: PriceFile; today: string },
 ): Promise<PricePlan> {
-  const { stock, bought, shop } = await knownOf(app)
+  const { stock, bought, shop } = await shelfKnown(app)
   const known = supplierIn(bought, supplier)
   const { text, mapping } = file ?? { text: await serviceOf(known).prices() }
   return app.work.run('priceList', {
@@ -65,8 +66,11 @@ export async function priceListOf(
 
 /** An order as it leaves: each line by the supplier’s number of it, else by its name. */
 export async function orderPaperOf(app: ShopApp, id: string): Promise<OrderPaper> {
-  const { stock, bought, shop } = await knownOf(app)
-  const order = orderIn(bought, id)
+  const known = await shelfKnown(app)
+  return paperOf(orderIn(known.bought, id), known)
+}
+
+function paperOf(order: OrderState, { stock, bought, shop }: ShelfKnown): OrderPaper {
   return {
     number: order.number,
     issuedOn: order.placedAt.slice(0, 10),
@@ -82,15 +86,15 @@ export async function orderPaperOf(app: ShopApp, id: string): Promise<OrderPaper
 
 /** Tells the supplier of an order, and hears what it says. */
 export async function sendOrder(app: ShopApp, id: string): Promise<OrderAnswer> {
-  const { bought } = await knownOf(app)
-  const order = orderIn(bought, id)
-  const service = serviceOf(supplierIn(bought, order.supplier))
-  return service.order(toUblOrder(await orderPaperOf(app, id)))
+  const known = await shelfKnown(app)
+  const order = orderIn(known.bought, id)
+  const service = serviceOf(supplierIn(known.bought, order.supplier))
+  return service.order(toUblOrder(paperOf(order, known)))
 }
 
 /** What the supplier says that it sent of an order, held against it. */
 export async function deliveriesOf(app: ShopApp, id: string): Promise<CheckedDelivery[]> {
-  const known = await knownOf(app)
+  const known = await shelfKnown(app)
   const order = orderIn(known.bought, id)
   const service = serviceOf(supplierIn(known.bought, order.supplier))
   const papers = (await service.despatches(order.number)).map(fromUblDespatch)
@@ -100,7 +104,7 @@ export async function deliveriesOf(app: ShopApp, id: string): Promise<CheckedDel
 /** A delivery note as a file, UBL or a table, held against the order that it names. */
 export async function deliveryIn(app: ShopApp, text: string, today: string): Promise<CheckedDelivery> {
   const paper = text.trimStart().startsWith('<') ? fromUblDespatch(text) : fromDespatchCsv(text, today)
-  const known = await knownOf(app)
+  const known = await shelfKnown(app)
   const order = known.bought.orders.find(({ number }) => number === paper.order)
   if (!order)
     throw new InputError([
@@ -109,7 +113,7 @@ export async function deliveryIn(app: ShopApp, text: string, today: string): Pro
   return held(paper, order, known)
 }
 
-function held(paper: DespatchPaper, order: OrderState, { lines, stock, bought }: Known): CheckedDelivery {
+function held(paper: DespatchPaper, order: OrderState, { lines, stock, bought }: ShelfKnown): CheckedDelivery {
   const taken = ofKind(liveEntries(lines), 'stock-moved').flatMap(({ body }) =>
     body.order === order.order && body.delivery !== undefined ? [body.delivery] : [],
   )

@@ -1,14 +1,14 @@
 import { LEAD } from '../../core/knowledge/shelf/keeping'
 import { vansOf } from '../../core/planning/day-plan'
 import { USUAL_SEASONS } from '../../core/planning/season'
-import { boughtFrom, leadSeen, onOrderOf } from '../../core/shelf/bought'
-import type { PlannedVisit, ShelfPlan } from '../../core/shelf/levels/plan'
-import { stockFrom } from '../../core/shelf/stock'
+import { leadSeen, onOrderOf } from '../../core/shelf/bought'
+import type { ShelfPlan } from '../../core/shelf/levels/plan'
+import type { PlannedVisit } from '../../core/shelf/levels/van-plan'
 import { ordersOf } from '../../core/visit/schedule'
 import { liveEntries } from '../../core/visit/supersession'
-import { shopOf } from '../../core/visit/visit-view'
 import type { VisitRow } from '../../core/visit/visit-row'
 import { wholeRates } from '../../core/knowledge/shop/rates'
+import { shelfKnown } from './buying'
 import type { DaySpan } from './day-view'
 import { fleetMachine } from './due-book'
 import type { ShopApp } from './shop-app'
@@ -33,9 +33,7 @@ export class ShelfBook {
 }
 
 async function workedOut(app: ShopApp, span: DaySpan): Promise<ShelfPlan> {
-  const shop = shopOf((await app.repository.shopEntries()).map(({ entry }) => entry))
-  const lines = await app.repository.shelfLines()
-  const [stock, bought] = [stockFrom(lines), boughtFrom(lines)]
+  const { stock, bought, shop } = await shelfKnown(app)
   const now = Date.parse(span.on)
   const { machines, failures } = await app.dues.fleet()
   const vans = vansOf(shop).map(({ id }) => id)

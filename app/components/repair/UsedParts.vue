@@ -22,7 +22,6 @@ const others = ({ lying }: PartUse) =>
   lying.flatMap(({ article, places }) =>
     places.filter(({ place }) => place !== van.value).map(({ place, count }) => ({ article, place, count })),
   )
-const nameOf = (article: string) => shelf.stock.articles.get(article)?.name ?? article
 const needs = ({ want }: PartUse) => (want.needed === 1 ? '' : `${countWords(want.needed)} × `)
 </script>
 
@@ -52,7 +51,7 @@ const needs = ({ want }: PartUse) => (want.needed === 1 ? '' : `${countWords(wan
           <p class="flex flex-wrap items-center gap-x-4 gap-y-1">
             <strong>{{ PARTS[each.part] }}</strong><template v-if="each.used.length > 0"
               ><span v-for="{ id, body } in each.used" :key="id" class="number"
-                >{{ countWords(body.count) }} × {{ nameOf(body.article) }}</span
+                >{{ countWords(body.count) }} × {{ shelf.articleName(body.article) }}</span
               ><span class="text-slate">taken off</span
               ><button
                 type="button"

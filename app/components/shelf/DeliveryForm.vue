@@ -2,6 +2,7 @@
 import type { OrderState } from '#core/shelf/bought'
 import { readNumber } from '#core/quantity/read-number'
 import { countWords } from '#core/shelf/listing'
+import { usualBay } from '#core/shelf/places'
 import type { CheckedDelivery, DeliveryLine } from '#core/shelf/papers/delivery'
 import type { TakenIn } from '~/composables/useBuying'
 import type { ShelfPlace } from '#core/fits/shelf-place'
@@ -20,7 +21,7 @@ const {
 }>()
 const emit = defineEmits<{ take: [delivery: string, taken: TakenIn[]] }>()
 const shelf = useShelf()
-const { bayOf } = useBuying()
+const bayOf = (article: string): ShelfPlace => usualBay(shelf.stock.articles.get(article)?.part) ?? 'bench'
 const delivery = ref('')
 const typed = reactive<Record<number, string>>({})
 const places = reactive<Record<number, ShelfPlace>>({})
@@ -36,11 +37,10 @@ const rows = computed((): DeliveryLine[] =>
           code,
           article,
           count: missing,
-          name: nameOf(article),
+          name: shelf.articleName(article),
           is: 'right',
         })),
 )
-const nameOf = (article: string) => shelf.stock.articles.get(article)?.name ?? article
 const IS = {
   right: 'as ordered',
   'too-many': 'more than was to come',
@@ -100,7 +100,7 @@ function take(): void {
           @input="typed[index] = ($event.target as HTMLInputElement).value"
         />
         <span class="min-w-0"
-          >{{ row.article ? nameOf(row.article) : row.name
+          >{{ row.article ? shelf.articleName(row.article) : row.name
           }}<span class="block text-[0.92rem]" :class="row.is === 'right' ? 'text-slate' : 'font-bold text-rust'"
             >line {{ row.line }}, {{ IS[row.is] }}</span
           >

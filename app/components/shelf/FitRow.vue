@@ -17,7 +17,6 @@ const where = computed(() =>
     .map(({ place, count }) => `${shelf.shortName(place)}: ${count}`)
     .join(' · '),
 )
-const name = (id: string) => shelf.stock.articles.get(id)?.name ?? id
 /** What decides stands first. */
 const ORDER = ['does-not', 'not-read', 'fits-with', 'fits'] as const
 const points = computed(() => [...answered.points].sort((a, b) => ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict)))
@@ -43,7 +42,7 @@ const points = computed(() => [...answered.points].sort((a, b) => ORDER.indexOf(
         :key="index"
         class="basis-full pl-9 font-bold"
         data-testid="adapters"
-        >{{ chain.pieces.map(({ id }) => name(id)).join(', then ') }}</span
+        >{{ chain.pieces.map(({ id }) => shelf.articleName(id)).join(', then ') }}</span
       >
     </summary>
     <div

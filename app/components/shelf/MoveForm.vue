@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Article } from '#core/fits/article'
 import { isShelfPlace, type AnyPlace, type ShelfPlace } from '#core/fits/shelf-place'
-import { FAMILIES } from '#core/knowledge/fits/families'
+import { shelfMonthsOf } from '#core/knowledge/fits/families'
 import { MOVES, OUTSIDE, type MoveWhy } from '#core/knowledge/shelf/moves'
 import { readNumber } from '#core/quantity/read-number'
 import { usualBay } from '#core/shelf/places'
@@ -42,10 +42,7 @@ watch(
   },
   { immediate: true },
 )
-const shelfMonths = computed(() => {
-  const family = article.family ? FAMILIES[article.family] : undefined
-  return family && 'shelfMonths' in family ? family.shelfMonths : undefined
-})
+const shelfMonths = computed(() => shelfMonthsOf(article.family))
 const until = ref('')
 watch(
   [why, shelfMonths],

@@ -20,7 +20,6 @@ const shelf = useShelf()
 const { money } = useShelfMoney()
 const typed = reactive<Record<string, string>>({})
 const problem = ref('')
-const nameOf = (article: string) => shelf.stock.articles.get(article)?.name ?? article
 const countOf = ({ article, count }: OrderDraft['lines'][number]) => {
   const text = typed[article]
   return text === undefined ? count : (readNumber(text) ?? Number.NaN)
@@ -30,7 +29,7 @@ const goods = computed(() => of.lines.reduce((sum, line) => sum + amountOf(line)
 const MORE = { pack: 'sold in packs', cheaper: 'more costs less' }
 function order(): void {
   const wrong = of.lines.find((line) => !(countOf(line) >= 0))
-  problem.value = wrong ? `${nameOf(wrong.article)}: “${typed[wrong.article]}” is no count.` : ''
+  problem.value = wrong ? `${shelf.articleName(wrong.article)}: “${typed[wrong.article]}” is no count.` : ''
   if (wrong) return
   const lines = of.lines
     .map(({ article, code, price, visits, ...line }) => ({
@@ -62,10 +61,10 @@ function order(): void {
           :value="typed[line.article] ?? countWords(line.count)"
           class="field number text-right"
           inputmode="decimal"
-          :aria-label="`how many ${nameOf(line.article)}`"
+          :aria-label="`how many ${shelf.articleName(line.article)}`"
           @input="typed[line.article] = ($event.target as HTMLInputElement).value"
         /><span class="min-w-0"
-          >{{ nameOf(line.article)
+          >{{ shelf.articleName(line.article)
           }}<span class="block text-[0.92rem] text-slate"
             ><span v-if="line.code" class="number">{{ line.code }}</span
             ><template v-if="line.isMore">, {{ MORE[line.isMore] }}</template

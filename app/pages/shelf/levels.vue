@@ -14,13 +14,14 @@ const { money, about } = useShelfMoney()
 const { plan, problem, load } = useShelfPlan()
 onMounted(shelf.ensure)
 const shown = ref<'short' | 'kept' | 'all'>('short')
-const nameOf = (article: string) => shelf.stock.articles.get(article)?.name ?? article
 const countOf = ({ level, fixed }: ArticleLevel) => fixed ?? level
 const rows = computed(() =>
   (plan.value?.levels ?? [])
     .filter((each) => (shown.value === 'short' ? each.order > 0 : shown.value === 'kept' ? countOf(each) > 0 : true))
     .toSorted(
-      (a, b) => b.perYear * b.shortNow - a.perYear * a.shortNow || (nameOf(a.article) < nameOf(b.article) ? -1 : 1),
+      (a, b) =>
+        b.perYear * b.shortNow - a.perYear * a.shortNow ||
+        (shelf.articleName(a.article) < shelf.articleName(b.article) ? -1 : 1),
     ),
 )
 const short = computed(() => (plan.value?.levels ?? []).filter(({ order }) => order > 0).length)
@@ -30,7 +31,8 @@ async function fix(each: ArticleLevel): Promise<void> {
   const text = (typed[each.article] ?? '').trim()
   const level = text === '' ? undefined : readNumber(text)
   if (text !== '' && (level === undefined || !(level >= 0))) {
-    trouble.value = `${nameOf(each.article)}: “${text}” is no count; a number from 0 on, or nothing for what is needed.`
+    const name = shelf.articleName(each.article)
+    trouble.value = `${name}: “${text}” is no count; a number from 0 on, or nothing for what is needed.`
     return
   }
   trouble.value = ''
@@ -132,10 +134,15 @@ useHead({ title: 'How much to keep · Pike Lamp' })
           }}
         </p>
         <ul class="ruled" data-testid="levels">
-          <li v-for="each in rows" :key="each.article" class="level" :data-testid="`level-${nameOf(each.article)}`">
+          <li
+            v-for="each in rows"
+            :key="each.article"
+            class="level"
+            :data-testid="`level-${shelf.articleName(each.article)}`"
+          >
             <p class="min-w-0">
               <NuxtLink :to="`/shelf/${each.article}`" class="inline-flex min-h-12 items-center font-bold underline">{{
-                nameOf(each.article)
+                shelf.articleName(each.article)
               }}</NuxtLink><span class="block text-slate">{{ whyLevel(each, plan, money, about) }}</span>
             </p>
             <p class="number text-right">
@@ -155,7 +162,7 @@ useHead({ title: 'How much to keep · Pike Lamp' })
                 class="field number w-20"
                 inputmode="decimal"
                 :placeholder="countWords(each.level)"
-                :aria-label="`how many ${nameOf(each.article)} to keep, by hand`"
+                :aria-label="`how many ${shelf.articleName(each.article)} to keep, by hand`"
                 @input="typed[each.article] = ($event.target as HTMLInputElement).value"
               /><button type="submit" class="button button-quiet">Fix</button>
             </form>

@@ -2,7 +2,7 @@
 import { format, parseISO } from 'date-fns'
 import { formatPercent } from '#core/quantity/format'
 import { countWords } from '#core/shelf/listing'
-import type { VanPlan } from '#core/shelf/levels/plan'
+import type { VanPlan } from '#core/shelf/levels/van-plan'
 import { VAN_ROOM } from '#core/knowledge/shelf/keeping'
 import { useSelf } from '~/stores/self'
 import { useShelf } from '~/stores/shelf'
@@ -13,7 +13,6 @@ const { plan, problem, load } = useShelfPlan()
 onMounted(shelf.ensure)
 const span = ref<'today' | 'week'>('today')
 const vans = computed(() => plan.value?.[span.value] ?? [])
-const nameOf = (article: string) => shelf.stock.articles.get(article)?.name ?? article
 const mean = (visits: VanPlan['visits'], of: 'before' | 'after') =>
   visits.reduce((sum, visit) => sum + visit[of], 0) / visits.length
 const isBringing = ref(false)
@@ -97,7 +96,7 @@ useHead({ title: 'What rides · Pike Lamp' })
               >
                 <span class="number w-12 text-right font-bold">{{ countWords(thing.count) }}</span><span
                   class="min-w-0 grow"
-                  >{{ nameOf(thing.article) }}</span
+                  >{{ shelf.articleName(thing.article) }}</span
                 ><span class="text-slate">{{ shelf.shortName(thing.from) }}</span>
               </li>
             </ul>
@@ -116,7 +115,7 @@ useHead({ title: 'What rides · Pike Lamp' })
               <ul class="ruled">
                 <li v-for="thing in each.leave" :key="thing.article" class="flex min-h-10 items-center gap-4">
                   <span class="number w-12 text-right font-bold">{{ countWords(thing.count) }}</span><span>{{
-                    nameOf(thing.article)
+                    shelf.articleName(thing.article)
                   }}</span>
                 </li>
               </ul>

@@ -31,6 +31,12 @@ const BY_PART = new Map<Part, FamilyId>(
   Object.entries(FAMILIES).flatMap(([id, { parts }]) => parts.map((part) => [part, id as FamilyId] as const)),
 )
 
+/** Months that things of a family may lie; undefined where they lie for ever, or are known by their name alone. */
+export function shelfMonthsOf(family: FamilyId | undefined): number | undefined {
+  const of = family && FAMILIES[family]
+  return of && 'shelfMonths' in of ? of.shelfMonths : undefined
+}
+
 /** How articles of a part are told apart; undefined for one that is known by its name alone. */
 export function familyOf(part: Part): FamilyId | undefined {
   return BY_PART.get(part)

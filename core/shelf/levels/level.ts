@@ -1,4 +1,5 @@
 import { KEEPING, LEAD, RATE_SPREAD } from '../../knowledge/shelf/keeping'
+import type { Rates } from '../../knowledge/shop/rates'
 import { chanceOfMore, spreadOfProduct, usesChances } from './demand'
 
 /** What the level of one article hangs on. Money in the shop's currency. */
@@ -91,6 +92,11 @@ export function chanceShort({ perYear, planned, pieces, lead }: LevelGrounds, co
   const uses = Math.floor(Math.max(0, count) / pieces)
   // Whoever comes finds nothing where those before him have taken it all.
   return uses === 0 ? 1 : chanceOfMore(chances, uses - 1)
+}
+
+/** What a second trip costs: the journey, setting up again, and the customer's trouble; in the shop's currency. */
+export function secondTripCost({ trip, downtime, hourly }: Pick<Rates, 'trip' | 'downtime' | 'hourly'>): number {
+  return trip + downtime + (KEEPING.againMinutes / 60) * hourly
 }
 
 /** How far keeping is made dearer at most, and how near to the money that may lie it comes. */

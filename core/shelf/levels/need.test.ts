@@ -3,6 +3,7 @@ import type { Article } from '../../fits/article'
 import { readSpec } from '../../fits/read-spec'
 import { USUAL_SEASONS } from '../../planning/season'
 import { articleShares, needsOf, type ShelfMachine } from './need'
+import { poolPump } from './pool-pump.fixture'
 
 const FROM = Date.parse('2026-05-01')
 const SUMMER = { from: FROM, to: FROM + 90 * 86_400_000 }
@@ -15,23 +16,8 @@ const can = (name: string): Article => ({
   spec: readSpec('run-capacitor', name),
 })
 const seal = (id: string): Article => ({ id, name: id, part: 'shaft-seal', spec: {} })
-function pool(id: string, microfarads: number, more: Partial<ShelfMachine> = {}): ShelfMachine {
-  const nameplate = {
-    volts: 230,
-    motorType: 'permanent-split' as const,
-    runCapacitorMicrofarads: microfarads,
-    runCapacitorVolts: 370,
-  }
-  return {
-    id,
-    pump: { kind: 'pool', construction: 'band-clamp', nameplate },
-    installedAt: FROM - 8 * 365 * 86_400_000,
-    fitted: [],
-    knownSince: FROM,
-    known: { kind: 'pool', nameplate },
-    ...more,
-  }
-}
+const pool = (id: string, microfarads: number, more: Parameters<typeof poolPump>[3] = {}) =>
+  poolPump(id, microfarads, FROM, more)
 const of = (machines: ShelfMachine[], articles: Article[], stretch = SUMMER, times = 1) =>
   needsOf(machines, articles, stretch, USUAL_SEASONS, () => times)
 
@@ -52,9 +38,7 @@ describe('how often an article is wanted', () => {
     expect(rate([pool('a', 30)], articles, WINTER), 'a pool does not run in winter').toBeLessThan(
       0.1 * rate([pool('a', 30)], articles),
     )
-    expect(rate([pool('a', 30, { installedAt: FROM - 365 * 86_400_000 })], articles)).toBeLessThan(
-      rate([pool('a', 30)], articles),
-    )
+    expect(rate([pool('a', 30, { years: 1 })], articles)).toBeLessThan(rate([pool('a', 30)], articles))
     expect(rate([pool('a', 30)], articles, SUMMER, 3)).toBeCloseTo(3 * rate([pool('a', 30)], articles), 9)
     expect(rate([pool('a', 30, { goneAt: FROM })], articles)).toBe(0)
   })

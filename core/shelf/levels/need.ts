@@ -33,6 +33,9 @@ export interface Needs {
   unmet: UnmetNeed[]
 }
 
+/** Which articles serve for what is wanted, each with its share. */
+export type SharesOf = (want: PartWant) => readonly { article: string; share: number }[]
+
 /** Where nobody knows which of several it is, more than this are no help. */
 const MOST_UNREAD = 6
 
@@ -40,9 +43,7 @@ const MOST_UNREAD = 6
  * Which of the articles would be taken for what is wanted, each with its share: the one that fits; where that is not
  * known, any that is meant for it.
  */
-export function articleShares(
-  articles: readonly Offered[],
-): (want: PartWant) => readonly { article: string; share: number }[] {
+export function articleShares(articles: readonly Offered[]): SharesOf {
   const known = new Map<string, readonly { article: string; share: number }[]>()
   return (want) => {
     const key = JSON.stringify([want.part, want.kind, want.family, want.spec, want.identity])

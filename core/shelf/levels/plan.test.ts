@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest'
 import type { Article } from '../../fits/article'
 import type { PartWant } from '../../fits/for-part'
 import { USUAL_SEASONS } from '../../planning/season'
-import { shelfPlan, type PlannedVisit, type ShelfGrounds } from './plan'
+import { poolPump } from './pool-pump.fixture'
+import { shelfPlan, type ShelfGrounds } from './plan'
+import type { PlannedVisit } from './van-plan'
 
 const can = (id: string, microfarads: number, price = 1200): Article => ({
   id,
@@ -35,22 +37,7 @@ const visit = (
   ...more,
 })
 const FROM = Date.parse('2026-05-12')
-const machine = (id: string, microfarads: number): ShelfGrounds['machines'][number] => {
-  const nameplate = {
-    volts: 230,
-    motorType: 'permanent-split' as const,
-    runCapacitorMicrofarads: microfarads,
-    runCapacitorVolts: 370,
-  }
-  return {
-    id,
-    pump: { kind: 'pool', construction: 'band-clamp', nameplate },
-    installedAt: FROM - 9 * 365 * 86_400_000,
-    fitted: [],
-    knownSince: FROM,
-    known: { kind: 'pool', nameplate },
-  }
-}
+const machine = (id: string, microfarads: number) => poolPump(id, microfarads, FROM, { years: 9 })
 const GROUNDS: ShelfGrounds = {
   today: '2026-05-12',
   machines: [...Array.from({ length: 40 }, (_, index) => machine(`m${index}`, 30)), machine('rare', 20)],

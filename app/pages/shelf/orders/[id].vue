@@ -18,7 +18,6 @@ const order = computed(() => shelf.bought.orders.find((each) => each.order === i
 const supplier = computed(() => order.value && shelf.bought.suppliers.get(order.value.supplier))
 const isOpen = computed(() => order.value !== undefined && isOpenOrder(order.value))
 const mayWrite = computed(() => self.may('write'))
-const nameOf = (article: string) => shelf.stock.articles.get(article)?.name ?? article
 const goods = computed(
   () => order.value?.lines.reduce((sum, { count, price = 0 }) => sum + Math.round(count * price), 0) ?? 0,
 )
@@ -89,7 +88,7 @@ useHead({ title: computed(() => `Order ${order.value?.number ?? ''} · Pike Lamp
               <tr v-for="line in order.lines" :key="line.line" class="border-b border-rule align-top">
                 <th scope="row" class="py-2 text-left font-normal">
                   <NuxtLink :to="`/shelf/${line.article}`" class="inline-flex min-h-12 items-center underline">{{
-                    nameOf(line.article)
+                    shelf.articleName(line.article)
                   }}</NuxtLink><span v-if="line.code" class="number block text-slate">{{ line.code }}</span
                   ><span v-if="line.promised < line.count" class="block font-bold"
                     >only {{ countWords(line.promised) }} come</span
@@ -98,11 +97,11 @@ useHead({ title: computed(() => `Order ${order.value?.number ?? ''} · Pike Lamp
                     :key="wrong.article"
                     class="mt-1 flex flex-wrap items-center gap-3 font-bold text-rust"
                     data-testid="wrong-line"
-                    >{{ countWords(wrong.count) }} × {{ nameOf(wrong.article) }} came for it<button
+                    >{{ countWords(wrong.count) }} × {{ shelf.articleName(wrong.article) }} came for it<button
                       v-if="mayWrite"
                       type="button"
                       class="button button-quiet"
-                      :data-testid="`send-back-${nameOf(wrong.article)}`"
+                      :data-testid="`send-back-${shelf.articleName(wrong.article)}`"
                       @click="buying.sendBack(order, line.line, wrong.article, wrong.count)"
                     >
                       It goes back

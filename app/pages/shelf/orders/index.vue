@@ -14,7 +14,6 @@ const { plan, problem, load } = useShelfPlan()
 const buying = useBuying()
 const { trouble, isBusy } = buying
 onMounted(shelf.ensure)
-const nameOf = (article: string) => shelf.stock.articles.get(article)?.name ?? article
 const suppliers = computed(() => [...shelf.bought.suppliers.values()].filter(({ gone }) => !gone))
 const wanted = computed((): Wanted[] => {
   if (!plan.value) return []
@@ -115,12 +114,12 @@ useHead({ title: 'Orders · Pike Lamp' })
               <li v-for="each in nowhere" :key="each.article" class="flex min-h-12 flex-wrap items-center gap-x-4 py-1">
                 <strong class="number w-12 text-right">{{ countWords(each.count) }}</strong><span
                   class="min-w-0 grow"
-                  >{{ nameOf(each.article) }}</span
+                  >{{ shelf.articleName(each.article) }}</span
                 ><select
                   v-if="suppliers.length > 0"
                   v-model="byHand[each.article]"
                   class="field w-auto"
-                  :aria-label="`from whom ${nameOf(each.article)}`"
+                  :aria-label="`from whom ${shelf.articleName(each.article)}`"
                 >
                   <option :value="undefined">from whom?</option>
                   <option v-for="supplier in suppliers" :key="supplier.id" :value="supplier.id">

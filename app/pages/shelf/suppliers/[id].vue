@@ -84,7 +84,6 @@ const dearer = computed(
     plan.value?.changes.filter(({ before, offer }) => before !== undefined && before !== offer.prices[0]?.price) ?? [],
 )
 const fresh = computed(() => plan.value?.changes.filter(({ before }) => before === undefined) ?? [])
-const nameOf = (article: string) => shelf.stock.articles.get(article)?.name ?? article
 async function write(): Promise<void> {
   if (!plan.value) return
   const { changes } = plan.value
@@ -192,13 +191,13 @@ useHead({ title: computed(() => `${known.value?.name ?? 'Supplier'} · Pike Lamp
           </div>
           <ul class="ruled">
             <li v-for="{ article, offer, before } in dearer" :key="article" class="flex min-h-10 items-center gap-4">
-              <span class="min-w-0 grow">{{ nameOf(article) }}</span><span class="number"
+              <span class="min-w-0 grow">{{ shelf.articleName(article) }}</span><span class="number"
                 >{{ money((before ?? 0) / 100) }} →
                 <strong>{{ money((offer.prices[0]?.price ?? 0) / 100) }}</strong></span
               >
             </li>
             <li v-for="{ article, offer } in fresh" :key="article" class="flex min-h-10 items-center gap-4">
-              <span class="min-w-0 grow">{{ nameOf(article) }}</span><span class="number text-slate">{{
+              <span class="min-w-0 grow">{{ shelf.articleName(article) }}</span><span class="number text-slate">{{
                 offer.code
               }}</span
               ><strong class="number">{{ money((offer.prices[0]?.price ?? 0) / 100) }}</strong>

@@ -1,6 +1,6 @@
 import type { PartWant } from '#core/fits/for-part'
 import type { ShelfPlace } from '#core/fits/shelf-place'
-import { lyingFor, vanLoad, type VanLoad } from '#core/shelf/lying'
+import { broughtBy, vanLoads, type VanLoad } from '#core/shelf/lying'
 import type { StockMoved } from '#core/visit/entry'
 import { useSelf } from '~/stores/self'
 import { useShelf } from '~/stores/shelf'
@@ -16,23 +16,19 @@ export function useShelfLoad() {
   const [shelf, self] = [useShelf(), useSelf()]
 
   /** @param most how many are wanted where several visits share them, in place of what one of them needs */
-  const loadOf = (want: PartWant, van: ShelfPlace, most = 1): VanLoad =>
-    vanLoad(lyingFor(want, shelf.stock), want.needed * most, van)
+  const loadsOf = (wants: readonly PartWant[], van: ShelfPlace, most = 1): VanLoad[] =>
+    vanLoads(wants, shelf.stock, van, most)
 
   /** Brings what is missing in the van, under the first visit that wants it. */
   async function load({ visitId, item }: ForVisit, wants: readonly PartWant[], van: ShelfPlace, most = 1) {
     if (!self.writes('stock-moved')) return
-    const moves = wants.flatMap((want) =>
-      loadOf(want, van, most).bring.map(({ lying, from, count }): StockMoved => ({
-        article: lying.article.id,
-        count,
-        from,
-        to: van,
-        why: 'loaded',
-        visit: visitId,
-        use: item,
-      })),
-    )
+    const moves = broughtBy(loadsOf(wants, van, most)).map((each): StockMoved => ({
+      ...each,
+      to: van,
+      why: 'loaded',
+      visit: visitId,
+      use: item,
+    }))
     if (moves.length > 0) await shelf.move(...moves)
   }
   /** It stays in the shop after all. */
@@ -40,5 +36,5 @@ export function useShelfLoad() {
     const lines = each.flatMap(({ visitId, item }) => shelf.movesOf(visitId, item, 'loaded').map(({ id }) => id))
     if (lines.length > 0) await shelf.takeBack(...lines)
   }
-  return { loadOf, load, unload }
+  return { loadsOf, load, unload }
 }

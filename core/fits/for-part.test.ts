@@ -36,6 +36,15 @@ describe('what a part of a machine is replaced by', () => {
     ])
   })
 
+  it('one number written at both ends is two pieces of one box, not one piece asked for twice', () => {
+    const fitted = (identity: string): KnownMachine => ({ ...POOL, fitted: [{ part: 'bearings', identity }] })
+    expect(wantsOf(fitted('6203 drive, 6203 far'), 'bearings')).toMatchObject([
+      { use: 'bearings', needed: 2, identity: '6203 drive, 6203 far' },
+    ])
+    // What was not understood is the same only where it was written the same.
+    expect(wantsOf(fitted('K1 drive, K2 far'), 'bearings').map(({ needed }) => needed)).toEqual([1, 1])
+  })
+
   it('cable is asked for by the metre where its length is known', () => {
     const well: KnownMachine = { kind: 'well-two-wire', nameplate: { volts: 230 }, installation: { cableMetres: 62 } }
     expect(wantsOf(well, 'cable')[0]?.needed).toBe(62)

@@ -3,9 +3,10 @@ import type { Spec } from '../knowledge/fits/family'
 import { METRED } from '../knowledge/shop/stakes'
 import type { Kind, Part } from '../knowledge/vocabulary'
 import type { MatchVerdict } from '../motor/match'
+import { groupedBy } from '../quantity/grouped'
 import type { PricedArticle } from '../knowledge/shelf/priced'
 import type { Article } from './article'
-import { wantedOf, type KnownMachine } from './wanted-of'
+import { wantedOf, type KnownMachine, type WantedPart } from './wanted-of'
 import { heldAgainstAll } from './what-fits'
 
 /** One piece that a part of a machine is replaced by: its measures as far as they are known, and how many of it. */
@@ -59,15 +60,29 @@ export function wantsOf(machine: KnownMachine, part: Part, identity?: string): P
         needed: metres ?? 1,
       },
     ]
-  return wanted.map(({ family: of, spec, written }, index) => ({
-    part,
-    kind,
-    use: index === 0 ? part : `${part} ${index + 1}`,
-    family: of,
-    spec,
-    ...((written ?? identity) === undefined ? {} : { identity: written ?? (identity as string) }),
-    needed: part === 'bearings' && wanted.length === 1 ? BOTH_ENDS : (metres ?? 1),
-  }))
+  return alike(wanted).map((pieces, index) => {
+    const [{ family: of, spec }] = pieces
+    const read = pieces.flatMap(({ written }) => written ?? []).join(', ') || identity
+    return {
+      part,
+      kind,
+      use: index === 0 ? part : `${part} ${index + 1}`,
+      family: of,
+      spec,
+      ...(read === undefined ? {} : { identity: read }),
+      needed: part === 'bearings' && wanted.length === 1 ? BOTH_ENDS : pieces.length * (metres ?? 1),
+    }
+  })
+}
+
+/** Pieces written apart that are the same by their measures, together: they are taken out of one box. */
+function alike(wanted: readonly WantedPart[]): (readonly [WantedPart, ...WantedPart[]])[] {
+  const measuresOf = ({ spec }: WantedPart) => Object.entries(spec).toSorted(([a], [b]) => a.localeCompare(b))
+  const by = groupedBy(wanted, (each) => {
+    const measures = measuresOf(each)
+    return JSON.stringify(measures.length > 0 ? measures : (each.written ?? ''))
+  })
+  return [...by.values()] as [WantedPart, ...WantedPart[]][]
 }
 
 /**

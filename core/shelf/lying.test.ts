@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { Article } from '../fits/article'
 import type { PartWant } from '../fits/for-part'
 import type { ShelfPlace } from '../fits/shelf-place'
-import { lyingFor, takenFrom, vanLoad } from './lying'
+import { broughtBy, lyingFor, takenFrom, vanLoad, vanLoads } from './lying'
 import { emptyStock, stockKey, type Stock } from './stock'
 
 const WANT: PartWant = {
@@ -50,6 +50,18 @@ describe('what lies there for a part', () => {
     expect(load.elsewhere.map(({ place, count }) => [place, count])).toEqual([['van:van-2', 3]])
     expect(load.missing).toBe(0)
     expect(vanLoad(lyingFor(WANT, stock), 9, VAN).missing).toBe(3)
+  })
+
+  it('two wants do not count the same piece twice', () => {
+    const stock = stockOf([RIGHT, 'bay:a', 2], [RIGHT, VAN, 1])
+    const [first, second] = vanLoads([WANT, { ...WANT, use: 'another', needed: 2 }], stock, VAN)
+    expect(first).toMatchObject({ inVan: 1, bring: [], missing: 0 })
+    expect(second).toMatchObject({ inVan: 0, bring: [{ from: 'bay:a', count: 2 }], missing: 0 })
+    expect(vanLoads([WANT, WANT], stock, VAN, 2).map(({ missing }) => missing)).toEqual([0, 1])
+    expect(stock.at.get(stockKey('bay:a', RIGHT.id))?.count).toBe(2)
+    // One line of the shelf: two of the same visit, thing, article and places would be taken for one said twice.
+    const apart = vanLoads([WANT, WANT], stockOf([RIGHT, 'bay:a', 2]), VAN)
+    expect(broughtBy(apart)).toEqual([{ article: 'right', from: 'bay:a', count: 2 }])
   })
 
   it('a repair takes what fits and lies in its van; where it would be a guess nothing is taken', () => {

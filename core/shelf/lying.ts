@@ -1,7 +1,7 @@
 import { articlesFor, type ArticleFor, type PartWant } from '../fits/for-part'
 import type { ShelfPlace } from '../fits/shelf-place'
 import { groupedBy } from '../quantity/grouped'
-import { whole, type Stock } from './stock'
+import { stockKey, whole, type Stock } from './stock'
 
 /** An article that may serve for a part, and where it lies. */
 export interface Lying extends ArticleFor {
@@ -10,6 +10,8 @@ export interface Lying extends ArticleFor {
 /** What a van wants for a part: what is in it, what is to be brought from where, and what is not to be had here. */
 export interface VanLoad {
   inVan: number
+  /** Of what is in it, what is meant for this want. */
+  here: { lying: Lying; count: number }[]
   bring: { lying: Lying; from: ShelfPlace; count: number }[]
   /** In the other vans. */
   elsewhere: { lying: Lying; place: ShelfPlace; count: number }[]
@@ -43,18 +45,59 @@ export function usable<L extends Pick<Lying, 'verdict'>>(lying: readonly L[]): L
  * @param needed pieces, or metres
  */
 export function vanLoad(lying: readonly Lying[], needed: number, van: ShelfPlace): VanLoad {
-  const able = usable(lying)
-  const lots = able.flatMap((each) => each.places.map(({ place, count }) => ({ lying: each, place, count })))
-  const inVan = whole(lots.filter(({ place }) => place === van).reduce((sum, { count }) => sum + count, 0))
-  let left = Math.max(0, whole(needed - inVan))
-  const bring: VanLoad['bring'] = []
-  for (const { lying: each, place, count } of lots) {
-    if (left <= 0 || isVan(place)) continue
-    const part = Math.min(left, count)
-    bring.push({ lying: each, from: place, count: part })
-    left = whole(left - part)
+  const lots = usable(lying).flatMap((each) => each.places.map(({ place, count }) => ({ lying: each, place, count })))
+  const inVan = lots.filter(({ place }) => place === van)
+  const inShop = lots.filter(({ place }) => !isVan(place))
+  let left = needed
+  const taken = (from: typeof lots) =>
+    from.flatMap((lot) => {
+      const count = Math.min(left, lot.count)
+      left = whole(left - count)
+      return count > 0 ? [{ ...lot, count }] : []
+    })
+  const here = taken(inVan).map(({ lying: each, count }) => ({ lying: each, count }))
+  const bring = taken(inShop).map(({ lying: each, place, count }) => ({ lying: each, from: place, count }))
+  return {
+    inVan: whole(inVan.reduce((sum, { count }) => sum + count, 0)),
+    here,
+    bring,
+    elsewhere: lots.filter(({ place }) => isVan(place) && place !== van),
+    missing: left,
   }
-  return { inVan, bring, elsewhere: lots.filter(({ place }) => isVan(place) && place !== van), missing: left }
+}
+
+/**
+ * The same for several things at once: what is meant for one of them is there no more for the next.
+ *
+ * @param most how many visits share them, each with the same wants
+ */
+export function vanLoads(
+  wants: readonly PartWant[],
+  { articles, at }: Pick<Stock, 'articles' | 'at'>,
+  van: ShelfPlace,
+  most = 1,
+): VanLoad[] {
+  const left = new Map(at)
+  return wants.map((want) => {
+    const load = vanLoad(lyingFor(want, { articles, at: left }), want.needed * most, van)
+    for (const { lying, from, count } of [...load.here.map((each) => ({ ...each, from: van })), ...load.bring]) {
+      const key = stockKey(from, lying.article.id)
+      const there = left.get(key)
+      if (there) left.set(key, { ...there, count: whole(there.count - count) })
+    }
+    return load
+  })
+}
+
+/** What is brought for all of them: an article out of a place is said once, as one line of the shelf is known by both. */
+export function broughtBy(loads: readonly VanLoad[]): { article: string; from: ShelfPlace; count: number }[] {
+  const brought = groupedBy(
+    loads.flatMap(({ bring }) => bring.map(({ lying, from, count }) => ({ article: lying.article.id, from, count }))),
+    ({ article, from }) => stockKey(from, article),
+  )
+  return [...brought.values()].flatMap(([first, ...more]) =>
+    first ? [{ ...first, count: whole(more.reduce((sum, { count }) => sum + count, first.count)) }] : [],
+  )
 }
 
 /**

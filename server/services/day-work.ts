@@ -57,7 +57,7 @@ export class DayBook {
 }
 
 /** Bumped when what a visit asks of its day is worked out otherwise. */
-const AHEAD_VERSION = 2
+const AHEAD_VERSION = 3
 
 /** When the work on a visit began and ended. */
 export interface Worked {

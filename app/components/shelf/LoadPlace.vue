@@ -7,8 +7,12 @@ import { useShelf } from '~/stores/shelf'
 /** Where a thing of a loading list lies. */
 const { wants, van, most = 1 } = defineProps<{ wants: readonly PartWant[]; van: ShelfPlace; most?: number }>()
 const shelf = useShelf()
-const { loadOf } = useShelfLoad()
-const words = computed(() => wants.map((want) => loadWords(loadOf(want, van, most), shelf.shortName)).join('; '))
+const { loadsOf } = useShelfLoad()
+const words = computed(() =>
+  loadsOf(wants, van, most)
+    .map((load) => loadWords(load, shelf.shortName))
+    .join('; '),
+)
 </script>
 
 <template>

@@ -4,7 +4,7 @@ import { articlesFor, wantsOf } from '#core/fits/for-part'
 import { whatFits } from '#core/fits/what-fits'
 import { wholeRates } from '#core/knowledge/shop/rates'
 import { candidatesIn } from '#core/shelf/candidates'
-import { lyingFor } from '#core/shelf/lying'
+import { lyingForEach } from '#core/shelf/lying'
 import { nowOrLater, sourcesOf, type Reach } from '#core/shelf/now-or-later'
 import { useShelf } from '~/stores/shelf'
 import { spanOf } from '~/utils/day-hours'
@@ -32,13 +32,18 @@ export function useNowOrLater() {
     const articles = [...shelf.stock.articles.values()]
     const { offers, suppliers } = shelf.bought
     return nowOrLater(
-      options.value.map(({ id, expectedCost, parts }) => ({
-        id,
-        expectedCost,
-        parts: parts.flatMap(({ part, label }) =>
-          wantsOf(machine, part, newParts.get(part)?.identity).map((want) => ({
-            part: label,
-            sources: sourcesOf(want, lyingFor(want, shelf.stock), {
+      options.value.map(({ id, expectedCost, parts }) => {
+        const pieces = parts.flatMap(({ part, label }) =>
+          wantsOf(machine, part, newParts.get(part)?.identity).map((want) => ({ part: label, want })),
+        )
+        const wants = pieces.map(({ want }) => want)
+        const lying = lyingForEach(wants, shelf.stock, van.value)
+        return {
+          id,
+          expectedCost,
+          parts: pieces.map(({ part, want }, index) => ({
+            part,
+            sources: sourcesOf(want, lying[index] ?? [], {
               van: van.value,
               reach: reach.value,
               offers,
@@ -47,8 +52,8 @@ export function useNowOrLater() {
               today,
             }),
           })),
-        ),
-      })),
+        }
+      }),
       wholeRates(visit.shop.rates),
     )
   })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { VAN_ROOM } from '#core/knowledge/shelf/keeping'
 import { NUMBER_STYLES } from '#core/quantity/number-style'
 import { readSettings, settingsForm, type SettingsForm } from '~/utils/settings-form'
 
@@ -66,7 +67,7 @@ const HOURS = [
 /** A van's id stays when it is called otherwise, and is not given again. */
 function addVan(): void {
   const known = (form.value?.vans ?? []).map(({ id }) => Number(/^van-(\d+)$/.exec(id)?.[1] ?? 0))
-  form.value?.vans.push({ id: `van-${Math.max(0, ...known) + 1}`, name: '', people: 1 })
+  form.value?.vans.push({ id: `van-${Math.max(0, ...known) + 1}`, name: '', people: 1, litres: '' })
 }
 const ON = { parts: 'on parts', work: 'on work and journey', all: 'on everything' } as const
 </script>
@@ -212,7 +213,7 @@ const ON = { parts: 'on parts', work: 'on work and journey', all: 'on everything
         </fieldset>
         <fieldset class="grid gap-3">
           <legend class="mb-1 text-xl">Vans and the day</legend>
-          <div v-for="(van, index) in form.vans" :key="van.id" class="grid gap-2 sm:grid-cols-[1fr_10rem_auto]">
+          <div v-for="(van, index) in form.vans" :key="van.id" class="grid gap-2 sm:grid-cols-[1fr_10rem_10rem_auto]">
             <SettingsField v-model="van.name" label="van" example="The long van" :test="`van-${index}-name`" />
             <label
               ><span class="label">how many ride in it</span
@@ -220,6 +221,14 @@ const ON = { parts: 'on parts', work: 'on work and journey', all: 'on everything
                 <option v-for="count in 4" :key="count" :value="count">{{ count }}</option>
               </select></label
             >
+            <SettingsField
+              v-model="van.litres"
+              label="room for parts, litres"
+              :example="String(VAN_ROOM.litres)"
+              :problem="problems[`vans.${index}.litres`]"
+              :test="`van-${index}-litres`"
+              figure
+            />
             <button
               v-if="form.vans.length > 1"
               type="button"

@@ -1,5 +1,6 @@
 import type { DayVisit } from '#core/planning/day'
-import type { DayWork, DayVan } from '#core/planning/day-plan'
+import type { DayWork } from '#core/planning/day-plan'
+import type { ShopVan } from '#core/knowledge/shop/van'
 import type { DayWalk, Fit } from '#core/planning/order/day-order'
 import type { HistoryReading } from '#core/visit/history'
 import { LATENESS } from '#core/knowledge/shop/day'
@@ -75,7 +76,7 @@ export function fitRows(
     nameOf,
     most,
   }: {
-    vans: readonly DayVan[]
+    vans: readonly ShopVan[]
     /** How many visits of each van stand before what is still ahead. */
     before: Readonly<Record<string, number>>
     nameOf: (id: string) => string

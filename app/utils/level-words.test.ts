@@ -8,6 +8,7 @@ const LEVEL: ArticleLevel = {
   article: 'a',
   perYear: 3.04,
   machines: 41,
+  foreseen: 0,
   planned: 0,
   pieces: 1,
   level: 2,
@@ -28,6 +29,9 @@ describe('why so much is kept', () => {
     expect(whyLevel({ ...LEVEL, planned: 0.64, fixed: 5, pieces: 2 }, { secondTrip: 173 }, money, about)).toBe(
       '3 a year on 41 machines, 0.64 likely in what is planned; keeping 2 costs 3.10 crowns a year, ' +
         'a second trip 173 crowns; by need it would be 2',
+    )
+    expect(whyLevel({ ...LEVEL, foreseen: 1.2 }, { secondTrip: 173 }, money, about)).toMatch(
+      /^3 a year on 41 machines, 1\.2 within the season by what the machines’ own readings say; keeping one/,
     )
     expect(whyLevel({ ...LEVEL, machines: 0, perYear: 0 }, { secondTrip: 173 }, money, about)).toBe(
       'no machine that the shop knows takes it',

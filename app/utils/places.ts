@@ -34,6 +34,7 @@ export const CORNERS: readonly Omit<Place, 'within'>[] = [
   { id: 'due', label: 'What comes due', to: '/due', asks: 'look' },
   { id: 'files', label: 'In and out: files, import, CSV, vCard', to: '/pumps/files', asks: 'files' },
   { id: 'count', label: 'Count a van or a bay', to: '/shelf/count', asks: 'write' },
+  { id: 'bays', label: 'Bays of the shop', to: '/shelf/bays', asks: 'write' },
   { id: 'levels', label: 'How much to keep', to: '/shelf/levels', asks: 'look' },
   { id: 'loads', label: 'What rides in the vans', to: '/shelf/loads', asks: 'look' },
   { id: 'orders', label: 'Orders', to: '/shelf/orders', asks: 'look' },

@@ -67,11 +67,11 @@ describe('the vans and the hours of the settings', () => {
     readSettings({ ...settingsForm(SHOP), ...change }, SHOP)
 
   it('are said once they are not the usual ones', () => {
-    const vans = [{ id: 'van-1', name: ' The long van ', people: 2 }]
+    const vans = [{ id: 'van-1', name: ' The long van ', people: 2, litres: '240' }]
     const day = { start: '06:55', end: '18:00', breakFrom: '12:00', breakMinutes: '30' }
     expect(read({ vans, day })).toMatchObject({
       shop: {
-        vans: [{ id: 'van-1', name: 'The long van', people: 2 }],
+        vans: [{ id: 'van-1', name: 'The long van', people: 2, litres: 240 }],
         day: { start: 415, end: 1080, breakFrom: 720, breakMinutes: 30 },
       },
     })
@@ -80,6 +80,9 @@ describe('the vans and the hours of the settings', () => {
 
   it('are refused by their field where they are none', () => {
     expect(problems({ vans: [] })).toEqual(['vans'])
+    expect(problems({ vans: [{ id: 'van-1', name: 'The van', people: 1, litres: 'small' }] })).toEqual([
+      'vans.0.litres',
+    ])
     expect(problems({ day: { ...settingsForm(SHOP).day, start: 'early' } })).toEqual(['day.start'])
     expect(problems({ day: { ...settingsForm(SHOP).day, breakMinutes: 'short' } })).toEqual(['day.breakMinutes'])
   })

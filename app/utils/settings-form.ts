@@ -26,7 +26,7 @@ export interface SettingsForm {
   partWarrantyMonths: string
   energyPrice: string
   taxes: { name: string; percent: string; on: TaxLine['on'] }[]
-  vans: { id: string; name: string; people: number }[]
+  vans: { id: string; name: string; people: number; litres: string }[]
   /** Hours of the day as HH:MM; the break in minutes. */
   day: { start: string; end: string; breakFrom: string; breakMinutes: string }
   /** Each as MM-DD. */
@@ -72,7 +72,7 @@ export function settingsForm(shop: Shop): SettingsForm {
     workWarrantyMonths: figure(rates.workWarrantyMonths),
     partWarrantyMonths: figure(rates.partWarrantyMonths),
     energyPrice: figure(rates.energyPrice),
-    vans: vansOf(shop).map((van) => ({ ...van })),
+    vans: vansOf(shop).map(({ litres, ...van }) => ({ ...van, litres: text(litres) })),
     day: {
       start: hourText(day.start),
       end: hourText(day.end),
@@ -128,7 +128,10 @@ export function readSettings(
     breakFrom: hour('breakFrom'),
     breakMinutes: hour('breakMinutes'),
   }
-  const vans = form.vans.map(({ id, name, people }) => ({ id, name: name.trim(), people }))
+  const vans = form.vans.map(({ id, name, people, litres }, index) => {
+    const room = number(`vans.${index}.litres`, litres)
+    return { id, name: name.trim(), people, ...(room === undefined ? {} : { litres: room }) }
+  })
   if (vans.length === 0 || vans.some(({ name }) => !name)) problems.vans = 'one van at least, each with a name'
   if (Object.keys(problems).length > 0) return { problems }
   const { mail: _, numbers: __, ...known } = enteredShop(shop)

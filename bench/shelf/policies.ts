@@ -134,9 +134,10 @@ export function byNeed(shop: MadeUpShop, start: number, most = Number.POSITIVE_I
       })
       const scenes = [...vans].map(([name, here]) => ({
         here,
+        room: VAN_ROOM.litres,
         visits: visits.filter((visit) => visit.van === name).map((visit) => visitNeed(visit, sharesOf)),
       }))
-      const loads = bestVanLoads(scenes, loadable, VAN_ROOM.litres)
+      const loads = bestVanLoads(scenes, loadable)
       for (const [index, van] of [...vans.values()].entries()) {
         van.clear()
         for (const [id, count] of loads[index] ?? []) {

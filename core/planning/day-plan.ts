@@ -1,17 +1,11 @@
 import { USUAL_DAY } from '../knowledge/shop/day'
+import type { ShopVan } from '../knowledge/shop/van'
 import type { MapPoint, MapSketch, TravelTable } from './map'
 import type { DayVisit } from './day'
 import { Driver, isInOrder } from './order/walk'
 import { later, spreadOf, workMoment } from './order/moment'
 import type { DayPlan, Routes, Spread, Stop, Van } from './order/stop'
 import type { Urgency } from './urgency'
-
-/** A van as the shop has it. */
-export interface DayVan {
-  id: string
-  name: string
-  people: number
-}
 
 /** What is known of a visit's work: from its journal, the shop's times and where it is. */
 export interface DayWork {
@@ -63,12 +57,12 @@ export interface DayGrounds {
 
 /** What the shop says of its days. */
 export interface ShopDay {
-  vans?: readonly DayVan[]
+  vans?: readonly ShopVan[]
   day?: { start: number; end: number; breakFrom: number; breakMinutes: number }
 }
 
 /** The shop's vans: one with one in it where it has said nothing. */
-export function vansOf({ vans }: ShopDay): readonly DayVan[] {
+export function vansOf({ vans }: ShopDay): readonly ShopVan[] {
   return vans && vans.length > 0 ? vans : [{ id: 'van-1', name: 'Van', people: USUAL_DAY.people }]
 }
 
@@ -212,7 +206,7 @@ export function splitDay(
 }
 
 /** Every visit in one tour: as ordered, the others after it by their hour. */
-function toursOf(visits: readonly DayVisit[], orders: Routes, vans: readonly DayVan[]): Record<string, string[]> {
+function toursOf(visits: readonly DayVisit[], orders: Routes, vans: readonly ShopVan[]): Record<string, string[]> {
   const known = new Set(visits.map(({ id }) => id))
   const named = new Set<string>()
   const tours: Record<string, string[]> = {}
@@ -220,7 +214,7 @@ function toursOf(visits: readonly DayVisit[], orders: Routes, vans: readonly Day
     tours[id] = (orders[id] ?? []).filter((visit) => known.has(visit) && !named.has(visit))
     for (const visit of tours[id]) named.add(visit)
   }
-  const first = tours[(vans[0] as DayVan).id] as string[]
+  const first = tours[(vans[0] as ShopVan).id] as string[]
   const others = visits.filter(({ id }) => !named.has(id))
   first.push(...others.toSorted((a, b) => (a.scheduledAt < b.scheduledAt ? -1 : 1)).map(({ id }) => id))
   return tours

@@ -1,4 +1,5 @@
 import type { Entry } from '../visit/entry'
+import { USUAL_BAYS } from './bays'
 import { boughtFrom, isOpenOrder } from './bought'
 import { stockFrom } from './stock'
 
@@ -28,7 +29,10 @@ export function compactLines(lines: readonly Entry[], before: string): Entry[] {
     ({ ...head, id: `together ${key}`, kind, body }) as unknown as Entry
   return [
     ...[...articles].map(([id, article]) => make('article-set', id, { article })),
-    ...[...bays].map(([id, each]) => make('bay-set', id, each)),
+    ...[...bays]
+      .filter(([id, { name }]) => USUAL_BAYS.find(({ bay }) => bay === id)?.name !== name)
+      .map(([id, each]) => make('bay-set', id, each)),
+    ...USUAL_BAYS.filter(({ bay }) => !bays.has(bay)).map((each) => make('bay-set', each.bay, { ...each, gone: true })),
     ...[...suppliers.values()].map((supplier) => make('supplier-set', supplier.id, { supplier })),
     ...[...offers.values()].flat().map((offer) => make('offer-set', `${offer.article} ${offer.supplier}`, { offer })),
     ...Object.entries(fixed).map(([article, level]) => make('level-set', `level ${article}`, { article, level })),

@@ -67,29 +67,42 @@ export function vanLoad(lying: readonly Lying[], needed: number, van: ShelfPlace
 }
 
 /**
- * The same for several things at once: what is meant for one of them is there no more for the next.
+ * What lies somewhere for each of several things that are wanted together: what is meant for one of them, in the van or
+ * out of the shop, is there no more for the next.
  *
  * @param most how many visits share them, each with the same wants
  */
-export function vanLoads(
+export function lyingForEach(
   wants: readonly PartWant[],
   { articles, at }: Pick<Stock, 'articles' | 'at'>,
   van: ShelfPlace,
   most = 1,
-): VanLoad[] {
+): Lying[][] {
   const left = new Map(at)
   return wants.map((want) => {
-    const load = vanLoad(lyingFor(want, { articles, at: left }), want.needed * most, van)
-    for (const { lying, from, count } of [...load.here.map((each) => ({ ...each, from: van })), ...load.bring]) {
-      const key = stockKey(from, lying.article.id)
+    const lying = lyingFor(want, { articles, at: left })
+    const { here, bring } = vanLoad(lying, want.needed * most, van)
+    for (const { lying: of, from, count } of [...here.map((each) => ({ ...each, from: van })), ...bring]) {
+      const key = stockKey(from, of.article.id)
       const there = left.get(key)
       if (there) left.set(key, { ...there, count: whole(there.count - count) })
     }
-    return load
+    return lying
   })
 }
 
-/** What is brought for all of them: an article out of a place is said once, as one line of the shelf is known by both. */
+/** What a van wants for several things at once: none counts a piece that another does. */
+export function vanLoads(
+  wants: readonly PartWant[],
+  stock: Pick<Stock, 'articles' | 'at'>,
+  van: ShelfPlace,
+  most = 1,
+): VanLoad[] {
+  const lying = lyingForEach(wants, stock, van, most)
+  return wants.map((want, index) => vanLoad(lying[index] ?? [], want.needed * most, van))
+}
+
+/** What is brought for all of them; an article out of a place is said once, as a line of the shelf is known by both. */
 export function broughtBy(loads: readonly VanLoad[]): { article: string; from: ShelfPlace; count: number }[] {
   const brought = groupedBy(
     loads.flatMap(({ bring }) => bring.map(({ lying, from, count }) => ({ article: lying.article.id, from, count }))),

@@ -3,8 +3,9 @@ import { METRIC_READER, US_READER } from '../quantity/sentence'
 import type { Entry } from '../visit/entry'
 import { compactLines } from './compact'
 import { byCode, codeOf, countWords, listArticles } from './listing'
-import { placesOf, usualBay } from './places'
-import { countOf, stockFrom } from './stock'
+import { bayHolds, bayNamed } from './bays'
+import { homeOf, placesOf } from './places'
+import { countOf, emptyStock, stockFrom } from './stock'
 
 const [BEARING, RING] = ['019e0000-0000-7000-8000-00000000000a', '019e0000-0000-7000-8000-00000000000b']
 let made = 0
@@ -89,11 +90,44 @@ describe('the shelf as it is read', () => {
     expect([countWords(120.25), countWords(0.1 + 0.2), countWords(-1)]).toEqual(['120.25', '0.3', '-1'])
   })
 
-  it('has the shop’s vans, its bench, and its own bays or the usual ones', () => {
-    const vans = [{ id: 'van-1', name: 'the blue van' }]
-    expect(placesOf(stock, vans).map(({ id }) => id)).toEqual(['van:van-1', 'bench', 'bay:k'])
-    expect(placesOf({ bays: new Map() }, vans).map(({ id }) => id)).toContain('bay:a')
-    expect([usualBay('run-capacitor'), usualBay(undefined)]).toEqual(['bay:a', undefined])
+  const vans = [{ id: 'van-1', name: 'the blue van' }]
+  it('has the shop’s vans, its bench, and the usual bays with its own', () => {
+    const ids = placesOf(stock, vans).map(({ id }) => id)
+    expect(ids.slice(0, 3)).toEqual(['van:van-1', 'bench', 'bay:a'])
+    expect(ids).toContain('bay:k')
+    expect(placesOf(emptyStock(), []).map(({ id }) => id)).not.toContain('bay:k')
+  })
+
+  it('shows what lies in a bay that somebody took away meanwhile', () => {
+    const gone = stockFrom([...lines, line('bay-set', 30, { bay: 'k', name: 'K', gone: true })])
+    expect(placesOf(gone, vans).find(({ id }) => id === 'bay:k')).toEqual({
+      id: 'bay:k',
+      name: 'bay K, no longer kept',
+      short: 'bay K',
+    })
+    const empty = stockFrom([line('bay-set', 30, { bay: 'k', name: 'K', gone: true })])
+    expect(placesOf(empty, vans).map(({ id }) => id)).not.toContain('bay:k')
+  })
+
+  it('knows where a thing is put: where it lies, where its like lies, where such parts usually lie', () => {
+    expect(homeOf({ id: BEARING, part: 'bearings' }, stock)).toBe('bay:k')
+    const bearings = stockFrom([
+      line('article-set', 1, { article: { id: BEARING, name: '6203', part: 'bearings', spec: {} } }),
+      line('stock-moved', 2, { article: BEARING, count: 6, from: 'supplier', to: 'bay:f', why: 'received' }),
+      line('stock-moved', 2, { article: BEARING, count: 9, from: 'supplier', to: 'van:van-1', why: 'received' }),
+    ])
+    expect(homeOf({ id: 'another', part: 'bearings' }, bearings)).toBe('bay:f')
+    expect(homeOf({ id: 'another', part: 'run-capacitor' }, bearings)).toBe('bay:a')
+    const without = stockFrom([line('bay-set', 1, { bay: 'a', name: 'A', gone: true })])
+    expect(homeOf({ id: 'another', part: 'run-capacitor' }, without)).toBe('bench')
+    expect(homeOf({ id: 'another' }, bearings)).toBe('bench')
+  })
+
+  it('a bay’s name is its mark and what lies in it', () => {
+    expect(bayNamed(' k ', 'floats and cords ')).toEqual({ bay: 'k', name: 'K, floats and cords' })
+    expect(bayHolds({ bay: 'k', name: 'K, floats and cords' })).toBe('floats and cords')
+    expect([bayNamed('k', ' ').name, bayHolds({ bay: 'k', name: 'K' })]).toEqual(['K', ''])
+    expect(bayHolds({ bay: 'k', name: 'behind the door' })).toBe('behind the door')
   })
 })
 
@@ -107,6 +141,10 @@ describe('lines put together', () => {
     expect(lying(short)).toEqual(lying(whole))
     expect([...short.articles]).toEqual([...whole.articles])
     expect([...short.bays]).toEqual([...whole.bays])
+    const gone = [...lines, line('bay-set', 3, { bay: 'b', name: 'B', gone: true })]
+    const bays = (of: readonly Entry[]) => [...stockFrom(of).bays.keys()]
+    expect(bays(compactLines(gone, '2026-05-12T00:00:00.000Z'))).toEqual(bays(gone))
+    expect(bays(gone)).not.toContain('b')
   })
 
   const older = (all: readonly Entry[]) => all.filter(({ id }) => !id.startsWith('together ')).length

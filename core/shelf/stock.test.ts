@@ -4,6 +4,7 @@ import type { ShelfPlace } from '../fits/shelf-place'
 import { MOVES, type MoveWhy } from '../knowledge/shelf/moves'
 import { ENTRY_VERSION, type Entry, type EntryBodies, type EntryKind } from '../visit/entry'
 import { validEntry } from '../visit/entry-rules'
+import { USUAL_BAYS } from './bays'
 import { countOf, stockFrom, stockKey } from './stock'
 
 const BEARING = '019e0000-0000-7000-8000-00000000000a'
@@ -110,7 +111,12 @@ describe('what lies where', () => {
       line('bay-set', { bay: 'l', name: 'L', gone: true }, 2),
     ])
     expect(stock.articles.get(CAN)?.name).toBe('30 uF 440 V')
-    expect([...stock.bays.values()]).toEqual([{ bay: 'k', name: 'K, odd' }])
+    expect([...stock.bays.values()].slice(USUAL_BAYS.length)).toEqual([{ bay: 'k', name: 'K, odd' }])
+    const own = stockFrom([
+      line('bay-set', { bay: 'a', name: 'A, cans' }, 1),
+      line('bay-set', { bay: 'b', name: 'B', gone: true }, 1),
+    ])
+    expect([own.bays.get('a')?.name, own.bays.has('b'), own.bays.has('c')]).toEqual(['A, cans', false, true])
   })
 })
 

@@ -2,6 +2,7 @@ import type { Article } from '../fits/article'
 import { isShelfPlace, type AnyPlace, type ShelfPlace } from '../fits/shelf-place'
 import { compareEntries, SHELF_KINDS, type Entry, type EntryOf, type StockMoved } from '../visit/entry'
 import { liveEntries } from '../visit/supersession'
+import { USUAL_BAYS, type Bay } from './bays'
 
 /** Some of one article at one place that may lie until the same day. */
 export interface Lot {
@@ -31,7 +32,7 @@ export interface Difference {
 }
 export interface Stock {
   articles: Map<string, Article>
-  bays: Map<string, { bay: string; name: string }>
+  bays: Map<string, Bay>
   /** Where something is, was or is missing; by place and article. */
   at: Map<string, AtPlace>
   differences: Difference[]
@@ -42,9 +43,15 @@ type ShelfLine = Extract<Entry, { kind: (typeof SHELF_KINDS)[number] }>
 
 export const stockKey = (place: AnyPlace, article: string) => `${place} ${article}`
 
-/** Nothing lies anywhere. */
+/** Nothing lies anywhere; the bays are the usual ones. */
 export function emptyStock(): Stock {
-  return { articles: new Map(), bays: new Map(), at: new Map(), differences: [], twice: [] }
+  return {
+    articles: new Map(),
+    bays: new Map(USUAL_BAYS.map((each) => [each.bay, each])),
+    at: new Map(),
+    differences: [],
+    twice: [],
+  }
 }
 
 /**

@@ -1,4 +1,5 @@
-import type { Entry, ShopVan } from '../visit/entry'
+import type { ShopVan } from '../knowledge/shop/van'
+import type { Entry } from '../visit/entry'
 
 /** What the shop tells of its shelves: the lines that make the stock, and where it can lie. */
 export interface ToldOfShelf {

@@ -14,6 +14,7 @@ import type { UnitSystem } from '../quantity/measures'
 import type { NumberStyle } from '../quantity/number-style'
 import type { SeasonDays } from '../knowledge/shop/seasons'
 import type { PracticeWays } from '../knowledge/shop/practices'
+import type { ShopVan } from '../knowledge/shop/van'
 import type { JointPlace } from '../knowledge/constructions/joint'
 import type { JointCorrection } from '../takedown/as-here'
 import type { JobConditions } from '../takedown/conditions'
@@ -129,13 +130,6 @@ export interface Strokes {
   width: number
   height: number
   strokes: number[][]
-}
-
-/** A van of the shop, and how many ride in it. */
-export interface ShopVan {
-  id: string
-  name: string
-  people: number
 }
 
 /** The shop's working day, minutes from midnight. */

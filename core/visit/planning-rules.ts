@@ -1,11 +1,13 @@
 import { ArrayMaxSize, ArrayUnique, IsArray, IsBoolean, IsInt, IsString, Length, Max, Min } from 'class-validator'
+import type { ShopVan } from '../knowledge/shop/van'
 import type { SeasonDays } from '../knowledge/shop/seasons'
 import type { FieldProblem } from '../validation/input-error'
-import { CalendarDay, Instant, isCalendarDay, isUuid, MayBeAbsent, rule } from '../validation/rules'
-import type { EntryBodies, EntryKind, ShopVan, WorkingDay } from './entry'
+import { CalendarDay, Instant, isCalendarDay, isUuid, MayBeAbsent, Quantity, rule } from '../validation/rules'
+import type { EntryBodies, EntryKind, WorkingDay } from './entry'
 
 const MOST_IN_A_VAN = 6
 const MINUTES_OF_A_DAY = 1440
+const MOST_LITRES = 20_000
 
 export class PlannedBody {
   @MayBeAbsent() @Instant() at?: string
@@ -35,6 +37,7 @@ export class VanInput implements ShopVan {
   @VanId() id!: string
   @IsString() @Length(1, 60) name!: string
   @IsInt() @Min(1) @Max(MOST_IN_A_VAN) people!: number
+  @MayBeAbsent() @Quantity({ min: 1, max: MOST_LITRES }) litres?: number
 }
 export class WorkingDayInput implements WorkingDay {
   @IsInt() @Min(0) @Max(MINUTES_OF_A_DAY) start!: number

@@ -3,7 +3,8 @@ import type { Kind, Part } from '../knowledge/vocabulary'
 import type { PracticeWays } from '../knowledge/shop/practices'
 import type { SeasonDays } from '../knowledge/shop/seasons'
 import type { UnitSystem } from '../quantity/measures'
-import type { ShopVan, WorkingDay } from './entry'
+import type { ShopVan } from '../knowledge/shop/van'
+import type { WorkingDay } from './entry'
 import { formatMoney, type NumberStyle } from '../quantity/number-style'
 
 /** The shop as it says it is. */

@@ -20,6 +20,7 @@ export interface WatchedMachine {
 /** A machine of the shop as its failing is reckoned with: ISO dates and instants. */
 export interface FleetRow {
   machine: Machine
+  trends: MachineTrend[]
   /** Its first visit. */
   first?: string
   retiredOn?: string
@@ -108,7 +109,7 @@ export class Dues {
       .groupBy(sql`1`)
     const firsts = new Map(first.map((row) => [row.id, row.first]))
     const rows = await this.db
-      .select({ machine: machines.machine, retired: machines.retired })
+      .select({ machine: machines.machine, trends: machines.trends, retired: machines.retired })
       .from(machines)
       .where(isNull(machines.mergedInto))
     const failures = await this.db
@@ -117,9 +118,9 @@ export class Dues {
       .innerJoin(machines, eq(machines.id, visits.machineId))
       .where(and(isNull(visits.cancelled), sql`${visits.cause} is not null`))
     return {
-      machines: rows.map(({ machine, retired }) => {
+      machines: rows.map(({ machine, trends, retired }) => {
         const since = firsts.get(machine.id)
-        return { machine, ...(since ? { first: since } : {}), ...(retired ? { retiredOn: retired.on } : {}) }
+        return { machine, trends, ...(since ? { first: since } : {}), ...(retired ? { retiredOn: retired.on } : {}) }
       }),
       failures: failures.map(({ machineId, fault, at }) => ({ machineId, fault: fault as string, at: Date.parse(at) })),
     }

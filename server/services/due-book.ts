@@ -126,7 +126,10 @@ export class ForecastBook {
 }
 
 /** A machine as its failing is reckoned with. */
-export function fleetMachine({ machine, first, retiredOn }: FleetRow, now: number): Fleet['machines'][number] {
+export function fleetMachine(
+  { machine, first, retiredOn }: Omit<FleetRow, 'trends'>,
+  now: number,
+): Fleet['machines'][number] {
   const { id, kind, construction, nameplate, installation, installedOn, fitted = [] } = machine
   return {
     id,

@@ -1,4 +1,4 @@
-import { LEAD } from '../../core/knowledge/shelf/keeping'
+import { LEAD, VAN_ROOM } from '../../core/knowledge/shelf/keeping'
 import { vansOf } from '../../core/planning/day-plan'
 import { USUAL_SEASONS } from '../../core/planning/season'
 import { leadSeen, onOrderOf } from '../../core/shelf/bought'
@@ -36,7 +36,7 @@ async function workedOut(app: ShopApp, span: DaySpan): Promise<ShelfPlan> {
   const { stock, bought, shop } = await shelfKnown(app)
   const now = Date.parse(span.on)
   const { machines, failures } = await app.dues.fleet()
-  const vans = vansOf(shop).map(({ id }) => id)
+  const vans = vansOf(shop).map(({ id, litres = VAN_ROOM.litres }) => ({ id, litres }))
   const { trip, downtime, hourly } = wholeRates(shop.rates)
   return app.work.run('shelf', {
     today: span.on,
@@ -46,6 +46,7 @@ async function workedOut(app: ShopApp, span: DaySpan): Promise<ShelfPlan> {
       const { kind, nameplate, installation, fitted = [] } = row.machine
       return {
         ...fleetMachine(row, now),
+        ends: row.trends.map(({ part, on, earliest, latest }) => ({ part, on, earliest, latest })),
         known: { kind, nameplate, fitted, ...(installation ? { installation } : {}) },
       }
     }),
@@ -55,7 +56,11 @@ async function workedOut(app: ShopApp, span: DaySpan): Promise<ShelfPlan> {
     fixed: bought.fixed,
     onOrder: onOrderOf(bought.orders),
     ...(bought.most === undefined ? {} : { most: bought.most / 100 }),
-    visits: await plannedVisits(app, span, vans),
+    visits: await plannedVisits(
+      app,
+      span,
+      vans.map(({ id }) => id),
+    ),
     rates: { trip, downtime, hourly },
     vans,
     lead: leadSeen(bought.orders) ?? LEAD,

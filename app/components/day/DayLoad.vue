@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { DayVisit } from '#core/planning/day'
 import { ODD_SHELF, SHELVES } from '#core/knowledge/shop/shelves'
+import { bayHolds } from '#core/shelf/bays'
 import { morningLoad, type DayLoadOf, type Loading } from '#core/planning/morning'
 import { visitsOf } from '#core/planning/stops'
 import { formatPercent } from '#core/quantity/format'
@@ -46,9 +47,14 @@ const things = computed(() =>
 )
 const rows = computed(() =>
   [...SHELVES, ODD_SHELF, { id: TOOLS, name: 'tools' }]
-    .map((bay) => ({ ...bay, things: things.value.filter((thing) => thing.shelf === bay.id) }))
+    .map((bay) => ({ ...bay, ...ownName(bay.id), things: things.value.filter((thing) => thing.shelf === bay.id) }))
     .filter((bay) => bay.things.length > 0),
 )
+/** As the shop calls it, where it has a bay of this mark. */
+function ownName(id: string): { name?: string } {
+  const own = shelf.stock.bays.get(id.toLowerCase())
+  return own ? { name: bayHolds(own) } : {}
+}
 const isOpen = ref(false)
 const inVan = computed(() => things.value.filter(({ isLoaded }) => isLoaded).length)
 const nameOf = computed(() => new Map(visits.flatMap(visitsOf).map(({ id, customer }) => [id, customer.name])))

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { VueDraggable } from 'vue-draggable-plus'
-import type { DayGrounds, DayVan } from '#core/planning/day-plan'
+import type { DayGrounds } from '#core/planning/day-plan'
+import type { ShopVan } from '#core/knowledge/shop/van'
 import type { Fit } from '#core/planning/order/day-order'
 import type { Walk } from '#core/planning/order/walk'
 import type { TourRow } from '~/utils/day-rows'
@@ -23,7 +24,7 @@ const {
   units,
   leaves = undefined,
 } = defineProps<{
-  van: DayVan
+  van: ShopVan
   rows: TourRow[]
   walk?: Walk
   grounds?: DayGrounds

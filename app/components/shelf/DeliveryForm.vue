@@ -2,7 +2,7 @@
 import type { OrderState } from '#core/shelf/bought'
 import { readNumber } from '#core/quantity/read-number'
 import { countWords } from '#core/shelf/listing'
-import { usualBay } from '#core/shelf/places'
+import { homeOf } from '#core/shelf/places'
 import type { CheckedDelivery, DeliveryLine } from '#core/shelf/papers/delivery'
 import type { TakenIn } from '~/composables/useBuying'
 import type { ShelfPlace } from '#core/fits/shelf-place'
@@ -21,7 +21,7 @@ const {
 }>()
 const emit = defineEmits<{ take: [delivery: string, taken: TakenIn[]] }>()
 const shelf = useShelf()
-const bayOf = (article: string): ShelfPlace => usualBay(shelf.stock.articles.get(article)?.part) ?? 'bench'
+const bayOf = (article: string): ShelfPlace => homeOf(shelf.stock.articles.get(article) ?? { id: article }, shelf.stock)
 const delivery = ref('')
 const typed = reactive<Record<number, string>>({})
 const places = reactive<Record<number, ShelfPlace>>({})

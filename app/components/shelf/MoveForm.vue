@@ -4,7 +4,7 @@ import { isShelfPlace, type AnyPlace, type ShelfPlace } from '#core/fits/shelf-p
 import { shelfMonthsOf } from '#core/knowledge/fits/families'
 import { MOVES, OUTSIDE, type MoveWhy } from '#core/knowledge/shelf/moves'
 import { readNumber } from '#core/quantity/read-number'
-import { usualBay } from '#core/shelf/places'
+import { homeOf } from '#core/shelf/places'
 import { addMonths, formatISO } from 'date-fns'
 import { useShelf } from '~/stores/shelf'
 
@@ -35,7 +35,7 @@ watch(
   [why, inside, () => article.id],
   () => {
     const { from: froms, to: tos } = sides.value
-    const usual = usualBay(article.part)
+    const usual = homeOf(article, shelf.stock)
     from.value = (froms.find((place) => lying.value.includes(place as ShelfPlace)) ?? froms[0]) as AnyPlace
     const rest = tos.filter((place) => place !== from.value)
     to.value = (rest.find((place) => place === usual) ?? rest[0]) as AnyPlace

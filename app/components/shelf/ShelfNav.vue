@@ -6,6 +6,7 @@ const PAGES = [
   { to: '/shelf/loads', label: 'what rides' },
   { to: '/shelf/orders', label: 'orders' },
   { to: '/shelf/count', label: 'count' },
+  { to: '/shelf/bays', label: 'bays' },
 ]
 const route = useRoute()
 </script>

@@ -2,7 +2,7 @@
 import { readAsked } from '#core/fits/read-spec'
 import type { Wanted } from '#core/fits/what-fits'
 import { FAMILIES } from '#core/knowledge/fits/families'
-import type { ShelfPlace } from '#core/fits/shelf-place'
+import { isShelfPlace, type ShelfPlace } from '#core/fits/shelf-place'
 import { groupedBy } from '#core/quantity/grouped'
 import { listArticles } from '#core/shelf/listing'
 import { formatISO } from 'date-fns'
@@ -13,7 +13,7 @@ import { useShelf } from '~/stores/shelf'
 const [shelf, self, route] = [useShelf(), useSelf(), useRoute()]
 const { reader } = useUnits()
 const words = ref(typeof route.query.q === 'string' ? route.query.q : '')
-const place = ref<ShelfPlace>()
+const place = ref<ShelfPlace | undefined>(isShelfPlace(route.query.place) ? route.query.place : undefined)
 const wanted = shallowRef<Wanted>()
 onMounted(shelf.read)
 watch(

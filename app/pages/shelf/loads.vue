@@ -3,7 +3,6 @@ import { format, parseISO } from 'date-fns'
 import { formatPercent } from '#core/quantity/format'
 import { countWords } from '#core/shelf/listing'
 import type { VanPlan } from '#core/shelf/levels/van-plan'
-import { VAN_ROOM } from '#core/knowledge/shelf/keeping'
 import { useSelf } from '~/stores/self'
 import { useShelf } from '~/stores/shelf'
 
@@ -60,9 +59,7 @@ useHead({ title: 'What rides · Pike Lamp' })
           <section v-for="each in vans" :key="each.van" :data-testid="`ride-${each.van}`" class="min-w-0">
             <h2 class="flex items-baseline justify-between gap-3 border-b border-ink pb-1 text-xl">
               {{ shelf.placeName(`van:${each.van}`)
-              }}<span class="number text-base text-slate"
-                >{{ Math.round(each.room) }} of {{ VAN_ROOM.litres }} litres</span
-              >
+              }}<span class="number text-base text-slate">{{ Math.round(each.room) }} of {{ each.litres }} litres</span>
             </h2>
             <p v-if="each.visits.length === 0" class="py-2">Nowhere to go: only what comes unforeseen rides.</p>
             <template v-else>

@@ -77,6 +77,7 @@ export const WORK: Chapter = {
         list(
           'A part is kept where what it saves in second trips is more than what it costs to lie there.',
           'How often it is wanted comes from the machines there are, their ages, and what failed here before.',
+          'A machine whose own readings near their limit wants its part sooner than its years say.',
           'It is kept for as long as a delivery takes, and for its delay: twice the time is not twice the stock.',
           'What is dear and seldom is ordered when it is wanted; what is cheap is kept though it is seldom.',
           'What may not lie long is kept the less: what is thrown away was bought for nothing.',

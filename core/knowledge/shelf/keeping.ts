@@ -32,6 +32,22 @@ export const NEED_AHEAD = { rateDays: 90, plannedDays: 7 }
 /** How well a rate is known: its standard deviation as a share of it. Shop estimate. */
 export const RATE_SPREAD = 0.6
 
+/** What a machine's own readings say of when a part is wanted. */
+export const FORESEEN = {
+  /** What stands past its limit and was not mended then: so likely somebody wants it mended within the season. */
+  past: 0.5,
+  /** Where two readings leave no band the day is known to this share of the time until then: a standard deviation. */
+  openShare: 0.5,
+  /** The band of a line, 80 % of what may be, is so many standard deviations to each side. */
+  bandSds: 1.282,
+  basis: {
+    kind: 'shop',
+    name:
+      'half of what stands past its limit is mended within the season; two readings foretell to half the time that ' +
+      'is left',
+  } satisfies Basis,
+}
+
 /** Room that one of a part takes, litres. */
 export const ROOM: Readonly<Partial<Record<Part, number>>> = {
   motor: 18,

@@ -43,6 +43,22 @@ describe('how often an article is wanted', () => {
     expect(rate([pool('a', 30, { goneAt: FROM })], articles)).toBe(0)
   })
 
+  it('is more where the machine’s own readings say that the part is ending, and by what the repair takes', () => {
+    const articles = [can('30 μF 440 V'), { ...seal('tank'), part: 'tank' as const }]
+    const need = (ends: ShelfMachine['ends']) => of([pool('a', 30, ends ? { ends } : {})], articles).articles
+    const [plain, soon] = [need(undefined), need([{ part: 'run-capacitor', on: '2026-06-15' }])]
+    const more = (soon.get('30 μF 440 V')?.perYear ?? 0) - (plain.get('30 μF 440 V')?.perYear ?? 0)
+    // Nearly sure within a quarter is nearly four a year.
+    expect(more).toBeGreaterThan(3)
+    expect(more).toBeLessThan(4.06)
+    expect(soon.get('30 μF 440 V')?.foreseen).toBeGreaterThan(0.9)
+    expect(plain.get('30 μF 440 V')?.foreseen).toBe(0)
+    const far = need([{ part: 'run-capacitor', on: '2031-06-15', earliest: '2030-01-01' }]).get('30 μF 440 V')
+    expect(far?.perYear).toBeCloseTo(plain.get('30 μF 440 V')?.perYear ?? 0, 3)
+    expect(need([{ part: 'tank', on: '2026-06-15' }]), 'a pool has no tank').toEqual(plain)
+    expect(need([{ on: '2026-06-15' }]), 'of no part').toEqual(plain)
+  })
+
   it('where nobody knows which of several it is, each has its share; what nothing serves is said', () => {
     const needs = of([pool('a', 30)], [seal('one'), seal('two')])
     expect(needs.articles.get('one')?.perYear).toBeCloseTo(needs.articles.get('two')?.perYear ?? 0, 12)

@@ -1,6 +1,6 @@
 import { articlesFor, wantsOf, type Offered, type PartWant } from '../../fits/for-part'
 import type { KnownMachine } from '../../fits/wanted-of'
-import type { ActionRow } from '../../knowledge/faults/model-types'
+import type { ActionRow, FaultRow } from '../../knowledge/faults/model-types'
 import { KIND_KNOWLEDGE } from '../../knowledge/faults/kinds'
 import type { SeasonDays } from '../../knowledge/shop/seasons'
 import type { Part } from '../../knowledge/vocabulary'
@@ -8,10 +8,13 @@ import { expectedByFault, exposed, groupOf, type FleetMachine } from '../../plan
 import { repairFor } from '../../planning/preparation'
 import type { Stretch } from '../../planning/season'
 import { MILLISECONDS_PER_YEAR } from '../../quantity/conversions'
+import { foreseenWithin, type ForeseenEnd } from './foreseen'
 
 /** A machine of the shop with what its failing hangs on, and with what a part of it has to fit. */
 export interface ShelfMachine extends FleetMachine {
   known: KnownMachine
+  /** What its own readings say of when its parts meet their limits. */
+  ends?: readonly ForeseenEnd[]
 }
 /** How often an article is wanted among the shop's machines. */
 export interface ArticleNeed {
@@ -21,6 +24,8 @@ export interface ArticleNeed {
   pieces: number
   /** Machines that may want it. */
   machines: number
+  /** Of them, those whose own readings meet their limit within the stretch, each by how likely. */
+  foreseen: number
 }
 /** A part that is wanted and that nothing on the list may serve for. */
 export interface UnmetNeed {
@@ -59,8 +64,9 @@ export function articleShares(articles: readonly Offered[]): SharesOf {
 }
 
 /**
- * How often each article is wanted: every fault of every machine by its rate at the age it has then, the repair that
- * cures it, the parts that this takes, and the article that serves for each.
+ * How often each article is wanted: every fault of every machine by its rate at the age it has then, and what its own
+ * readings say of a part that is ending; the repair that cures it, the parts that this takes, and the article that
+ * serves for each.
  *
  * @param stretch whose rate is meant: a season's, not the year's
  * @param factorOf by how much a group fails more often here than the tables say
@@ -80,29 +86,61 @@ export function needsOf(
     if (machine.goneAt !== undefined) continue
     const of = exposed(machine)
     const actions = actionsOf(machine.known)
-    const wanted = new Map<Part, number>()
-    for (const { row, count } of expectedByFault(of, stretch, days))
-      for (const part of repairFor(actions, row.fault)?.parts ?? [])
-        wanted.set(part, (wanted.get(part) ?? 0) + (count / years) * factorOf(groupOf(row)))
-    for (const [part, perYear] of wanted)
+    const expected = expectedByFault(of, stretch, days).map(({ row, count }) => ({
+      row,
+      count: count * factorOf(groupOf(row)),
+      parts: repairFor(actions, row.fault)?.parts ?? [],
+    }))
+    const foreseen = foreseenParts(machine, expected, stretch)
+    const wanted = new Map(foreseen)
+    for (const { count, parts } of expected) for (const part of parts) wanted.set(part, (wanted.get(part) ?? 0) + count)
+    for (const [part, times] of wanted)
       for (const want of wantsKnown(machine.known, part)) {
+        const perYear = times / years
         const shares = sharesOf(want)
         if (shares.length === 0) {
           const before = unmet.get(part) ?? { part, perYear: 0, machines: 0 }
           unmet.set(part, { part, perYear: before.perYear + perYear, machines: before.machines + 1 })
         }
         for (const { article, share } of shares) {
-          const before = needs.get(article) ?? { perYear: 0, pieces: want.needed, machines: 0 }
+          const before = needs.get(article) ?? { perYear: 0, pieces: want.needed, machines: 0, foreseen: 0 }
           needs.set(article, {
             perYear: before.perYear + perYear * share,
             // As many as the hungriest takes: half a pair is no use.
             pieces: Math.max(before.pieces, want.needed),
             machines: before.machines + 1,
+            foreseen: before.foreseen + (foreseen.get(part) ?? 0) * share,
           })
         }
       }
   }
   return { articles: needs, unmet: [...unmet.values()].sort((a, b) => b.perYear - a.perYear) }
+}
+
+interface ExpectedFault {
+  row: FaultRow
+  /** Times within the stretch. */
+  count: number
+  /** What its repair takes. */
+  parts: readonly Part[]
+}
+/**
+ * How likely each part is wanted because a part is ending by its readings, and did not fail before: what the likeliest
+ * repair there takes. Where that takes none, as where air is to be pumped in, nothing is wanted.
+ */
+function foreseenParts(
+  { ends = [] }: ShelfMachine,
+  expected: readonly ExpectedFault[],
+  stretch: Stretch,
+): Map<Part, number> {
+  const wanted = new Map<Part, number>()
+  for (const [part, chance] of foreseenWithin(ends, stretch)) {
+    const there = expected.filter(({ row }) => row.part === part)
+    const [likeliest] = there.toSorted((a, b) => b.count - a.count)
+    const spared = Math.exp(-there.reduce((sum, { count }) => sum + count, 0))
+    for (const taken of likeliest?.parts ?? []) wanted.set(taken, (wanted.get(taken) ?? 0) + chance * spared)
+  }
+  return wanted
 }
 
 /** What a machine takes for a part hangs on the machine alone, and is asked for again every month. */

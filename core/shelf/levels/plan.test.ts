@@ -52,7 +52,10 @@ const GROUNDS: ShelfGrounds = {
   onOrder: {},
   visits: [visit('lido', 0.8, 30), visit('weir', 0.5, 20)],
   rates: { trip: 65, downtime: 60, hourly: 96 },
-  vans: ['van-1', 'van-2'],
+  vans: [
+    { id: 'van-1', litres: 160 },
+    { id: 'van-2', litres: 160 },
+  ],
   lead: { days: 4, spreadDays: 2 },
 }
 const of = (plan: ReturnType<typeof shelfPlan>, article: string) => plan.levels.find((each) => each.article === article)

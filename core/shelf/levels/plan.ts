@@ -25,7 +25,8 @@ export interface ShelfGrounds {
   onOrder: Readonly<Record<string, number>>
   visits: readonly PlannedVisit[]
   rates: Pick<Rates, 'trip' | 'downtime' | 'hourly'>
-  vans: readonly string[]
+  /** Each with its room for parts, litres. */
+  vans: readonly { id: string; litres: number }[]
   lead: { days: number; spreadDays: number }
   /** So much money may lie; as much as is worth it where nobody said. */
   most?: number
@@ -35,6 +36,8 @@ export interface ArticleLevel {
   article: string
   perYear: number
   machines: number
+  /** Of them, those whose own readings say that it ends soon, each by how likely. */
+  foreseen: number
   /** Uses that planned visits are likely to make within a delivery's time. */
   planned: number
   pieces: number
@@ -123,6 +126,7 @@ export function shelfPlan(grounds: ShelfGrounds): ShelfPlan {
       article: article.id,
       perYear: own.perYear,
       machines: needs.articles.get(article.id)?.machines ?? 0,
+      foreseen: needs.articles.get(article.id)?.foreseen ?? 0,
       planned: own.planned.reduce((sum, chance) => sum + chance, 0),
       pieces: own.pieces,
       level: best.level,
@@ -139,9 +143,10 @@ export function shelfPlan(grounds: ShelfGrounds): ShelfPlan {
   const byId = new Map(levels.map((level) => [level.article, level]))
   const loads = (until: string) =>
     vanPlans(
-      vans.map((van) => ({
-        van,
-        visits: visits.filter((visit) => visit.van === van && visit.on >= today && visit.on <= until),
+      vans.map(({ id, litres }) => ({
+        van: id,
+        litres,
+        visits: visits.filter((visit) => visit.van === id && visit.on >= today && visit.on <= until),
       })),
       { ...grounds, articles },
       byId,

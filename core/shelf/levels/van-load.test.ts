@@ -10,7 +10,7 @@ const visit = (...repairs: [chance: number, ...articles: string[]][]): VisitNeed
   })),
 })
 const bestVanLoad = (visits: VisitNeed[], articles: Loadable[], room: number) =>
-  bestVanLoads([{ visits }], articles, room)[0] as Map<string, number>
+  bestVanLoads([{ visits, room }], articles)[0] as Map<string, number>
 const thing = (article: string, room = 1, available = 9): Loadable => ({
   article,
   room,
@@ -122,12 +122,24 @@ describe('the best load of a van', () => {
   })
 
   it('several vans share what there is: a piece rides where it is wanted most, and where it is if all the same', () => {
-    const shared = [{ visits: [visit([0.2, 'can'])], here: new Map([['can', 1]]) }, { visits: [visit([0.9, 'can'])] }]
-    const loads = bestVanLoads(shared, [thing('can', 1, 1)], 10).map((load) => load.get('can') ?? 0)
+    const shared = [
+      { visits: [visit([0.2, 'can'])], here: new Map([['can', 1]]), room: 10 },
+      { visits: [visit([0.9, 'can'])], room: 10 },
+    ]
+    const loads = bestVanLoads(shared, [thing('can', 1, 1)]).map((load) => load.get('can') ?? 0)
     expect(loads).toEqual([0, 1])
-    const alike = [{ visits: [] }, { visits: [], here: new Map([['can', 1]]) }]
+    const alike = [
+      { visits: [], room: 10 },
+      { visits: [], here: new Map([['can', 1]]), room: 10 },
+    ]
     const rare = { ...thing('can', 1, 1), unforeseen: 0.01 }
-    expect(bestVanLoads(alike, [rare], 10).map((load) => load.get('can') ?? 0)).toEqual([0, 1])
-    expect(bestVanLoads(alike, [{ ...rare, available: 5 }], 10).map((load) => load.get('can') ?? 0)).toEqual([2, 2])
+    expect(bestVanLoads(alike, [rare]).map((load) => load.get('can') ?? 0)).toEqual([0, 1])
+    expect(bestVanLoads(alike, [{ ...rare, available: 5 }]).map((load) => load.get('can') ?? 0)).toEqual([2, 2])
+    // Each has its own room.
+    const small = [
+      { visits: [], room: 1 },
+      { visits: [], room: 10 },
+    ]
+    expect(bestVanLoads(small, [{ ...rare, room: 2, available: 5 }]).map((load) => load.get('can') ?? 0)[0]).toBe(0)
   })
 })

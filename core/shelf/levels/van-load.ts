@@ -108,6 +108,8 @@ function servedOf(perDay: number, uses: number): number {
 export interface LoadedVan {
   visits: readonly VisitNeed[]
   here?: Load
+  /** Room for parts, litres. */
+  room: number
 }
 
 /**
@@ -116,25 +118,21 @@ export interface LoadedVan {
  * makes no difference it stays where it is.
  *
  * @param articles how many there are of each in all places together
- * @param room litres of each van
  * @returns a load for each van
  */
-export function bestVanLoads(
-  vans: readonly LoadedVan[],
-  articles: readonly Loadable[],
-  room: number,
-): Map<string, number>[] {
-  const scenes = vans.map(({ visits, here = new Map<string, number>() }) => ({
+export function bestVanLoads(vans: readonly LoadedVan[], articles: readonly Loadable[]): Map<string, number>[] {
+  const scenes = vans.map(({ visits, here = new Map<string, number>(), room }) => ({
     visits,
     here,
+    room,
     finished: finishing(visits),
   }))
   const worth = (loads: readonly Load[]) =>
     scenes.reduce((sum, { finished }, index) => sum + worthOf(finished, articles, loads[index] as Load), 0)
-  const byRoom = filled(scenes, articles, room, (gain, takes) => gain / Math.max(takes, LEAST_ROOM))
+  const byRoom = filled(scenes, articles, (gain, takes) => gain / Math.max(takes, LEAST_ROOM))
   // Where there is room for all of it the order makes no difference.
   if (!byRoom.isFull) return byRoom.loads
-  const byWorth = filled(scenes, articles, room, (gain) => gain)
+  const byWorth = filled(scenes, articles, (gain) => gain)
   return worth(byRoom.loads) >= worth(byWorth.loads) ? byRoom.loads : byWorth.loads
 }
 
@@ -160,13 +158,12 @@ interface Bundle {
 function filled(
   scenes: readonly Scene[],
   articles: readonly Loadable[],
-  room: number,
   scoreOf: (gain: number, takes: number) => number,
 ): { loads: Map<string, number>[]; isFull: boolean } {
   const byId = new Map(articles.map((each) => [each.article, each]))
   const bundles = scenes.flatMap(({ visits }, van) => bundlesOf(visits, articles, van))
   const loads = scenes.map(() => new Map<string, number>())
-  const left = scenes.map(() => room)
+  const left = scenes.map(({ room }) => room)
   const unloaded = new Map(articles.map(({ article, available }) => [article, available]))
   let isFull = false
   for (;;) {

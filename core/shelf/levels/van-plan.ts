@@ -1,7 +1,7 @@
 import type { Article } from '../../fits/article'
 import type { ShelfPlace } from '../../fits/shelf-place'
 import { FAMILIES } from '../../knowledge/fits/families'
-import { ROOM, USUAL_ROOM, VAN_ROOM } from '../../knowledge/shelf/keeping'
+import { ROOM, USUAL_ROOM } from '../../knowledge/shelf/keeping'
 import type { RepairWants } from '../../planning/morning'
 import { groupedBy } from '../../quantity/grouped'
 import { whole } from '../stock'
@@ -31,8 +31,9 @@ export interface VanPlan {
   bring: { article: string; count: number; from: ShelfPlace }[]
   /** What had better stay in the shop, where there is no room for it. */
   leave: { article: string; count: number }[]
-  /** Litres. */
+  /** Room that it takes, and that the van has, litres. */
   room: number
+  litres: number
 }
 /** Room that one piece of an article takes, litres. */
 export function roomOf({ part, family }: Pick<Article, 'part' | 'family'>): number {
@@ -42,7 +43,7 @@ export function roomOf({ part, family }: Pick<Article, 'part' | 'family'>): numb
 
 /** What a van should hold for the visits that it goes to, all vans together, and what that does for them. */
 export function vanPlans(
-  going: readonly { van: string; visits: readonly PlannedVisit[] }[],
+  going: readonly { van: string; litres: number; visits: readonly PlannedVisit[] }[],
   { articles, lying }: { articles: readonly Article[]; lying: readonly LyingLot[] },
   levels: ReadonlyMap<string, { perYear: number; pieces: number }>,
   sharesOf: SharesOf,
@@ -64,22 +65,19 @@ export function vanPlans(
           },
         ]
   })
-  const scenes = going.map(({ van, visits }) => ({
+  const scenes = going.map(({ van, litres, visits }) => ({
     van,
+    room: litres,
     planned: visits,
     visits: visits.map((visit) => visitNeed(visit, sharesOf)),
     here: new Map(there.filter(({ place }) => place === `van:${van}`).map(({ article, count }) => [article, count])),
   }))
-  const best = bestVanLoads(scenes, loadable, VAN_ROOM.litres)
-  const loads = withWhatStays(
-    best,
-    scenes.map(({ here }) => here),
-    loadable,
-  )
+  const best = bestVanLoads(scenes, loadable)
+  const loads = withWhatStays(best, scenes, loadable)
   const roomOfLoad = (load: ReadonlyMap<string, number>) =>
     loadable.reduce((sum, { article, room }) => sum + room * (load.get(article) ?? 0), 0)
   const spare = spareLots(there, scenes, loads)
-  return scenes.map(({ van, planned, visits, here }, index): VanPlan => {
+  return scenes.map(({ van, planned, visits, here, room: litres }, index): VanPlan => {
     const load = loads[index] as Map<string, number>
     const finished = finishing(visits)
     const [before, after] = [finished(here), finished(load)]
@@ -100,6 +98,7 @@ export function vanPlans(
         return less > 0 ? [{ article, count: less }] : []
       }),
       room: roomOfLoad(load),
+      litres,
     }
   })
 }
@@ -107,16 +106,17 @@ export function vanPlans(
 /** What rides along already and is wanted in no other van stays in, as long as there is room for it. */
 function withWhatStays(
   best: readonly Map<string, number>[],
-  here: readonly ReadonlyMap<string, number>[],
+  vans: readonly { here: ReadonlyMap<string, number>; room: number }[],
   articles: readonly Loadable[],
 ): Map<string, number>[] {
   const left = best.map(
-    (load) => VAN_ROOM.litres - articles.reduce((sum, { article, room }) => sum + room * (load.get(article) ?? 0), 0),
+    (load, index) =>
+      (vans[index]?.room ?? 0) - articles.reduce((sum, { article, room }) => sum + room * (load.get(article) ?? 0), 0),
   )
   const loads = best.map((load) => new Map(load))
   for (const { article, room, available } of articles) {
     let free = whole(available - best.reduce((sum, load) => sum + (load.get(article) ?? 0), 0))
-    here.forEach((inside, index) => {
+    vans.forEach(({ here: inside }, index) => {
       const load = loads[index] as Map<string, number>
       const extra = Math.min(free, whole((inside.get(article) ?? 0) - (load.get(article) ?? 0)))
       if (extra <= 0 || extra * room > (left[index] as number)) return

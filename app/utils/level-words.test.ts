@@ -6,6 +6,7 @@ const about = (amount: number) => `${amount.toFixed(0)} crowns`
 const money = (amount: number) => `${amount.toFixed(2)} crowns`
 const LEVEL: ArticleLevel = {
   article: 'a',
+  byRates: 3.04,
   perYear: 3.04,
   machines: 41,
   foreseen: 0,
@@ -30,10 +31,10 @@ describe('why so much is kept', () => {
       '3 a year on 41 machines, 0.64 likely in what is planned; keeping 2 costs 3.10 crowns a year, ' +
         'a second trip 173 crowns; by need it would be 2',
     )
-    expect(whyLevel({ ...LEVEL, foreseen: 1.2 }, { secondTrip: 173 }, money, about)).toMatch(
-      /^3 a year on 41 machines, 1\.2 within the season by what the machines’ own readings say; keeping one/,
+    expect(whyLevel({ ...LEVEL, perYear: 7.8, foreseen: 1.2 }, { secondTrip: 173 }, money, about)).toMatch(
+      /^3 a year on 41 machines, 1\.2 soon by their own readings; keeping one/,
     )
-    expect(whyLevel({ ...LEVEL, machines: 0, perYear: 0 }, { secondTrip: 173 }, money, about)).toBe(
+    expect(whyLevel({ ...LEVEL, machines: 0, byRates: 0 }, { secondTrip: 173 }, money, about)).toBe(
       'no machine that the shop knows takes it',
     )
   })

@@ -17,11 +17,10 @@ export function whyLevel(
   money: (amount: number) => string,
   about: (amount: number) => string,
 ): string {
-  const { perYear, machines, foreseen, planned, keeping, pieces, level: best, fixed } = level
+  const { byRates, machines, foreseen, planned, keeping, pieces, level: best, fixed } = level
   if (machines === 0 && planned === 0) return 'no machine that the shop knows takes it'
-  const need = machines > 0 ? `${rateWords(perYear)} on ${counted(machines, 'machine')}` : 'by what is planned'
-  const ending =
-    foreseen >= 0.05 ? `, ${formatNumber(foreseen, 2)} within the season by what the machines’ own readings say` : ''
+  const need = machines > 0 ? `${rateWords(byRates)} on ${counted(machines, 'machine')}` : 'by what is planned'
+  const ending = foreseen >= 0.05 ? `, ${formatNumber(foreseen, 2)} soon by their own readings` : ''
   const soon = planned >= 0.05 ? `, ${formatNumber(planned, 2)} likely in what is planned` : ''
   const pair = pieces === 1 ? 'one' : formatNumber(pieces)
   const cost =

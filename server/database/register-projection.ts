@@ -15,7 +15,19 @@ import {
   speaksOver,
 } from './projection'
 import { isAnyOf } from './rows'
-import { ABOUT, customers, entries, keptApart, machines, merges, REPLACED, SAID_BY, sites, visits } from './schema'
+import {
+  ABOUT,
+  customers,
+  entries,
+  IS_OF_REGISTER,
+  keptApart,
+  machines,
+  merges,
+  REPLACED,
+  SAID_BY,
+  sites,
+  visits,
+} from './schema'
 
 /** A line of the register with the order of its arrival. */
 interface Word {
@@ -50,7 +62,7 @@ async function subjectsOf(db: Db, where?: SQL): Promise<string[]> {
   const rows = await db
     .select({ about: ABOUT })
     .from(entries)
-    .where(and(isNull(entries.visitId), where))
+    .where(and(isNull(entries.visitId), IS_OF_REGISTER, where))
     .groupBy(ABOUT)
     .orderBy(sql`min(case when ${entries.kind} = 'customer-set' then 0 else 1 end)`)
   return rows.flatMap(({ about }) => about ?? [])

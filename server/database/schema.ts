@@ -15,17 +15,31 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core'
 import type { StepRatio } from '../../core/takedown/own-times'
-import type { Due, Entry, EntryBodies, Machine, Registered, Site } from '../../core/visit/entry'
+import {
+  REGISTER_KINDS,
+  type Due,
+  type Entry,
+  type EntryBodies,
+  type Machine,
+  type Registered,
+  type Site,
+} from '../../core/visit/entry'
 import type { MachineTrend } from '../../core/pumps/machine-trends'
 import type { SearchGroup } from '../../core/pumps/search-lines'
 import type { HistoryReading } from '../../core/visit/history'
 import type { LedgerRow } from '../../core/visit/ledger'
 
-/** What a line of the shop's own journal is about: the customer, the place or the machine that it names. */
+/**
+ * What a line of the register is about: the customer, the place or the machine that it names. Of other lines it says
+ * nothing: they may have fields of the same name, as a bay that is `gone`.
+ */
 export const ABOUT = sql.raw(
   `(coalesce(entry #>> '{body,customer,id}', entry #>> '{body,machine,id}', entry #>> '{body,site,id}', ` +
     `entry #>> '{body,machineId}', entry #>> '{body,gone}', entry #>> '{body,these,0}'))`,
 ) as SQL<string>
+export const IS_OF_REGISTER = sql.raw(
+  `(kind in (${REGISTER_KINDS.map((kind) => `'${kind}'`).join(', ')}))`,
+) as SQL<boolean>
 /** Which day a line orders. */
 export const ORDERED_DAY = sql.raw(`((entry #>> '{body,on}'))`) as SQL<string>
 /** Which line it takes the place of. */

@@ -8,7 +8,20 @@ import { forgottenIn, type Forgotten } from '../../core/visit/forgotten'
 import type { Db } from './connect'
 import { customerOf } from './repository'
 import { isAnyOf, known, STANDS_FOR, whose } from './rows'
-import { ABOUT, IS_SAID, IS_WHO, SAID, WHO, customers, entries, machines, searchLines, sites, visits } from './schema'
+import {
+  ABOUT,
+  IS_OF_REGISTER,
+  IS_SAID,
+  IS_WHO,
+  SAID,
+  WHO,
+  customers,
+  entries,
+  machines,
+  searchLines,
+  sites,
+  visits,
+} from './schema'
 
 /** Which machines are asked for; what is left out is any. */
 export interface MachineFilter {
@@ -131,7 +144,7 @@ export class Search {
     const rows = await this.db
       .select({
         visitId: entries.visitId,
-        about: ABOUT,
+        about: sql<string | null>`case when ${IS_OF_REGISTER} then ${ABOUT} end`,
         arrival: entries.arrival,
         replaced: sql<string | null>`entry ->> 'supersedes'`,
       })
@@ -141,7 +154,10 @@ export class Search {
     const before =
       replaced.length === 0
         ? []
-        : await this.db.select({ about: ABOUT }).from(entries).where(isAnyOf(entries.id, replaced))
+        : await this.db
+            .select({ about: ABOUT })
+            .from(entries)
+            .where(and(IS_OF_REGISTER, isAnyOf(entries.id, replaced)))
     const removed = await this.removedAfter(arrival)
     return {
       visitIds: [...new Set([...rows.flatMap(({ visitId }) => visitId ?? []), ...removed.visits])],

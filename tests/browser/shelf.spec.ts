@@ -7,7 +7,7 @@ import { post } from '../server/serve'
 import { fromUblOrder } from '../../core/shelf/papers/ubl'
 import { NO_SUPPLIER_TROUBLES, SupplierStandIn } from '../../server/suppliers/stand-in/stand-in'
 import { closeStep, title } from './repair-steps'
-import { expect, fixClock, keptAt, NOW, test } from './shop'
+import { expect, fixClock, keptAt, NOW, say, test } from './shop'
 
 /** What the shop has of its shelves by now. */
 async function shelvesOf(url: string): Promise<Stock> {
@@ -171,6 +171,129 @@ test('a repair uses its parts: loaded by the list, taken out of the van by its t
   expect((await shelvesOf(shop.url)).twice).toHaveLength(1)
   expect(inVan(await shelvesOf(shop.url), CAN, 'van-1')).toBe(0)
   expect(await seriousOn(page)).toEqual([])
+})
+
+test('bays are the shop’s own: named, added, taken away when empty, and what lies there is found by them', async ({
+  page,
+  shop,
+}) => {
+  await fixClock(page)
+  await page.goto(`${shop.url}/shelf/bays`)
+  const bay = (id: string) => page.getByTestId(`bay:${id}`)
+  await expect(bay('f')).toContainText('9 articles')
+  await expect(bay('f').getByRole('button')).toHaveCount(0)
+  await page.getByTestId('bay-mark').fill('K 1')
+  await page.getByTestId('bay-holds').fill('floats and cords')
+  await page.getByRole('button', { name: 'Add a bay' }).click()
+  await expect(page.getByTestId('bay-problem')).toContainText('The mark: it must be small letters, digits and hyphens')
+  await page.getByTestId('bay-mark').fill('f')
+  await page.getByRole('button', { name: 'Add a bay' }).click()
+  await expect(page.getByTestId('bay-problem')).toHaveText('Bay F is there already.')
+  await page.getByTestId('bay-mark').fill('k')
+  await page.getByRole('button', { name: 'Add a bay' }).click()
+  await expect(bay('k').getByRole('textbox')).toHaveValue('floats and cords')
+  await bay('f').getByRole('textbox').fill('pipe, tape, valves')
+  await bay('f').getByRole('button', { name: 'Keep' }).click()
+  await expect(bay('f').getByRole('button')).toHaveCount(0)
+  expect(await seriousOn(page)).toEqual([])
+  await expect.poll(async () => (await shelvesOf(shop.url)).bays.get('f')?.name).toBe('F, pipe, tape, valves')
+
+  await bay('f').getByRole('link').click()
+  await page.getByText('PTFE tape').first().click()
+  await page.getByTestId('move-why').selectOption('moved')
+  await page.getByTestId('move-from').selectOption('bay:f')
+  await page.getByTestId('move-to').selectOption('bay:k')
+  await page.getByTestId('move-count').fill('2')
+  await page.getByTestId('move').click()
+  await expect(
+    page.getByTestId('lying').getByRole('listitem').filter({ hasText: 'K, floats and cords' }),
+  ).toContainText('2')
+  await page.goto(`${shop.url}/shelf/bays`)
+  await expect(bay('k')).toContainText('1 article')
+  await expect(bay('k').getByRole('button')).toHaveCount(0)
+  await page.getByTestId('bay-mark').fill('M')
+  await page.getByRole('button', { name: 'Add a bay' }).click()
+  await bay('m').getByRole('button', { name: 'take away bay M' }).click()
+  await expect(bay('m')).toHaveCount(0)
+  await expect.poll(async () => [...(await shelvesOf(shop.url)).bays.keys()].includes('m')).toBe(false)
+})
+
+test('a van has its own room: what rides is asked by it', async ({ page, shop }) => {
+  await fixClock(page)
+  await page.goto(`${shop.url}/settings`)
+  await page.getByTestId('settings-van-1-litres').fill('little')
+  await page.getByTestId('settings-keep').click()
+  await expect(page.getByTestId('settings').getByRole('alert').last()).toContainText('a number, such as')
+  await page.getByTestId('settings-van-1-litres').fill('25')
+  await page.getByTestId('settings-keep').click()
+  await expect(page.getByRole('status').filter({ hasText: 'Kept.' })).toBeVisible()
+  await page.goto(`${shop.url}/shelf/loads`)
+  await expect(page.getByTestId('ride-van-1')).toContainText(/ of 160 litres/)
+  await expect(page.getByTestId('ride-van-2')).toContainText(/van(?:1?\d|2[0-5]) of 25 litres/)
+})
+
+test('now or later: where the parts of each way of mending are, what fetching adds, and what does until then', async ({
+  page,
+  shop,
+}) => {
+  const CAN = '30 μF 370 V oval'
+  await fixClock(page)
+  await page.goto(`${shop.url}/visits/${shop.lido}/test`)
+  await say(page, 'run cap 21')
+  await page.goto(`${shop.url}/visits/${shop.lido}/decide`)
+  const way = page.getByTestId('now-replace-run-capacitor')
+  await expect(way).toContainText('can be finished now')
+  // The last one in the van is gone.
+  const can = [...(await shelvesOf(shop.url)).articles.values()].find(({ name }) => name === CAN)
+  const body = { article: can?.id, count: 1, from: 'van:van-1', to: 'nowhere', why: 'lost' }
+  const lost = { id: uuidv7(), visitId: null, kind: 'stock-moved', at: NOW.toISOString(), author: 'test', body }
+  expect((await post(`${shop.url}/api/entries`, { entries: [lost] })).status).toBe(200)
+  await expect(way).toContainText('not with what is in the van')
+  await expect(way).toContainText(new RegExp(`bay A, 0:\\d\\d there and back: ${CAN}`))
+  await expect(way).toContainText(/fetched meanwhile \$\d+\.\d\d, or another journey \$161\.00/)
+  await expect(way.getByTestId('made-here')).toContainText(
+    'Until then: 25 μF 440 V round + 5 μF 440 V round side by side, as much as it should be',
+  )
+  // The other van has nothing to make it of.
+  await page.getByTestId('now-or-later').getByRole('button', { name: 'The small van' }).click()
+  await expect(page.getByTestId('made-here')).toHaveCount(0)
+  expect(await seriousOn(page)).toEqual([])
+})
+
+test('the Day knows when the parts of a visit that waits are there: promised, then come', async ({ page, shop }) => {
+  const { articles } = await shelvesOf(shop.url)
+  const can = [...articles.values()].find(({ name }) => name === '40 μF 370 V oval')
+  const { lines } = (await (await fetch(`${shop.url}/api/shelf`)).json()) as { lines: Entry[] }
+  const supplier = ofKind(lines, 'supplier-set')[0]?.body.supplier.id
+  const order = uuidv7()
+  await fixClock(page)
+  await page.goto(shop.url)
+  const call = page.getByTestId('waiting').getByRole('listitem').first()
+  const visit = (await call.getAttribute('data-visit')) as string
+  await expect(call).not.toContainText('parts')
+  const body = { order, supplier, number: '26-9', lines: [{ line: 1, article: can?.id, count: 1, visits: [visit] }] }
+  const placed = { id: uuidv7(), visitId: null, kind: 'order-placed', at: NOW.toISOString(), author: 'test', body }
+  expect((await post(`${shop.url}/api/entries`, { entries: [placed] })).status).toBe(200)
+  await page.goto(`${shop.url}/shelf/orders/${order}`)
+  await page.getByTestId('expected-on').fill('2026-05-14')
+  await page.getByTestId('confirm').click()
+  await expect(page.getByTestId('order-state')).toHaveText('confirmed')
+  await expect.poll(async () => (await keptAt(shop.url, visit, 'arranged')).at(-1)?.body.partsAt).toBeDefined()
+  await page.goto(shop.url)
+  const waiting = page.getByTestId('waiting').locator(`[data-visit="${visit}"]`)
+  await expect(waiting).toContainText('parts Thu 12:00')
+  // It came before: the visit may be driven to at once.
+  await page.goto(`${shop.url}/shelf/orders/${order}`)
+  await page.getByTestId('receive').click()
+  await page.getByTestId('delivery-number').fill('D-1')
+  await page.getByTestId('take-in').click()
+  await expect(page.getByTestId('order-state')).toHaveText('all there')
+  await expect
+    .poll(async () => Date.parse((await keptAt(shop.url, visit, 'arranged')).at(-1)?.body.partsAt ?? ''))
+    .toBeLessThan(NOW.getTime() + 3_600_000)
+  await page.goto(shop.url)
+  await expect(waiting).toBeVisible()
+  await expect(waiting).not.toContainText('parts')
 })
 
 test('an order from the list to the shelf: the supplier away, one thing wrong that goes back, and the right one', async ({

@@ -5,6 +5,7 @@ import { sql } from 'drizzle-orm'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { connect, type Connection } from '../../server/database/connect'
 import { Repository } from '../../server/database/repository'
+import { Search } from '../../server/database/search'
 import { EntryConflict, Journal } from '../../server/services/journal'
 import { PaceBook } from '../../server/services/pace-book'
 import { PictureFolder } from '../../server/services/photos/picture-folder'
@@ -114,6 +115,20 @@ describe.each(['embedded', 'server'] as const)('the repository on the %s databas
     await repository.setMeta('projected', 0)
     await buildLists(repository)
     expect((await repository.causesOf('pool'))['shaft-bent']).toBe(1)
+  })
+
+  it('takes lines of the shop whose fields are called as the register’s are: a bay that is gone', async () => {
+    const { write } = testVisit()
+    const kept = { ...write('bay-set', { bay: 'm', name: 'M' }), visitId: null }
+    const gone = { ...write('bay-set', { bay: 'm', name: 'M', gone: true }), visitId: null }
+    await journal.append([kept])
+    const before = await repository.newestArrival()
+    expect(await journal.append([gone])).toMatchObject({ accepted: [gone.id] })
+    const back = { ...write('retracted', {}, gone.id), visitId: null }
+    expect(await journal.append([back])).toMatchObject({ accepted: [back.id] })
+    expect((await new Search(connection.db).changedAfter(before)).about).toEqual([])
+    await repository.setMeta('projected', 0)
+    await expect(buildLists(repository)).resolves.not.toThrow()
   })
 
   it('takes the same entry twice and refuses another under its id', async () => {

@@ -25,7 +25,10 @@ const adds = ({ fetch, later }: NowOrLater) =>
     ...(later
       ? [`another journey${later.on ? ` on ${format(parseISO(later.on), 'EEE d MMM')}` : ''} ${money(later.cost)}`]
       : []),
-  ].join(', ')
+  ].join(', or ')
+/** How far a capacitor made of several is from the one that is wanted. */
+const offBy = (percent: number) =>
+  Math.abs(percent) < 0.5 ? 'as much as it should be' : `off by ${formatNumber(Math.abs(percent), 2)} %`
 </script>
 
 <template>
@@ -54,8 +57,7 @@ const adds = ({ fetch, later }: NowOrLater) =>
         </template>
         <p v-if="made && way.option === 'replace-run-capacitor'" class="text-[0.95rem]" data-testid="made-here">
           Until then: <span class="number">{{ made.of.map(({ name }) => name).join(' + ') }}</span> {{ made.together }},
-          off by <span class="number">{{ formatNumber(Math.abs(made.deviationPercent), 2) }} %</span>; the sheet says
-          that the right one is to follow.
+          {{ offBy(made.deviationPercent) }}: tell the owner that the right one is to follow.
         </p>
       </li>
     </ul>

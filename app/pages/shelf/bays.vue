@@ -23,7 +23,7 @@ const trouble = ref('')
 
 async function keep(bay: Bay): Promise<boolean> {
   const [wrong] = Object.entries(problemsOf('bay-set', bay))
-  trouble.value = wrong ? `${wrong[0] === 'bay' ? 'The mark' : 'What lies in it'} ${wrong[1]}.` : ''
+  trouble.value = wrong ? `${wrong[0] === 'bay' ? 'The mark' : 'What lies in it'}: ${wrong[1]}.` : ''
   if (wrong) return false
   await shelf.write({ kind: 'bay-set', body: bay })
   return true
@@ -132,11 +132,16 @@ useHead({ title: 'Bays · Pike Lamp' })
 }
 @media (max-width: 700px) {
   .bay {
-    grid-template-columns: 4.5rem minmax(0, 1fr) 6.5rem;
+    grid-template-columns: 4.5rem minmax(0, 1fr) auto;
   }
   .bay > form,
   .bay > strong + span {
     grid-column: 2 / -1;
+  }
+  .bay > form + a,
+  .bay > form + span,
+  .bay > strong + span + a {
+    grid-column: 2;
   }
 }
 </style>

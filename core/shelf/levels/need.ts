@@ -18,7 +18,9 @@ export interface ShelfMachine extends FleetMachine {
 }
 /** How often an article is wanted among the shop's machines. */
 export interface ArticleNeed {
-  /** Times a year. */
+  /** Times a year by rates alone. */
+  byRates: number
+  /** How often as long as the stretch goes, times a year: with what the machines’ own readings foretell for it. */
   perYear: number
   /** Pieces at a time. */
   pieces: number
@@ -40,6 +42,8 @@ export interface Needs {
 
 /** Which articles serve for what is wanted, each with its share. */
 export type SharesOf = (want: PartWant) => readonly { article: string; share: number }[]
+
+const NOT_WANTED: ArticleNeed = { byRates: 0, perYear: 0, pieces: 0, machines: 0, foreseen: 0 }
 
 /** Where nobody knows which of several it is, more than this are no help. */
 const MOST_UNREAD = 6
@@ -94,25 +98,28 @@ export function needsOf(
     const foreseen = foreseenParts(machine, expected, stretch)
     const wanted = new Map(foreseen)
     for (const { count, parts } of expected) for (const part of parts) wanted.set(part, (wanted.get(part) ?? 0) + count)
-    for (const [part, times] of wanted)
+    for (const [part, times] of wanted) {
+      const soon = foreseen.get(part) ?? 0
+      const byRates = (times - soon) / years
       for (const want of wantsKnown(machine.known, part)) {
-        const perYear = times / years
         const shares = sharesOf(want)
         if (shares.length === 0) {
           const before = unmet.get(part) ?? { part, perYear: 0, machines: 0 }
-          unmet.set(part, { part, perYear: before.perYear + perYear, machines: before.machines + 1 })
+          unmet.set(part, { part, perYear: before.perYear + byRates + soon, machines: before.machines + 1 })
         }
         for (const { article, share } of shares) {
-          const before = needs.get(article) ?? { perYear: 0, pieces: want.needed, machines: 0, foreseen: 0 }
+          const before = needs.get(article) ?? NOT_WANTED
           needs.set(article, {
-            perYear: before.perYear + perYear * share,
+            byRates: before.byRates + byRates * share,
+            perYear: before.perYear + (times / years) * share,
             // As many as the hungriest takes: half a pair is no use.
             pieces: Math.max(before.pieces, want.needed),
             machines: before.machines + 1,
-            foreseen: before.foreseen + (foreseen.get(part) ?? 0) * share,
+            foreseen: before.foreseen + soon * share,
           })
         }
       }
+    }
   }
   return { articles: needs, unmet: [...unmet.values()].sort((a, b) => b.perYear - a.perYear) }
 }

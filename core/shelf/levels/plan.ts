@@ -34,6 +34,8 @@ export interface ShelfGrounds {
 /** How much of an article to keep, and why. */
 export interface ArticleLevel {
   article: string
+  /** Times a year by rates; and as the coming season goes, with what readings foretell. */
+  byRates: number
   perYear: number
   machines: number
   /** Of them, those whose own readings say that it ends soon, each by how likely. */
@@ -121,12 +123,14 @@ export function shelfPlan(grounds: ShelfGrounds): ShelfPlan {
   const levels = asked.map(({ article, grounds: own }): ArticleLevel => {
     const best = bestLevel({ ...own, keepingTimes: times })
     const counts = fixed[article.id] ?? best.level
+    const need = needs.articles.get(article.id)
     const [have, coming] = [countOf(article.id), onOrder[article.id] ?? 0]
     return {
       article: article.id,
+      byRates: need?.byRates ?? 0,
       perYear: own.perYear,
-      machines: needs.articles.get(article.id)?.machines ?? 0,
-      foreseen: needs.articles.get(article.id)?.foreseen ?? 0,
+      machines: need?.machines ?? 0,
+      foreseen: need?.foreseen ?? 0,
       planned: own.planned.reduce((sum, chance) => sum + chance, 0),
       pieces: own.pieces,
       level: best.level,
@@ -154,7 +158,7 @@ export function shelfPlan(grounds: ShelfGrounds): ShelfPlan {
     )
   const priceOf = new Map(articles.map(({ id, price = 0 }) => [id, price / 100]))
   const sums = (count: (level: ArticleLevel) => number, short: (level: ArticleLevel) => number) => ({
-    trips: levels.reduce((sum, level) => sum + level.perYear * short(level), 0),
+    trips: levels.reduce((sum, level) => sum + (level.byRates + level.foreseen) * short(level), 0),
     tied: levels.reduce((sum, level) => sum + Math.max(0, count(level)) * (priceOf.get(level.article) ?? 0), 0),
   })
   return {

@@ -1,6 +1,6 @@
 // A shop of ten thousand customers, twelve thousand machines and ten thousand visits: how long its register takes to be
-// searched, a card to be opened, the Day to be read. Each figure beside its aim. `npm run bench:register`, or smaller:
-// `npm run bench:register -- 500`.
+// searched, a card to be opened, the Day to be read, what to keep to be reckoned. Each figure beside its aim.
+// `npm run bench:register`, or smaller: `npm run bench:register -- 500`.
 import { createWriteStream, mkdirSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -32,9 +32,11 @@ const timed = async (work) => {
 
 try {
   const { registerJournal } = await import(await bundle('bench/register/shop.ts', 'register-shop'))
+  const { shelfJournal } = await import(await bundle('bench/register/shelves.ts', 'register-shelves'))
   const today = new Date()
   function* text() {
     for (const entry of registerJournal(size, today)) yield `${JSON.stringify(entry)}\n`
+    for (const entry of shelfJournal(today)) yield `${JSON.stringify(entry)}\n`
   }
   await pipeline(Readable.from(text(), { highWaterMark: 1024 }), createWriteStream(join(data, 'journal.jsonl')))
   const { child, address, milliseconds } = await startServer({
@@ -94,6 +96,11 @@ try {
   const day0 = today.toISOString().slice(0, 10)
   say('what the season may bring, the first time', await timed(() => get(`/api/forecast?today=${day0}`)), 'ms', '')
   say('what the season may bring, again', await timed(() => get(`/api/forecast?today=${day0}`)), 'ms', '')
+  const week = new Date(midnight.getTime() + 7 * 86_400_000).toISOString()
+  const plan = `/api/shelf/plan?from=${midnight.toISOString()}&to=${week}&on=${day0}`
+  say(`how much to keep, ${size.machines} machines, the first time`, await timed(() => get(plan)), 'ms', '')
+  say('how much to keep, again', await timed(() => get(plan)), 'ms', '')
+  say('what lies where', await timed(() => get('/api/shelf')), 'ms', '')
   const out = async () => (await fetch(`${address}/api/register.csv`)).text()
   say('the register as a table', await timed(out), 'ms', '')
   const table = await out()

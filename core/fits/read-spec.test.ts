@@ -1,5 +1,10 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { FAMILIES, type FamilyId } from '../knowledge/fits/families'
 import { readAsked, readSpec } from './read-spec'
+import { specProblems } from './spec-rules'
+
+const FAMILY_IDS = Object.keys(FAMILIES) as FamilyId[]
 
 const near = (spec: object) =>
   Object.fromEntries(
@@ -21,6 +26,10 @@ describe('what a number says', () => {
     ['cap 25 mfd 440v oval', 'run-capacitor', { microfarads: 25, volts: 440, body: 'oval' }],
     ['88-108 µF 250 V', 'start-capacitor', { microfarads: 98, volts: 250 }],
     ['seal 5/8 in shaft, 1.25 in seat, 1.25 in head', 'shaft-seal', { shaft: 15.87, seat: 31.75, head: 31.75 }],
+    ['5/8 in shaft, 1.25 in seat, 1.25 in head', 'shaft-seal', { shaft: 15.87, seat: 31.75, head: 31.75 }],
+    ['16 mm shaft, 31 mm seat, 30 mm head', 'shaft-seal', { shaft: 16, seat: 31, head: 30 }],
+    ['102x3.5 mm', 'o-ring', { inside: 102, section: 3.5 }],
+    ['o-ring 2 1/2 in x 3/16 in', 'o-ring', { inside: 63.5, section: 4.76 }],
     ['30/50 psi switch', 'pressure-switch', { cutIn: 206.84, cutOut: 344.74 }],
     ['pressure switch 2 / 3.5 bar', 'pressure-switch', { cutIn: 200, cutOut: 350 }],
     ['float 13 A, 20 ft piggyback', 'float-switch', { amps: 13, cord: 6.1, plug: 'piggyback' }],
@@ -53,6 +62,40 @@ describe('what a number says', () => {
     expect(readSpec('o-ring', '-199')).toEqual({})
     expect(readAsked('the green one')).toBeUndefined()
     expect(readAsked('')).toBeUndefined()
+  })
+
+  it('reads nothing that no such part has: what is read can always be kept', () => {
+    expect(readSpec('o-ring', '4 x 900 mm')).toEqual({ inside: 4 })
+    expect(readSpec('run-capacitor', '30 uF 99000 V')).toEqual({ microfarads: 30 })
+    const words = fc.constantFrom(
+      ...['5/8', '0', '1.25', '900', '370', '-242', '6203', '30/50', '88-108', 'x', 'in', 'mm', 'uF', 'V', 'psi'],
+      ...[
+        'gal',
+        'hp',
+        'awg',
+        'ft',
+        'A',
+        'shaft',
+        'seat',
+        'head',
+        'seal',
+        'ring',
+        'gauge',
+        'male',
+        'tank',
+        'pump',
+        '1 1/4',
+      ],
+    )
+    fc.assert(
+      fc.property(fc.array(words, { maxLength: 8 }), fc.constantFrom(...FAMILY_IDS), (said, family) => {
+        const text = said.join(' ')
+        const asked = readAsked(text)
+        expect(specProblems(family, readSpec(family, text))).toEqual([])
+        expect(asked ? specProblems(asked.family, asked.spec) : []).toEqual([])
+      }),
+      { numRuns: 2000, seed: 18 },
+    )
   })
 
   it('reads the identities that stand on a machine’s card', () => {

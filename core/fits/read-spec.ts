@@ -6,6 +6,7 @@ import { WIRE_GAUGES } from '../knowledge/electrical/wire'
 import { bearingSize } from '../mechanics/bearing'
 import type { Measure } from '../quantity/measures'
 import { ringOf } from './rings'
+import { possible } from './spec-rules'
 import { asMeasure, numbersIn, plainText, type Written } from './written'
 
 type Draft = Record<string, number | string>
@@ -17,11 +18,11 @@ const FRAME = /\b(?:48|56|143|145|182|184)\s?[A-Z]{1,2}\b/i
 
 /**
  * What a text says of a part of a family: a bearing's number as its three sizes, a dash number as a ring's two, ratings
- * with their units. What it does not say is absent.
+ * with their units. What it does not say is absent, and so is a number that no such part has.
  */
 export function readSpec(family: FamilyId, written: string): Spec {
   const text = plainText(written)
-  return READERS[family](text, numbersIn(text))
+  return possible(family, READERS[family](text, numbersIn(text)))
 }
 
 /** What a text asks for: the family that it names, or that only its number can be of, and what it says of it. */
@@ -45,18 +46,26 @@ function familyByNumber(text: string): FamilyId | undefined {
   if (pair(text) && has('pressure')) return 'pressure-switch'
   if (has('volume')) return 'tank'
   if (END_WORDS.filter(({ written }) => written.test(text)).length > 0) return 'fitting'
-  if (pair(text) && has('bore')) return 'o-ring'
+  if (crossed(text, numbers) && has('bore')) return 'o-ring'
   if (/\bawg\b/i.test(text)) return 'cable'
   return undefined
 }
 
-/** Two numbers of one unit, as `30/50` or `102 x 3.5`. */
+/** Two numbers of one unit, as `30/50`. */
 const PAIR = /([\d.,]+)\s*(?:\/|x|-|to)\s*([\d.,]+)\s*(mm|in\b|"|psi|kpa|bar|v\b)?/i
 function pair(text: string): { a: number; b: number; unit: string } | undefined {
   const [, a, b, unit = ''] = PAIR.exec(text) ?? []
   return a === undefined || b === undefined
     ? undefined
     : { a: Number(a.replace(',', '.')), b: Number(b.replace(',', '.')), unit: unit.toLowerCase() }
+}
+/** Two sizes with a cross between them: `102 x 3.5 mm`. A fraction is one size, not two. */
+function crossed(text: string, numbers: readonly Written[]): [Written, Written] | undefined {
+  for (const [at, one] of numbers.entries()) {
+    const other = numbers[at + 1]
+    if (other && text.slice(one.end, other.start).trim().toLowerCase() === 'x') return [one, other]
+  }
+  return undefined
 }
 /** `88-108 µF`: what a start capacitor prints. */
 function spanOf(text: string): number | undefined {
@@ -108,17 +117,17 @@ function bearing(text: string): Draft {
 
 function ring(text: string, numbers: readonly Written[]): Spec {
   const standard = ringOf(DASH.exec(text)?.[1] ?? 'none')
-  const two = pair(text)
+  const [one, other] = crossed(text, numbers) ?? []
   // Without a unit a section of more than the widest in inches is one in millimetres.
-  const unit = two?.unit || ((two?.b ?? 0) > 0.5 ? 'mm' : 'in')
+  const unit = other?.unit || one?.unit || ((other?.value ?? 0) > 0.5 ? 'mm' : 'in')
   return readOf({
     inside:
       standard?.insideMillimetres ??
-      (two && asMeasure({ value: two.a, unit }, 'bore')) ??
+      (one && asMeasure({ value: one.value, unit }, 'bore')) ??
       sizeBy(text, numbers, /inside/i),
     section:
       standard?.sectionMillimetres ??
-      (two && asMeasure({ value: two.b, unit }, 'bore')) ??
+      (other && asMeasure({ value: other.value, unit }, 'bore')) ??
       sizeBy(text, numbers, /section/i),
     stuff: wordOf(text, STUFFS),
   })

@@ -1,4 +1,4 @@
-import type { SpecField } from '../knowledge/fits/family'
+import type { Spec, SpecField } from '../knowledge/fits/family'
 import { FAMILIES, type FamilyId } from '../knowledge/fits/families'
 import type { FieldProblem } from '../validation/input-error'
 
@@ -17,6 +17,17 @@ export function specProblems(family: FamilyId | undefined, spec: unknown, path =
       : `one of ${Object.keys(fields).join(', ') || 'no measures: it has no family'}`
     return expected ? [{ field: `${path}.${name}`, value, expected }] : []
   })
+}
+
+/** Of the measures those that a part of the family can have. */
+export function possible(family: FamilyId, spec: Spec): Spec {
+  const fields: Readonly<Record<string, SpecField>> = FAMILIES[family].fields
+  return Object.fromEntries(
+    Object.entries(spec).filter(([name, value]) => {
+      const field = Object.hasOwn(fields, name) ? fields[name] : undefined
+      return field !== undefined && wrong(field, value) === undefined
+    }),
+  )
 }
 
 function wrong(field: SpecField, value: unknown): string | undefined {

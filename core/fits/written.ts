@@ -49,7 +49,7 @@ const UNIT = `(?:${[
 ].join('|')})`
 const WRITTEN = new RegExp(String.raw`(?<![\d.,/])(${NUMBER})\s*(${UNIT})?(?![a-z\d])`, 'gi')
 
-/** A text in which fractions that have a sign are written out: `1¼` as `1 1/4`. */
+/** A text in which fractions that have a sign are written out, `1¼` as `1 1/4`, and sizes stand apart: `4 x 3`. */
 export function plainText(text: string): string {
   return text
     .replace(
@@ -58,6 +58,7 @@ export function plainText(text: string): string {
         `${whole === undefined ? '' : `${whole} `}${FRACTION_SIGNS[sign]}`,
     )
     .replace(/[×✕]/g, 'x')
+    .replace(/(?<=[\d"])\s*x\s*(?=[\d.,])/gi, ' x ')
 }
 
 /** The numbers of a text, as they follow each other. */

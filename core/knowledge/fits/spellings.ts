@@ -24,7 +24,7 @@ export const FAMILY_WORDS: readonly { written: RegExp; family: string }[] = [
   { written: /\b(?:run\s+)?cap(?:acitor)?\b|\bcan\b/i, family: 'run-capacitor' },
   { written: /\b(?:brg|bearing)s?\b/i, family: 'bearing' },
   { written: /\bo-?\s?ring\b|\bas\s?568\b|\bdash\b/i, family: 'o-ring' },
-  { written: /\bseal\b/i, family: 'shaft-seal' },
+  { written: /\bseal\b|\bshaft\b.*\b(?:seat|head)\b|\bseat\b.*\b(?:shaft|head)\b/i, family: 'shaft-seal' },
   { written: /\bimp(?:eller)?\b/i, family: 'impeller' },
   { written: /\bcontrol\s+box\b|\bbox\b/i, family: 'control-box' },
   { written: /\bfloat\b/i, family: 'float-switch' },

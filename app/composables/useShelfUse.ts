@@ -71,7 +71,8 @@ export function useShelfUse() {
     for (const each of uses.value) {
       const wasIn = before.has(each.use)
       if (each.isIn && !wasIn && each.used.length === 0) {
-        const taken = takenFrom(each.lying, van.value, each.want.needed)
+        // As it lies by now: what the one before took is there no more.
+        const taken = takenFrom(lyingFor(each.want, shelf.stock), van.value, each.want.needed)
         if (taken) await take(each, taken)
       } else if (!each.isIn && wasIn && each.used.length > 0) await putBack(each)
     }

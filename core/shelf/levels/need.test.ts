@@ -55,6 +55,14 @@ describe('how often an article is wanted', () => {
     expect(plain.get('30 μF 440 V')?.foreseen).toBe(0)
     const far = need([{ part: 'run-capacitor', on: '2031-06-15', earliest: '2030-01-01' }]).get('30 μF 440 V')
     expect(far?.perYear).toBeCloseTo(plain.get('30 μF 440 V')?.perYear ?? 0, 3)
+    const end = { on: '2026-05-02', latest: '2026-05-05' }
+    const both: ShelfMachine['ends'] = [
+      { part: 'shaft-seal', ...end },
+      { part: 'insulation', ...end },
+    ]
+    const seals = of([pool('a', 30, { ends: both })], [seal('seal')]).articles.get('seal')?.foreseen
+    expect(seals, 'one repair takes it, whichever ends first').toBeGreaterThan(0.9)
+    expect(seals).toBeLessThanOrEqual(1)
     expect(need([{ part: 'tank', on: '2026-06-15' }]), 'a pool has no tank').toEqual(plain)
     expect(need([{ on: '2026-06-15' }]), 'of no part').toEqual(plain)
   })

@@ -145,7 +145,9 @@ function foreseenParts(
     const there = expected.filter(({ row }) => row.part === part)
     const [likeliest] = there.toSorted((a, b) => b.count - a.count)
     const spared = Math.exp(-there.reduce((sum, { count }) => sum + count, 0))
-    for (const taken of likeliest?.parts ?? []) wanted.set(taken, (wanted.get(taken) ?? 0) + chance * spared)
+    for (const taken of likeliest?.parts ?? [])
+      // One repair takes it, whichever of several parts ends first.
+      wanted.set(taken, 1 - (1 - (wanted.get(taken) ?? 0)) * (1 - chance * spared))
   }
   return wanted
 }

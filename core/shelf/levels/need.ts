@@ -1,20 +1,14 @@
 import { articlesFor, wantsOf, type Offered, type PartWant } from '../../fits/for-part'
 import type { KnownMachine } from '../../fits/wanted-of'
-import type { ActionRow, FaultRow } from '../../knowledge/faults/model-types'
-import { KIND_KNOWLEDGE } from '../../knowledge/faults/kinds'
 import type { SeasonDays } from '../../knowledge/shop/seasons'
 import type { Part } from '../../knowledge/vocabulary'
-import { expectedByFault, exposed, groupOf, type FleetMachine } from '../../planning/exposure'
-import { repairFor } from '../../planning/preparation'
 import type { Stretch } from '../../planning/season'
 import { MILLISECONDS_PER_YEAR } from '../../quantity/conversions'
-import { foreseenWithin, type ForeseenEnd } from './foreseen'
+import { expectedRepairs, type ExpectedRepair, type ReadMachine } from './expected-repairs'
 
 /** A machine of the shop with what its failing hangs on, and with what a part of it has to fit. */
-export interface ShelfMachine extends FleetMachine {
+export interface ShelfMachine extends ReadMachine {
   known: KnownMachine
-  /** What its own readings say of when its parts meet their limits. */
-  ends?: readonly ForeseenEnd[]
 }
 /** How often an article is wanted among the shop's machines. */
 export interface ArticleNeed {
@@ -35,13 +29,21 @@ export interface UnmetNeed {
   perYear: number
   machines: number
 }
+/** Repairs that take the same: what serves for each thing that they take. */
+export interface RepairKind {
+  wants: readonly Shares[]
+  /** Times a year. */
+  perYear: number
+}
 export interface Needs {
   articles: Map<string, ArticleNeed>
   unmet: UnmetNeed[]
+  repairs: RepairKind[]
 }
 
-/** Which articles serve for what is wanted, each with its share. */
-export type SharesOf = (want: PartWant) => readonly { article: string; share: number }[]
+/** The articles that serve for one thing, each with its share; none where nothing does. */
+export type Shares = readonly { article: string; share: number }[]
+export type SharesOf = (want: PartWant) => Shares
 
 const NOT_WANTED: ArticleNeed = { byRates: 0, perYear: 0, pieces: 0, machines: 0, foreseen: 0 }
 
@@ -53,7 +55,7 @@ const MOST_UNREAD = 6
  * known, any that is meant for it.
  */
 export function articleShares(articles: readonly Offered[]): SharesOf {
-  const known = new Map<string, readonly { article: string; share: number }[]>()
+  const known = new Map<string, Shares>()
   return (want) => {
     const key = JSON.stringify([want.part, want.kind, want.family, want.spec, want.identity])
     const before = known.get(key)
@@ -68,9 +70,8 @@ export function articleShares(articles: readonly Offered[]): SharesOf {
 }
 
 /**
- * How often each article is wanted: every fault of every machine by its rate at the age it has then, and what its own
- * readings say of a part that is ending; the repair that cures it, the parts that this takes, and the article that
- * serves for each.
+ * How often each article is wanted: every repair that a machine may come to, the parts that it takes, and the article
+ * that serves for each.
  *
  * @param stretch whose rate is meant: a season's, not the year's
  * @param factorOf by how much a group fails more often here than the tables say
@@ -86,69 +87,62 @@ export function needsOf(
   const sharesOf = articleShares(articles)
   const needs = new Map<string, ArticleNeed>()
   const unmet = new Map<Part, UnmetNeed>()
+  const repairs = new Map<string, RepairKind>()
   for (const machine of machines) {
     if (machine.goneAt !== undefined) continue
-    const of = exposed(machine)
-    const actions = actionsOf(machine.known)
-    const expected = expectedByFault(of, stretch, days).map(({ row, count }) => ({
-      row,
-      count: count * factorOf(groupOf(row)),
-      parts: repairFor(actions, row.fault)?.parts ?? [],
-    }))
-    const foreseen = foreseenParts(machine, expected, stretch)
-    const wanted = new Map(foreseen)
-    for (const { count, parts } of expected) for (const part of parts) wanted.set(part, (wanted.get(part) ?? 0) + count)
-    for (const [part, times] of wanted) {
-      const soon = foreseen.get(part) ?? 0
-      const byRates = (times - soon) / years
-      for (const want of wantsKnown(machine.known, part)) {
-        const shares = sharesOf(want)
+    const expected = expectedRepairs(machine, stretch, days, factorOf)
+    const serving = new Map<Part, { want: PartWant; shares: Shares }[]>()
+    const servingFor = (part: Part) => {
+      const of = serving.get(part) ?? wantsKnown(machine.known, part).map((want) => ({ want, shares: sharesOf(want) }))
+      serving.set(part, of)
+      return of
+    }
+    for (const { parts, times, isForeseen } of expected) {
+      const wants = parts.flatMap((part) => servingFor(part).map(({ shares }) => shares))
+      const key = wants.map((shares) => shares.map(({ article }) => article).join(' ')).join()
+      const before = repairs.get(key)?.perYear ?? 0
+      // What is foreseen comes once; what goes by rates comes as often every year.
+      repairs.set(key, { wants, perYear: before + (isForeseen ? times : times / years) })
+    }
+    for (const [part, { counted, foreseen }] of byPart(expected)) {
+      const byRates = counted / years
+      for (const { want, shares } of servingFor(part)) {
         if (shares.length === 0) {
           const before = unmet.get(part) ?? { part, perYear: 0, machines: 0 }
-          unmet.set(part, { part, perYear: before.perYear + byRates + soon, machines: before.machines + 1 })
+          unmet.set(part, { part, perYear: before.perYear + byRates + foreseen, machines: before.machines + 1 })
         }
         for (const { article, share } of shares) {
           const before = needs.get(article) ?? NOT_WANTED
           needs.set(article, {
             byRates: before.byRates + byRates * share,
-            perYear: before.perYear + (times / years) * share,
+            perYear: before.perYear + (byRates + foreseen / years) * share,
             // As many as the hungriest takes: half a pair is no use.
             pieces: Math.max(before.pieces, want.needed),
             machines: before.machines + 1,
-            foreseen: before.foreseen + soon * share,
+            foreseen: before.foreseen + foreseen * share,
           })
         }
       }
     }
   }
-  return { articles: needs, unmet: [...unmet.values()].sort((a, b) => b.perYear - a.perYear) }
+  return {
+    articles: needs,
+    unmet: [...unmet.values()].sort((a, b) => b.perYear - a.perYear),
+    repairs: [...repairs.values()],
+  }
 }
 
-interface ExpectedFault {
-  row: FaultRow
-  /** Times within the stretch. */
-  count: number
-  /** What its repair takes. */
-  parts: readonly Part[]
-}
-/**
- * How likely each part is wanted because a part is ending by its readings, and did not fail before: what the likeliest
- * repair there takes. Where that takes none, as where air is to be pumped in, nothing is wanted.
- */
-function foreseenParts(
-  { ends = [] }: ShelfMachine,
-  expected: readonly ExpectedFault[],
-  stretch: Stretch,
-): Map<Part, number> {
-  const wanted = new Map<Part, number>()
-  for (const [part, chance] of foreseenWithin(ends, stretch)) {
-    const there = expected.filter(({ row }) => row.part === part)
-    const [likeliest] = there.toSorted((a, b) => b.count - a.count)
-    const spared = Math.exp(-there.reduce((sum, { count }) => sum + count, 0))
-    for (const taken of likeliest?.parts ?? [])
-      // One repair takes it, whichever of several parts ends first.
-      wanted.set(taken, 1 - (1 - (wanted.get(taken) ?? 0)) * (1 - chance * spared))
-  }
+/** How often a part is wanted by rates, and how likely by readings: one repair takes it, whichever part ends first. */
+function byPart(expected: readonly ExpectedRepair[]): Map<Part, { counted: number; foreseen: number }> {
+  const wanted = new Map<Part, { counted: number; foreseen: number }>()
+  for (const { parts, times, isForeseen } of expected)
+    for (const part of parts) {
+      const { counted, foreseen } = wanted.get(part) ?? { counted: 0, foreseen: 0 }
+      wanted.set(
+        part,
+        isForeseen ? { counted, foreseen: 1 - (1 - foreseen) * (1 - times) } : { counted: counted + times, foreseen },
+      )
+    }
   return wanted
 }
 
@@ -160,9 +154,4 @@ function wantsKnown(machine: KnownMachine, part: Part): PartWant[] {
   const wants = of.get(part) ?? wantsOf(machine, part)
   of.set(part, wants)
   return wants
-}
-
-/** What is done to machines of a construction at all. */
-function actionsOf({ kind }: KnownMachine): readonly ActionRow[] {
-  return KIND_KNOWLEDGE[kind].actions.filter(({ onlyUnderWarranty }) => !onlyUnderWarranty)
 }

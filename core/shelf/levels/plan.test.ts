@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import type { Article } from '../../fits/article'
 import type { PartWant } from '../../fits/for-part'
+import { NEED_AHEAD } from '../../knowledge/shelf/keeping'
+import type { Part } from '../../knowledge/vocabulary'
 import { USUAL_SEASONS } from '../../planning/season'
+import { needsOf } from './need'
 import { poolPump } from './pool-pump.fixture'
 import { shelfPlan, type ShelfGrounds } from './plan'
 import type { PlannedVisit } from './van-plan'
@@ -61,6 +64,17 @@ const GROUNDS: ShelfGrounds = {
 const of = (plan: ReturnType<typeof shelfPlan>, article: string) => plan.levels.find((each) => each.article === article)
 
 describe('the plan of the shelf', () => {
+  it('a repair that finds several things missing is one second trip', () => {
+    const ring = (part: Part): Article => ({ id: part, name: part, part, spec: {} })
+    const articles = [...GROUNDS.articles, ring('shaft-seal'), ring('housing-o-ring'), ring('diffuser-o-ring')]
+    const stretch = { from: FROM, to: FROM + NEED_AHEAD.rateDays * 86_400_000 }
+    const { repairs } = needsOf(GROUNDS.machines, articles, stretch, GROUNDS.days)
+    expect(repairs.some(({ wants }) => wants.filter((shares) => shares.length > 0).length > 2)).toBe(true)
+    const all = repairs.reduce((sum, { perYear }) => sum + perYear, 0)
+    const plan = shelfPlan({ ...GROUNDS, articles, lying: [] })
+    expect(plan.now.trips + plan.beyond).toBeCloseTo(all, 6)
+  })
+
   it('keeps what the machines take, and nothing that nothing takes', () => {
     const plan = shelfPlan(GROUNDS)
     expect(of(plan, 'odd')).toMatchObject({ level: 0, order: 0, machines: 0 })

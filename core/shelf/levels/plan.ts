@@ -6,7 +6,15 @@ import type { Rates } from '../../knowledge/shop/rates'
 import type { SeasonDays } from '../../knowledge/shop/seasons'
 import { whole } from '../stock'
 import { bestLevel, chanceShort, secondTripCost, timesWithin, type LevelGrounds } from './level'
-import { articleShares, needsOf, type SharesOf, type ShelfMachine, type UnmetNeed } from './need'
+import {
+  articleShares,
+  needsOf,
+  type RepairKind,
+  type Shares,
+  type SharesOf,
+  type ShelfMachine,
+  type UnmetNeed,
+} from './need'
 import { vanPlans, weightOf, type LyingLot, type PlannedVisit, type VanPlan } from './van-plan'
 
 /** All that levels and loads hang on. */
@@ -60,10 +68,10 @@ export interface ArticleLevel {
 export interface ShelfPlan {
   levels: ArticleLevel[]
   unmet: UnmetNeed[]
-  /** Times a year that a visit wants something that nothing on the list may serve for. */
+  /** Repairs a year that want something that nothing on the list may serve for. */
   beyond: number
   secondTrip: number
-  /** Second trips a year for want of a part, and money that lies. */
+  /** Repairs a year that want of a part sends home, and money that lies. */
   now: { trips: number; tied: number }
   at: { trips: number; tied: number }
   /** How many times dearer keeping counts so that no more lies than may. */
@@ -157,14 +165,18 @@ export function shelfPlan(grounds: ShelfGrounds): ShelfPlan {
       sharesOf,
     )
   const priceOf = new Map(articles.map(({ id, price = 0 }) => [id, price / 100]))
+  const isBeyond = ({ wants }: RepairKind) => wants.some((shares) => shares.length === 0)
   const sums = (count: (level: ArticleLevel) => number, short: (level: ArticleLevel) => number) => ({
-    trips: levels.reduce((sum, level) => sum + (level.byRates + level.foreseen) * short(level), 0),
+    trips: secondTrips(
+      needs.repairs.filter((repair) => !isBeyond(repair)),
+      (article) => short(byId.get(article) as ArticleLevel),
+    ),
     tied: levels.reduce((sum, level) => sum + Math.max(0, count(level)) * (priceOf.get(level.article) ?? 0), 0),
   })
   return {
     levels,
     unmet: needs.unmet,
-    beyond: needs.unmet.reduce((sum, { perYear }) => sum + perYear, 0),
+    beyond: needs.repairs.filter(isBeyond).reduce((sum, { perYear }) => sum + perYear, 0),
     secondTrip,
     times,
     now: sums(
@@ -179,6 +191,15 @@ export function shelfPlan(grounds: ShelfGrounds): ShelfPlan {
     week: loads(dayAfter(today, NEED_AHEAD.plannedDays - 1)),
     waiting: waitingFor(visits, sharesOf, countOf),
   }
+}
+
+/** Repairs a year that find something missing; articles are taken as going one without the other. */
+function secondTrips(repairs: readonly RepairKind[], short: (article: string) => number): number {
+  return repairs.reduce((sum, { perYear, wants }) => {
+    const isThere = (shares: Shares) =>
+      shares.reduce((all, { article, share }) => all + share * (1 - short(article)), 0)
+    return sum + perYear * (1 - wants.reduce((all, shares) => all * isThere(shares), 1))
+  }, 0)
 }
 
 /** Parts of agreed jobs that are more than what lies there, each with the visits that wait for it. */

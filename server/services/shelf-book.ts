@@ -46,7 +46,13 @@ async function workedOut(app: ShopApp, span: DaySpan): Promise<ShelfPlan> {
       const { kind, nameplate, installation, fitted = [] } = row.machine
       return {
         ...fleetMachine(row, now),
-        ends: row.trends.map(({ part, on, earliest, latest }) => ({ part, on, earliest, latest })),
+        ends: row.trends.map(({ last: { check }, part, on, earliest, latest }) => ({
+          check,
+          part,
+          on,
+          earliest,
+          latest,
+        })),
         known: { kind, nameplate, fitted, ...(installation ? { installation } : {}) },
       }
     }),

@@ -1,4 +1,5 @@
 import type { Basis } from '../../judgement/judgement'
+import type { Check } from '../checks/checks'
 import type { Part } from '../vocabulary'
 
 /** What it costs to keep things, and to have them not. */
@@ -34,6 +35,20 @@ export const RATE_SPREAD = 0.6
 
 /** What a machine's own readings say of when a part is wanted. */
 export const FORESEEN = {
+  /**
+   * Readings by which the part itself is ending. Volts, pressures that are set, air and water that fall say something
+   * of what is around it, and no new part puts them right.
+   */
+  checks: [
+    'capacitance',
+    'insulation-resistance',
+    'battery-voltage',
+    'impeller-gap',
+    'shaft-height',
+    'end-play',
+    'shaft-runout',
+    'shutoff-pressure',
+  ] as readonly Check[],
   /** What stands past its limit and was not mended then: so likely somebody wants it mended within the season. */
   past: 0.5,
   /** Where two readings leave no band the day is known to this share of the time until then: a standard deviation. */
@@ -43,8 +58,8 @@ export const FORESEEN = {
   basis: {
     kind: 'shop',
     name:
-      'half of what stands past its limit is mended within the season; two readings foretell to half the time that ' +
-      'is left',
+      'what wears is renewed, what is set or filled is not; half of what stands past its limit is mended within the ' +
+      'season; two readings foretell to half the time that is left',
   } satisfies Basis,
 }
 

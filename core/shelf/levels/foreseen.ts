@@ -5,6 +5,7 @@ import type { Stretch } from '../../planning/season'
 
 /** A reading of a part of a machine whose line meets its limit; ISO dates, none where it stands past it already. */
 export interface ForeseenEnd {
+  check: string
   part?: Part
   on?: string
   earliest?: string
@@ -13,19 +14,21 @@ export interface ForeseenEnd {
 
 /**
  * How likely a part is wanted within a stretch of time because the machine's own readings meet their limit in it, part
- * by part. What should have met it before counts as well: nobody looked since.
+ * by part: those by which a part wears. What should have met it before counts as well: nobody looked since.
  *
  * @param stretch milliseconds
  * @source the line's own band as the spread of a normal distribution; two readings have none, see `FORESEEN`
  */
 export function foreseenWithin(ends: readonly ForeseenEnd[], stretch: Stretch): Map<Part, number> {
   const chances = new Map<Part, number>()
-  for (const { part, ...end } of ends)
-    if (part) chances.set(part, Math.max(chances.get(part) ?? 0, chanceBy(stretch, end)))
+  for (const { check, part, ...end } of ends)
+    if (part && isOfWear(check)) chances.set(part, Math.max(chances.get(part) ?? 0, chanceBy(stretch, end)))
   return chances
 }
 
-function chanceBy({ from, to }: Stretch, { on, earliest, latest }: Omit<ForeseenEnd, 'part'>): number {
+const isOfWear = (check: string) => (FORESEEN.checks as readonly string[]).includes(check)
+
+function chanceBy({ from, to }: Stretch, { on, earliest, latest }: Omit<ForeseenEnd, 'check' | 'part'>): number {
   if (on === undefined) return FORESEEN.past
   const at = Date.parse(on)
   // Off the side of the band towards which the stretch's end lies.

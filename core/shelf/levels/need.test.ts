@@ -46,25 +46,27 @@ describe('how often an article is wanted', () => {
   it('is more where the machine’s own readings say that the part is ending, and by what the repair takes', () => {
     const articles = [can('30 μF 440 V'), { ...seal('tank'), part: 'tank' as const }]
     const need = (ends: ShelfMachine['ends']) => of([pool('a', 30, ends ? { ends } : {})], articles).articles
-    const [plain, soon] = [need(undefined), need([{ part: 'run-capacitor', on: '2026-06-15' }])]
+    const [plain, soon] = [need(undefined), need([{ check: 'capacitance', part: 'run-capacitor', on: '2026-06-15' }])]
     const more = (soon.get('30 μF 440 V')?.perYear ?? 0) - (plain.get('30 μF 440 V')?.perYear ?? 0)
     // Nearly sure within a quarter is nearly four a year.
     expect(more).toBeGreaterThan(3)
     expect(more).toBeLessThan(4.06)
     expect(soon.get('30 μF 440 V')?.foreseen).toBeGreaterThan(0.9)
     expect(plain.get('30 μF 440 V')?.foreseen).toBe(0)
-    const far = need([{ part: 'run-capacitor', on: '2031-06-15', earliest: '2030-01-01' }]).get('30 μF 440 V')
+    const far = need([{ check: 'capacitance', part: 'run-capacitor', on: '2031-06-15', earliest: '2030-01-01' }]).get(
+      '30 μF 440 V',
+    )
     expect(far?.perYear).toBeCloseTo(plain.get('30 μF 440 V')?.perYear ?? 0, 3)
     const end = { on: '2026-05-02', latest: '2026-05-05' }
     const both: ShelfMachine['ends'] = [
-      { part: 'shaft-seal', ...end },
-      { part: 'insulation', ...end },
+      { check: 'end-play', part: 'shaft-seal', ...end },
+      { check: 'insulation-resistance', part: 'insulation', ...end },
     ]
     const seals = of([pool('a', 30, { ends: both })], [seal('seal')]).articles.get('seal')?.foreseen
     expect(seals, 'one repair takes it, whichever ends first').toBeGreaterThan(0.9)
     expect(seals).toBeLessThanOrEqual(1)
-    expect(need([{ part: 'tank', on: '2026-06-15' }]), 'a pool has no tank').toEqual(plain)
-    expect(need([{ on: '2026-06-15' }]), 'of no part').toEqual(plain)
+    expect(need([{ check: 'impeller-gap', part: 'tank', on: '2026-06-15' }]), 'a pool has no tank').toEqual(plain)
+    expect(need([{ check: 'capacitance', on: '2026-06-15' }]), 'of no part').toEqual(plain)
   })
 
   it('where nobody knows which of several it is, each has its share; what nothing serves is said', () => {

@@ -1,5 +1,5 @@
 import { computed } from 'vue'
-import type { ShelfPlace } from '#core/fits/shelf-place'
+import { vanOf, type ShelfPlace } from '#core/fits/shelf-place'
 import { useShelf } from '~/stores/shelf'
 import { useLocalStorageRef } from './useLocalStorageRef'
 
@@ -7,7 +7,8 @@ import { useLocalStorageRef } from './useLocalStorageRef'
 export function useMyVan() {
   const shelf = useShelf()
   const chosen = useLocalStorageRef<string>('pike-lamp.van', '')
-  const vans = computed(() => shelf.places.filter(({ id }) => id.startsWith('van:')))
+  // Not one that the shop has no longer, though something was left in it.
+  const vans = computed(() => shelf.places.filter(({ id }) => shelf.vans.some((own) => own.id === vanOf(id))))
   const van = computed({
     get: (): ShelfPlace => (vans.value.find(({ id }) => id === chosen.value) ?? vans.value[0])?.id ?? 'van:van-1',
     set: (place) => {

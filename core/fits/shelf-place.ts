@@ -14,3 +14,10 @@ export function isShelfPlace(value: unknown): value is ShelfPlace {
 export function isAnyPlace(value: unknown): value is AnyPlace {
   return isShelfPlace(value) || (typeof value === 'string' && Object.hasOwn(OUTSIDE, value))
 }
+
+const within = (side: 'bay' | 'van') => (place: string) =>
+  place.startsWith(`${side}:`) ? place.slice(side.length + 1) : undefined
+/** The mark of the bay that a place is; undefined where it is none. */
+export const bayOf = within('bay')
+/** The id of the van that a place is; undefined where it is none. */
+export const vanOf = within('van')

@@ -11,23 +11,20 @@ export function specProblems(family: FamilyId | undefined, spec: unknown, path =
     return [{ field: path, value: spec, expected: 'its measures, by their names' }]
   const fields: Readonly<Record<string, SpecField>> = family ? FAMILIES[family].fields : {}
   return Object.entries(spec).flatMap(([name, value]): FieldProblem[] => {
-    const field = Object.hasOwn(fields, name) ? fields[name] : undefined
-    const expected = field
-      ? wrong(field, value)
-      : `one of ${Object.keys(fields).join(', ') || 'no measures: it has no family'}`
+    const expected = wrongIn(fields, name, value)
     return expected ? [{ field: `${path}.${name}`, value, expected }] : []
   })
 }
 
 /** Of the measures those that a part of the family can have. */
 export function possible(family: FamilyId, spec: Spec): Spec {
-  const fields: Readonly<Record<string, SpecField>> = FAMILIES[family].fields
-  return Object.fromEntries(
-    Object.entries(spec).filter(([name, value]) => {
-      const field = Object.hasOwn(fields, name) ? fields[name] : undefined
-      return field !== undefined && wrong(field, value) === undefined
-    }),
-  )
+  const { fields } = FAMILIES[family]
+  return Object.fromEntries(Object.entries(spec).filter(([name, value]) => wrongIn(fields, name, value) === undefined))
+}
+
+function wrongIn(fields: Readonly<Record<string, SpecField>>, name: string, value: unknown): string | undefined {
+  const field = Object.hasOwn(fields, name) ? fields[name] : undefined
+  return field ? wrong(field, value) : `one of ${Object.keys(fields).join(', ') || 'no measures: it has no family'}`
 }
 
 function wrong(field: SpecField, value: unknown): string | undefined {

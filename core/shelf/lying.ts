@@ -1,5 +1,5 @@
 import { articlesFor, type ArticleFor, type PartWant } from '../fits/for-part'
-import type { ShelfPlace } from '../fits/shelf-place'
+import { vanOf, type ShelfPlace } from '../fits/shelf-place'
 import { groupedBy } from '../quantity/grouped'
 import { stockKey, whole, type Stock } from './stock'
 
@@ -30,7 +30,7 @@ export function lyingFor(want: PartWant, { articles, at }: Pick<Stock, 'articles
   })
 }
 
-const isVan = (place: ShelfPlace) => place.startsWith('van:')
+const isVan = (place: ShelfPlace) => vanOf(place) !== undefined
 
 /** What is known to fit; where nothing is, what is meant for it. */
 export function usable<L extends Pick<Lying, 'verdict'>>(lying: readonly L[]): L[] {
@@ -66,41 +66,53 @@ export function vanLoad(lying: readonly Lying[], needed: number, van: ShelfPlace
   }
 }
 
+interface InTurn {
+  lying: Lying[]
+  load: VanLoad
+}
 /**
- * What lies somewhere for each of several things that are wanted together: what is meant for one of them, in the van or
- * out of the shop, is there no more for the next.
+ * What lies somewhere for each of several things that are wanted together, and what the van wants for it: what is meant
+ * for one of them, in the van or out of the shop, is there no more for the next.
  *
  * @param most how many visits share them, each with the same wants
  */
-export function lyingForEach(
+function inTurn(
   wants: readonly PartWant[],
   { articles, at }: Pick<Stock, 'articles' | 'at'>,
   van: ShelfPlace,
-  most = 1,
-): Lying[][] {
+  most: number,
+): InTurn[] {
   const left = new Map(at)
   return wants.map((want) => {
     const lying = lyingFor(want, { articles, at: left })
-    const { here, bring } = vanLoad(lying, want.needed * most, van)
-    for (const { lying: of, from, count } of [...here.map((each) => ({ ...each, from: van })), ...bring]) {
+    const load = vanLoad(lying, want.needed * most, van)
+    for (const { lying: of, from, count } of [...load.here.map((each) => ({ ...each, from: van })), ...load.bring]) {
       const key = stockKey(from, of.article.id)
       const there = left.get(key)
       if (there) left.set(key, { ...there, count: whole(there.count - count) })
     }
-    return lying
+    return { lying, load }
   })
 }
 
-/** What a van wants for several things at once: none counts a piece that another does. */
-export function vanLoads(
+/** What lies somewhere for each of several things that are wanted together: no piece for two of them. */
+export const lyingForEach = (
+  wants: readonly PartWant[],
+  stock: Pick<Stock, 'articles' | 'at'>,
+  van: ShelfPlace,
+): Lying[][] => inTurn(wants, stock, van, 1).map(({ lying }) => lying)
+
+/**
+ * What a van wants for several things at once: none counts a piece that another does.
+ *
+ * @param most how many visits share them, each with the same wants
+ */
+export const vanLoads = (
   wants: readonly PartWant[],
   stock: Pick<Stock, 'articles' | 'at'>,
   van: ShelfPlace,
   most = 1,
-): VanLoad[] {
-  const lying = lyingForEach(wants, stock, van, most)
-  return wants.map((want, index) => vanLoad(lying[index] ?? [], want.needed * most, van))
-}
+): VanLoad[] => inTurn(wants, stock, van, most).map(({ load }) => load)
 
 /** What is brought for all of them; an article out of a place is said once, as a line of the shelf is known by both. */
 export function broughtBy(loads: readonly VanLoad[]): { article: string; from: ShelfPlace; count: number }[] {

@@ -1,6 +1,6 @@
 import { addDays, formatISO, parseISO } from 'date-fns'
 import type { PartWant } from '../fits/for-part'
-import type { ShelfPlace } from '../fits/shelf-place'
+import { vanOf, type ShelfPlace } from '../fits/shelf-place'
 import { LEAD } from '../knowledge/shelf/keeping'
 import type { Rates } from '../knowledge/shop/rates'
 import type { Supplier, SupplierOffer } from '../visit/buying'
@@ -51,10 +51,11 @@ export function sourcesOf(want: PartWant, lying: readonly Lying[], scene: Scene)
     places
       .filter(({ count }) => count >= want.needed)
       .map(({ place }): PartSource => {
-        const other = place.startsWith('van:') ? reach?.vans[place.slice(4)] : undefined
+        const inVan = vanOf(place)
+        const other = inVan === undefined ? undefined : reach?.vans[inVan]
         const of = { name: article.name, place, needs: [...needs], ...sure(verdict) }
         if (place === van) return { ...of, from: 'van', minutes: 0 }
-        if (place.startsWith('van:'))
+        if (inVan !== undefined)
           return { ...of, from: 'other-van', ...(other ? { minutes: 2 * other.minutes, at: other.at } : {}) }
         return { ...of, from: 'shop', ...(reach?.shop === undefined ? {} : { minutes: 2 * reach.shop }) }
       }),

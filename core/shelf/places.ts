@@ -1,5 +1,5 @@
 import type { Article } from '../fits/article'
-import type { ShelfPlace } from '../fits/shelf-place'
+import { bayOf, vanOf, type ShelfPlace } from '../fits/shelf-place'
 import { SHELVES } from '../knowledge/shop/shelves'
 import type { ShopVan } from '../knowledge/shop/van'
 import type { Stock } from './stock'
@@ -21,7 +21,7 @@ export function placesOf(
     { id: 'bench', name: 'the bench', short: 'bench' },
     ...[...bays.values()]
       .sort((a, b) => (a.name < b.name ? -1 : 1))
-      .map(({ bay, name }): NamedPlace => ({ id: `bay:${bay}`, name, short: `bay ${bay.toUpperCase()}` })),
+      .map(({ bay, name }): NamedPlace => ({ id: `bay:${bay}`, name, short: shortOf(bay) })),
   ]
   const known = new Set(own.map(({ id }) => id))
   // What lies somewhere is never out of sight because somebody took the place away meanwhile.
@@ -29,8 +29,7 @@ export function placesOf(
   return [
     ...own,
     ...[...left].sort().map((id): NamedPlace => {
-      const mark = id.slice(id.indexOf(':') + 1)
-      const short = id.startsWith('van:') ? mark : `bay ${mark.toUpperCase()}`
+      const short = vanOf(id) ?? shortOf(bayOf(id) ?? id)
       return { id, name: `${short}, no longer kept`, short }
     }),
   ]
@@ -53,4 +52,4 @@ export function homeOf(article: Pick<Article, 'id' | 'part'>, { bays, at, articl
   return most?.[0] ?? (usual !== undefined && bays.has(usual) ? `bay:${usual}` : 'bench')
 }
 
-const bayOf = (place: ShelfPlace) => (place.startsWith('bay:') ? place.slice('bay:'.length) : undefined)
+const shortOf = (bay: string) => `bay ${bay.toUpperCase()}`

@@ -46,14 +46,14 @@ const things = computed(() =>
   ),
 )
 const rows = computed(() =>
-  [...SHELVES, ODD_SHELF, { id: TOOLS, name: 'tools' }]
-    .map((bay) => ({ ...bay, ...ownName(bay.id), things: things.value.filter((thing) => thing.shelf === bay.id) }))
+  [...SHELVES.map(asHere), ODD_SHELF, { id: TOOLS, name: 'tools' }]
+    .map((bay) => ({ ...bay, things: things.value.filter((thing) => thing.shelf === bay.id) }))
     .filter((bay) => bay.things.length > 0),
 )
 /** As the shop calls it, where it has a bay of this mark. */
-function ownName(id: string): { name?: string } {
+function asHere({ id, name }: (typeof SHELVES)[number]): { id: string; name: string } {
   const own = shelf.stock.bays.get(id.toLowerCase())
-  return own ? { name: bayHolds(own) } : {}
+  return { id, name: own ? bayHolds(own) : name }
 }
 const isOpen = ref(false)
 const inVan = computed(() => things.value.filter(({ isLoaded }) => isLoaded).length)

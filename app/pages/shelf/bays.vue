@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { bayHolds, bayNamed, type Bay } from '#core/shelf/bays'
-import type { ShelfPlace } from '#core/fits/shelf-place'
+import { bayOf, type ShelfPlace } from '#core/fits/shelf-place'
 import { useSelf } from '~/stores/self'
 import { useShelf } from '~/stores/shelf'
 
@@ -12,9 +12,10 @@ const articlesIn = (place: ShelfPlace) =>
   [...shelf.stock.at.values()].filter((lying) => lying.place === place && lying.count !== 0).length
 const rows = computed(() =>
   shelf.places.flatMap(({ id, short }) => {
-    if (!id.startsWith('bay:')) return []
-    const own = shelf.stock.bays.get(id.slice('bay:'.length))
-    return [{ id, short, own, holds: own ? bayHolds(own) : '', articles: articlesIn(id) }]
+    const bay = bayOf(id)
+    if (bay === undefined) return []
+    const own = shelf.stock.bays.get(bay)
+    return [{ id, bay, short, own, holds: own ? bayHolds(own) : '', articles: articlesIn(id) }]
   }),
 )
 const typed = reactive<Record<string, string>>({})
@@ -28,8 +29,7 @@ async function keep(bay: Bay): Promise<boolean> {
   await shelf.write({ kind: 'bay-set', body: bay })
   return true
 }
-async function rename(id: string): Promise<void> {
-  const bay = id.slice('bay:'.length)
+async function rename({ id, bay }: { id: string; bay: string }): Promise<void> {
   const text = typed[id]
   if (text !== undefined && (await keep(bayNamed(bay, text)))) Reflect.deleteProperty(typed, id)
 }
@@ -58,7 +58,7 @@ useHead({ title: 'Bays · Pike Lamp' })
         <ul class="ruled" data-testid="bays">
           <li v-for="row in rows" :key="row.id" class="bay" :data-testid="row.id">
             <strong class="number">{{ row.short }}</strong>
-            <form v-if="row.own && self.writes('bay-set')" class="flex gap-2" @submit.prevent="rename(row.id)">
+            <form v-if="row.own && self.writes('bay-set')" class="flex gap-2" @submit.prevent="rename(row)">
               <input
                 :value="typed[row.id] ?? row.holds"
                 class="field"
@@ -74,12 +74,7 @@ useHead({ title: 'Bays · Pike Lamp' })
               :to="{ path: '/shelf', query: { place: row.id } }"
               >{{ counted(row.articles, 'article') }}</NuxtLink><span v-else class="text-slate">empty</span>
             <template v-if="self.writes('bay-set')"
-              ><button
-                v-if="!row.own"
-                type="button"
-                class="button button-quiet"
-                @click="keep(bayNamed(row.id.slice('bay:'.length), ''))"
-              >
+              ><button v-if="!row.own" type="button" class="button button-quiet" @click="keep(bayNamed(row.bay, ''))">
                 Keep it again
               </button>
               <button

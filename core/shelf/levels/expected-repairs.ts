@@ -34,21 +34,20 @@ export function expectedRepairs(
   factorOf: (group: string) => number,
 ): ExpectedRepair[] {
   const actions = actionsOf(machine.pump.kind)
-  const byRates = expectedByFault(exposed(machine), stretch, days).map(({ row, count }) => ({
+  const faults = expectedByFault(exposed(machine), stretch, days).map(({ row, count }) => ({
     row,
     parts: repairFor(actions, row.fault)?.parts ?? [],
     times: count * factorOf(groupOf(row)),
-    isForeseen: false,
   }))
-  const foreseen = [...foreseenWithin(machine.ends ?? [], stretch)].flatMap(([part, chance]) => {
-    const there = byRates.filter(({ row }) => row.part === part)
+  const foreseen = [...foreseenWithin(machine.ends ?? [], stretch)].flatMap(([part, chance]): ExpectedRepair[] => {
+    const there = faults.filter(({ row }) => row.part === part)
     const [likeliest] = there.toSorted((a, b) => b.times - a.times)
     const spared = Math.exp(-there.reduce((sum, { times }) => sum + times, 0))
-    return likeliest ? [{ row: likeliest.row, parts: likeliest.parts, times: chance * spared, isForeseen: true }] : []
+    return likeliest ? [{ parts: likeliest.parts, times: chance * spared, isForeseen: true }] : []
   })
-  return [...byRates, ...foreseen]
-    .filter(({ parts }) => parts.length > 0)
-    .map(({ parts, times, isForeseen }) => ({ parts, times, isForeseen }))
+  return [...faults.map(({ parts, times }) => ({ parts, times, isForeseen: false })), ...foreseen].filter(
+    ({ parts }) => parts.length > 0,
+  )
 }
 
 /** What is done to machines of a kind at all. */

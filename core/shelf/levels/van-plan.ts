@@ -1,5 +1,5 @@
 import type { Article } from '../../fits/article'
-import type { ShelfPlace } from '../../fits/shelf-place'
+import { vanOf, type ShelfPlace } from '../../fits/shelf-place'
 import { FAMILIES } from '../../knowledge/fits/families'
 import { ROOM, USUAL_ROOM } from '../../knowledge/shelf/keeping'
 import type { RepairWants } from '../../planning/morning'
@@ -138,7 +138,7 @@ function spareLots(
   scenes: readonly { van: string; here: ReadonlyMap<string, number> }[],
   loads: readonly ReadonlyMap<string, number>[],
 ): Map<string, FreeLot[]> {
-  const inShop = there.filter(({ place }) => !place.startsWith('van:'))
+  const inShop = there.filter(({ place }) => vanOf(place) === undefined)
   const inVans = scenes.flatMap(({ van, here }, index) =>
     [...here].flatMap(([article, count]) => {
       const over = whole(count - (loads[index]?.get(article) ?? 0))
